@@ -1,0 +1,14 @@
+/** Base: axes, vectors, roots, units, materials. Imported by every stage; imports none. */
+export * from './axes';
+export * from './vec';
+export * from './rotation';
+export { symmetricEigenvalues } from './eigen';
+export { rootBetween, leastBetween } from './roots';
+export { ellipticK } from './ellipticK';
+export { MATERIALS, materialOf, type Material } from './materials';
+export { combine, spreadOfStep } from './uncertain';
+export { plainText, type Parsed } from './units/parsed';
+export { INCH, parseLength, showLength, type Fraction, type LengthSystem, type ShownLength } from './units/length';
+export { OUNCE, POUND, parseMass, showMass } from './units/mass';
+export { DEGREE, parseAngle, parseTime, showAngle, showTime } from './units/angleAndTime';
+export { METRIC, figure, render, say, showFigure, type Figure, type Phrase, type QuantityKind, type UnitChoice } from './units/phrase';

@@ -1,0 +1,23 @@
+/** Angles in degrees and times in seconds; stored in radians and seconds. */
+import { parseWithUnits, type Parsed } from './parsed';
+
+export const DEGREE = Math.PI / 180;
+
+const ANGLES: Readonly<Record<string, number>> = { '°': DEGREE, deg: DEGREE, degree: DEGREE, degrees: DEGREE, rad: 1 };
+const TIMES: Readonly<Record<string, number>> = { s: 1, sec: 1, second: 1, seconds: 1, min: 60, minutes: 60, h: 3600, hours: 3600, ms: 1e-3 };
+
+export function parseAngle(text: string): Parsed {
+  return parseWithUnits(text, ANGLES, { what: 'angle', example: '12.5° or 12.5 deg', bareUnit: 'deg', fractionUnit: 'deg' });
+}
+
+export function parseTime(text: string): Parsed {
+  return parseWithUnits(text, TIMES, { what: 'time', example: '2.1 s', bareUnit: 's', fractionUnit: 's' });
+}
+
+export const showAngle = (radians: number, decimals = 1): string => `${fixed(radians / DEGREE, decimals)}°`;
+export const showTime = (seconds: number, decimals = 1): string => `${fixed(seconds, decimals)} s`;
+
+function fixed(value: number, decimals: number): string {
+  const text = value.toFixed(decimals);
+  return Number(text) === 0 ? text.replace('-', '') : text;
+}

@@ -1,0 +1,66 @@
+/** A loadout's items as flat bodies standing on the rig's mount: the tree of what stands on what, walked from its foot. */
+import { add, alignZ, IDENTITY, multiply, rotationOf, transform, type Mat3, type Vec3 } from '../0-base';
+import type { KitItem, Loadout, Mounted } from '../model';
+import { itemFigures } from './estimate';
+import { flatBody, type FlatBody } from './flatBody';
+
+export interface LoadFault {
+  readonly mounted: string;
+  readonly reason: string;
+}
+export interface PlacedLoad {
+  readonly bodies: readonly FlatBody[];
+  readonly faults: readonly LoadFault[];
+}
+
+/** Bodies relative to the mount (its foot at the origin). An entry that cannot be placed is left out and reported. */
+export function placeLoad(loadout: Loadout, kit: ReadonlyMap<string, KitItem>): PlacedLoad {
+  const entries = new Map(loadout.items.map((m) => [m.id, m]));
+  const faults: LoadFault[] = [];
+  const bodies: FlatBody[] = [];
+  for (const entry of loadout.items) {
+    const place = placeOf(entry, entries, kit, []);
+    if ('reason' in place) faults.push({ mounted: entry.id, reason: place.reason });
+    else bodies.push(bodyOf(entry, place.item, place.at, place.turn));
+  }
+  return { bodies, faults };
+}
+
+type Place = { readonly at: Vec3; readonly turn: Mat3; readonly item: KitItem } | { readonly reason: string };
+
+function placeOf(entry: Mounted, entries: ReadonlyMap<string, Mounted>, kit: ReadonlyMap<string, KitItem>, path: readonly string[]): Place {
+  const item = kit.get(entry.item);
+  if (!item) return { reason: `The item “${entry.item}” is not in the kit.` };
+  if (path.includes(entry.id)) return { reason: `${item.name} stands on itself, by way of ${path.length} other.` };
+  const ownTurn = entry.turn ? rotationOf(entry.turn) : IDENTITY;
+  if (!entry.on) return { at: entry.offset, turn: ownTurn, item };
+  const below = entries.get(entry.on.mounted);
+  if (!below) return { reason: `${item.name} stands on something that is not in this loadout.` };
+  const foot = placeOf(below, entries, kit, [...path, entry.id]);
+  if ('reason' in foot) return foot;
+  const wanted = entry.on.point;
+  const point = foot.item.mountPoints.find((p) => p.id === wanted);
+  if (!point) return { reason: `${foot.item.name} has no mounting point “${wanted}” for ${item.name}.` };
+  return { at: add(foot.at, transform(foot.turn, add(point.at, entry.offset))), turn: multiply(foot.turn, ownTurn), item };
+}
+
+const ALONG_X = alignZ([1, 0, 0]); // a cylinder's own axis is local z, an item's cylinder lies along x
+
+function bodyOf(entry: Mounted, item: KitItem, at: Vec3, turn: Mat3): FlatBody {
+  const [length, width, height] = item.size;
+  const figures = itemFigures(item);
+  const round = item.form === 'cylinder';
+  return flatBody({
+    id: entry.id,
+    name: item.name,
+    owner: entry.id,
+    shape: round ? { kind: 'tube', outerRadius: (width + height) / 4, innerRadius: 0, length } : { kind: 'box', size: [length, width, height] },
+    at: add(at, transform(turn, item.boxCentre)),
+    rotation: round ? multiply(turn, ALONG_X) : turn,
+    mass: { value: figures.mass, spread: figures.massSpread, source: `mass of ${item.name}` },
+    massFrom: figures.weighed ? 'measured' : 'estimate',
+    centre: add(at, transform(turn, figures.centre)),
+    centreSpread: figures.centreSpread,
+    look: 'gear',
+  });
+}

@@ -1,0 +1,198 @@
+/**
+ * The rig and its load as one flat list of bodies, each knowing which adjusters move it. Built once a change of the rig;
+ * setting an adjuster afterwards only shifts pieces.
+ */
+import { add, alignZ, IDENTITY, materialOf, rotationOf, scale, unit, type Vec3, ZERO } from '../0-base';
+import { flatBody, shifted, type FlatBody, type PlacedLoad } from '../1-load';
+import type { Adjuster, Body, Rig, Station } from '../model';
+import { memberBodies } from './memberBodies';
+
+export interface RigFault {
+  readonly about: string;
+  readonly reason: string;
+}
+export interface Piece {
+  readonly body: string;
+  readonly flat: FlatBody;
+  /** Indices of the adjusters that move it. */
+  readonly movedBy: readonly number[];
+  readonly isLoad: boolean;
+}
+export interface StackPlace {
+  readonly body: string;
+  readonly station: Station;
+  readonly movedBy: readonly number[];
+  /** The adjuster that sets how many washers are on; null leaves the count as the rig has it. */
+  readonly countedBy: number | null;
+  readonly one: { readonly mass: number; readonly massSpread: number; readonly source: string };
+}
+export interface Assembly {
+  readonly rig: Rig;
+  readonly pieces: readonly Piece[];
+  readonly stacks: readonly StackPlace[];
+  /** Where the load's foot stands with all adjusters at nought; null when no part is a mount. */
+  readonly mount: Vec3 | null;
+  readonly faults: readonly RigFault[];
+}
+/** Adjuster values by id; one that is missing takes the rig's own value. */
+export type AdjusterValues = Readonly<Record<string, number>>;
+
+export function assemble(rig: Rig, load: PlacedLoad | null): Assembly {
+  const faults: RigFault[] = [];
+  const pieces: Piece[] = [];
+  const stacks: StackPlace[] = [];
+  let mount: Vec3 | null = null;
+  for (const body of rig.bodies) {
+    const movers = (id: string): readonly number[] => moversOf(rig.adjusters, body.id, id);
+    pieces.push(...framePieces(rig, body, movers, faults));
+    stacks.push(...stackPlaces(rig, body, movers, faults));
+    const holder = body.parts.find((p) => p.mount);
+    if (holder?.mount && mount === null) {
+      mount = holder.mount;
+      for (const flat of load?.bodies ?? []) pieces.push({ body: body.id, flat: shifted(flat, holder.mount), movedBy: movers(holder.id), isLoad: true });
+    }
+  }
+  if (load && mount === null) faults.push({ about: 'load', reason: 'No part of this rig carries a camera: give one part a mount.' });
+  return { rig, pieces, stacks, mount, faults };
+}
+
+function moversOf(adjusters: readonly Adjuster[], body: string, id: string): readonly number[] {
+  return adjusters.flatMap((a, i) =>
+    a.kind !== 'count' && a.moves.some((m) => (m.kind === 'body' && m.id === body) || ((m.kind === 'part' || m.kind === 'station') && m.id === id)) ? [i] : [],
+  );
+}
+
+function framePieces(rig: Rig, body: Body, movers: (id: string) => readonly number[], faults: RigFault[]): readonly Piece[] {
+  const nodes = new Map<string, Vec3>(body.nodes.map((n) => [n.id, n.at]));
+  const pieces: Piece[] = [];
+  for (const member of body.members) {
+    const material = materialOf(member.stock.material, rig.materials);
+    if (!material) faults.push({ about: member.id, reason: `${member.name}: the material “${member.stock.material}” is not known.` });
+    else if (!nodes.has(member.from) || !nodes.has(member.to)) faults.push({ about: member.id, reason: `${member.name} runs between nodes that are not there.` });
+    else pieces.push(...memberBodies(member, nodes, material).map((flat) => ({ body: body.id, flat, movedBy: movers(member.id), isLoad: false })));
+  }
+  for (const part of body.parts) {
+    const material = part.material === undefined ? null : materialOf(part.material, rig.materials);
+    if (!part.mass && !material) {
+      faults.push({ about: part.id, reason: `${part.name} has no mass: weigh it, or name a material that is known.` });
+      continue;
+    }
+    const flat = flatBody({
+      id: part.id,
+      name: part.name,
+      owner: part.id,
+      shape: part.shape,
+      at: part.at,
+      rotation: part.turn ? rotationOf(part.turn) : IDENTITY,
+      look: material?.look ?? 'steel',
+      ...(part.mass ? { mass: part.mass } : {}),
+      ...(material ? { density: material.density, densitySpread: material.densitySpread, source: `density of ${material.name}` } : {}),
+      ...(part.massCentre ? { centre: part.massCentre } : {}),
+    });
+    pieces.push({ body: body.id, flat, movedBy: movers(part.id), isLoad: false });
+  }
+  return pieces;
+}
+
+function stackPlaces(rig: Rig, body: Body, movers: (id: string) => readonly number[], faults: RigFault[]): readonly StackPlace[] {
+  return body.stations.flatMap((station) => {
+    const { washer } = station;
+    const material = materialOf(washer.material, rig.materials);
+    const volume = Math.PI * (washer.outerRadius ** 2 - washer.innerRadius ** 2) * washer.thickness;
+    const mass = washer.mass?.value ?? (material ? material.density * volume : null);
+    if (mass === null) {
+      faults.push({ about: station.id, reason: `${station.name}: weigh one washer, or name a material that is known.` });
+      return [];
+    }
+    const counted = rig.adjusters.findIndex((a) => a.kind === 'count' && a.moves.some((m) => m.kind === 'station' && m.id === station.id));
+    return [{
+      body: body.id,
+      station,
+      movedBy: movers(station.id),
+      countedBy: counted < 0 ? null : counted,
+      one: { mass, massSpread: washer.mass?.spread ?? mass * STAMPING_SPREAD, source: `mass of ${washer.name}` },
+    }];
+  });
+}
+
+/** Stamped washers of one size differ by about this much in mass (thickness tolerance); weigh ten to do better. */
+const STAMPING_SPREAD = 0.04;
+
+/** Value of each adjuster in order, kept within its range. */
+export const valuesInOrder = (rig: Rig, values: AdjusterValues): readonly number[] =>
+  rig.adjusters.map((a) => Math.min(a.range[1], Math.max(a.range[0], values[a.id] ?? a.value)));
+
+/** How far the adjusters in `movedBy` have shifted something, m, rig axes. */
+export function shiftOf(rig: Rig, movedBy: readonly number[], values: readonly number[]): Vec3 {
+  let shift: Vec3 = ZERO;
+  for (const index of movedBy) shift = add(shift, scale(unit(rig.adjusters[index]!.axis ?? [1, 0, 0]), values[index]!));
+  return shift;
+}
+
+/** A stack of n washers as one exact tube, its centre n·t/2 out from the seat; null when the bolt is bare. */
+export function stackBody({ station, one }: StackPlace, count: number): FlatBody | null {
+  if (count <= 0) return null;
+  const { washer } = station;
+  const axis = unit(station.axis);
+  const height = count * washer.thickness;
+  // Each washer lies anywhere within its play on the bolt: an even spread of that full width, sideways.
+  const lie = Math.max(0, 2 * washer.innerRadius - station.boltDiameter) / Math.sqrt(12);
+  return flatBody({
+    id: `${station.id}/stack`,
+    name: `${count} × ${washer.name}`,
+    owner: station.id,
+    shape: { kind: 'tube', outerRadius: washer.outerRadius, innerRadius: washer.innerRadius, length: height },
+    at: add(station.seat, scale(axis, height / 2)),
+    rotation: alignZ(axis),
+    mass: { value: count * one.mass, spread: count * one.massSpread, source: one.source },
+    massFrom: washer.mass ? 'measured' : 'density',
+    centreSpread: [lie * (1 - Math.abs(axis[0])), lie * (1 - Math.abs(axis[1])), lie * (1 - Math.abs(axis[2]))],
+    look: 'steel',
+  });
+}
+
+export interface PlacedPiece {
+  readonly body: string;
+  readonly flat: FlatBody;
+  readonly isLoad: boolean;
+}
+
+/** Every body where the adjusters put it. */
+export function placedPieces(assembly: Assembly, adjusters: AdjusterValues): readonly PlacedPiece[] {
+  const { rig } = assembly;
+  const values = valuesInOrder(rig, adjusters);
+  const placed: PlacedPiece[] = assembly.pieces.map(({ body, flat, movedBy, isLoad }) => ({
+    body,
+    isLoad,
+    flat: movedBy.length === 0 ? flat : shifted(flat, shiftOf(rig, movedBy, values)),
+  }));
+  for (const stack of assembly.stacks) {
+    const flat = stackBody(stack, countOf(stack, values));
+    if (flat) placed.push({ body: stack.body, isLoad: false, flat: shifted(flat, shiftOf(rig, stack.movedBy, values)) });
+  }
+  return placed;
+}
+
+export const countOf = (stack: StackPlace, values: readonly number[]): number =>
+  stack.countedBy === null ? stack.station.count : Math.round(values[stack.countedBy]!);
+
+/** Where a pivot is with the adjusters set. */
+export function pivotAt(rig: Rig, pivot: Rig['pivots'][number], values: readonly number[]): Vec3 {
+  const movedBy = rig.adjusters.flatMap((a, i) => (a.moves.some((m) => m.kind === 'pivot' && m.id === pivot.id) ? [i] : []));
+  return add(pivot.at, shiftOf(rig, movedBy, values));
+}
+
+/** Ids of the bodies that hang at a pivot: what it carries and everything beyond, in the tree. */
+export function bodiesBeyond(rig: Rig, pivot: Rig['pivots'][number]): ReadonlySet<string> {
+  const beyond = new Set([pivot.carries]);
+  for (let grown = true; grown; ) {
+    grown = false;
+    for (const next of rig.pivots) {
+      if (next.id !== pivot.id && beyond.has(next.heldBy) && !beyond.has(next.carries)) {
+        beyond.add(next.carries);
+        grown = true;
+      }
+    }
+  }
+  return beyond;
+}

@@ -1,0 +1,255 @@
+/**
+ * Gimballed bent bar: one flat bar, its platform on top, bent forward and round to a foot below the pivot, hung on a
+ * universal joint with a hand grip. The pivot is the origin; the bar starts at its rear end and runs forward.
+ */
+import { add, addScaled, DEGREE, figure, say, scale, type Phrase, type Vec3 } from '../../0-base';
+import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
+import type { Hole, Member, Rig, Station } from '../../model';
+import { assemble, placedPieces } from '../assemble';
+import { followBends, frameAlong, neutralFractionFor, stripStart, type BentStrip, type StripFrame } from '../bend';
+import type { Family, FamilyInput, Hands, Sizing } from '../family';
+import type { Finding } from '../finding';
+import { bolt } from '../parts/bolt';
+import { crossSlide } from '../parts/crossSlide';
+import { FLAT_BARS } from '../parts/flatBars';
+import { lowerJointAndGrip, upperJoint } from '../parts/jointAndGrip';
+import { WASHERS } from '../parts/washers';
+
+const REAR_HOLE = 0.018; // from the bar's rear end: one and a half times the widest bolt, so the end does not tear
+const TAIL_BEYOND_FOOT = 0.02; // bar kept behind the foot hole for the same reason
+const HAND_ROOM = 0.045; // below the grip, so that the rig may swing 20 degrees before it meets the fist
+const TRAVEL = { foreAft: 0.025, sideways: 0.012 };
+const STUD = { perTurn: 0.00125, step: 0.00015625, range: 0.006 }; // 1.25 mm pitch, to an eighth of a turn
+const LONGEST_STACK = 0.05; // what a bolt sold in common lengths leaves for washers
+const toFive = (metres: number): number => Math.round(metres * 200) / 200; // sizes a maker can set: 5 mm steps
+
+const length = (id: string, name: string, about: string, usual: number, least: number, most: number, help: string) =>
+  ({ id, name, about, usual, range: [least, most] as const, help, kind: 'length' as const });
+const angle = (id: string, name: string, about: string, usual: number, most: number, least: number, help: string) =>
+  ({ id, name, about, usual: usual * DEGREE, range: [least * DEGREE, most * DEGREE] as const, help, kind: 'angle' as const });
+
+interface Layout {
+  readonly bar: Member;
+  readonly strip: BentStrip;
+  readonly rear: StripFrame;
+  readonly front: StripFrame;
+  readonly foot: StripFrame;
+  /** Left of the tail behind the foot hole, m; below TAIL_BEYOND_FOOT the foot does not fit under the pivot. */
+  readonly tailBehindFoot: number;
+  readonly thickness: number;
+}
+
+function layOut({ dimensions: d, choices }: FamilyInput): Layout {
+  const stock = FLAT_BARS[choices['bar']!]!;
+  if (stock.section.kind !== 'flat') throw new TypeError('the bent bar is made of flat bar');
+  const { thickness } = stock.section;
+  const start: Vec3 = [-d['pivotFromRear']!, 0, d['jointHeight']! + thickness / 2];
+  const insideRadius = d['bendInsideRadius']!;
+  const neutralFraction = neutralFractionFor(insideRadius, thickness);
+  const bend = d['bendAngle']!;
+  const roll = d['outOfPlane']!;
+  const segments = [{ straight: d['platformLength']! }, ...(roll === 0 ? [] : [{ roll }]), { angle: bend, insideRadius, neutralFraction }, { straight: d['tail']! }];
+  const strip = followBends(stock.section, segments, stripStart(start, [1, 0, 0], [0, 0, -1]));
+  const arc = bend * (insideRadius + neutralFraction * thickness);
+  const bendEnd = strip.turningPoints.at(-2)!;
+  // The tail runs back towards the plane x = 0; along it the foot lies where it meets that plane.
+  const toFoot = strip.end.along[0] < -0.2 ? -bendEnd[0] / strip.end.along[0] : 0;
+  const footAlong = d['platformLength']! + arc + Math.max(0, toFoot);
+  const washer = WASHERS[choices['washer']!]!;
+  const hole = (id: string, name: string, along: number, diameter: number, afterBending = false): Hole => ({ id, name, along, across: 0, diameter, afterBending });
+  const clear = washer.boltDiameter + 0.0005;
+  const bar: Member = {
+    id: 'bar', name: 'bar', from: 'bar-start', to: 'bar-end', stock,
+    path: { kind: 'bent', along: [1, 0, 0], across: [0, 0, -1], segments },
+    leftLong: d['leftLong']!,
+    holes: [
+      hole('hole-rear', 'rear weight bolt', REAR_HOLE, clear),
+      hole('hole-joint', 'universal joint', d['pivotFromRear']!, 0.0085),
+      hole('hole-stage-rear', 'stage, rear screw', d['pivotFromRear']! + d['stageFromPivot']! - 0.02, 0.0053),
+      hole('hole-stage-front', 'stage, front screw', d['pivotFromRear']! + d['stageFromPivot']! + 0.02, 0.0053),
+      hole('hole-front', 'front weight bolt', d['platformLength']! + arc / 2, clear),
+      hole('hole-foot', 'foot weight bolt', footAlong, clear, true),
+    ],
+  };
+  return {
+    bar, strip, thickness,
+    rear: frameAlong(strip, REAR_HOLE),
+    front: frameAlong(strip, d['platformLength']! + arc / 2),
+    foot: frameAlong(strip, footAlong),
+    tailBehindFoot: strip.developedLength - footAlong,
+  };
+}
+
+function build(input: FamilyInput): Rig {
+  const { dimensions: d, choices } = input;
+  const lay = layOut(input);
+  const washer = WASHERS[choices['washer']!]!;
+  const { boltDiameter, ...weights } = washer;
+  const room = d['stackRoom']!;
+  const stage = crossSlide([d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness], TRAVEL);
+  // Rear weights hang under the platform, front ones sit inside the arc, foot ones stand on the tail: all on the +across side.
+  const station = (id: string, name: string, frame: StripFrame): Station => ({
+    id, name, seat: addScaled(frame.at, frame.across, lay.thickness / 2), axis: frame.across, boltDiameter, room, washer: weights, count: 0,
+  });
+  const stations = [station('rear', 'Rear washers', lay.rear), station('front', 'Front washers', lay.front), station('foot', 'Foot washers', lay.foot)];
+  const bolts = stations.map((s) => bolt({
+    id: `${s.id}-bolt`, name: `bolt ${Math.round(boltDiameter * 1000)} mm × ${Math.round((room + lay.thickness) * 1000) + 10} mm, ${s.id}`,
+    seat: s.seat, axis: s.axis, diameter: boltDiameter, length: room + 0.01, inside: lay.thickness + 0.006, price: 0.9,
+  }));
+  return {
+    bodies: [
+      { id: 'hand', name: 'grip', nodes: [], members: [], joints: [], parts: [...lowerJointAndGrip(d['gripLength']!)], stations: [] },
+      {
+        id: 'sled', name: 'bar with camera',
+        nodes: [{ id: 'bar-start', at: lay.strip.turningPoints[0]! }, { id: 'bar-end', at: lay.strip.end.at }, { id: 'at-stage', at: [d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness] }, { id: 'at-joint', at: [0, 0, d['jointHeight']!] }],
+        members: [lay.bar],
+        joints: [
+          { id: 'stage-on-bar', name: 'stage on the bar', node: 'at-stage', fitting: 'boltThrough', joins: ['bar', 'stage-base'], reversible: true },
+          { id: 'joint-on-bar', name: 'joint under the bar', node: 'at-joint', fitting: 'boltThrough', joins: ['bar', 'joint-upper'], reversible: true },
+        ],
+        parts: [...stage.parts, upperJoint(d['jointHeight']!), ...bolts],
+        stations,
+      },
+    ],
+    pivots: [{ id: 'joint', name: 'universal joint', kind: 'universal', at: [0, 0, 0], heldBy: 'hand', carries: 'sled', frictionTorque: { value: 0.0002, spread: 0.0001, source: 'bearing friction, a guess' } }],
+    contacts: [{ id: 'hand-on-grip', name: 'hand', kind: 'hand', body: 'hand', at: [0, 0, -0.02 - d['gripLength']! / 2], direction: [0, 0, 1] }],
+    poses: [{ id: 'carried', name: 'carried upright', contacts: ['hand-on-grip'] }],
+    adjusters: [
+      ...stage.adjusters,
+      { id: 'pivot-height', name: 'Pivot height', kind: 'thread', axis: [0, 0, 1], range: [-STUD.range, STUD.range], step: STUD.step, perTurn: STUD.perTurn, value: 0, moves: [{ kind: 'pivot', id: 'joint' }, { kind: 'body', id: 'hand' }] },
+      ...stations.map((s) => ({ id: `${s.id}-count`, name: s.name, kind: 'count' as const, range: [0, Math.floor(room / washer.thickness + 1e-9)] as const, step: 1, value: 0, moves: [{ kind: 'station' as const, id: s.id }] })),
+    ],
+  };
+}
+
+/** Foot washers that bring the mass centre just under the pivot, from the rig's own sums with its bolts bare. */
+function footWashersWanted(rig: Rig, load: PlacedLoad | null): { count: number; forward: number; moving: number; washer: number; footX: number; rearX: number } {
+  const assembly = assemble(rig, load);
+  const sled = placedPieces(assembly, {}).filter((p) => p.body === 'sled');
+  const sums = sumsOf(sled.map((p) => p.flat));
+  const stack = (id: string) => assembly.stacks.find((s) => s.station.id === id)!;
+  const foot = stack('foot');
+  const height = foot.station.seat[2] + 0.01;
+  const wantedDepth = 0.0015;
+  const perWasher = foot.one.mass * -(height + wantedDepth);
+  const count = Math.max(0, Math.ceil((sums.first[2] + sums.mass * wantedDepth) / perWasher));
+  const stageMass = sled.filter((p) => p.isLoad || p.flat.owner === 'stage-top' || p.flat.owner === 'stage-base' || p.flat.owner === 'camera-screw').reduce((m, p) => m + p.flat.mass, 0);
+  return { count, forward: sums.first[0], moving: stageMass, washer: foot.one.mass, footX: foot.station.seat[0], rearX: stack('rear').station.seat[0] };
+}
+
+function size(load: PlacedLoad | null, hands: Hands): Sizing {
+  const usual = { dimensions: Object.fromEntries(dimensions.map((s) => [s.id, s.usual])), choices: Object.fromEntries(choices.map((c) => [c.id, c.usual])) };
+  const gripLength = Math.min(0.16, Math.max(0.09, hands.breadth + 0.03));
+  const loadMass = load ? sumsOf(load.bodies).mass : 0;
+  const picked = { ...usual.choices, washer: loadMass > 1.3 ? 'm12-37' : 'm10-30', bar: loadMass > 1.6 ? 'aluminium-40x5' : 'aluminium-30x6' };
+  const most = Math.floor(usual.dimensions['stackRoom']! / WASHERS[picked.washer]!.thickness);
+  const handRoom = (usual.dimensions['jointHeight']! + 0.02 + gripLength + HAND_ROOM + LONGEST_STACK) / 2;
+  let bendInsideRadius = toFive(handRoom + 0.0024);
+  const at = (radius: number, stageFromPivot = 0): FamilyInput => ({ choices: picked, dimensions: { ...usual.dimensions, gripLength, bendInsideRadius: radius, stageFromPivot } });
+  let need = footWashersWanted(build(at(bendInsideRadius)), load);
+  while (need.count > 0.65 * most && bendInsideRadius < 0.245) {
+    bendInsideRadius = toFive(bendInsideRadius + 0.005);
+    need = footWashersWanted(build(at(bendInsideRadius)), load);
+  }
+  const rearStart = Math.round(most / 2);
+  const forward = need.forward + rearStart * need.washer * need.rearX + need.count * need.washer * need.footX;
+  const wanted = need.moving > 0 ? -forward / need.moving : 0;
+  const stageFromPivot = Math.min(0.06, Math.max(-0.06, toFive(wanted)));
+  const reasons: Phrase[] = [
+    say`The arc's inside radius of ${figure('length', bendInsideRadius)} clears your fist and lets ${figure('count', need.count)} foot washers carry a load of ${figure('mass', loadMass)}.`,
+    say`The stage sits ${figure('length', Math.abs(stageFromPivot))} ${stageFromPivot < 0 ? 'behind' : 'ahead of'} the pivot, because the arc and the lens pull forward.`,
+    say`The grip is your hand's breadth and ${figure('length', 0.03)} more.`,
+  ];
+  const start = at(bendInsideRadius, stageFromPivot);
+  return { ...start, reasons, startValues: { 'rear-count': rearStart, 'front-count': 0, 'foot-count': Math.min(need.count, most) } };
+}
+
+const dimensions = [
+  length('platformLength', 'Platform length', 'bar', 0.21, 0.12, 0.32, 'Rear end of the bar to where the bend begins.'),
+  length('pivotFromRear', 'Pivot from the rear end', 'joint-upper', 0.15, 0.06, 0.22, 'Hole for the universal joint, from the rear end.'),
+  length('stageFromPivot', 'Stage ahead of the pivot', 'stage-base', -0.02, -0.06, 0.06, 'Middle of the stage; behind the pivot is negative.'),
+  length('bendInsideRadius', 'Bend radius, inside', 'bar', 0.13, 0.03, 0.25, 'Radius of the inside of the arc. The foot hangs twice this below the platform.'),
+  angle('bendAngle', 'Bend angle', 'bar', 180, 190, 120, 'How far the bar turns round: 180° brings the tail back level under the platform.'),
+  length('tail', 'Tail', 'bar', 0.13, 0.05, 0.3, 'Straight run behind the bend, as finished.'),
+  length('leftLong', 'Left long', 'bar', 0.03, 0, 0.1, 'Extra on the tail until the foot hole is drilled; cut off last.'),
+  angle('outOfPlane', 'Bend out of its plane', 'bar', 0, 5, -5, 'How far the bend leans out of the plane of the platform; 0° is true.'),
+  length('jointHeight', 'Joint height', 'joint-upper', 0.035, 0.02, 0.07, 'Pivot to the underside of the bar, with the stud in the middle of its thread.'),
+  length('gripLength', 'Grip length', 'grip', 0.12, 0.08, 0.18, 'Length of the hand grip.'),
+  length('stackRoom', 'Room for washers', 'rear', 0.04, 0.01, 0.08, 'Length of each weight bolt that can take washers.'),
+];
+
+const choices = [
+  { id: 'bar', name: 'Bar', help: 'Flat bar by trade size.', usual: 'aluminium-30x6', options: Object.entries(FLAT_BARS).map(([id, s]) => ({ id, name: s.name })) },
+  { id: 'washer', name: 'Washers', help: 'Weights on all three bolts.', usual: 'm10-30', options: Object.entries(WASHERS).map(([id, w]) => ({ id, name: w.name })) },
+];
+
+function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
+  const lay = layOut(input);
+  const findings: Finding[] = [];
+  const short = TAIL_BEYOND_FOOT - lay.tailBehindFoot;
+  if (short > 1e-9) {
+    const tail = toFive(input.dimensions['tail']! + short + 0.0024);
+    findings.push({
+      code: 'tailTooShort', severity: 'stop', about: 'bar', figure: figure('length', lay.tailBehindFoot), limit: figure('length', TAIL_BEYOND_FOOT),
+      title: say`The tail is too short for a foot under the pivot.`,
+      why: say`The foot hole needs ${figure('length', TAIL_BEYOND_FOOT)} of bar behind it, or the end tears out.`,
+      toDo: say`Make the tail ${figure('length', tail)} long.`,
+      fixes: [{ label: say`Make the tail ${figure('length', tail)}`, changes: [{ kind: 'dimension', id: 'tail', value: tail }] }],
+    });
+  }
+  const stackTop = add(lay.foot.at, scale(lay.foot.across, lay.thickness / 2 + input.dimensions['stackRoom']!))[2];
+  const gap = -0.02 - input.dimensions['gripLength']! - stackTop;
+  if (gap < HAND_ROOM - 0.0005) {
+    const radius = toFive(input.dimensions['bendInsideRadius']! + (HAND_ROOM - gap) / 2 + 0.0024);
+    findings.push({
+      code: 'fistMeetsWeights', severity: 'mend', about: 'foot', figure: figure('length', gap), limit: figure('length', HAND_ROOM),
+      title: say`Only ${figure('length', gap)} between the grip and the foot's full bolt.`,
+      why: say`With less than ${figure('length', HAND_ROOM)} the fist stops the swing.`,
+      toDo: say`A wider bend, a shorter grip or a shorter foot bolt.`,
+      fixes: radius <= 0.25 ? [{ label: say`Bend to ${figure('length', radius)} inside`, changes: [{ kind: 'dimension', id: 'bendInsideRadius', value: radius }] }] : [],
+    });
+  }
+  const lean = input.dimensions['outOfPlane']!;
+  if (lean !== 0) {
+    const centre = sideShift(rig);
+    findings.push({
+      code: 'bendOutOfPlane', severity: 'note', about: 'bar', figure: figure('length', Math.abs(centre)), limit: null,
+      title: say`The bend leaves its plane by ${figure('angle', Math.abs(lean))}: the bar's own mass centre moves ${figure('length', Math.abs(centre))} to the ${centre > 0 ? 'left' : 'right'}.`,
+      why: say`A few tenths of a millimetre sideways are degrees of lean on a slow rig; the stage must take it up.`,
+      toDo: say`Bend against a flat former, and check both ends on a flat table before drilling.`,
+      fixes: [{ label: say`Bend it true`, changes: [{ kind: 'dimension', id: 'outOfPlane', value: 0 }] }],
+    });
+  }
+  return findings;
+}
+
+/** Sideways shift of the bare bar's mass centre, m; the true bar's is nought by symmetry. */
+function sideShift(rig: Rig): number {
+  const assembly = assemble(rig, null);
+  return massCentre(sumsOf(assembly.pieces.filter((p) => p.flat.owner === 'bar').map((p) => p.flat)))[1];
+}
+
+export const gimballedBentBar: Family = {
+  id: 'gimballed-bent-bar',
+  name: 'Bent bar on a universal joint',
+  summary: 'One flat bar bent to an arc, camera on top, weights at the rear, the front and the foot, hung on a joint in the hand.',
+  goodFor: ['follow shots', 'eye level', 'tight corners'],
+  givesUp: 'It does not fold, and a slow one is touchy in wind.',
+  dimensions,
+  choices,
+  size,
+  build,
+  drawn: (input) => {
+    const { strip } = layOut(input);
+    const d = input.dimensions;
+    const start = strip.turningPoints[0]!;
+    const bendStart = strip.turningPoints[1]!;
+    const end = strip.end.at;
+    return [
+      { dimension: 'platformLength', from: start, to: bendStart, view: 'side' },
+      { dimension: 'bendInsideRadius', from: [bendStart[0], 0, bendStart[2] - strip.stretches[1]!.bend!.midRadius], to: [bendStart[0] + d['bendInsideRadius']!, 0, bendStart[2] - strip.stretches[1]!.bend!.midRadius], view: 'side' },
+      { dimension: 'tail', from: strip.turningPoints.at(-2)!, to: end, view: 'side' },
+    ];
+  },
+  advise,
+};

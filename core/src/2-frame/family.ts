@@ -1,0 +1,87 @@
+/** What a rig family is: one file, one object. Nothing outside knows its name. */
+import type { Phrase, QuantityKind } from '../0-base';
+import type { PlacedLoad } from '../1-load';
+import type { Quantity, Rig } from '../model';
+import type { Finding } from './finding';
+
+export interface DimensionSpec {
+  readonly id: string;
+  readonly name: string;
+  readonly help: string;
+  readonly kind: Extract<QuantityKind, 'length' | 'angle'>;
+  readonly range: readonly [number, number];
+  readonly usual: number;
+  /** Rig element the dimension belongs to, so that list and drawing light up together. */
+  readonly about: string;
+}
+export interface ChoiceSpec {
+  readonly id: string;
+  readonly name: string;
+  readonly help: string;
+  readonly options: readonly { readonly id: string; readonly name: string }[];
+  readonly usual: string;
+}
+/** Every dimension and choice given, in SI. */
+export interface FamilyInput {
+  readonly dimensions: Readonly<Record<string, number>>;
+  readonly choices: Readonly<Record<string, string>>;
+}
+export interface Sizing extends FamilyInput {
+  readonly reasons: readonly Phrase[];
+  /** Where to set the adjusters at the start, by id; the rest stay at nought. */
+  readonly startValues: Readonly<Record<string, number>>;
+}
+/** The maker's own measures, m. */
+export interface Hands {
+  /** Breadth of the closed hand across the knuckles. */
+  readonly breadth: number;
+}
+/** A dimension drawn on the square-on view, between two points in rig axes. */
+export interface DrawnDimension {
+  readonly dimension: string;
+  readonly from: readonly [number, number, number];
+  readonly to: readonly [number, number, number];
+  readonly view: 'side' | 'front';
+}
+
+export interface Family {
+  readonly id: string;
+  readonly name: string;
+  readonly summary: string;
+  /** Shots it is good for, in the maker's words. */
+  readonly goodFor: readonly string[];
+  readonly givesUp: string;
+  readonly dimensions: readonly DimensionSpec[];
+  readonly choices: readonly ChoiceSpec[];
+  size(load: PlacedLoad | null, hands: Hands): Sizing;
+  build(input: FamilyInput): Rig;
+  /** Dimensions worth drawing, for the built rig. */
+  drawn(input: FamilyInput): readonly DrawnDimension[];
+  advise(input: FamilyInput, rig: Rig): readonly Finding[];
+}
+
+export interface DimensionFault {
+  readonly id: string;
+  readonly name: string;
+  readonly value: number;
+  readonly range: readonly [number, number];
+}
+
+/** The family's input from a design's quantities: usual values where none is given, faults where one is out of range. */
+export function familyInput(
+  family: Family,
+  dimensions: Readonly<Record<string, Quantity>>,
+  choices: Readonly<Record<string, string>>,
+): { input: FamilyInput; faults: readonly DimensionFault[] } {
+  const faults: DimensionFault[] = [];
+  const numbers: Record<string, number> = {};
+  for (const spec of family.dimensions) {
+    const value = dimensions[spec.id]?.value ?? spec.usual;
+    const [least, most] = spec.range;
+    const slack = 1e-9 * Math.max(Math.abs(least), Math.abs(most));
+    if (!(value >= least - slack && value <= most + slack)) faults.push({ id: spec.id, name: spec.name, value, range: spec.range });
+    numbers[spec.id] = Math.min(most, Math.max(least, Number.isFinite(value) ? value : spec.usual));
+  }
+  const picked = Object.fromEntries(family.choices.map((c) => [c.id, c.options.some((o) => o.id === choices[c.id]) ? choices[c.id]! : c.usual]));
+  return { input: { dimensions: numbers, choices: picked }, faults };
+}

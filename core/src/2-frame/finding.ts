@@ -1,0 +1,28 @@
+/** A judgement on the rig: how grave, about what, the figure against its limit, why it matters, what to do and the fix. */
+import type { Figure, Phrase } from '../0-base';
+
+/** `stop`: it will not work or may hurt. `mend`: out of what is wanted. `measure`: not known well enough. `note`: worth knowing. */
+export type Severity = 'stop' | 'mend' | 'measure' | 'note';
+
+/** One edit of the design or set-up that a finding can offer in a click. */
+export type Change =
+  | { readonly kind: 'adjuster'; readonly id: string; readonly value: number }
+  | { readonly kind: 'dimension'; readonly id: string; readonly value: number };
+
+export interface Fix {
+  readonly label: Phrase;
+  readonly changes: readonly Change[];
+}
+
+export interface Finding {
+  readonly code: string;
+  readonly severity: Severity;
+  /** Id of the rig element, kit item, adjuster or dimension it is about: lights up in lists and drawing. */
+  readonly about: string;
+  readonly figure: Figure | null;
+  readonly limit: Figure | null;
+  readonly title: Phrase;
+  readonly why: Phrase;
+  readonly toDo: Phrase;
+  readonly fixes: readonly Fix[];
+}

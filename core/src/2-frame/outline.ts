@@ -1,0 +1,61 @@
+/** The outline of a body seen square-on, as a polygon in metres; what every drawing of a rig is made of. */
+import { add, addScaled, transform, type Vec3 } from '../0-base';
+import type { FlatBody } from '../1-load';
+import type { Shape } from '../model';
+
+/** Side: lens to the right. Front: looking at the lens. Top: from above, lens to the right. */
+export type View = 'side' | 'front' | 'top';
+export type Point2 = readonly [number, number];
+
+const ROUND_STEPS = 24; // drawing only: a chord error under 1 % of the radius
+
+export const project = (p: Vec3, view: View): Point2 => (view === 'side' ? [p[0], p[2]] : view === 'front' ? [p[1], p[2]] : [p[0], p[1]]);
+
+/** Distance towards the onlooker, for painting the far ones first. */
+export const nearness = (p: Vec3, view: View): number => (view === 'side' ? -p[1] : view === 'front' ? p[0] : p[2]);
+
+export function outline(body: Pick<FlatBody, 'shape' | 'at' | 'rotation'>, view: View): readonly Point2[] {
+  const place = (p: Vec3): Point2 => project(add(body.at, transform(body.rotation, p)), view);
+  const { shape } = body;
+  if (shape.kind === 'arcBar') {
+    const seenFlat = Math.abs(nearness(transform(body.rotation, [0, 0, 1]), view)) > 0.7;
+    const steps = Math.max(4, Math.ceil((shape.angle / Math.PI) * 40));
+    const arc = (radius: number): Vec3[] => Array.from({ length: steps + 1 }, (_, i) => [radius * Math.cos((shape.angle * i) / steps), radius * Math.sin((shape.angle * i) / steps), 0]);
+    const [outer, inner] = [arc(shape.midRadius + shape.thickness / 2), arc(shape.midRadius - shape.thickness / 2)];
+    if (seenFlat) return [...outer, ...inner.reverse()].map(place);
+    return hull([...outer, ...inner].flatMap((p) => [place(addScaled(p, [0, 0, 1], shape.width / 2)), place(addScaled(p, [0, 0, 1], -shape.width / 2))]));
+  }
+  return hull(corners(shape).map(place));
+}
+
+function corners(shape: Exclude<Shape, { kind: 'arcBar' }>): readonly Vec3[] {
+  switch (shape.kind) {
+    case 'box': {
+      const [a, b, c] = [shape.size[0] / 2, shape.size[1] / 2, shape.size[2] / 2];
+      return [-a, a].flatMap((x) => [-b, b].flatMap((y) => [-c, c].map((z): Vec3 => [x, y, z])));
+    }
+    case 'tube':
+      return Array.from({ length: ROUND_STEPS }, (_, i) => (2 * Math.PI * i) / ROUND_STEPS).flatMap((t) =>
+        [-1, 1].map((end): Vec3 => [shape.outerRadius * Math.cos(t), shape.outerRadius * Math.sin(t), (end * shape.length) / 2]),
+      );
+    case 'mesh': return shape.vertices;
+    case 'point': return [[0, 0, 0]];
+  }
+}
+
+/** Convex hull, counter-clockwise, by the monotone chain. */
+function hull(points: readonly Point2[]): readonly Point2[] {
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  if (sorted.length < 3) return sorted;
+  const half = (ordered: readonly Point2[]): Point2[] => {
+    const chain: Point2[] = [];
+    for (const p of ordered) {
+      while (chain.length >= 2 && turn(chain.at(-2)!, chain.at(-1)!, p) <= 1e-12) chain.pop();
+      chain.push(p);
+    }
+    return chain.slice(0, -1);
+  };
+  return [...half(sorted), ...half(sorted.reverse())];
+}
+
+const turn = (o: Point2, a: Point2, b: Point2): number => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);

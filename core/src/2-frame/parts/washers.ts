@@ -1,0 +1,23 @@
+/** Steel washers used as weights, by trade size: outside and hole radius, thickness, and the bolt they sit on. */
+import type { Washer } from '../../model';
+
+export interface WasherSize extends Washer {
+  readonly boltDiameter: number;
+}
+
+const size = (name: string, bolt: number, outer: number, hole: number, thickness: number, packOf: number, packPrice: number): WasherSize => ({
+  name,
+  boltDiameter: bolt,
+  outerRadius: outer / 2,
+  innerRadius: hole / 2,
+  thickness,
+  material: 'steel',
+  supply: { item: name, packOf, packPrice },
+});
+
+export const WASHERS: Readonly<Record<string, WasherSize>> = {
+  'm8-24': size('M8 washer 24 mm', 0.008, 0.024, 0.0084, 0.002, 25, 3.2),
+  'm10-30': size('M10 wide washer 30 mm', 0.01, 0.03, 0.0105, 0.0025, 20, 4.4),
+  'm12-37': size('M12 wide washer 37 mm', 0.012, 0.037, 0.013, 0.003, 10, 4.1),
+  '3/8-1.5in': size('3/8 in wide washer 1 1/2 in', 0.009525, 0.0381, 0.0103, 0.0016, 20, 4.9),
+};

@@ -1,0 +1,15 @@
+/** One check of the balance: what was evaluated against what is wanted. */
+import type { AdjusterValues, Assembly, Finding } from '../2-frame';
+import type { Wants } from '../model';
+import type { Evaluation } from './evaluate';
+
+export interface BalanceContext {
+  readonly assembly: Assembly;
+  readonly values: AdjusterValues;
+  readonly evaluation: Evaluation;
+  readonly wants: Wants;
+}
+export interface BalanceCheck {
+  readonly id: string;
+  look(context: BalanceContext): readonly Finding[];
+}

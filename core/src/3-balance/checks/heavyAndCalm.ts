@@ -1,0 +1,31 @@
+/** Total mass and calm against what the maker wants of them. */
+import { figure, say } from '../../0-base';
+import type { Finding } from '../../2-frame';
+import type { BalanceCheck } from '../balanceCheck';
+
+export const heavyAndCalm: BalanceCheck = {
+  id: 'heavyAndCalm',
+  look: ({ evaluation, wants }) => {
+    const findings: Finding[] = [];
+    if (evaluation.mass > wants.massAtMost) {
+      findings.push({
+        code: 'tooHeavy', severity: 'mend', about: 'load', figure: figure('mass', evaluation.mass), limit: figure('mass', wants.massAtMost),
+        title: say`At ${figure('mass', evaluation.mass)} it is heavier than the ${figure('mass', wants.massAtMost)} you want to carry.`,
+        why: say`The arm tires first; ${figure('mass', evaluation.addedMass)} of it is washers.`,
+        toDo: say`A lower foot needs fewer washers; a lighter bar or load helps at once.`,
+        fixes: [],
+      });
+    }
+    const calm = evaluation.hung?.calm;
+    if (calm && calm.pitch < wants.calmAtLeast) {
+      findings.push({
+        code: 'notCalm', severity: 'note', about: 'foot', figure: figure('ratio', calm.pitch), limit: figure('ratio', wants.calmAtLeast),
+        title: say`In pitch it resists a twist only ${figure('ratio', calm.pitch)} as well as the bare camera.`,
+        why: say`You want ${figure('ratio', wants.calmAtLeast)}. Mass further from the pivot counts with the square of its distance.`,
+        toDo: say`A wider bend, or weights further out at the rear and the front.`,
+        fixes: [],
+      });
+    }
+    return findings;
+  },
+};

@@ -1,0 +1,11 @@
+/** All checks of the balance; written by scripts/lists.mjs from the files in this folder. */
+import type { BalanceCheck } from '../balanceCheck';
+import { dropInPool } from './dropInPool';
+import { hangsLevel } from './hangsLevel';
+import { heavyAndCalm } from './heavyAndCalm';
+import { notMeasured } from './notMeasured';
+import { nothingMounted } from './nothingMounted';
+import { stackFitsBolt } from './stackFitsBolt';
+import { topHeavy } from './topHeavy';
+
+export const BALANCE_CHECKS: readonly BalanceCheck[] = [dropInPool, hangsLevel, heavyAndCalm, notMeasured, nothingMounted, stackFitsBolt, topHeavy];

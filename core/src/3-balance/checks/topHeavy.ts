@@ -1,0 +1,31 @@
+/** A mass centre above the pivot: it turns over, and no angle or drop time exists. */
+import { figure, say } from '../../0-base';
+import type { BalanceCheck } from '../balanceCheck';
+import { fixByAdjuster } from '../fixByAdjuster';
+
+export const topHeavy: BalanceCheck = {
+  id: 'topHeavy',
+  look: (context) => {
+    const { hung } = context.evaluation;
+    if (!hung || hung.hang.state === 'hangs') return [];
+    if (hung.hang.state === 'neutral') {
+      return [{
+        code: 'neutral', severity: 'stop', about: hung.pivot.id, figure: figure('length', 0), limit: null,
+        title: say`The mass centre is on the pivot: it stays however you leave it.`,
+        why: say`Nothing brings it upright again.`,
+        toDo: say`Bring the mass centre a millimetre or two under the pivot.`,
+        fixes: [],
+      }];
+    }
+    const above = -hung.hang.bottomHeaviness;
+    // Two millimetres under is a usual, slow rig.
+    const fix = fixByAdjuster(context, (e) => (e.hung ? e.hung.hang.bottomHeaviness - 0.002 : null));
+    return [{
+      code: 'topHeavy', severity: 'stop', about: hung.pivot.id, figure: figure('length', above, 1), limit: figure('length', 0),
+      title: say`Top-heavy: the mass centre lies ${figure('length', above, 1)} above the pivot.`,
+      why: say`Let go, it turns over with the camera. It has no rest and no drop time.`,
+      toDo: fix ? say`Raise the pivot, or put more on the foot.` : say`Put more on the foot: trim it, or hang the foot lower.`,
+      fixes: fix ? [fix] : [],
+    }];
+  },
+};

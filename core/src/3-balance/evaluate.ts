@@ -1,0 +1,129 @@
+/** Every figure of the balance from the assembled rig and its adjusters: the one place where bodies become readouts. */
+import { subtract, type Vec3 } from '../0-base';
+import { inertiaAbout, massCentre, sumsOf, type Sums } from '../1-load';
+import { bodiesBeyond, pivotAt, placedPieces, shiftOf, valuesInOrder, type AdjusterValues, type Assembly, type PlacedPiece } from '../2-frame';
+import type { Pivot } from '../model';
+import { aboutAxis } from './dropTimeWanted';
+import { dropTime, FROM_LEVEL, type Drop } from './dropTime';
+import { equivalentPendulum } from './equivalentPendulum';
+import { hang, type Hang } from './hang';
+import { spreadOf, type BalanceSpread } from './spread';
+import { hangOnTwoPins } from './twoPins';
+
+export interface AxisSwing {
+  readonly inertia: number;
+  readonly distance: number;
+  readonly drop: Drop;
+  readonly pendulumLength: number | null;
+}
+/** Ratio of the rig's inertia to the bare camera's, each about its own point. */
+export interface Calm {
+  readonly roll: number;
+  readonly pitch: number;
+  readonly pan: number;
+}
+export interface Hung {
+  readonly pivot: Pivot;
+  readonly pivotAt: Vec3;
+  readonly sums: Sums;
+  readonly massCentre: Vec3;
+  readonly hang: Hang;
+  readonly pitch: AxisSwing;
+  readonly roll: AxisSwing;
+  readonly calm: Calm | null;
+  readonly spread: BalanceSpread;
+}
+export interface Evaluation {
+  readonly pieces: readonly PlacedPiece[];
+  readonly mass: number;
+  readonly massCentre: Vec3 | null;
+  readonly sums: Sums;
+  /** Mass carried on the mount, and that of all washers. */
+  readonly loadMass: number;
+  readonly addedMass: number;
+  readonly massSpread: number;
+  /** The first universal pivot from the hand; null when the rig hangs on none. */
+  readonly hung: Hung | null;
+}
+
+export function evaluate(assembly: Assembly, values: AdjusterValues): Evaluation {
+  const pieces = placedPieces(assembly, values);
+  const sums = sumsOf(pieces.map((p) => p.flat));
+  const load = pieces.filter((p) => p.isLoad);
+  const stacked = new Set(assembly.stacks.map((s) => s.station.id));
+  return {
+    pieces,
+    sums,
+    mass: sums.mass,
+    massCentre: sums.mass > 0 ? massCentre(sums) : null,
+    loadMass: load.reduce((m, p) => m + p.flat.mass, 0),
+    addedMass: pieces.reduce((m, p) => (stacked.has(p.flat.owner) ? m + p.flat.mass : m), 0),
+    massSpread: massSpreadOf(pieces),
+    hung: hungOf(assembly, values, pieces),
+  };
+}
+
+function hungOf(assembly: Assembly, values: AdjusterValues, pieces: readonly PlacedPiece[]): Hung | null {
+  const pivot = assembly.rig.pivots.find((p) => p.kind === 'universal');
+  if (!pivot) return null;
+  const beyond = bodiesBeyond(assembly.rig, pivot);
+  const hanging = pieces.filter((p) => beyond.has(p.body));
+  if (hanging.length === 0) return null;
+  const inOrder = valuesInOrder(assembly.rig, values);
+  const at = pivotAt(assembly.rig, pivot, inOrder);
+  const sums = sumsOf(hanging.map((p) => p.flat));
+  const centre = massCentre(sums);
+  const friction = pivot.frictionTorque?.value ?? null;
+  const rest = hangAt(pivot, at, sums, friction);
+  return {
+    pivot,
+    pivotAt: at,
+    sums,
+    massCentre: centre,
+    hang: rest,
+    pitch: swing(sums, at, 'pitch', rest, friction),
+    roll: swing(sums, at, 'roll', rest, friction),
+    calm: calmOf(assembly, inOrder, hanging, sums, at),
+    spread: spreadOf(hanging.map((p) => p.flat), sums, at),
+  };
+}
+
+function hangAt(pivot: Pivot, at: Vec3, sums: Sums, friction: number | null): Hang {
+  const centre = massCentre(sums);
+  const plain = hang(subtract(centre, at), sums.mass, friction);
+  if (!pivot.pins || plain.state !== 'hangs') return plain;
+  const { upperAxis, spacing } = pivot.pins;
+  const pinned = hangOnTwoPins(
+    { axis: upperAxis, point: at },
+    { axis: upperAxis === 'x' ? 'y' : 'x', point: [at[0], at[1], at[2] - spacing] },
+    null,
+    { mass: sums.mass, centre },
+  );
+  return pinned.state === 'hangs' ? { ...plain, rest: pinned.rest } : { ...plain, state: 'topHeavy', rest: null };
+}
+
+function swing(sums: Sums, at: Vec3, axis: 'pitch' | 'roll', rest: Hang, friction: number | null): AxisSwing {
+  const { inertia, distance } = aboutAxis(sums, at, axis);
+  const drop: Drop = rest.state === 'hangs'
+    ? dropTime({ mass: sums.mass, inertia, distance, releaseAngle: FROM_LEVEL }, friction ? { dry: friction } : {})
+    : { kind: 'never' };
+  return { inertia, distance, drop, pendulumLength: equivalentPendulum(sums.mass, inertia, distance)?.length ?? null };
+}
+
+/** The bare camera is held at its foot, the rig at its pivot: what each resists a twist of the hand with. */
+function calmOf(assembly: Assembly, inOrder: readonly number[], hanging: readonly PlacedPiece[], sums: Sums, at: Vec3): Calm | null {
+  const load = hanging.filter((p) => p.isLoad);
+  if (load.length === 0 || !assembly.mount) return null;
+  const shift = shiftOf(assembly.rig, assembly.pieces.find((p) => p.isLoad)?.movedBy ?? [], inOrder);
+  const foot: Vec3 = [assembly.mount[0] + shift[0], assembly.mount[1] + shift[1], assembly.mount[2] + shift[2]];
+  const bare = inertiaAbout(sumsOf(load.map((p) => p.flat)), foot);
+  const whole = inertiaAbout(sums, at);
+  return { roll: whole[0][0] / bare[0][0], pitch: whole[1][1] / bare[1][1], pan: whole[2][2] / bare[2][2] };
+}
+
+/** Masses from one source vary together; different sources are independent. */
+function massSpreadOf(pieces: readonly PlacedPiece[]): number {
+  const bySource = new Map<string, number>();
+  for (const { flat } of pieces) bySource.set(flat.source, (bySource.get(flat.source) ?? 0) + flat.massSpread);
+  return Math.hypot(...bySource.values());
+}

@@ -1,0 +1,13 @@
+/** Balance: how the rig hangs, rights itself and steadies the picture, and how to set it. */
+export { hang, restWithUp, stageToLevel, type Hang, type Rest } from './hang';
+export { hangOnTwoPins, type TwoPinHang } from './twoPins';
+export { dropMotion, dropTime, FROM_LEVEL, type Drop, type Friction, type Pendulum } from './dropTime';
+export { equivalentPendulum } from './equivalentPendulum';
+export { aboutAxis, heightForDrop, sliderForDrop, type HeightForDrop } from './dropTimeWanted';
+export { evaluate, type Calm, type Evaluation, type Hung } from './evaluate';
+export { type BalanceSpread, type Contribution } from './spread';
+export { adjusterSteps, readings, type AdjusterStep } from './adjusterSteps';
+export { moveLabel, turnsOf } from './fixByAdjuster';
+export { judge } from './judge';
+export { trim, toStep, type Obstacle, type TrimOutcome } from './trim/trim';
+export { type BalanceContext } from './balanceCheck';

@@ -1,0 +1,87 @@
+/** What is not known: masses and mass centres with their spreads, carried to first order into level and drop time. */
+import { subtract, type Vec3 } from '../0-base';
+import { addSums, massCentre, scaleSums, sumsOfOne, type FlatBody, type Sums } from '../1-load';
+import { STANDARD_GRAVITY } from '../0-base';
+import { aboutAxis } from './dropTimeWanted';
+import { dropTime, FROM_LEVEL } from './dropTime';
+
+/** One standard uncertainty of each; show twice as plus-minus. */
+export interface BalanceSpread {
+  readonly massCentre: Vec3;
+  readonly noseDown: number;
+  readonly leftSideDown: number;
+  readonly dropPitch: number;
+  /** What adds most to the fore-aft place of the mass centre, and to its height; null when nothing is uncertain. */
+  readonly largestForeAft: Contribution | null;
+  readonly largestHeight: Contribution | null;
+}
+export interface Contribution {
+  readonly source: string;
+  readonly owner: string;
+  /** Its share of the variance. */
+  readonly share: number;
+}
+
+interface Shift extends Contribution {
+  readonly sums: Sums;
+}
+
+/**
+ * Each source is moved by its standard uncertainty and the change of the outcome taken (first order, so a lean of many
+ * degrees is only an order of size). Bodies whose figures have the same source move together.
+ */
+export function spreadOf(bodies: readonly FlatBody[], sums: Sums, pivot: Vec3): BalanceSpread {
+  const shifts = shiftsOf(bodies);
+  const at = outcome(sums, pivot);
+  const deltas = shifts.map((s) => {
+    const moved = outcome(addSums(sums, s.sums), pivot);
+    return { s, x: moved.d[0] - at.d[0], y: moved.d[1] - at.d[1], z: moved.d[2] - at.d[2], drop: moved.drop === null || at.drop === null ? 0 : moved.drop - at.drop };
+  });
+  const total = (pick: (d: (typeof deltas)[number]) => number): number => Math.hypot(...deltas.map(pick));
+  const centre: Vec3 = [total((d) => d.x), total((d) => d.y), total((d) => d.z)];
+  const size = Math.hypot(...at.d);
+  return {
+    massCentre: centre,
+    noseDown: Math.atan2(centre[0], size),
+    leftSideDown: Math.atan2(centre[1], size),
+    dropPitch: total((d) => d.drop),
+    largestForeAft: largest(deltas.map((d) => ({ s: d.s, part: d.x }))),
+    largestHeight: largest(deltas.map((d) => ({ s: d.s, part: d.z }))),
+  };
+}
+
+function shiftsOf(bodies: readonly FlatBody[]): readonly Shift[] {
+  const byMass = new Map<string, Shift>();
+  const centres: Shift[] = [];
+  for (const body of bodies) {
+    if (body.massSpread > 0) {
+      const one = scaleSums(sumsOfOne(body), body.massSpread / body.mass);
+      const before = byMass.get(body.source);
+      byMass.set(body.source, { source: body.source, owner: before?.owner ?? body.owner, share: 0, sums: before ? addSums(before.sums, one) : one });
+    }
+    body.centreSpread.forEach((spread, axis) => {
+      if (spread <= 0) return;
+      const centre = body.centre.map((c, i) => (i === axis ? c + spread : c)) as unknown as Vec3;
+      centres.push({ source: `mass centre of ${body.name}`, owner: body.owner, share: 0, sums: addSums(sumsOfOne({ ...body, centre }), scaleSums(sumsOfOne(body), -1)) });
+    });
+  }
+  return [...byMass.values(), ...centres];
+}
+
+function outcome(sums: Sums, pivot: Vec3): { d: Vec3; drop: number | null } {
+  const d = subtract(massCentre(sums), pivot);
+  if (d[2] >= 0) return { d, drop: null };
+  const { inertia, distance } = aboutAxis(sums, pivot, 'pitch');
+  if (!(sums.mass * STANDARD_GRAVITY * distance > 0)) return { d, drop: null };
+  const drop = dropTime({ mass: sums.mass, inertia, distance, releaseAngle: FROM_LEVEL });
+  return { d, drop: drop.kind === 'falls' ? drop.time : null };
+}
+
+function largest(parts: readonly { s: Shift; part: number }[]): Contribution | null {
+  const variance = parts.reduce((sum, p) => sum + p.part ** 2, 0);
+  if (variance === 0) return null;
+  const bySource = new Map<string, { owner: string; square: number }>();
+  for (const { s, part } of parts) bySource.set(s.source, { owner: s.owner, square: (bySource.get(s.source)?.square ?? 0) + part ** 2 });
+  const [source, { owner, square }] = [...bySource].reduce((a, b) => (b[1].square > a[1].square ? b : a));
+  return { source, owner, share: square / variance };
+}

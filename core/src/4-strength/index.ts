@@ -1,0 +1,4 @@
+/** Strength: for now screws, pins and clamped faces; beams come with the strength stage. */
+export { requiredEngagement, screwFit, stackHeight, suitableLengths, withFewestWashers, type Layer, type ScrewFit, type Socket } from './screwStack';
+export { pinPlay } from './pinPlay';
+export { preload, slipTwist } from './clampedRing';

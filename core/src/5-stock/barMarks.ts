@@ -1,0 +1,78 @@
+/** The flat blank of a bent bar with every mark to scribe on it before it is bent, measured from one end. */
+import { materialOf, type Vec3 } from '../0-base';
+import { bentStrip, springBack } from '../2-frame';
+import type { Member, Rig } from '../model';
+
+export interface BarMark {
+  readonly id: string;
+  readonly name: string;
+  /** From the bar's start, m; null when it can only be found on the bent bar. */
+  readonly along: number;
+  readonly kind: 'bendStart' | 'bendMiddle' | 'bendEnd' | 'hole' | 'finishedEnd';
+  /** Drilled or cut only when the bent bar hangs. */
+  readonly last: boolean;
+  readonly diameter: number | null;
+}
+export interface BarBend {
+  readonly angle: number;
+  readonly insideRadius: number;
+  /** Radius of the round former (its own outside) and the angle to bend to before it opens again; null when the metal's figures give none. */
+  readonly former: { readonly radius: number; readonly overbendAngle: number } | null;
+}
+export interface BarPlan {
+  readonly member: string;
+  readonly name: string;
+  readonly stock: string;
+  readonly width: number;
+  /** Length to cut, the extra left on the tail included, m. */
+  readonly blank: number;
+  readonly finished: number;
+  readonly marks: readonly BarMark[];
+  readonly bends: readonly BarBend[];
+}
+
+/** One plan a member; a straight one has no bend marks. */
+export function barPlans(rig: Rig): readonly BarPlan[] {
+  return rig.bodies.flatMap((body) => {
+    const nodes = new Map<string, Vec3>(body.nodes.map((n) => [n.id, n.at]));
+    return body.members.map((member) => barPlan(member, nodes, rig));
+  });
+}
+
+function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, rig: Rig): BarPlan {
+  const strip = bentStrip(member, nodes);
+  const finished = strip ? strip.developedLength : distance(nodes.get(member.from), nodes.get(member.to));
+  const { section } = member.stock;
+  const material = materialOf(member.stock.material, rig.materials);
+  const marks: BarMark[] = [];
+  const bends: BarBend[] = [];
+  (strip?.stretches ?? []).forEach((stretch, i) => {
+    if (!stretch.bend || section.kind !== 'flat') return;
+    const mark = (kind: BarMark['kind'], name: string, along: number): void => {
+      marks.push({ id: `${member.id}/${kind}-${i}`, name, along, kind, last: false, diameter: null });
+    };
+    mark('bendStart', 'bend begins', stretch.from);
+    mark('bendMiddle', 'middle of the bend', (stretch.from + stretch.to) / 2);
+    mark('bendEnd', 'bend ends', stretch.to);
+    const former = material && springBack({ radius: stretch.bend.midRadius, angle: Math.abs(stretch.bend.angle), thickness: section.thickness, stiffness: material.stiffness, yield: material.yield });
+    bends.push({
+      angle: Math.abs(stretch.bend.angle),
+      insideRadius: stretch.bend.insideRadius,
+      former: former?.kind === 'solved' ? { radius: former.formerRadius - section.thickness / 2, overbendAngle: former.overbendAngle } : null,
+    });
+  });
+  for (const hole of member.holes) marks.push({ id: hole.id, name: hole.name, along: hole.along, kind: 'hole', last: hole.afterBending, diameter: hole.diameter });
+  if (member.leftLong > 0) marks.push({ id: `${member.id}/end`, name: 'finished end', along: finished, kind: 'finishedEnd', last: true, diameter: null });
+  return {
+    member: member.id,
+    name: member.name,
+    stock: member.stock.name,
+    width: section.kind === 'flat' ? section.width : section.outerDiameter,
+    blank: finished + member.leftLong,
+    finished,
+    marks: marks.sort((a, b) => a.along - b.along),
+    bends,
+  };
+}
+
+const distance = (a: Vec3 | undefined, b: Vec3 | undefined): number => (a && b ? Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]) : 0);

@@ -1,0 +1,32 @@
+/** One step of the build and what makes it; steps come from the rig's own parts and joints, never from a fixed text. */
+import type { Phrase } from '../0-base';
+import type { BarPlan, StockPlan } from '../5-stock';
+import type { Rig } from '../model';
+
+export interface BuildStep {
+  /** Stays the same while the rig's identifiers do, so that ticks survive a change of size. */
+  readonly id: string;
+  readonly about: string;
+  readonly title: Phrase;
+  readonly tool: string;
+  readonly figures: readonly Phrase[];
+  readonly check: Phrase;
+  readonly caution: string | null;
+  /** Cannot be undone: the check comes before it. */
+  readonly final: boolean;
+  /** Ids of steps that must be done before. A need that no step answers is dropped. */
+  readonly needs: readonly string[];
+}
+
+export interface BuildInput {
+  readonly rig: Rig;
+  readonly bars: readonly BarPlan[];
+  readonly stock: StockPlan;
+}
+
+export interface StepMaker {
+  readonly id: string;
+  /** Steps free of needs come in this order of work. */
+  readonly place: number;
+  make(input: BuildInput): readonly BuildStep[];
+}

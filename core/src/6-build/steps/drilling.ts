@@ -1,0 +1,33 @@
+/** Holes: punched, small bit first, full size after, in the bent bar; the last ones wait for the hanging rig. */
+import { figure, say } from '../../0-base';
+import type { BuildStep, StepMaker } from '../step';
+
+/** A pilot about a third of the hole, never under 2 mm: the web of the larger bit then cuts nothing. */
+const pilotFor = (diameter: number): number => Math.max(0.002, Math.round((diameter / 3) * 2000) / 2000);
+const CAUTION = 'Glasses on, sleeves and hair back. Clamp the bar: a caught bit spins it.';
+
+export const drilling: StepMaker = {
+  id: 'drilling',
+  place: 40,
+  make: ({ bars }) =>
+    bars.flatMap((bar) => {
+      const bends = bar.bends.map((_, i) => `bend:${bar.member}:${i + 1}`);
+      return bar.marks.filter((m) => m.kind === 'hole' && !m.last).flatMap((mark): BuildStep[] => {
+        const diameter = mark.diameter!;
+        return [
+          {
+            id: `pilot:${mark.id}`, about: bar.member, final: false, needs: [`mark:${bar.member}`, ...bends],
+            title: say`Punch and pilot the hole for the ${mark.name}`,
+            tool: 'centre punch, drill', figures: [say`${figure('length', mark.along, 1)} from the rear end, in the middle of the width`, say`pilot ${figure('length', pilotFor(diameter), 1)}`],
+            check: say`The punch mark is in the middle of the bar, both sides measured.`, caution: CAUTION,
+          },
+          {
+            id: `drill:${mark.id}`, about: bar.member, final: true, needs: [`pilot:${mark.id}`],
+            title: say`Drill the ${mark.name} hole to size`,
+            tool: 'drill, cutting fluid for steel', figures: [say`${figure('length', diameter, 1)}`],
+            check: say`The bolt passes without force and without rattle.`, caution: CAUTION,
+          },
+        ];
+      });
+    }),
+};

@@ -1,0 +1,11 @@
+/** All makers of build steps; written by scripts/lists.mjs from the files in this folder. */
+import type { StepMaker } from '../step';
+import { balancing } from './balancing';
+import { bending } from './bending';
+import { cutting } from './cutting';
+import { drilling } from './drilling';
+import { hangingLast } from './hangingLast';
+import { joining } from './joining';
+import { marking } from './marking';
+
+export const STEP_MAKERS: readonly StepMaker[] = [balancing, bending, cutting, drilling, hangingLast, joining, marking];

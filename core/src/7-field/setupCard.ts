@@ -1,0 +1,44 @@
+/** The set-up as a card to be read at arm's length: so many washers here, slide at this mark, expect this. */
+import { countOf, valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
+import { readings, type Evaluation } from '../3-balance';
+
+export interface CountLine {
+  readonly id: string;
+  readonly name: string;
+  readonly count: number;
+  readonly most: number;
+  readonly washer: string;
+}
+export interface MarkLine {
+  readonly id: string;
+  readonly name: string;
+  readonly value: number;
+  readonly range: readonly [number, number];
+  readonly turns: number | null;
+}
+export interface SetUpCard {
+  readonly counts: readonly CountLine[];
+  readonly marks: readonly MarkLine[];
+  readonly conditions: string;
+  readonly noseDown: number | null;
+  readonly leftSideDown: number | null;
+  readonly dropTime: number | null;
+  readonly mass: number;
+}
+
+export function setupCard(assembly: Assembly, values: AdjusterValues, evaluation: Evaluation, conditions: string): SetUpCard {
+  const { rig } = assembly;
+  const inOrder = valuesInOrder(rig, values);
+  const { dropPitch, ...level } = readings(evaluation);
+  return {
+    counts: assembly.stacks.map((s) => ({
+      id: s.station.id, name: s.station.name, count: countOf(s, inOrder), washer: s.station.washer.name,
+      most: Math.floor(s.station.room / s.station.washer.thickness + 1e-9),
+    })),
+    marks: rig.adjusters.flatMap((a, i) => (a.kind === 'count' ? [] : [{ id: a.id, name: a.name, value: inOrder[i]!, range: a.range, turns: a.perTurn ? inOrder[i]! / a.perTurn : null }])),
+    conditions,
+    ...level,
+    dropTime: dropPitch,
+    mass: evaluation.mass,
+  };
+}

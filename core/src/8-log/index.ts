@@ -1,0 +1,2 @@
+/** Log: what was measured against what was predicted. */
+export { compare, type Comparison } from './compare';

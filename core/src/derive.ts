@@ -1,0 +1,74 @@
+/** From stored documents to every derived figure: the one path that browser, server and command line share. */
+import { placeLoad, type LoadFault } from './1-load';
+import { assemble, designRig, type AdjusterValues, type Assembly, type DesignedRig, type Family, type FamilyInput, type Finding } from './2-frame';
+import { evaluate, judge, type Evaluation } from './3-balance';
+import { figure, say } from './0-base';
+import type { KitItem, Loadout, Rig, RigDocument } from './model';
+
+export interface Workpiece {
+  readonly rig: Rig;
+  readonly family: Family | null;
+  readonly input: FamilyInput | null;
+  readonly assembly: Assembly;
+  readonly loadFaults: readonly LoadFault[];
+  /** Findings that do not depend on the adjusters. */
+  readonly advice: readonly Finding[];
+}
+export type WorkpieceOutcome = { readonly ok: true; readonly piece: Workpiece } | { readonly ok: false; readonly reason: string };
+
+/** Everything that changes only with rig or load; setting an adjuster then costs one `judged`. */
+export function workpiece(document: Pick<RigDocument, 'design'>, loadout: Loadout | null, kit: ReadonlyMap<string, KitItem>): WorkpieceOutcome {
+  const designed = designRig(document.design);
+  if (!designed.ok) return { ok: false, reason: designed.reason };
+  const load = loadout ? placeLoad(loadout, kit) : null;
+  const assembly = assemble(designed.rig, load);
+  const loadFaults = load?.faults ?? [];
+  return {
+    ok: true,
+    piece: { rig: designed.rig, family: designed.family, input: designed.input, assembly, loadFaults, advice: [...designAdvice(designed), ...loadFaults.map(loadAdvice)] },
+  };
+}
+
+export interface Judged {
+  readonly evaluation: Evaluation;
+  readonly findings: readonly Finding[];
+}
+
+export function judged(piece: Workpiece, values: AdjusterValues, wants: RigDocument['wants']): Judged {
+  const evaluation = evaluate(piece.assembly, values);
+  return { evaluation, findings: judge({ assembly: piece.assembly, values, evaluation, wants }, piece.advice) };
+}
+
+function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Finding[] {
+  const { family, input, rig, outOfRange, unapplied } = designed;
+  const kindOf = (id: string): 'length' | 'angle' => family?.dimensions.find((d) => d.id === id)?.kind ?? 'length';
+  return [
+    ...(family && input ? family.advise(input, rig) : []),
+    ...outOfRange.map((fault): Finding => {
+      const [least, most] = fault.range.map((v) => figure(kindOf(fault.id), v)) as [ReturnType<typeof figure>, ReturnType<typeof figure>];
+      const nearest = Math.min(fault.range[1], Math.max(fault.range[0], fault.value));
+      return {
+        code: 'dimensionOutOfRange', severity: 'stop', about: fault.id, figure: figure(kindOf(fault.id), fault.value), limit: null,
+        title: say`${fault.name} must lie between ${least} and ${most}.`,
+        why: say`Outside that this rig cannot be built or carried; the nearest is drawn meanwhile.`,
+        toDo: say`Type a figure in the range.`,
+        fixes: [{ label: say`Make it ${figure(kindOf(fault.id), nearest)}`, changes: [{ kind: 'dimension', id: fault.id, value: nearest }] }],
+      };
+    }),
+    ...unapplied.map((edit): Finding => ({
+      code: 'editWithoutTarget', severity: 'note', about: 'rig', figure: null, limit: null,
+      title: say`One of your changes (${edit.kind}, ${edit.kind === 'add' ? edit.part.name : edit.target}) finds nothing to act on.`,
+      why: say`The part it was made for is no longer in this rig. It is kept and comes back with the part.`,
+      toDo: say`Change the dimension back, or remove the change in Frame.`,
+      fixes: [],
+    })),
+  ];
+}
+
+const loadAdvice = (fault: LoadFault): Finding => ({
+  code: 'loadNotPlaced', severity: 'stop', about: fault.mounted, figure: null, limit: null,
+  title: say`${fault.reason}`,
+  why: say`It is left out of every figure.`,
+  toDo: say`Mend the loadout in Load.`,
+  fixes: [],
+});

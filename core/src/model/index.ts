@@ -1,0 +1,7 @@
+/** The model: Zod schemas and the types made from them. Stages import its types; it imports nothing but Zod. */
+export { KIT_CLASSES, kitItem, loadout, type KitItem, type Loadout, type Mounted } from './load';
+export { rig, type Adjuster, type BendSegment, type Body, type Hole, type Member, type Part, type Pivot, type Rig, type Station, type Stock, type Supply, type Washer } from './rig';
+export { design, rigDocument, setup, wants, type Design, type Edit, type RigDocument, type SetUp, type Wants } from './design';
+export { binItem, logEntry, type BinItem, type LogEntry } from './records';
+export { type Quantity } from './quantity';
+export { type Shape } from './shape';

@@ -1,0 +1,25 @@
+/** What is kept beside the designs: the log of tries and the bin of things at hand. */
+import * as z from 'zod';
+import { finite, id, name, notNegative, positive } from './quantity';
+
+/** What the bench showed: nose and left side down are positive angles, rad. */
+export const logEntry = z.strictObject({
+  id,
+  rig: id,
+  loadout: id.nullable(),
+  when: z.iso.datetime({ offset: true }),
+  values: z.record(id, finite),
+  expected: z.strictObject({ noseDown: finite.nullable(), leftSideDown: finite.nullable(), dropPitch: finite.nullable(), dropSpread: notNegative.nullable() }),
+  seen: z.strictObject({ noseDown: finite.optional(), leftSideDown: finite.optional(), dropTimes: z.array(positive.max(60)).max(20) }),
+  notes: z.string().max(4000),
+});
+export type LogEntry = z.infer<typeof logEntry>;
+
+/** Something at hand: counted pieces, or lengths of stock (each an offcut). */
+export const binItem = z.strictObject({
+  id,
+  name,
+  count: z.number().int().nonnegative().max(100_000),
+  lengths: z.array(positive.max(20)).max(200),
+});
+export type BinItem = z.infer<typeof binItem>;

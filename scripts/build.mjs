@@ -1,0 +1,48 @@
+// Builds server and page into dist/, unless what is there was made from these very sources.
+import { createHash } from 'node:crypto';
+import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { root, run } from './setup.mjs';
+
+const SOURCES = ['core/src', 'server/src', 'server/sql', 'web/src', 'web/public', 'demo', 'angular.json', 'package-lock.json', 'scripts/build.mjs', 'web/tsconfig.app.json', 'web/tsconfig.worker.json', 'tsconfig.base.json'];
+const mark = join(root, 'dist', '.built-from');
+
+export async function build() {
+  const print = fingerprint();
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === print) return;
+  console.error('Building (about half a minute)…');
+  rmSync(join(root, 'dist'), { recursive: true, force: true });
+  await buildServer();
+  run('npx', ['ng', 'build', '--configuration', 'production', '--progress', 'false'], { ...process.env, NG_CLI_ANALYTICS: 'false' });
+  writeFileSync(mark, print);
+}
+
+async function buildServer() {
+  const { build: bundle } = await import('esbuild');
+  await bundle({
+    entryPoints: [join(root, 'server/src/main.ts')],
+    outfile: join(root, 'dist/server/main.mjs'),
+    bundle: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', sourcemap: true, logLevel: 'error',
+    alias: { '@tide-pebble/core': join(root, 'core/src/index.ts') },
+  });
+  mkdirSync(join(root, 'dist/server'), { recursive: true });
+  cpSync(join(root, 'server/sql'), join(root, 'dist/server/sql'), { recursive: true });
+}
+
+function fingerprint() {
+  const hash = createHash('sha256');
+  const visit = (path) => {
+    if (!existsSync(path)) return;
+    let entries = null;
+    try {
+      entries = readdirSync(path).sort();
+    } catch {
+      hash.update(path).update(readFileSync(path));
+    }
+    for (const entry of entries ?? []) if (!entry.endsWith('.spec.ts')) visit(join(path, entry));
+  };
+  for (const source of SOURCES) visit(join(root, source));
+  return hash.digest('hex');
+}
+
+if (process.argv[1]?.endsWith('build.mjs')) await build();

@@ -1,0 +1,2 @@
+INSERT INTO past (kind, id, revision, body, saved_at)
+SELECT kind, id, revision, body, saved_at FROM document WHERE kind = @kind AND id = @id;

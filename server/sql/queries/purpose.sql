@@ -1,0 +1,1 @@
+SELECT purpose FROM folder WHERE one = 1;

@@ -1,0 +1,1 @@
+INSERT INTO folder (one, purpose) VALUES (1, @purpose);

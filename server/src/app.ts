@@ -1,0 +1,56 @@
+/** The server as a function of its store: guards, security headers, routes, the built page, and one form of error. */
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import { onlyThisMachine } from './guards';
+import { errorHandler, NotFound } from './problem';
+import { backupRoutes } from './routes/backups';
+import { documentRoutes } from './routes/documents';
+import { rigFileRoutes } from './routes/rigFiles';
+import type { Store } from './store/openStore';
+
+export function makeApp(options: { store: Store; purpose: 'demo' | 'own'; page: string | null; now: () => string }): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(onlyThisMachine);
+  app.use(
+    helmet({
+      // Plain http on loopback: no upgrade to https, no HSTS.
+      strictTransportSecurity: false,
+      contentSecurityPolicy: {
+        directives: { scriptSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], fontSrc: ["'self'"], connectSrc: ["'self'"], workerSrc: ["'self'"], upgradeInsecureRequests: null },
+      },
+    }),
+  );
+  const api = express.Router();
+  api.use((_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  api.get('/health', (_request, response) => {
+    response.json({ ok: true, purpose: options.purpose });
+  });
+  api.use(documentRoutes(options.store), rigFileRoutes(options.store), backupRoutes(options.store, options.now));
+  api.use(() => {
+    throw new NotFound('There is nothing at this address.');
+  });
+  app.use('/api', api);
+  if (options.page && existsSync(options.page)) servePage(app, options.page);
+  app.use(errorHandler);
+  return app;
+}
+
+/** Hashed files for a year; the page itself always fresh, and for every address that is not a file. */
+function servePage(app: Express, page: string): void {
+  app.use(express.static(page, {
+    index: false,
+    setHeaders: (response, path) => {
+      response.set('Cache-Control', /-[A-Z0-9]{8}\.(js|css|woff2)$/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache');
+    },
+  }));
+  app.get('/{*path}', (request, response) => {
+    if (/\.[a-z0-9]{2,5}$/i.test(request.path)) throw new NotFound('There is no such file.');
+    response.set('Cache-Control', 'no-cache').sendFile(join(page, 'index.html'));
+  });
+}

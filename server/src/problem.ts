@@ -1,0 +1,33 @@
+/** Every error leaves in one form: RFC 9457 problem details. */
+import type { ErrorRequestHandler, Response } from 'express';
+import type { Fault, Problem } from '@tide-pebble/core';
+import { Conflict } from './store/openStore';
+
+export class BadRequest extends Error {
+  constructor(
+    message: string,
+    readonly faults: readonly Fault[] = [],
+  ) {
+    super(message);
+  }
+}
+export class NotFound extends Error {}
+
+export function sendProblem(response: Response, status: number, title: string, detail: string, more: Pick<Problem, 'faults' | 'conflicts'> = {}): void {
+  const body: Problem = { type: 'about:blank', title, status, detail, ...more };
+  response.status(status).type('application/problem+json').send(JSON.stringify(body));
+}
+
+/** Express knows an error handler by its four parameters. */
+export const errorHandler: ErrorRequestHandler = (error: unknown, request, response, next) => {
+  if (response.headersSent) return next(error);
+  if (error instanceof BadRequest) return sendProblem(response, 400, 'Not understood', error.message, { faults: [...error.faults] });
+  if (error instanceof NotFound) return sendProblem(response, 404, 'Not found', error.message);
+  if (error instanceof Conflict) return sendProblem(response, 409, 'Changed elsewhere', 'Something here was saved since you opened it. Nothing was overwritten: choose which to keep.', { conflicts: [...error.conflicts] });
+  const kind = (error as { type?: string }).type;
+  if (kind === 'entity.too.large') return sendProblem(response, 413, 'Too large', 'That is larger than this accepts: 4 MB for a save, 64 MB for a backup.');
+  if (kind === 'entity.parse.failed') return sendProblem(response, 400, 'Not understood', 'The request is not JSON.');
+  if (typeof (error as { status?: number }).status === 'number' && (error as { status: number }).status < 500) return sendProblem(response, (error as { status: number }).status, 'Not understood', 'The request could not be read.');
+  console.error(`${request.method} ${request.path}:`, error);
+  return sendProblem(response, 500, 'Something broke', 'Tide Pebble could not do this. Nothing was saved. The reason is in the window it was started from.');
+};
