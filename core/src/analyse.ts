@@ -1,7 +1,7 @@
 /** All that a rig file says about its rig, as plain JSON: what the command line prints and an outsider can add up again. */
 import { METRIC, render } from './0-base';
 import { inertiaAbout, inertiaAboutMassCentre, type FlatBody } from './1-load';
-import type { Finding } from './2-frame';
+import type { Judgement } from './2-frame';
 import type { Drop, Evaluation } from './3-balance';
 import type { RigFile } from './contract';
 import { judged, workpiece } from './derive';
@@ -71,8 +71,8 @@ function hungFigures({ hung }: Evaluation): Readonly<Record<string, unknown>> | 
 
 const seconds = (drop: Drop): number | null => (drop.kind === 'falls' ? drop.time : null);
 
-const findingFigures = (f: Finding): Readonly<Record<string, unknown>> => ({
-  code: f.code, severity: f.severity, about: f.about, figure: f.figure?.value ?? null, limit: f.limit?.value ?? null,
+const findingFigures = (f: Judgement): Readonly<Record<string, unknown>> => ({
+  code: f.code, stage: f.stage, severity: f.severity, about: f.about, figure: f.figure?.value ?? null, limit: f.limit?.value ?? null,
   title: render(f.title, METRIC), why: render(f.why, METRIC), toDo: render(f.toDo, METRIC),
   fixes: f.fixes.map((fix) => ({ label: render(fix.label, METRIC), changes: fix.changes })),
 });

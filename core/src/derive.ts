@@ -1,6 +1,6 @@
 /** From stored documents to every derived figure: the one path that browser, server and command line share. */
 import { placeLoad, type LoadFault } from './1-load';
-import { assemble, designRig, type AdjusterValues, type Assembly, type DesignedRig, type Family, type FamilyInput, type Finding } from './2-frame';
+import { assemble, designRig, type AdjusterValues, type Assembly, type DesignedRig, type Family, type FamilyInput, type Finding, type Judgement } from './2-frame';
 import { evaluate, judge, type Evaluation } from './3-balance';
 import { figure, say } from './0-base';
 import type { KitItem, Loadout, Rig, RigDocument } from './model';
@@ -12,7 +12,7 @@ export interface Workpiece {
   readonly assembly: Assembly;
   readonly loadFaults: readonly LoadFault[];
   /** Findings that do not depend on the adjusters. */
-  readonly advice: readonly Finding[];
+  readonly advice: readonly Judgement[];
 }
 export type WorkpieceOutcome = { readonly ok: true; readonly piece: Workpiece } | { readonly ok: false; readonly reason: string };
 
@@ -25,13 +25,13 @@ export function workpiece(document: Pick<RigDocument, 'design'>, loadout: Loadou
   const loadFaults = load?.faults ?? [];
   return {
     ok: true,
-    piece: { rig: designed.rig, family: designed.family, input: designed.input, assembly, loadFaults, advice: [...designAdvice(designed), ...loadFaults.map(loadAdvice)] },
+    piece: { rig: designed.rig, family: designed.family, input: designed.input, assembly, loadFaults, advice: [...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })), ...loadFaults.map(loadAdvice)] },
   };
 }
 
 export interface Judged {
   readonly evaluation: Evaluation;
-  readonly findings: readonly Finding[];
+  readonly findings: readonly Judgement[];
 }
 
 export function judged(piece: Workpiece, values: AdjusterValues, wants: RigDocument['wants']): Judged {
@@ -65,7 +65,8 @@ function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Fi
   ];
 }
 
-const loadAdvice = (fault: LoadFault): Finding => ({
+const loadAdvice = (fault: LoadFault): Judgement => ({
+  stage: 'load',
   code: 'loadNotPlaced', severity: 'stop', about: fault.mounted, figure: null, limit: null,
   title: say`${fault.reason}`,
   why: say`It is left out of every figure.`,

@@ -42,6 +42,8 @@ export interface DrawnDimension {
   readonly from: readonly [number, number, number];
   readonly to: readonly [number, number, number];
   readonly view: 'side' | 'front';
+  /** How far the dimension line stands off what it measures, px on the drawing; the sign picks the side. */
+  readonly offset: number;
 }
 
 export interface Family {

@@ -26,3 +26,10 @@ export interface Finding {
   readonly toDo: Phrase;
   readonly fixes: readonly Fix[];
 }
+
+/** Where in the work it is mended. */
+export type FindingStage = 'load' | 'frame' | 'balance';
+/** A finding with its place in the work, as lists and shoreline show it. */
+export interface Judgement extends Finding {
+  readonly stage: FindingStage;
+}

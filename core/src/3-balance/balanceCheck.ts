@@ -1,5 +1,5 @@
 /** One check of the balance: what was evaluated against what is wanted. */
-import type { AdjusterValues, Assembly, Finding } from '../2-frame';
+import type { AdjusterValues, Assembly, Finding, FindingStage } from '../2-frame';
 import type { Wants } from '../model';
 import type { Evaluation } from './evaluate';
 
@@ -11,5 +11,6 @@ export interface BalanceContext {
 }
 export interface BalanceCheck {
   readonly id: string;
+  readonly stage: FindingStage;
   look(context: BalanceContext): readonly Finding[];
 }

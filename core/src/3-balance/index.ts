@@ -7,7 +7,8 @@ export { aboutAxis, heightForDrop, sliderForDrop, type HeightForDrop } from './d
 export { evaluate, type Calm, type Evaluation, type Hung } from './evaluate';
 export { type BalanceSpread, type Contribution } from './spread';
 export { adjusterSteps, readings, type AdjusterStep } from './adjusterSteps';
-export { moveLabel, turnsOf } from './fixByAdjuster';
+export { moveLabel, turnsOf, wayOf } from './fixByAdjuster';
+export { poolOf, type Pool } from './pool';
 export { judge } from './judge';
 export { trim, toStep, type Obstacle, type TrimOutcome } from './trim/trim';
 export { type BalanceContext } from './balanceCheck';

@@ -1,6 +1,6 @@
 /** The set-up as a card to be read at arm's length: so many washers here, slide at this mark, expect this. */
 import { countOf, valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
-import { readings, type Evaluation } from '../3-balance';
+import { readings, wayOf, type Evaluation } from '../3-balance';
 
 export interface CountLine {
   readonly id: string;
@@ -15,6 +15,8 @@ export interface MarkLine {
   readonly value: number;
   readonly range: readonly [number, number];
   readonly turns: number | null;
+  /** Which way from the middle mark: forward, back, to the left, up; empty at the mark itself. */
+  readonly way: string;
 }
 export interface SetUpCard {
   readonly counts: readonly CountLine[];
@@ -35,7 +37,7 @@ export function setupCard(assembly: Assembly, values: AdjusterValues, evaluation
       id: s.station.id, name: s.station.name, count: countOf(s, inOrder), washer: s.station.washer.name,
       most: Math.floor(s.station.room / s.station.washer.thickness + 1e-9),
     })),
-    marks: rig.adjusters.flatMap((a, i) => (a.kind === 'count' ? [] : [{ id: a.id, name: a.name, value: inOrder[i]!, range: a.range, turns: a.perTurn ? inOrder[i]! / a.perTurn : null }])),
+    marks: rig.adjusters.flatMap((a, i) => (a.kind === 'count' ? [] : [{ id: a.id, name: a.name, value: inOrder[i]!, range: a.range, turns: a.perTurn ? inOrder[i]! / a.perTurn : null, way: inOrder[i] === 0 ? '' : wayOf(a, inOrder[i]!) }])),
     conditions,
     ...level,
     dropTime: dropPitch,

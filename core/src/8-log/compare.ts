@@ -39,17 +39,17 @@ export function compare(entry: LogEntry, evaluation: Evaluation): Comparison {
     for (const outlier of dropSeen.outliers) says.push(say`One reading of ${figure('time', outlier)} stands apart from the others. It is counted; time it once more.`);
   }
   const h = heightImplied ?? Math.max(0, hung.hang.bottomHeaviness);
-  lean(says, h, entry.seen.noseDown, entry.expected.noseDown, ['ahead', 'behind'], ['nose down', 'nose up'], hung.spread.largestForeAft?.source ?? null);
-  lean(says, h, entry.seen.leftSideDown, entry.expected.leftSideDown, ['to the left', 'to the right'], ['left side down', 'right side down'], null);
+  lean(says, h, entry.seen.noseDown, entry.expected.noseDown, 'Fore and aft', ['ahead', 'behind'], ['nose down', 'nose up'], hung.spread.largestForeAft?.source ?? null);
+  lean(says, h, entry.seen.leftSideDown, entry.expected.leftSideDown, 'Side to side', ['to the left', 'to the right'], ['left side down', 'right side down'], null);
   if (says.length === 0) says.push(say`Nothing to compare yet: time a drop, or type how it hangs.`);
   return { dropSeen, heightImplied, says };
 }
 
-function lean(says: Phrase[], h: number, seen: number | undefined, expected: number | null, place: readonly [string, string], words: readonly [string, string], suspect: string | null): void {
+function lean(says: Phrase[], h: number, seen: number | undefined, expected: number | null, axis: string, place: readonly [string, string], words: readonly [string, string], suspect: string | null): void {
   if (seen === undefined || expected === null) return;
   const off = h * (Math.tan(seen) - Math.tan(expected));
   if (Math.abs(seen - expected) < 0.0175) {
-    says.push(say`It hangs as expected, within a degree.`);
+    says.push(say`${axis} it hangs as expected, within a degree.`);
     return;
   }
   says.push(say`It hangs ${figure('angle', Math.abs(seen))} ${words[seen > 0 ? 0 : 1]}: the mass centre lies ${figure('length', Math.abs(off), 2)} further ${place[off > 0 ? 0 : 1]} than the figures say.`);

@@ -246,9 +246,10 @@ export const gimballedBentBar: Family = {
     const bendStart = strip.turningPoints[1]!;
     const end = strip.end.at;
     return [
-      { dimension: 'platformLength', from: start, to: bendStart, view: 'side' },
-      { dimension: 'bendInsideRadius', from: [bendStart[0], 0, bendStart[2] - strip.stretches[1]!.bend!.midRadius], to: [bendStart[0] + d['bendInsideRadius']!, 0, bendStart[2] - strip.stretches[1]!.bend!.midRadius], view: 'side' },
-      { dimension: 'tail', from: strip.turningPoints.at(-2)!, to: end, view: 'side' },
+      { dimension: 'platformLength', from: start, to: bendStart, view: 'side', offset: -152 },
+      { dimension: 'bendInsideRadius', from: [bendStart[0], 0, bendStart[2] - strip.stretches[1]!.bend!.midRadius], to: [bendStart[0] + d['bendInsideRadius']!, 0, bendStart[2] - strip.stretches[1]!.bend!.midRadius], view: 'side', offset: 0 },
+      { dimension: 'tail', from: strip.turningPoints.at(-2)!, to: end, view: 'side', offset: -30 },
+      { dimension: 'pivotFromRear', from: start, to: [0, 0, start[2]], view: 'side', offset: 60 },
     ];
   },
   advise,

@@ -5,6 +5,7 @@ import { fixByAdjuster } from '../fixByAdjuster';
 
 export const dropInPool: BalanceCheck = {
   id: 'dropInPool',
+  stage: 'balance',
   look: (context) => {
     const { hung } = context.evaluation;
     if (!hung || hung.hang.state !== 'hangs') return [];

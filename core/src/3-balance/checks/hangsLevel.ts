@@ -7,6 +7,7 @@ import { fixByAdjuster } from '../fixByAdjuster';
 
 export const hangsLevel: BalanceCheck = {
   id: 'hangsLevel',
+  stage: 'balance',
   look: (context) => {
     const { hung } = context.evaluation;
     const rest = hung?.hang.rest;

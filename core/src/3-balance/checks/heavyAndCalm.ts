@@ -5,6 +5,7 @@ import type { BalanceCheck } from '../balanceCheck';
 
 export const heavyAndCalm: BalanceCheck = {
   id: 'heavyAndCalm',
+  stage: 'balance',
   look: ({ evaluation, wants }) => {
     const findings: Finding[] = [];
     if (evaluation.mass > wants.massAtMost) {

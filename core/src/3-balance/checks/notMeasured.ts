@@ -7,6 +7,7 @@ const LEAN_NOT_KNOWN = 2;
 
 export const notMeasured: BalanceCheck = {
   id: 'notMeasured',
+  stage: 'load',
   look: ({ evaluation, wants }) => {
     const guessed = evaluation.pieces.filter((p) => p.isLoad && p.flat.massFrom === 'estimate').map((p) => p.flat);
     const weigh = guessed.map((flat) => ({

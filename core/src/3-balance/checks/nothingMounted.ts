@@ -4,6 +4,7 @@ import type { BalanceCheck } from '../balanceCheck';
 
 export const nothingMounted: BalanceCheck = {
   id: 'nothingMounted',
+  stage: 'load',
   look: ({ evaluation }) =>
     evaluation.loadMass > 0 ? [] : [{
       code: 'nothingMounted', severity: 'measure', about: 'load', figure: null, limit: null,

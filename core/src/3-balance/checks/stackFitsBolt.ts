@@ -5,6 +5,7 @@ import type { BalanceCheck } from '../balanceCheck';
 
 export const stackFitsBolt: BalanceCheck = {
   id: 'stackFitsBolt',
+  stage: 'balance',
   look: ({ assembly, values }) => {
     const inOrder = valuesInOrder(assembly.rig, values);
     return assembly.stacks.flatMap((stack) => {

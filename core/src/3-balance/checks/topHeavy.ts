@@ -5,6 +5,7 @@ import { fixByAdjuster } from '../fixByAdjuster';
 
 export const topHeavy: BalanceCheck = {
   id: 'topHeavy',
+  stage: 'balance',
   look: (context) => {
     const { hung } = context.evaluation;
     if (!hung || hung.hang.state === 'hangs') return [];

@@ -1,0 +1,16 @@
+/** The page's start: zoneless Angular, the router, the service worker that keeps the page at hand without the server. */
+import { provideHttpClient } from '@angular/common/http';
+import { isDevMode, provideBrowserGlobalErrorListeners } from '@angular/core';
+import { bootstrapApplication } from '@angular/platform-browser';
+import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { provideServiceWorker } from '@angular/service-worker';
+import * as z from 'zod';
+import { Root } from './shell/root';
+import { routes } from './shell/stages';
+
+// The page's security policy forbids made-up code, which Zod would otherwise try for speed.
+z.config({ jitless: true });
+
+bootstrapApplication(Root, {
+  providers: [provideBrowserGlobalErrorListeners(), provideHttpClient(), provideRouter(routes, withComponentInputBinding()), provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerWhenStable:3000' })],
+}).catch((error: unknown) => console.error(error));

@@ -1,0 +1,63 @@
+/** One rig on the shelf: a small drawing, what state it is in, and what can be done with it. */
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { mdiContentCopy, mdiDeleteOutline, mdiFileExportOutline } from '@mdi/js';
+import { DEGREE, judged, render, workpiece, type RigDocument } from '@tide-pebble/core';
+import { Units } from '../../services/units';
+import { Workspace } from '../../services/workspace';
+import { Icon } from '../../ui/icon';
+import { sheetOf } from '../../ui/rig-drawing';
+
+const PICTURE = { width: 290, height: 190 };
+
+@Component({
+  selector: 'tp-rig-card',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, Icon],
+  templateUrl: './rig-card.html',
+  styleUrl: './rig-card.css',
+})
+export class RigCard {
+  private readonly workspace = inject(Workspace);
+  private readonly units = inject(Units).now;
+  protected readonly icons = { copy: mdiContentCopy, remove: mdiDeleteOutline, export: mdiFileExportOutline };
+
+  readonly rig = input.required<RigDocument>();
+  readonly current = input(false);
+  readonly opened = output<void>();
+  readonly copied = output<void>();
+  readonly renamed = output<string>();
+  readonly removed = output<void>();
+  readonly exported = output<void>();
+
+  private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
+  private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
+  private readonly setups = toSignal(this.workspace.setups$, { initialValue: [] });
+
+  private readonly judged = computed(() => {
+    const rig = this.rig();
+    const loadout = this.loadouts().find((l) => l.id === rig.loadout) ?? null;
+    const made = workpiece(rig, loadout, this.kit());
+    if (!made.ok) return null;
+    const values = this.setups().find((s) => s.rig === rig.id && s.loadout === (rig.loadout ?? 'bare'))?.values ?? {};
+    return { piece: made.piece, loadout, ...judged(made.piece, values, rig.wants) };
+  });
+  protected readonly about = computed(() => {
+    const found = this.judged();
+    if (!found) return 'of a family this version does not know';
+    return `${found.piece.family?.name ?? 'a rig of its own'}${found.loadout ? `, for ${found.loadout.name}` : ''}`;
+  });
+  protected readonly state = computed(() => {
+    const worst = this.judged()?.findings.find((f) => f.severity === 'stop' || f.severity === 'mend' || f.severity === 'measure');
+    return worst ? { good: false, text: render(worst.title, this.units()) } : { good: true, text: 'Hangs level and rights itself in the time you want.' };
+  });
+  protected readonly picture = computed(() => {
+    const found = this.judged();
+    if (!found) return null;
+    const { hung, pieces } = found.evaluation;
+    const [view] = sheetOf(pieces, ['side'], { width: PICTURE.width + 110, height: PICTURE.height + 96 }, new Set(hung ? [hung.pivot.carries] : [])).views;
+    const at = hung ? view!.place(hung.pivotAt) : null;
+    return { shapes: view!.shapes, turn: at ? `rotate(${((hung!.hang.rest?.noseDown ?? 0) / DEGREE).toFixed(2)} ${at[0]} ${at[1]})` : '' };
+  });
+}

@@ -1,0 +1,128 @@
+/** Shelf: rigs and what state each is in; start one from a family, copy, rename, delete; files and backups. */
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { Router } from '@angular/router';
+import { adoptRigFile, faultLine, FAMILIES, parseRigFile, placeLoad, rigFileOf, type Family, type RigDocument } from '@tide-pebble/core';
+import { Documents } from '../../services/documents';
+import { saveFile } from '../../services/save-file';
+import { Workspace } from '../../services/workspace';
+import { Notices } from '../../ui/notices';
+import { QuantityField } from '../../ui/quantity-field';
+import { RigCard } from './rig-card';
+
+const USUAL_WANTS: RigDocument['wants'] = { levelWithin: Math.PI / 180, dropTime: [1.8, 2.4], massAtMost: 2.5, calmAtLeast: 6, shopPrice: 200 };
+const USUAL_HAND = 0.088;
+/** A hacksaw's cut. */
+const USUAL_KERF = 0.0015;
+
+@Component({
+  selector: 'tp-shelf',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, RigCard, QuantityField],
+  templateUrl: './shelf.html',
+  styleUrl: './shelf.css',
+})
+export class Shelf {
+  private readonly documents = inject(Documents);
+  private readonly workspace = inject(Workspace);
+  private readonly router = inject(Router);
+  private readonly notices = inject(Notices);
+
+  protected readonly families = FAMILIES;
+  protected readonly rigs = toSignal(this.workspace.rigs$, { initialValue: [] });
+  protected readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
+  protected readonly current = toSignal(this.workspace.rig$, { initialValue: null });
+  private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
+  protected readonly name = signal('');
+  protected readonly loadout = signal<string | null>(null);
+  protected readonly hand = signal(USUAL_HAND);
+  protected readonly fault = signal('');
+  protected readonly chosenLoadout = computed(() => this.loadout() ?? this.loadouts()[0]?.id ?? '');
+
+  protected start(family: Family): void {
+    const loadout = this.loadouts().find((l) => l.id === this.chosenLoadout()) ?? null;
+    const sized = family.size(loadout ? placeLoad(loadout, this.kit()) : null, { breadth: this.hand() });
+    const id = crypto.randomUUID();
+    const rig: RigDocument = {
+      id,
+      name: this.name().trim() || this.freeName('Rig'),
+      notes: '',
+      wants: USUAL_WANTS,
+      loadout: loadout?.id ?? null,
+      done: {},
+      kerf: USUAL_KERF,
+      design: { kind: 'family', family: family.id, dimensions: Object.fromEntries(Object.entries(sized.dimensions).map(([k, value]) => [k, { value }])), choices: { ...sized.choices }, edits: [] },
+    };
+    const setup = { id: crypto.randomUUID(), rig: id, loadout: loadout?.id ?? 'bare', values: { ...sized.startValues } };
+    this.documents.commit(`new rig ${rig.name}`, [{ kind: 'rig', id, body: rig }, { kind: 'setup', id: setup.id, body: setup }]);
+    this.name.set('');
+    this.open(rig);
+  }
+
+  protected open(rig: RigDocument): void {
+    this.workspace.choose(rig.id);
+    void this.router.navigateByUrl('/frame');
+  }
+
+  protected duplicate(rig: RigDocument): void {
+    const id = crypto.randomUUID();
+    const setups = this.documents.all('setup').filter((s) => s.rig === rig.id).map((s) => ({ ...s, id: crypto.randomUUID(), rig: id }));
+    this.documents.commit(`copy of ${rig.name}`, [{ kind: 'rig', id, body: { ...rig, id, name: this.freeName(`${rig.name} copy`), done: {} } }, ...setups.map((s) => ({ kind: 'setup' as const, id: s.id, body: s }))]);
+  }
+
+  protected rename(rig: RigDocument, name: string): void {
+    const text = name.trim();
+    if (text && text !== rig.name) this.documents.commit(`renaming ${rig.name}`, [{ kind: 'rig', id: rig.id, body: { ...rig, name: text.slice(0, 120) } }]);
+  }
+
+  protected remove(rig: RigDocument): void {
+    const mine = (['setup', 'log'] as const).flatMap((kind) => this.documents.all(kind).filter((d) => d.rig === rig.id).map((d) => ({ kind, id: d.id, body: null })));
+    this.documents.commit(`deleting ${rig.name}`, [{ kind: 'rig', id: rig.id, body: null }, ...mine]);
+    this.notices.sayWithUndo(`${rig.name} is deleted, with its set-ups and log.`);
+  }
+
+  protected export(rig: RigDocument): void {
+    const file = rigFileOf(rig, { kit: this.documents.all('kit'), loadouts: this.documents.all('loadout'), setups: this.documents.all('setup') });
+    saveFile(`${rig.name}.rig.json`, JSON.stringify(file, null, 1), 'application/json');
+  }
+
+  protected async import(event: Event): Promise<void> {
+    const file = chosen(event);
+    if (!file) return;
+    const read = parseRigFile(await file.text());
+    if (!read.ok) return this.fault.set(`${file.name} was not taken in. ${read.faults.slice(0, 3).map(faultLine).join('; ')}.`);
+    this.fault.set('');
+    const documents = adoptRigFile(read.value, (kind, id) => this.documents.get(kind, id), () => crypto.randomUUID());
+    this.documents.commit(`importing ${file.name}`, documents);
+    const rig = documents.find((d) => d.kind === 'rig');
+    if (rig) this.workspace.choose(rig.id);
+    this.notices.sayWithUndo(`${read.value.rig.name} is on the shelf.`);
+  }
+
+  protected async restore(event: Event): Promise<void> {
+    const file = chosen(event);
+    if (!file) return;
+    try {
+      await this.documents.restore(file);
+      this.fault.set('');
+      this.notices.say('The backup is in place. What was here before is kept in the data folder.');
+    } catch (error) {
+      this.fault.set(`${file.name} was not restored; nothing has changed. ${error instanceof Error ? error.message : ''}`);
+    }
+  }
+
+  private freeName(base: string): string {
+    const taken = new Set(this.documents.all('rig').map((r) => r.name));
+    let name = base;
+    for (let n = 2; taken.has(name); n++) name = `${base} ${n}`;
+    return name;
+  }
+}
+
+function chosen(event: Event): File | null {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0] ?? null;
+  input.value = '';
+  return file;
+}

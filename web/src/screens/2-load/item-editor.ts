@@ -1,0 +1,71 @@
+/** One kit item: its kind, its box, where its foot is, its lens or sensor, and the way to its mass centre. */
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { KIT_CLASSES, type KitItem, type Quantity } from '@tide-pebble/core';
+import { QuantityField } from '../../ui/quantity-field';
+import { EdgeBalance } from './edge-balance';
+import { withClass } from './new-item';
+
+@Component({
+  selector: 'tp-item-editor',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [QuantityField, EdgeBalance],
+  templateUrl: './item-editor.html',
+  styleUrl: './item-editor.css',
+})
+export class ItemEditor {
+  readonly item = input.required<KitItem>();
+  readonly saved = output<KitItem>();
+  protected readonly classes = KIT_CLASSES;
+
+  /** The foot as a maker measures it: from the rear face, the right side and the underside. */
+  protected readonly foot = computed(() => {
+    const { size, boxCentre } = this.item();
+    return size.map((s, i) => s / 2 - boxCentre[i]!) as unknown as readonly [number, number, number];
+  });
+  protected readonly sizes = [
+    { axis: 0, label: 'Length, along the lens' },
+    { axis: 1, label: 'Width' },
+    { axis: 2, label: 'Height' },
+  ] as const;
+  protected readonly feet = [
+    { axis: 0, label: 'Foot from the rear face' },
+    { axis: 1, label: 'Foot from the right side' },
+    { axis: 2, label: 'Foot from the underside' },
+  ] as const;
+
+  protected rename(name: string): void {
+    const text = name.trim();
+    if (text) this.saved.emit({ ...this.item(), name: text.slice(0, 120) });
+  }
+
+  protected kind(kind: string): void {
+    this.saved.emit(withClass(this.item(), kind as KitItem['class']));
+  }
+
+  /** The foot stays where it was measured from; the box grows the other way. */
+  protected size(axis: 0 | 1 | 2, { value }: Quantity): void {
+    const item = this.item();
+    const size = replaced(item.size, axis, value);
+    const foot = this.foot();
+    const inMiddle = Math.abs(item.boxCentre[axis]) < 1e-9;
+    this.saved.emit({ ...item, size, boxCentre: inMiddle ? item.boxCentre : replaced(item.boxCentre, axis, value / 2 - foot[axis]) });
+  }
+
+  protected footAt(axis: 0 | 1 | 2, { value }: Quantity): void {
+    const item = this.item();
+    this.saved.emit({ ...item, boxCentre: replaced(item.boxCentre, axis, item.size[axis] / 2 - value) });
+  }
+
+  protected focal(value: Quantity): void {
+    this.saved.emit({ ...this.item(), focalLength: { shortest: value.value, longest: value.value } });
+  }
+
+  protected point(id: string, axis: 0 | 1 | 2, { value }: Quantity): void {
+    const item = this.item();
+    this.saved.emit({ ...item, mountPoints: item.mountPoints.map((p) => (p.id === id ? { ...p, at: replaced(p.at, axis, value) } : p)) });
+  }
+}
+
+function replaced(v: readonly [number, number, number], axis: 0 | 1 | 2, value: number): [number, number, number] {
+  return v.map((x, i) => (i === axis ? value : x)) as [number, number, number];
+}

@@ -1,0 +1,125 @@
+/** Balance: the rig hung at its pivot, where its mass centre lies and should lie, what can be turned, and the trim. */
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { mdiPlay, mdiStop } from '@mdi/js';
+import { adjusterSteps, dropMotion, figure, FROM_LEVEL, showFigure, type TrimOutcome } from '@tide-pebble/core';
+import { Subscription, finalize } from 'rxjs';
+import { injectBench } from '../../services/bench-signal';
+import { Jobs } from '../../services/jobs';
+import { Units } from '../../services/units';
+import { Workspace } from '../../services/workspace';
+import { AdjusterRow } from '../../ui/adjuster-row';
+import { Findings } from '../../ui/findings';
+import { Icon } from '../../ui/icon';
+import { NoBench } from '../../ui/no-bench';
+import { RigViews } from '../../ui/rig-views';
+import { StageLayout } from '../../ui/stage-layout';
+import { trimWords } from './trim-words';
+
+const FRAME = 1 / 60;
+/** Swings shown after the first upright: enough to see it overshoot and come back. */
+const PLAYED_FOR = 3;
+
+@Component({
+  selector: 'tp-balance',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, StageLayout, RigViews, Findings, AdjusterRow, NoBench, Icon],
+  templateUrl: './balance.html',
+  styleUrl: './balance.css',
+  host: { '(document:keydown)': 'key($event)' },
+})
+export class Balance {
+  private readonly workspace = inject(Workspace);
+  private readonly jobs = inject(Jobs);
+  private readonly units = inject(Units).now;
+  protected readonly bench = injectBench();
+  protected readonly icons = { play: mdiPlay, stop: mdiStop };
+  protected readonly swing = signal<number | null>(null);
+  protected readonly clock = signal('');
+  protected readonly working = signal(false);
+  protected readonly outcome = signal<TrimOutcome | null>(null);
+  private trimming: Subscription | null = null;
+  private playing = 0;
+
+  protected readonly findings = computed(() => this.bench()?.judged.findings.filter((f) => f.stage === 'balance' || f.code === 'nothingMounted') ?? []);
+  protected readonly rows = computed(() => {
+    const bench = this.bench();
+    if (!bench) return [];
+    const steps = adjusterSteps(bench.piece.assembly, bench.values);
+    return bench.piece.rig.adjusters.map((adjuster, i) => ({ adjuster, step: steps[i]! }));
+  });
+  protected readonly wanted = computed(() => {
+    const wants = this.bench()?.rig.wants;
+    if (!wants) return '';
+    const say = (kind: 'angle' | 'time', value: number): string => showFigure(figure(kind, value), this.units());
+    return `level within ${say('angle', wants.levelWithin)}, drop ${say('time', wants.dropTime[0])} to ${say('time', wants.dropTime[1])}, least added mass`;
+  });
+  protected readonly words = computed(() => {
+    const outcome = this.outcome();
+    const bench = this.bench();
+    return outcome && bench ? trimWords(outcome, bench.piece.rig.adjusters, this.units()) : '';
+  });
+  protected readonly canPlay = computed(() => this.bench()?.judged.evaluation.hung?.pitch.drop.kind === 'falls');
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => {
+      this.trimming?.unsubscribe();
+      this.stop();
+    });
+  }
+
+  protected move(id: string, name: string, value: number): void {
+    this.outcome.set(null);
+    this.workspace.setAdjusters(name.toLowerCase(), { [id]: value }, `adjuster ${id}`);
+  }
+
+  protected trim(): void {
+    const bench = this.bench();
+    if (!bench || this.working()) return;
+    this.working.set(true);
+    this.trimming = this.jobs
+      .run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants })
+      .pipe(finalize(() => this.working.set(false)))
+      .subscribe((outcome) => {
+        this.outcome.set(outcome);
+        if (outcome.kind === 'solved') this.workspace.setAdjusters('trim', outcome.values);
+      });
+  }
+
+  protected cancel(): void {
+    this.trimming?.unsubscribe();
+  }
+
+  protected play(): void {
+    const hung = this.bench()?.judged.evaluation.hung;
+    if (!hung || hung.pitch.drop.kind !== 'falls') return;
+    if (this.swing() !== null) return this.stop();
+    const { inertia, distance, drop } = hung.pitch;
+    const until = drop.time * PLAYED_FOR;
+    const angles = dropMotion({ mass: hung.sums.mass, inertia, distance, releaseAngle: FROM_LEVEL }, FRAME, until);
+    const rest = hung.hang.rest?.noseDown ?? 0;
+    const started = performance.now();
+    const show = (now: number): void => {
+      const time = (now - started) / 1000;
+      const angle = angles[Math.floor(time / FRAME)];
+      if (angle === undefined) return this.stop();
+      // The mass centre starts level behind the pivot, so the nose points down.
+      this.swing.set(rest + angle);
+      this.clock.set(showFigure(figure('time', Math.min(time, drop.time), 2), this.units()));
+      this.playing = requestAnimationFrame(show);
+    };
+    this.playing = requestAnimationFrame(show);
+  }
+
+  protected key(event: KeyboardEvent): void {
+    if (event.ctrlKey || event.metaKey || event.altKey || (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))) return;
+    if (event.key === 't') this.trim();
+    if (event.key === 'p') this.play();
+  }
+
+  private stop(): void {
+    cancelAnimationFrame(this.playing);
+    this.swing.set(null);
+    this.clock.set('');
+  }
+}

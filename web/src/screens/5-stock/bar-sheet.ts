@@ -1,0 +1,38 @@
+/** The flat blank of a bar drawn with its bend lines and holes, every figure from the same end. */
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { barTemplate, figure, showFigure, type BarPlan, type SheetMark } from '@tide-pebble/core';
+import { Pointer } from '../../services/pointer';
+import { Units } from '../../services/units';
+import { FigurePipe } from '../../ui/figures.pipe';
+
+const WIDTH = 820; // viewBox units; the sheet scales with the page
+const LABEL = 62; // room a figure takes beside its neighbour
+
+@Component({
+  selector: 'tp-bar-sheet',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FigurePipe],
+  templateUrl: './bar-sheet.html',
+  styleUrl: './bar-sheet.css',
+})
+export class BarSheet {
+  protected readonly pointer = inject(Pointer);
+  protected readonly units = inject(Units).now;
+  readonly bar = input.required<BarPlan>();
+
+  protected readonly drawn = computed(() => {
+    const bar = this.bar();
+    const perMetre = WIDTH / bar.blank;
+    const sheet = barTemplate(bar, LABEL / perMetre);
+    const height = Math.max(16, bar.width * perMetre);
+    const mark = (m: SheetMark) => ({
+      ...m,
+      x: m.along * perMetre,
+      labelX: m.labelAt * perMetre,
+      radius: Math.max(2.5, ((m.diameter ?? 0) / 2) * perMetre),
+      figure: showFigure(figure('length', m.along, 1), this.units()),
+    });
+    return { height, finishedX: sheet.finished * perMetre, above: sheet.marks.filter((m) => m.row === 'above').map(mark), below: sheet.marks.filter((m) => m.row === 'below').map(mark) };
+  });
+  protected readonly list = computed(() => this.bar().marks.map((m) => ({ ...m, what: m.kind === 'hole' ? `hole ${showFigure(figure('length', m.diameter ?? 0, 1), this.units())} for the ${m.name}` : m.name })));
+}

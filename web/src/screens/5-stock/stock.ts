@@ -1,0 +1,89 @@
+/** Stock: the cut drawing of each bar with its marks, how the cuts come out of what is sold, what to buy and what it costs. */
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { mdiPrinter } from '@mdi/js';
+import { barPlans, type BinItem, type BuyLine, type Quantity } from '@tide-pebble/core';
+import { injectBench } from '../../services/bench-signal';
+import { Documents } from '../../services/documents';
+import { Pointer } from '../../services/pointer';
+import { saveFile } from '../../services/save-file';
+import { Units } from '../../services/units';
+import { Workspace } from '../../services/workspace';
+import { FigurePipe } from '../../ui/figures.pipe';
+import { Icon } from '../../ui/icon';
+import { NoBench } from '../../ui/no-bench';
+import { QuantityField } from '../../ui/quantity-field';
+import { StageLayout } from '../../ui/stage-layout';
+import { BarSheet } from './bar-sheet';
+
+@Component({
+  selector: 'tp-stock',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, StageLayout, BarSheet, QuantityField, NoBench, FigurePipe, Icon],
+  templateUrl: './stock.html',
+  styleUrl: './stock.css',
+})
+export class Stock {
+  private readonly documents = inject(Documents);
+  private readonly workspace = inject(Workspace);
+  protected readonly pointer = inject(Pointer);
+  protected readonly units = inject(Units).now;
+  protected readonly icons = { print: mdiPrinter };
+  protected readonly bench = injectBench();
+  protected readonly plan = toSignal(this.workspace.stock$, { initialValue: null });
+  private readonly bin = toSignal(this.workspace.bin$, { initialValue: [] });
+  protected readonly bars = computed(() => {
+    const rig = this.bench()?.piece.rig;
+    return rig ? barPlans(rig) : [];
+  });
+  protected readonly lines = computed(() => (this.plan()?.lines ?? []).map((line) => ({ ...line, held: this.binItem(line.item), key: line.item })));
+  protected readonly verdict = computed(() => {
+    const bench = this.bench();
+    const cost = this.plan()?.cost;
+    if (!bench || cost === undefined) return '';
+    const shop = bench.rig.wants.shopPrice;
+    if (shop === 0) return 'Type what a ready-made one costs to compare.';
+    const left = shop - cost;
+    return left >= 0 ? `Making it saves ${left.toFixed(2)} against the shop.` : `The shop's is ${(-left).toFixed(2)} cheaper than the parts.`;
+  });
+
+  protected have(line: BuyLine, { value }: Quantity): void {
+    const held = this.binItem(line.item);
+    const body: BinItem = { id: held?.id ?? crypto.randomUUID(), name: line.item, count: Math.round(value), lengths: held?.lengths ?? [] };
+    this.documents.commit(`bin: ${line.item}`, [{ kind: 'bin', id: body.id, body }]);
+  }
+
+  protected addOffcut(line: BuyLine, { value }: Quantity): void {
+    const held = this.binItem(line.item);
+    const body: BinItem = { id: held?.id ?? crypto.randomUUID(), name: line.item, count: held?.count ?? 0, lengths: [...(held?.lengths ?? []), value] };
+    this.documents.commit(`offcut of ${line.item}`, [{ kind: 'bin', id: body.id, body }]);
+  }
+
+  protected dropOffcut(line: BuyLine, index: number): void {
+    const held = this.binItem(line.item);
+    if (held) this.documents.commit(`offcut of ${line.item}`, [{ kind: 'bin', id: held.id, body: { ...held, lengths: held.lengths.filter((_, i) => i !== index) } }]);
+  }
+
+  protected kerf({ value }: Quantity): void {
+    this.workspace.editRig('kerf', (rig) => ({ ...rig, kerf: value }));
+  }
+
+  protected shop({ value }: Quantity): void {
+    this.workspace.editRig('shop price', (rig) => ({ ...rig, wants: { ...rig.wants, shopPrice: value } }));
+  }
+
+  protected print(): void {
+    window.print();
+  }
+
+  protected async csv(): Promise<void> {
+    const { unparse } = await import('papaparse');
+    const rows = this.lines().map((l) => ({ item: l.item, needed: l.needed, in_bin: l.inBin, to_buy: l.buy, sold_in: l.kind === 'bars' ? `bar ${l.barLength} m` : `pack of ${l.packOf}`, cost: l.cost.toFixed(2) }));
+    saveFile(`${this.bench()?.rig.name ?? 'rig'} to buy.csv`, unparse(rows, { escapeFormulae: true }), 'text/csv');
+  }
+
+  private binItem(item: string): BinItem | undefined {
+    return this.bin().find((b) => b.name.trim().toLowerCase() === item.trim().toLowerCase());
+  }
+}

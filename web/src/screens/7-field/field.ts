@@ -1,0 +1,74 @@
+/** Field: the set-up as a card readable at arm's length in sun; one for each loadout that has been set up. */
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { mdiPrinter } from '@mdi/js';
+import { figure, judged, setupCard, showFigure, turnsOf, workpiece, type SetUpCard } from '@tide-pebble/core';
+import { injectBench } from '../../services/bench-signal';
+import { Units } from '../../services/units';
+import { Workspace } from '../../services/workspace';
+import { FigurePipe } from '../../ui/figures.pipe';
+import { Icon } from '../../ui/icon';
+import { NoBench } from '../../ui/no-bench';
+import { RulerMark } from './ruler-mark';
+
+/** More drawn bars than this do not fit a phone; the figure says it. */
+const BARS_AT_MOST = 20;
+
+@Component({
+  selector: 'tp-field',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, RouterLink, NoBench, RulerMark, FigurePipe, Icon],
+  templateUrl: './field.html',
+  styleUrl: './field.css',
+})
+export class Field {
+  private readonly workspace = inject(Workspace);
+  protected readonly units = inject(Units).now;
+  protected readonly icons = { print: mdiPrinter };
+  protected readonly bench = injectBench();
+  private readonly setups = toSignal(this.workspace.setups$, { initialValue: [] });
+  private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
+  private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
+
+  /** The loadout on the rig first, then every other one with a set-up. */
+  protected readonly cards = computed(() => {
+    const bench = this.bench();
+    if (!bench) return [];
+    const mine = this.setups().filter((s) => s.rig === bench.rig.id);
+    const order = [...mine].sort((a, b) => Number(b.loadout === bench.rig.loadout) - Number(a.loadout === bench.rig.loadout));
+    return order.flatMap((setup) => {
+      const loadout = this.loadouts().find((l) => l.id === setup.loadout) ?? null;
+      const made = workpiece(bench.rig, loadout, this.kit());
+      if (!made.ok) return [];
+      const { evaluation } = judged(made.piece, setup.values, bench.rig.wants);
+      const card = setupCard(made.piece.assembly, setup.values, evaluation, loadout?.conditions ?? '');
+      return [{ id: setup.id, current: setup.loadout === bench.rig.loadout, loadout: loadout?.name ?? 'nothing mounted', card, level: this.levelWords(card, bench.rig.wants.levelWithin) }];
+    });
+  });
+
+  protected bars(count: number): readonly number[] {
+    return Array.from({ length: Math.min(count, BARS_AT_MOST) }, (_, i) => i);
+  }
+
+  protected size(value: number): number {
+    return Math.abs(value);
+  }
+
+  protected turns(turns: number): string {
+    return turnsOf(Math.abs(turns));
+  }
+
+  protected print(): void {
+    window.print();
+  }
+
+  private levelWords(card: SetUpCard, within: number): { head: string; rest: string } {
+    if (card.noseDown === null || card.leftSideDown === null) return { head: 'turns over', rest: 'do not let go of it' };
+    const worst = Math.abs(card.noseDown) > Math.abs(card.leftSideDown) ? { angle: card.noseDown, words: ['nose down', 'nose up'] } : { angle: card.leftSideDown, words: ['left down', 'right down'] };
+    const say = (angle: number): string => showFigure(figure('angle', Math.abs(angle)), this.units());
+    if (Math.abs(worst.angle) <= within) return { head: 'level', rest: `within ${say(within)}` };
+    return { head: say(worst.angle), rest: worst.words[worst.angle > 0 ? 0 : 1]! };
+  }
+}

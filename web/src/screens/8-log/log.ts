@@ -1,0 +1,162 @@
+/** Log: time the drop, say how it hangs, keep it; found against expected, and what that says about the model. */
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { mdiDeleteOutline } from '@mdi/js';
+import { compare, evaluate, figure, readings, showFigure, workpiece, type LogEntry, type Quantity } from '@tide-pebble/core';
+import { injectBench } from '../../services/bench-signal';
+import { Documents } from '../../services/documents';
+import { saveFile } from '../../services/save-file';
+import { Units } from '../../services/units';
+import { Workspace } from '../../services/workspace';
+import { FigurePipe, SayPipe } from '../../ui/figures.pipe';
+import { Icon } from '../../ui/icon';
+import { NoBench } from '../../ui/no-bench';
+import { Notices } from '../../ui/notices';
+import { QuantityField } from '../../ui/quantity-field';
+import { StageLayout } from '../../ui/stage-layout';
+import { DropChart } from './drop-chart';
+
+const DRAFT = 'tide-pebble.log-draft';
+interface Draft {
+  readonly drops: readonly number[];
+  readonly nose: number | null;
+  readonly sides: number | null;
+  readonly notes: string;
+}
+const EMPTY: Draft = { drops: [], nose: null, sides: null, notes: '' };
+
+@Component({
+  selector: 'tp-log',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, StageLayout, QuantityField, NoBench, FigurePipe, SayPipe, Icon, DropChart],
+  templateUrl: './log.html',
+  styleUrl: './log.css',
+  host: { '(document:keydown)': 'key($event)' },
+})
+export class Log {
+  private readonly documents = inject(Documents);
+  private readonly workspace = inject(Workspace);
+  private readonly notices = inject(Notices);
+  protected readonly units = inject(Units).now;
+  protected readonly icons = { remove: mdiDeleteOutline };
+  protected readonly bench = injectBench();
+  private readonly all = toSignal(this.workspace.log$, { initialValue: [] });
+  private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
+  private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
+
+  /** What is being noted survives a reload. */
+  protected readonly draft = signal<Draft>(storedDraft());
+  protected readonly running = signal<number | null>(null);
+  protected readonly elapsed = signal(0);
+  private ticking = 0;
+
+  protected readonly expected = computed(() => {
+    const bench = this.bench();
+    if (!bench) return null;
+    const { hung } = bench.judged.evaluation;
+    return { ...readings(bench.judged.evaluation), spread: hung?.spread.dropPitch ?? null };
+  });
+  protected readonly entries = computed(() => {
+    const bench = this.bench();
+    if (!bench) return [];
+    return this.all().filter((e) => e.rig === bench.rig.id).sort((a, b) => b.when.localeCompare(a.when)).map((entry) => {
+      const loadout = this.loadouts().find((l) => l.id === entry.loadout) ?? null;
+      const made = workpiece(bench.rig, loadout, this.kit());
+      const said = made.ok ? compare(entry, evaluate(made.piece.assembly, entry.values)) : null;
+      return { entry, when: new Date(entry.when).toLocaleString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' }), loadout: loadout?.name ?? 'nothing mounted', says: said?.says ?? [], drop: said?.dropSeen ?? null };
+    });
+  });
+  protected readonly plotted = computed(() => this.entries().filter((e) => e.drop !== null).map((e) => ({ when: e.when, seen: e.drop!.mean, expected: e.entry.expected.dropPitch })).reverse());
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => cancelAnimationFrame(this.ticking));
+  }
+
+  protected watch(): void {
+    const started = this.running();
+    const now = performance.now();
+    if (started === null) {
+      this.running.set(now);
+      const tick = (at: number): void => {
+        this.elapsed.set(Math.max(0, at - now) / 1000);
+        this.ticking = requestAnimationFrame(tick);
+      };
+      this.ticking = requestAnimationFrame(tick);
+      return;
+    }
+    cancelAnimationFrame(this.ticking);
+    this.running.set(null);
+    const time = Math.round((now - started) / 10) / 100;
+    this.elapsed.set(time);
+    if (time >= 0.1 && time <= 60) this.note({ drops: [...this.draft().drops, time] });
+  }
+
+  protected key(event: KeyboardEvent): void {
+    if (event.key !== ' ' || (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(event.target.tagName))) return;
+    event.preventDefault();
+    this.watch();
+  }
+
+  protected note(part: Partial<Draft>): void {
+    this.draft.update((d) => ({ ...d, ...part }));
+    localStorage.setItem(DRAFT, JSON.stringify(this.draft()));
+  }
+
+  protected typedDrop({ value }: Quantity): void {
+    this.note({ drops: [...this.draft().drops, value] });
+  }
+
+  protected dropTaken(index: number): void {
+    this.note({ drops: this.draft().drops.filter((_, i) => i !== index) });
+  }
+
+  protected keep(): void {
+    const bench = this.bench();
+    const expected = this.expected();
+    const draft = this.draft();
+    if (!bench || !expected) return;
+    const entry: LogEntry = {
+      id: crypto.randomUUID(),
+      rig: bench.rig.id,
+      loadout: bench.loadout?.id ?? null,
+      when: new Date().toISOString(),
+      values: { ...bench.values },
+      expected: { noseDown: expected.noseDown, leftSideDown: expected.leftSideDown, dropPitch: expected.dropPitch, dropSpread: expected.spread },
+      seen: { dropTimes: [...draft.drops], ...(draft.nose === null ? {} : { noseDown: draft.nose }), ...(draft.sides === null ? {} : { leftSideDown: draft.sides }) },
+      notes: draft.notes,
+    };
+    this.documents.commit('log entry', [{ kind: 'log', id: entry.id, body: entry }]);
+    this.note(EMPTY);
+  }
+
+  protected remove(entry: LogEntry): void {
+    this.documents.commit('deleting a log entry', [{ kind: 'log', id: entry.id, body: null }]);
+    this.notices.sayWithUndo('The entry is deleted.');
+  }
+
+  protected async csv(): Promise<void> {
+    const { unparse } = await import('papaparse');
+    const rows = this.entries().map(({ entry, loadout, drop }) => ({
+      when: entry.when, loadout, drop_seen_s: drop?.mean.toFixed(2) ?? '', drop_expected_s: entry.expected.dropPitch?.toFixed(2) ?? '',
+      nose_down_seen_deg: degrees(entry.seen.noseDown), nose_down_expected_deg: degrees(entry.expected.noseDown ?? undefined), left_side_down_seen_deg: degrees(entry.seen.leftSideDown), notes: entry.notes,
+    }));
+    saveFile(`${this.bench()?.rig.name ?? 'rig'} log.csv`, unparse(rows, { escapeFormulae: true }), 'text/csv');
+  }
+
+  protected lean(angle: number | undefined, positive: string, negative: string): string {
+    if (angle === undefined) return '';
+    return `${showFigure(figure('angle', Math.abs(angle)), this.units())} ${angle >= 0 ? positive : negative}`;
+  }
+}
+
+const degrees = (angle: number | undefined): string => (angle === undefined ? '' : ((angle * 180) / Math.PI).toFixed(1));
+
+function storedDraft(): Draft {
+  try {
+    const found = JSON.parse(localStorage.getItem(DRAFT) ?? 'null') as Partial<Draft> | null;
+    return { ...EMPTY, ...found, drops: Array.isArray(found?.drops) ? found.drops.filter((d) => typeof d === 'number') : [] };
+  } catch {
+    return EMPTY;
+  }
+}

@@ -1,0 +1,40 @@
+/** Heavy work on a worker: one job a subscription, ended with it. */
+import { Injectable } from '@angular/core';
+import { Observable } from 'rxjs';
+import type { JobAnswer, JobName, JobRequest, JobResult } from '../workers/jobs';
+
+@Injectable({ providedIn: 'root' })
+export class Jobs {
+  private idle: Worker | null = null;
+  private next = 0;
+
+  /** Emits the outcome once. Unsubscribing before that stops the worker at once. */
+  run<N extends JobName>(name: N, input: JobRequest<N>): Observable<JobResult<N>> {
+    return new Observable((subscriber) => {
+      const worker = this.idle ?? new Worker(new URL('../workers/core.worker', import.meta.url), { type: 'module' });
+      this.idle = null;
+      const id = ++this.next;
+      let over = false;
+      worker.onmessage = ({ data }: MessageEvent<JobAnswer>) => {
+        if (data.id !== id) return;
+        over = true;
+        this.release(worker);
+        if ('fault' in data) subscriber.error(new Error(data.fault));
+        else {
+          subscriber.next(data.result as JobResult<N>);
+          subscriber.complete();
+        }
+      };
+      worker.onerror = (event) => subscriber.error(new Error(event.message || 'the computation stopped'));
+      worker.postMessage({ id, name, input });
+      return () => {
+        if (!over) worker.terminate();
+      };
+    });
+  }
+
+  private release(worker: Worker): void {
+    if (this.idle) worker.terminate();
+    else this.idle = worker;
+  }
+}

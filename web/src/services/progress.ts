@@ -1,0 +1,42 @@
+/** How far the work has come, stage by stage: what the shoreline's pebbles show. */
+import { inject, Injectable } from '@angular/core';
+import { buildSteps, type Judgement } from '@tide-pebble/core';
+import { combineLatest, map, shareReplay, type Observable } from 'rxjs';
+import type { StagePath } from '../shell/stages';
+import { Workspace } from './workspace';
+
+export interface StageMark {
+  readonly done: boolean;
+  /** Things that need looking at. */
+  readonly count: number;
+}
+export type StageMarks = Readonly<Record<StagePath, StageMark>>;
+
+const NOTHING: StageMark = { done: false, count: 0 };
+
+@Injectable({ providedIn: 'root' })
+export class Progress {
+  private readonly workspace = inject(Workspace);
+
+  readonly marks$: Observable<StageMarks> = combineLatest([this.workspace.bench$, this.workspace.stock$, this.workspace.log$]).pipe(
+    map(([state, stock, log]): StageMarks => {
+      if (state.kind !== 'ready') return { shelf: NOTHING, load: NOTHING, frame: NOTHING, balance: NOTHING, stock: NOTHING, build: NOTHING, field: NOTHING, log: NOTHING };
+      const { rig, loadout, setup, piece, judged } = state.bench;
+      const at = (stage: Judgement['stage']): readonly Judgement[] => judged.findings.filter((f) => f.stage === stage && f.severity !== 'note');
+      const mark = (stage: Judgement['stage'], done: boolean): StageMark => ({ done: done && at(stage).length === 0, count: at(stage).length });
+      const steps = stock ? buildSteps(piece.rig, stock) : null;
+      const balance = mark('balance', judged.evaluation.hung !== null && loadout !== null);
+      return {
+        shelf: { done: true, count: 0 },
+        load: mark('load', loadout !== null),
+        frame: mark('frame', true),
+        balance,
+        stock: { done: stock !== null && stock.lines.every((l) => l.buy === 0), count: 0 },
+        build: { done: steps?.kind === 'ordered' && steps.steps.every((s) => rig.done[s.id]), count: 0 },
+        field: { done: balance.done && setup !== null, count: 0 },
+        log: { done: log.some((e) => e.rig === rig.id), count: 0 },
+      };
+    }),
+    shareReplay({ bufferSize: 1, refCount: false }),
+  );
+}

@@ -1,0 +1,122 @@
+/** The rig on the bench: which one, with which loadout and set-up, and every figure derived from them. */
+import { inject, Injectable } from '@angular/core';
+import { judged, workpiece, type AdjusterValues, type BinItem, type Change, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type StockPlan, type Workpiece } from '@tide-pebble/core';
+import { BehaviorSubject, catchError, combineLatest, debounceTime, distinctUntilChanged, map, of, shareReplay, startWith, switchMap, type Observable } from 'rxjs';
+import { Documents } from './documents';
+import { Jobs } from './jobs';
+
+export interface Bench {
+  readonly rig: RigDocument;
+  readonly loadout: Loadout | null;
+  readonly setup: SetUp | null;
+  readonly values: AdjusterValues;
+  readonly piece: Workpiece;
+  readonly judged: Judged;
+}
+export type BenchState = { readonly kind: 'none' } | { readonly kind: 'broken'; readonly rig: RigDocument; readonly reason: string } | { readonly kind: 'ready'; readonly bench: Bench };
+
+const CURRENT = 'tide-pebble.rig';
+const NO_VALUES: AdjusterValues = {};
+/** A drag makes many edits a second; the cut plan may wait for the last of them. */
+const STOCK_AFTER_MS = 60;
+
+@Injectable({ providedIn: 'root' })
+export class Workspace {
+  private readonly documents = inject(Documents);
+  private readonly jobs = inject(Jobs);
+  private readonly current = new BehaviorSubject<string | null>(localStorage.getItem(CURRENT));
+
+  readonly rigs$ = this.documents.list$('rig');
+  readonly kit$: Observable<ReadonlyMap<string, KitItem>> = this.documents.list$('kit').pipe(distinctUntilChanged(), map((items) => new Map(items.map((i) => [i.id, i]))), keep());
+  readonly loadouts$ = this.documents.list$('loadout').pipe(distinctUntilChanged(), keep());
+  readonly setups$ = this.documents.list$('setup').pipe(distinctUntilChanged(), keep());
+  readonly bin$: Observable<readonly BinItem[]> = this.documents.list$('bin').pipe(distinctUntilChanged(), keep());
+  readonly log$: Observable<readonly LogEntry[]> = this.documents.list$('log').pipe(distinctUntilChanged(), keep());
+
+  /** The chosen rig, or the first there is. */
+  readonly rig$: Observable<RigDocument | null> = combineLatest([this.rigs$, this.current]).pipe(map(([rigs, id]) => rigs.find((r) => r.id === id) ?? rigs[0] ?? null), distinctUntilChanged(), keep());
+  readonly loadout$: Observable<Loadout | null> = combineLatest([this.rig$, this.loadouts$]).pipe(map(([rig, all]) => all.find((l) => l.id === rig?.loadout) ?? null), distinctUntilChanged(), keep());
+  readonly setup$: Observable<SetUp | null> = combineLatest([this.rig$, this.setups$]).pipe(map(([rig, all]) => all.find((s) => s.rig === rig?.id && s.loadout === (rig?.loadout ?? 'bare')) ?? null), distinctUntilChanged(), keep());
+
+  private readonly piece$ = combineLatest([this.rig$.pipe(map((r) => r?.design ?? null), distinctUntilChanged()), this.loadout$, this.kit$]).pipe(
+    map(([design, loadout, kit]) => (design ? workpiece({ design }, loadout, kit) : null)),
+    keep(),
+  );
+
+  readonly bench$: Observable<BenchState> = combineLatest([this.rig$, this.loadout$, this.setup$, this.piece$]).pipe(
+    map(([rig, loadout, setup, made]): BenchState => {
+      if (!rig || !made) return { kind: 'none' };
+      if (!made.ok) return { kind: 'broken', rig, reason: made.reason };
+      const values = setup?.values ?? NO_VALUES;
+      return { kind: 'ready', bench: { rig, loadout, setup, values, piece: made.piece, judged: judged(made.piece, values, rig.wants) } };
+    }),
+    keep(),
+  );
+
+  /** Null until the worker has answered. */
+  readonly stock$: Observable<StockPlan | null> = combineLatest([this.bench$, this.bin$]).pipe(
+    debounceTime(STOCK_AFTER_MS),
+    switchMap(([state, bin]) =>
+      state.kind === 'ready'
+        ? this.jobs.run('stock', { rig: state.bench.piece.rig, values: state.bench.values, bin, kerf: state.bench.rig.kerf }).pipe(catchError(() => of(null)))
+        : of(null),
+    ),
+    startWith(null),
+    keep(),
+  );
+
+  choose(rig: string): void {
+    this.current.next(rig);
+    localStorage.setItem(CURRENT, rig);
+  }
+
+  editRig(label: string, change: (rig: RigDocument) => RigDocument, merge: string | null = null): void {
+    const rig = this.rigNow();
+    if (rig) this.documents.commit(label, [{ kind: 'rig', id: rig.id, body: change(rig) }], merge);
+  }
+
+  setDimension(id: string, quantity: Quantity): void {
+    this.editRig(`change of ${id}`, (rig) => withDimensions(rig, { [id]: quantity }), `dimension ${id}`);
+  }
+
+  setAdjusters(label: string, values: AdjusterValues, merge: string | null = null): void {
+    const edit = this.setupWith(values);
+    if (edit) this.documents.commit(label, [{ kind: 'setup', id: edit.id, body: edit }], merge);
+  }
+
+  /** A finding's fix: all of its changes in one undoable step. */
+  apply(label: string, changes: readonly Change[]): void {
+    const rig = this.rigNow();
+    if (!rig) return;
+    const dimensions = Object.fromEntries(changes.filter((c) => c.kind === 'dimension').map((c) => [c.id, { value: c.value }]));
+    const values = Object.fromEntries(changes.filter((c) => c.kind === 'adjuster').map((c) => [c.id, c.value]));
+    const setup = Object.keys(values).length > 0 ? this.setupWith(values) : null;
+    this.documents.commit(label, [
+      ...(Object.keys(dimensions).length > 0 ? [{ kind: 'rig' as const, id: rig.id, body: withDimensions(rig, dimensions) }] : []),
+      ...(setup ? [{ kind: 'setup' as const, id: setup.id, body: setup }] : []),
+    ]);
+  }
+
+  private rigNow(): RigDocument | null {
+    const id = this.current.value;
+    return (id ? this.documents.get('rig', id) : null) ?? this.documents.all('rig')[0] ?? null;
+  }
+
+  /** The set-up of the rig with its loadout, made when there is none yet. */
+  private setupWith(values: AdjusterValues): SetUp | null {
+    const rig = this.rigNow();
+    if (!rig) return null;
+    const loadout = rig.loadout ?? 'bare';
+    const held = this.documents.all('setup').find((s) => s.rig === rig.id && s.loadout === loadout);
+    return { id: held?.id ?? crypto.randomUUID(), rig: rig.id, loadout, values: { ...held?.values, ...values } };
+  }
+}
+
+function withDimensions(rig: RigDocument, dimensions: Readonly<Record<string, Quantity>>): RigDocument {
+  if (rig.design.kind !== 'family') return rig;
+  return { ...rig, design: { ...rig.design, dimensions: { ...rig.design.dimensions, ...dimensions } } };
+}
+
+function keep<T>() {
+  return shareReplay<T>({ bufferSize: 1, refCount: false });
+}

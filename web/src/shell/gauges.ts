@@ -1,0 +1,50 @@
+/** The six readouts of the tide line, from the bench: figure, target and place on the gauge. Pure. */
+import { figure, showFigure, type StockPlan, type UnitChoice } from '@tide-pebble/core';
+import type { Bench } from '../services/workspace';
+import type { Gauge } from '../ui/tide-gauge';
+
+export type GaugeId = 'nose' | 'sides' | 'drop' | 'mass' | 'calm' | 'cost';
+export interface NamedGauge {
+  readonly id: GaugeId;
+  readonly gauge: Omit<Gauge, 'was'>;
+}
+
+export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units: UnitChoice): readonly NamedGauge[] {
+  const { evaluation } = judged;
+  const { hung } = evaluation;
+  const { wants } = rig;
+  const say = (kind: Parameters<typeof figure>[0], value: number, decimals?: number): string => showFigure(figure(kind, value, decimals), units);
+  const none = (name: string, rest = 'not known'): Omit<Gauge, 'was'> => ({ name, figure: '–', rest, pebble: null, pool: null, out: false });
+  const rest = hung?.hang.rest;
+  const overturned = hung?.hang.state === 'topHeavy';
+  const level = (name: string, angle: number | undefined, spread: number, words: readonly [string, string]): Omit<Gauge, 'was'> => {
+    if (angle === undefined) return overturned ? { name, figure: 'turns over', rest: '', pebble: 1, pool: [0.4, 0.6], out: true } : none(name);
+    const out = Math.abs(angle) > wants.levelWithin;
+    const reach = 5 * wants.levelWithin;
+    const flat = Math.abs(angle) < 0.0009;
+    return { name, figure: flat ? 'level' : say('angle', Math.abs(angle)), rest: `${flat ? '' : words[angle > 0 ? 0 : 1]} ± ${say('angle', 2 * spread, 0)}`.trim(), pebble: 0.5 + angle / (2 * reach), pool: [0.4, 0.6], out };
+  };
+  const drop = (): Omit<Gauge, 'was'> => {
+    const [pitch, roll] = [hung?.pitch.drop, hung?.roll.drop];
+    const [least, most] = wants.dropTime;
+    const reach = 2 * most;
+    if (!hung) return none('Drop', 'hangs on no joint');
+    if (pitch?.kind !== 'falls') return { name: 'Drop', figure: 'never', rest: pitch?.kind === 'stops' ? 'friction stops it' : 'does not right itself', pebble: 1, pool: [least / reach, most / reach], out: true };
+    return { name: 'Drop, pitch and roll', figure: say('time', pitch.time), rest: roll?.kind === 'falls' ? `and ${roll.time.toFixed(1)} ± ${say('time', 2 * hung.spread.dropPitch)}` : '', pebble: pitch.time / reach, pool: [least / reach, most / reach], out: pitch.time < least || pitch.time > most };
+  };
+  const calm = (): Omit<Gauge, 'was'> => {
+    if (!hung?.calm) return none('Calm', 'nothing mounted');
+    const reach = Math.max(2 * wants.calmAtLeast, 1);
+    return { name: 'Calm', figure: say('ratio', hung.calm.pitch, 0), rest: `bare camera, roll ${say('ratio', hung.calm.roll, 0)}`, pebble: hung.calm.pitch / reach, pool: [wants.calmAtLeast / reach, 1], out: hung.calm.pitch < wants.calmAtLeast };
+  };
+  const massReach = wants.massAtMost * 1.3;
+  const cost = stock?.cost ?? null;
+  return [
+    { id: 'nose', gauge: level('Nose', rest?.noseDown, hung?.spread.noseDown ?? 0, ['nose down', 'nose up']) },
+    { id: 'sides', gauge: level('Sides', rest?.leftSideDown, hung?.spread.leftSideDown ?? 0, ['left down', 'right down']) },
+    { id: 'drop', gauge: drop() },
+    { id: 'mass', gauge: { name: 'Mass', figure: say('mass', evaluation.mass), rest: `± ${say('mass', 2 * evaluation.massSpread)}`, pebble: evaluation.mass / massReach, pool: [0, 1 / 1.3], out: evaluation.mass > wants.massAtMost } },
+    { id: 'calm', gauge: calm() },
+    { id: 'cost', gauge: cost === null ? none('Cost to buy', '…') : { name: 'Cost to buy', figure: say('money', cost), rest: `shop ${say('money', wants.shopPrice)}`, pebble: cost / Math.max(wants.shopPrice * 1.3, cost, 1), pool: [0, 1 / 1.3], out: wants.shopPrice > 0 && cost > wants.shopPrice } },
+  ];
+}

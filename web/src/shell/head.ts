@@ -1,0 +1,65 @@
+/** The permanent head: which rig, which loadout, units, undo and redo, and whether all is kept. */
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { mdiHelp, mdiRedo, mdiUndo } from '@mdi/js';
+import type { Fraction } from '@tide-pebble/core';
+import { Documents, type SaveState } from '../services/documents';
+import { NO_HISTORY } from '../services/history';
+import { Units } from '../services/units';
+import { Workspace } from '../services/workspace';
+import { Icon } from '../ui/icon';
+
+@Component({
+  selector: 'tp-head',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon],
+  templateUrl: './head.html',
+  styleUrl: './head.css',
+  host: { role: 'banner' },
+})
+export class Head {
+  private readonly documents = inject(Documents);
+  private readonly workspace = inject(Workspace);
+  protected readonly units = inject(Units);
+  protected readonly icons = { undo: mdiUndo, redo: mdiRedo, help: mdiHelp };
+
+  readonly undone = output<void>();
+  readonly redone = output<void>();
+  readonly helped = output<void>();
+
+  protected readonly rigs = toSignal(this.workspace.rigs$, { initialValue: [] });
+  protected readonly rig = toSignal(this.workspace.rig$, { initialValue: null });
+  protected readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
+  private readonly state = toSignal(this.documents.state$, { initialValue: { kind: 'loading' } as SaveState });
+  private readonly history = toSignal(this.documents.history$, { initialValue: NO_HISTORY });
+
+  protected readonly canUndo = computed(() => this.history().past.length > 0);
+  protected readonly canRedo = computed(() => this.history().future.length > 0);
+  protected readonly undoLabel = computed(() => (this.history().past.length ? `Undo ${this.history().past.at(-1)!.label}` : 'Nothing to undo'));
+  protected readonly redoLabel = computed(() => (this.history().future.length ? `Redo ${this.history().future[0]!.label}` : 'Nothing to redo'));
+  protected readonly saved = computed(() => words(this.state()));
+  protected readonly trouble = computed(() => ['away', 'conflict', 'refused'].includes(this.state().kind));
+
+  protected choose(id: string): void {
+    this.workspace.choose(id);
+  }
+
+  protected chooseLoadout(id: string): void {
+    this.workspace.editRig('choice of loadout', (rig) => ({ ...rig, loadout: id || null }));
+  }
+
+  protected fraction(value: string): void {
+    this.units.setFraction(Number(value) as Fraction);
+  }
+}
+
+function words(state: SaveState): string {
+  switch (state.kind) {
+    case 'loading': return 'Opening…';
+    case 'keeping': return 'Keeping…';
+    case 'kept': return state.at === null ? 'All kept' : `All kept, ${new Date(state.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
+    case 'away': return state.waiting > 0 ? 'Server away: kept in this browser, sent later' : 'Server away';
+    case 'conflict': return 'Changed elsewhere: choose';
+    case 'refused': return `Not kept: ${state.reason}`;
+  }
+}

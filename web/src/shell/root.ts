@@ -1,0 +1,102 @@
+/** The bench around every screen: head, shoreline, the stage, and the tide line at its foot. */
+import { ChangeDetectionStrategy, Component, effect, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { MatDialog } from '@angular/material/dialog';
+import { Router, RouterOutlet } from '@angular/router';
+import { Documents } from '../services/documents';
+import { Units } from '../services/units';
+import { Workspace } from '../services/workspace';
+import { Notices } from '../ui/notices';
+import { Head } from './head';
+import { Shoreline } from './shoreline';
+import { STAGES } from './stages';
+import { TideLine } from './tide-line';
+
+@Component({
+  selector: 'tp-root',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterOutlet, Head, Shoreline, TideLine],
+  template: `
+    <a class="skip no-print" href="#stage" (click)="toStage($event)">To the stage</a>
+    <tp-head class="no-print" (undone)="undo()" (redone)="redo()" (helped)="help()" />
+    <tp-shoreline class="no-print" />
+    <main id="stage" tabindex="-1">
+      @switch (saveState().kind) {
+        @case ('loading') {
+          <p class="waiting" role="status">Opening your bench…</p>
+        }
+        @default {
+          <router-outlet />
+        }
+      }
+    </main>
+    @if (bench().kind === 'ready') {
+      <tp-tide-line class="no-print" />
+    }
+  `,
+  styleUrl: './root.css',
+  host: { '(document:keydown)': 'key($event)' },
+})
+export class Root {
+  private readonly documents = inject(Documents);
+  private readonly dialog = inject(MatDialog);
+  private readonly router = inject(Router);
+  private readonly units = inject(Units);
+  private readonly notices = inject(Notices);
+  protected readonly saveState = toSignal(this.documents.state$, { requireSync: true });
+  protected readonly bench = toSignal(inject(Workspace).bench$, { initialValue: { kind: 'none' as const } });
+
+  constructor() {
+    let asking = false;
+    effect(() => {
+      const state = this.saveState();
+      if (state.kind !== 'conflict' || asking) return;
+      asking = true;
+      void import('./conflict-dialog').then(({ ConflictDialog }) =>
+        this.dialog.open(ConflictDialog, { data: state.conflicts, disableClose: true, width: '520px' }).afterClosed().subscribe((keep: 'mine' | 'theirs') => {
+          asking = false;
+          this.documents.settle(keep);
+        }),
+      );
+    });
+  }
+
+  protected toStage(event: Event): void {
+    event.preventDefault();
+    document.getElementById('stage')?.focus();
+  }
+
+  protected undo(): void {
+    const label = this.documents.undo();
+    this.notices.say(label ? `Undone: ${label}` : 'Nothing to undo.');
+  }
+
+  protected redo(): void {
+    const label = this.documents.redo();
+    this.notices.say(label ? `Done again: ${label}` : 'Nothing to do again.');
+  }
+
+  protected help(): void {
+    void import('./shortcuts-dialog').then(({ ShortcutsDialog }) => this.dialog.open(ShortcutsDialog, { width: '460px' }));
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName) && (event.target as HTMLInputElement).type !== 'range';
+    const command = event.ctrlKey || event.metaKey;
+    if (command && !typing && event.key.toLowerCase() === 'z') {
+      event.preventDefault();
+      if (event.shiftKey) this.redo();
+      else this.undo();
+    } else if (command && !typing && event.key.toLowerCase() === 'y') {
+      event.preventDefault();
+      this.redo();
+    } else if (event.altKey && /^[1-8]$/.test(event.key)) {
+      event.preventDefault();
+      void this.router.navigateByUrl(`/${STAGES[Number(event.key) - 1]!.path}`);
+    } else if (!typing && !command && event.key === '?') {
+      this.help();
+    } else if (!typing && !command && !event.altKey && event.key === 'u') {
+      this.units.setSystem(this.units.now().system === 'mm' ? 'inch' : 'mm');
+    }
+  }
+}

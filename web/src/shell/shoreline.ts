@@ -1,0 +1,29 @@
+/** The shoreline: stages as pebbles on one thin line, filled when their work is done, a count where something needs looking at. */
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router, RouterLink } from '@angular/router';
+import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
+import { filter, map } from 'rxjs';
+import { Progress } from '../services/progress';
+import { Icon } from '../ui/icon';
+import { STAGES, type StagePath } from './stages';
+
+@Component({
+  selector: 'tp-shoreline',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink, Icon],
+  templateUrl: './shoreline.html',
+  styleUrl: './shoreline.css',
+})
+export class Shoreline {
+  private readonly router = inject(Router);
+  protected readonly icons = { back: mdiChevronLeft, on: mdiChevronRight };
+  private readonly marks = toSignal(inject(Progress).marks$, { initialValue: null });
+  private readonly here = toSignal(this.router.events.pipe(filter((e) => e instanceof NavigationEnd), map((e) => e.urlAfterRedirects.split(/[/?]/)[1] as StagePath)), { initialValue: 'shelf' as StagePath });
+
+  protected readonly stages = computed(() => STAGES.map((s) => ({ ...s, mark: this.marks()?.[s.path] ?? { done: false, count: 0 }, current: s.path === this.here() })));
+  protected readonly index = computed(() => STAGES.findIndex((s) => s.path === this.here()));
+  protected readonly current = computed(() => STAGES[this.index()] ?? STAGES[0]);
+  protected readonly before = computed(() => STAGES[this.index() - 1] ?? null);
+  protected readonly after = computed(() => STAGES[this.index() + 1] ?? null);
+}

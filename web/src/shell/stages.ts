@@ -1,0 +1,27 @@
+/** The stages in the order of the work: the shoreline's pebbles and the router's addresses. One line adds a screen. */
+import type { Type } from '@angular/core';
+import type { Routes } from '@angular/router';
+
+export interface Stage {
+  readonly path: string;
+  readonly title: string;
+  readonly load: () => Promise<Type<unknown>>;
+}
+
+export const STAGES = [
+  { path: 'shelf', title: 'Shelf', load: () => import('../screens/1-shelf/shelf').then((m) => m.Shelf) },
+  { path: 'load', title: 'Load', load: () => import('../screens/2-load/load').then((m) => m.Load) },
+  { path: 'frame', title: 'Frame', load: () => import('../screens/3-frame/frame').then((m) => m.Frame) },
+  { path: 'balance', title: 'Balance', load: () => import('../screens/4-balance/balance').then((m) => m.Balance) },
+  { path: 'stock', title: 'Stock', load: () => import('../screens/5-stock/stock').then((m) => m.Stock) },
+  { path: 'build', title: 'Build', load: () => import('../screens/6-build/build').then((m) => m.Build) },
+  { path: 'field', title: 'Field', load: () => import('../screens/7-field/field').then((m) => m.Field) },
+  { path: 'log', title: 'Log', load: () => import('../screens/8-log/log').then((m) => m.Log) },
+] as const satisfies readonly Stage[];
+
+export type StagePath = (typeof STAGES)[number]['path'];
+
+export const routes: Routes = [
+  ...STAGES.map((s) => ({ path: s.path, title: `${s.title} · Tide Pebble`, loadComponent: s.load })),
+  { path: '**', redirectTo: 'shelf' },
+];

@@ -1,0 +1,106 @@
+/** The tide line: six figures, each over its own gauge. Touch one: its target to change, why it is so, and what to do. */
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { mdiClose } from '@mdi/js';
+import type { Judgement, Quantity, Wants } from '@tide-pebble/core';
+import { Units } from '../services/units';
+import { Workspace, type BenchState } from '../services/workspace';
+import { Findings } from '../ui/findings';
+import { Icon } from '../ui/icon';
+import { QuantityField, type FieldKind } from '../ui/quantity-field';
+import { TideGauge } from '../ui/tide-gauge';
+import { gaugesOf, type GaugeId } from './gauges';
+
+interface WantField {
+  readonly label: string;
+  readonly kind: FieldKind;
+  readonly value: number;
+  readonly range: readonly [number, number];
+  readonly set: (wants: Wants, value: number) => Wants;
+}
+
+const ABOUT: Readonly<Record<GaugeId, { title: string; codes: readonly string[] }>> = {
+  nose: { title: 'Nose, fore and aft', codes: ['notLevelForeAft', 'levelNotKnown', 'topHeavy', 'neutral'] },
+  sides: { title: 'Sides, left and right', codes: ['notLevelSideways', 'topHeavy', 'neutral', 'bendOutOfPlane'] },
+  drop: { title: 'Drop time, let go lying level', codes: ['dropTooLong', 'dropTooShort', 'stopsShort', 'topHeavy'] },
+  mass: { title: 'Mass of rig and load', codes: ['tooHeavy', 'notWeighed', 'notCounted'] },
+  calm: { title: 'Calm: how it resists a twist, against the bare camera', codes: ['notCalm', 'nothingMounted'] },
+  cost: { title: 'Cost of what is still to buy', codes: [] },
+};
+const WAS_SHOWN_MS = 4000;
+
+@Component({
+  selector: 'tp-tide-line',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [TideGauge, Findings, QuantityField, Icon],
+  templateUrl: './tide-line.html',
+  styleUrl: './tide-line.css',
+  host: { role: 'region', 'aria-label': 'Tide line: readouts against their targets', '(keydown.escape)': 'open.set(null)' },
+})
+export class TideLine {
+  private readonly workspace = inject(Workspace);
+  private readonly units = inject(Units).now;
+  private readonly state = toSignal(this.workspace.bench$, { initialValue: { kind: 'none' } as BenchState });
+  private readonly stock = toSignal(this.workspace.stock$, { initialValue: null });
+  protected readonly close = mdiClose;
+  protected readonly open = signal<GaugeId | null>(null);
+  private readonly was = signal<Readonly<Partial<Record<GaugeId, string>>>>({});
+
+  private readonly bench = computed(() => {
+    const state = this.state();
+    return state.kind === 'ready' ? state.bench : null;
+  });
+  private readonly plain = computed(() => {
+    const bench = this.bench();
+    return bench ? gaugesOf(bench, this.stock(), this.units()) : [];
+  });
+  protected readonly gauges = computed(() => this.plain().map((g) => ({ id: g.id, gauge: { ...g.gauge, was: this.was()[g.id] ? `was ${this.was()[g.id]}` : '' } })));
+  protected readonly panel = computed(() => {
+    const id = this.open();
+    const bench = this.bench();
+    if (!id || !bench) return null;
+    const { title, codes } = ABOUT[id];
+    const findings: readonly Judgement[] = bench.judged.findings.filter((f) => codes.includes(f.code));
+    return { title, findings, fields: fieldsOf(id, bench.rig.wants) };
+  });
+
+  constructor() {
+    let before: { rig: string; figures: Readonly<Partial<Record<GaugeId, string>>> } | null = null;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    effect(() => {
+      const figures = Object.fromEntries(this.plain().map((g) => [g.id, g.gauge.figure]));
+      const rig = untracked(() => this.bench()?.rig.id ?? '');
+      const last = before;
+      before = { rig, figures };
+      if (!last || last.rig !== rig) return;
+      const changed = Object.fromEntries(Object.entries(last.figures).filter(([id, text]) => text !== figures[id] && text !== '–'));
+      if (Object.keys(changed).length === 0) return;
+      // A drag keeps the figure it started from.
+      this.was.update((shown) => ({ ...changed, ...shown }));
+      clearTimeout(timer);
+      timer = setTimeout(() => this.was.set({}), WAS_SHOWN_MS);
+    });
+  }
+
+  protected toggle(id: GaugeId): void {
+    this.open.update((now) => (now === id ? null : id));
+  }
+
+  protected want(field: WantField, quantity: Quantity): void {
+    this.workspace.editRig(`what you want: ${field.label.toLowerCase()}`, (rig) => ({ ...rig, wants: field.set(rig.wants, quantity.value) }));
+  }
+}
+
+function fieldsOf(id: GaugeId, wants: Wants): readonly WantField[] {
+  switch (id) {
+    case 'nose':
+    case 'sides': return [{ label: 'Level within', kind: 'angle', value: wants.levelWithin, range: [0.0017, 0.5], set: (w, value) => ({ ...w, levelWithin: value }) }];
+    case 'drop': return [
+      { label: 'Drop at least', kind: 'time', value: wants.dropTime[0], range: [0.3, 20], set: (w, value) => ({ ...w, dropTime: [value, Math.max(value, w.dropTime[1])] }) },
+      { label: 'Drop at most', kind: 'time', value: wants.dropTime[1], range: [0.3, 20], set: (w, value) => ({ ...w, dropTime: [Math.min(value, w.dropTime[0]), value] }) },
+    ];
+    case 'mass': return [{ label: 'Mass at most', kind: 'mass', value: wants.massAtMost, range: [0.05, 40], set: (w, value) => ({ ...w, massAtMost: value }) }];
+    case 'calm': return [{ label: 'Times the bare camera, at least', kind: 'count', value: wants.calmAtLeast, range: [0, 1000], set: (w, value) => ({ ...w, calmAtLeast: value }) }];
+    case 'cost': return [{ label: 'Shop price', kind: 'money', value: wants.shopPrice, range: [0, 100000], set: (w, value) => ({ ...w, shopPrice: value }) }];
+  }
+}

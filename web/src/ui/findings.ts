@@ -1,0 +1,34 @@
+/** The findings of one stage, gravest first; a calm word when there are none. */
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { render, type Fix, type Judgement } from '@tide-pebble/core';
+import { Units } from '../services/units';
+import { Workspace } from '../services/workspace';
+import { FindingCard } from './finding-card';
+
+@Component({
+  selector: 'tp-findings',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FindingCard],
+  template: `
+    @for (finding of findings(); track finding.code + finding.about) {
+      <tp-finding-card [finding]="finding" (fixed)="apply($event)" />
+    } @empty {
+      <p class="calm">{{ calm() }}</p>
+    }
+  `,
+  styles: `
+    :host { display: block; }
+    .calm { padding: var(--space-3) 0; color: var(--sea-deep); }
+  `,
+})
+export class Findings {
+  private readonly workspace = inject(Workspace);
+  private readonly units = inject(Units);
+  readonly findings = input.required<readonly Judgement[]>();
+  /** Said when nothing is wrong. */
+  readonly calm = input('Nothing to mend here.');
+
+  protected apply(fix: Fix): void {
+    this.workspace.apply(render(fix.label, this.units.now()), fix.changes);
+  }
+}

@@ -1,0 +1,131 @@
+/** One editable figure: shown in the maker's units, typed any way that reads; wrong text stays, with the reason beside it. */
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
+import { parseAngle, parseLength, parseMass, parseTime, showAngle, showLength, showMass, showTime, type Parsed, type Quantity, type UnitChoice } from '@tide-pebble/core';
+import { Units } from '../services/units';
+
+export type FieldKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'money';
+
+let made = 0;
+
+@Component({
+  selector: 'tp-quantity-field',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './quantity-field.html',
+  styleUrl: './quantity-field.css',
+})
+export class QuantityField {
+  private readonly units = inject(Units);
+
+  readonly label = input.required<string>();
+  readonly kind = input.required<FieldKind>();
+  /** SI; null is an empty field. */
+  readonly value = input.required<number | null>();
+  /** A quieter line under the label. */
+  readonly help = input('');
+  /** Least and most that are taken, SI. */
+  readonly range = input<readonly [number, number] | null>(null);
+  readonly hideLabel = input(false);
+  readonly optional = input(false);
+  /** Decimals shown; the typed figure is kept whole. */
+  readonly decimals = input<number | undefined>(undefined);
+  readonly changed = output<Quantity>();
+  readonly cleared = output<void>();
+
+  protected readonly id = `field-${++made}`;
+  protected readonly text = signal('');
+  protected readonly fault = signal('');
+  private readonly typing = signal(false);
+  protected readonly shown = computed(() => show(this.kind(), this.value(), this.units.now(), this.decimals()));
+  /** Said when the shown fraction is not the figure itself. */
+  protected readonly rounded = computed(() => {
+    const value = this.value();
+    const { system, fraction } = this.units.now();
+    if (this.kind() !== 'length' || system === 'mm' || value === null) return '';
+    const { roundedBy } = showLength(value, 'inch', fraction);
+    return roundedBy === 0 ? '' : `to 1/${fraction}; really ${showLength(value, 'mm', fraction, 2).text}`;
+  });
+
+  constructor() {
+    effect(() => {
+      const shown = this.shown();
+      if (untracked(this.typing) && untracked(this.fault)) return;
+      this.text.set(shown);
+      this.fault.set('');
+    });
+  }
+
+  protected typed(text: string): void {
+    this.typing.set(true);
+    this.text.set(text);
+    if (this.fault()) this.fault.set(this.read(text).fault);
+  }
+
+  protected commit(): void {
+    const text = this.text();
+    if (text === this.shown()) {
+      this.typing.set(false);
+      return;
+    }
+    if (text.trim() === '' && this.optional()) {
+      this.settle();
+      this.cleared.emit();
+      return;
+    }
+    const { parsed, fault } = this.read(text);
+    this.fault.set(fault);
+    if (!parsed?.ok || fault) return;
+    this.settle();
+    this.changed.emit({ value: parsed.value, typed: parsed.typed });
+    this.text.set(this.shown());
+  }
+
+  /** Escape gives back what was there. */
+  protected revert(): void {
+    this.settle();
+    this.text.set(this.shown());
+  }
+
+  private settle(): void {
+    this.typing.set(false);
+    this.fault.set('');
+  }
+
+  private read(text: string): { parsed: Parsed | null; fault: string } {
+    const parsed = parse(this.kind(), text, this.units.now());
+    if (!parsed.ok) return { parsed, fault: parsed.reason };
+    const range = this.range();
+    if (range && (parsed.value < range[0] - 1e-9 || parsed.value > range[1] + 1e-9)) {
+      return { parsed, fault: `Between ${show(this.kind(), range[0], this.units.now())} and ${show(this.kind(), range[1], this.units.now())}, please.` };
+    }
+    return { parsed, fault: '' };
+  }
+}
+
+function show(kind: FieldKind, value: number | null, units: UnitChoice, decimals?: number): string {
+  if (value === null || !Number.isFinite(value)) return '';
+  switch (kind) {
+    case 'length': return showLength(value, units.system, units.fraction, decimals ?? (Math.abs(value) < 0.1 ? 2 : 1)).text;
+    case 'mass': return showMass(value, units.system, decimals ?? (value < 0.1 ? 1 : 0));
+    case 'angle': return showAngle(value, decimals ?? 1);
+    case 'time': return showTime(value, decimals ?? 2);
+    case 'count': return `${Math.round(value)}`;
+    case 'money': return value.toFixed(2);
+  }
+}
+
+function parse(kind: FieldKind, text: string, units: UnitChoice): Parsed {
+  switch (kind) {
+    case 'length': return parseLength(text, units.system);
+    case 'mass': return parseMass(text, units.system);
+    case 'angle': return parseAngle(text);
+    case 'time': return parseTime(text);
+    case 'count': {
+      const value = Number(text.trim());
+      return Number.isInteger(value) && text.trim() !== '' ? { ok: true, value, typed: text } : { ok: false, reason: 'A whole number, please.' };
+    }
+    case 'money': {
+      const value = Number(text.trim().replace(',', '.'));
+      return Number.isFinite(value) && text.trim() !== '' ? { ok: true, value, typed: text } : { ok: false, reason: 'An amount such as 31.40, please.' };
+    }
+  }
+}

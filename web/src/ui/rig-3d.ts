@@ -1,0 +1,120 @@
+/** The rig in the round, to turn with mouse, touch or arrow keys. Fetched only when asked for. */
+import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, effect, ElementRef, inject, input, signal } from '@angular/core';
+import { transform, type PlacedPiece, type Shape } from '@tide-pebble/core';
+import { AmbientLight, BoxGeometry, BufferGeometry, Color, CylinderGeometry, DirectionalLight, ExtrudeGeometry, Float32BufferAttribute, Group, Matrix4, Mesh, MeshLambertMaterial, PerspectiveCamera, Scene, Shape as Outline, SphereGeometry, Vector3, WebGLRenderer } from 'three';
+import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+
+const COLOUR_TOKEN = { steel: '--steel', wood: '--wood', plastic: '--plastic', rubber: '--rubber', gear: '--slate' } as const;
+
+@Component({
+  selector: 'tp-rig-3d',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `@if (fault()) { <p class="wrong">{{ fault() }}</p> }`,
+  styles: `
+    :host { display: block; height: 100%; min-height: 320px; outline-offset: -3px; }
+    p { padding: var(--space-5); }
+  `,
+  host: { tabindex: '0', role: 'img', 'aria-label': 'The rig in 3D. Arrow keys turn it, plus and minus come nearer and go away.', '(keydown)': 'key($event)' },
+})
+export class Rig3d {
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  readonly pieces = input.required<readonly PlacedPiece[]>();
+  protected readonly fault = signal('');
+  private readonly scene = new Scene();
+  private readonly camera = new PerspectiveCamera(35, 1, 0.01, 20);
+  private readonly rig = new Group();
+  private renderer: WebGLRenderer | null = null;
+  private controls: OrbitControls | null = null;
+
+  constructor() {
+    const destroyed = inject(DestroyRef);
+    this.camera.up.set(0, 0, 1);
+    this.camera.position.set(0.75, -0.85, 0.35);
+    const sun = new DirectionalLight(0xffffff, 2.2);
+    sun.position.set(1, -1.4, 2);
+    this.scene.add(new AmbientLight(0xffffff, 1.5), sun, this.rig);
+    effect(() => {
+      this.fill(this.pieces());
+      this.paint();
+    });
+    afterNextRender(() => this.start(destroyed));
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const [turn, rise] = ({ ArrowLeft: [-0.15, 0], ArrowRight: [0.15, 0], ArrowUp: [0, 0.06], ArrowDown: [0, -0.06] } as Record<string, [number, number]>)[event.key] ?? [0, 0];
+    const nearer = event.key === '+' ? 0.9 : event.key === '-' ? 1.1 : 1;
+    if (turn === 0 && rise === 0 && nearer === 1) return;
+    event.preventDefault();
+    const middle = this.controls?.target ?? new Vector3();
+    const from = this.camera.position.clone().sub(middle).applyAxisAngle(new Vector3(0, 0, 1), turn).multiplyScalar(nearer);
+    from.z += rise;
+    this.camera.position.copy(from.add(middle));
+    this.controls?.update();
+    this.paint();
+  }
+
+  private start(destroyed: DestroyRef): void {
+    const element = this.host.nativeElement;
+    try {
+      this.renderer = new WebGLRenderer({ antialias: true, alpha: true });
+    } catch {
+      this.fault.set('This browser has no 3D. The square-on views show the same rig.');
+      return;
+    }
+    element.append(this.renderer.domElement);
+    this.controls = new OrbitControls(this.camera, this.renderer.domElement);
+    this.controls.target.set(0.05, 0, -0.1);
+    this.controls.update();
+    this.controls.addEventListener('change', () => this.paint());
+    const observer = new ResizeObserver(() => {
+      const { clientWidth: width, clientHeight: height } = element;
+      this.camera.aspect = width / Math.max(1, height);
+      this.camera.updateProjectionMatrix();
+      this.renderer?.setSize(width, height);
+      this.paint();
+    });
+    observer.observe(element);
+    destroyed.onDestroy(() => {
+      observer.disconnect();
+      this.controls?.dispose();
+      this.renderer?.dispose();
+    });
+  }
+
+  private fill(pieces: readonly PlacedPiece[]): void {
+    for (const mesh of this.rig.children as Mesh[]) mesh.geometry.dispose();
+    this.rig.clear();
+    const style = getComputedStyle(document.documentElement);
+    for (const { flat } of pieces) {
+      const mesh = new Mesh(solid(flat.shape), new MeshLambertMaterial({ color: new Color(style.getPropertyValue(COLOUR_TOKEN[flat.look]).trim() || '#888888') }));
+      const [x, y, z] = [transform(flat.rotation, [1, 0, 0]), transform(flat.rotation, [0, 1, 0]), transform(flat.rotation, [0, 0, 1])];
+      mesh.matrixAutoUpdate = false;
+      mesh.matrix = new Matrix4().makeBasis(new Vector3(...x), new Vector3(...y), new Vector3(...z)).setPosition(...flat.at);
+      this.rig.add(mesh);
+    }
+  }
+
+  private paint(): void {
+    this.renderer?.render(this.scene, this.camera);
+  }
+}
+
+function solid(shape: Shape): BufferGeometry {
+  switch (shape.kind) {
+    case 'box': return new BoxGeometry(...shape.size);
+    // The cylinder of the library stands along y, ours along z.
+    case 'tube': return new CylinderGeometry(shape.outerRadius, shape.outerRadius, shape.length, 40).rotateX(Math.PI / 2);
+    case 'arcBar': {
+      const [inner, outer] = [shape.midRadius - shape.thickness / 2, shape.midRadius + shape.thickness / 2];
+      const ring = new Outline().absarc(0, 0, outer, 0, shape.angle, false).absarc(0, 0, inner, shape.angle, 0, true);
+      return new ExtrudeGeometry(ring, { depth: shape.width, bevelEnabled: false, curveSegments: 48 }).translate(0, 0, -shape.width / 2);
+    }
+    case 'mesh': {
+      const geometry = new BufferGeometry();
+      geometry.setAttribute('position', new Float32BufferAttribute(shape.triangles.flatMap((t) => t.flatMap((i) => [...shape.vertices[i]!])), 3));
+      geometry.computeVertexNormals();
+      return geometry;
+    }
+    case 'point': return new SphereGeometry(0.004, 12, 8);
+  }
+}

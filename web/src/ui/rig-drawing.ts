@@ -1,0 +1,96 @@
+/** From placed pieces to paths on paper: the square-on views at one stated scale. Pure, so it is tested on its own. */
+import { nearness, outline, project, type FlatBody, type PlacedPiece, type Point2, type Vec3, type View } from '@tide-pebble/core';
+
+/** CSS pixels in a metre at full size. */
+const FULL_SIZE = 96 / 0.0254;
+const SCALES = [1, 1.5, 2, 2.5, 3, 3.5, 4, 5, 6, 8, 10, 12, 15, 20, 30, 50];
+
+export interface DrawnShape {
+  readonly key: string;
+  readonly owner: string;
+  readonly name: string;
+  readonly look: FlatBody['look'];
+  readonly path: string;
+  readonly swings: boolean;
+}
+export interface DrawnView {
+  readonly view: View;
+  readonly title: string;
+  readonly note: string;
+  readonly titleAt: Point2;
+  readonly shapes: readonly DrawnShape[];
+  /** Paper place of a point in rig axes, px. */
+  readonly place: (p: Vec3) => Point2;
+  readonly bottom: number;
+  readonly right: number;
+}
+export interface Sheet {
+  readonly scale: number;
+  readonly pixelsPerMetre: number;
+  readonly views: readonly DrawnView[];
+}
+
+const TITLES: Readonly<Record<View, readonly [string, string]>> = {
+  side: ['From the side', 'lens to the right'],
+  front: ['From the front', 'looking at the lens'],
+  top: ['From above', 'lens to the right'],
+};
+/** Room round the views, px; `between` also holds the magnifier, `top` a dimension line. */
+export interface Margins {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly between: number;
+}
+export const PLAIN: Margins = { left: 30, top: 66, right: 30, bottom: 40, between: 60 };
+export const WITH_DIMENSIONS: Margins = { left: 70, top: 98, right: 40, bottom: 56, between: 90 };
+export const WITH_GLASS: Margins = { left: 44, top: 66, right: 60, bottom: 48, between: 200 };
+
+interface Box {
+  readonly left: number;
+  readonly right: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** `swinging` names the bodies that hang; they are drawn tilted with the rig. */
+export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], size: { width: number; height: number }, swinging: ReadonlySet<string>, margins: Margins = PLAIN): Sheet {
+  const outlines = views.map((view) => pieces.map((piece) => ({ piece, points: outline(piece.flat, view) })));
+  const boxes = outlines.map((list) => boxOf(list.flatMap((o) => o.points)));
+  const wide = boxes.reduce((sum, b) => sum + (b.right - b.left), 0);
+  const tall = Math.max(...boxes.map((b) => b.high - b.low), 0.01);
+  const room = { width: size.width - margins.left - margins.right - margins.between * (views.length - 1), height: size.height - margins.top - margins.bottom };
+  const scale = SCALES.find((s) => (wide * FULL_SIZE) / s <= room.width && (tall * FULL_SIZE) / s <= room.height) ?? SCALES.at(-1)!;
+  const pixelsPerMetre = FULL_SIZE / scale;
+  const spare = Math.max(0, room.width - wide * pixelsPerMetre) / (views.length + 1);
+  const top = Math.max(...boxes.map((b) => b.high));
+  const down = margins.top + Math.max(0, room.height - tall * pixelsPerMetre) / 3;
+  let left = margins.left + spare;
+  return {
+    scale,
+    pixelsPerMetre,
+    views: views.map((view, i) => {
+      const box = boxes[i]!;
+      const origin = left - box.left * pixelsPerMetre;
+      left += (box.right - box.left) * pixelsPerMetre + spare / 2 + margins.between;
+      const onPaper = ([u, v]: Point2): Point2 => [origin + u * pixelsPerMetre, down + (top - v) * pixelsPerMetre];
+      const shapes = [...outlines[i]!]
+        .sort((a, b) => nearness(a.piece.flat.centre, view) - nearness(b.piece.flat.centre, view))
+        .map(({ piece, points }) => shapeOf(piece, points.map(onPaper), swinging.has(piece.body)));
+      return { view, title: TITLES[view][0], note: `${TITLES[view][1]}, 1 : ${scale}`, titleAt: [origin + box.left * pixelsPerMetre, 28] as const, shapes, place: (p: Vec3) => onPaper(project(p, view)), bottom: down + (top - box.low) * pixelsPerMetre, right: origin + box.right * pixelsPerMetre };
+    }),
+  };
+}
+
+function shapeOf({ flat }: PlacedPiece, points: readonly Point2[], swings: boolean): DrawnShape {
+  return { key: flat.id, owner: flat.owner, name: flat.name, look: flat.look, swings, path: `M${points.map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join('L')}Z` };
+}
+
+function boxOf(points: readonly Point2[]): Box {
+  if (points.length === 0) return { left: -0.1, right: 0.1, low: -0.1, high: 0.1 };
+  return points.reduce<Box>(
+    (b, [u, v]) => ({ left: Math.min(b.left, u), right: Math.max(b.right, u), low: Math.min(b.low, v), high: Math.max(b.high, v) }),
+    { left: Infinity, right: -Infinity, low: Infinity, high: -Infinity },
+  );
+}
