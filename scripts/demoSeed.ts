@@ -69,5 +69,5 @@ for (const id of ['cut:bar', 'deburr:bar', 'mark:bar', 'bend:bar:1']) limpet.don
 const of = (kind: string, list: readonly { id: string }[]) => list.map((body) => ({ kind, id: body.id, body }));
 const documents = [...of('kit', kit), ...of('loadout', loadouts), ...of('rig', [limpet, whelk]), ...of('setup', setups), ...of('log', log), ...of('bin', bin)];
 writeFileSync(new URL('../demo/tide-pools.json', import.meta.url), `${JSON.stringify({ format: 'tide-pebble-backup', version: 1, savedAt: '2026-06-15T09:00:00Z', documents }, null, 1)}\n`);
-writeFileSync(new URL('../demo/limpet.rig.json', import.meta.url), `${JSON.stringify({ format: 'tide-pebble-rig', version: 1, rig: limpet, kit: kit.filter((k) => k.id !== 'kit-70'), loadouts: [loadouts[0]], setups: [setups[0]] }, null, 1)}\n`);
+writeFileSync(new URL('../demo/limpet.rig.json', import.meta.url), `${JSON.stringify({ format: 'tide-pebble-rig', version: 1, rig: limpet, kit: kit.filter((k) => k.id !== 'kit-70'), loadouts: [loadouts[0]], setups: setups.filter((s) => s.id === 'setup-limpet-ebb') }, null, 1)}\n`);
 console.log(JSON.stringify({ trimmed, mass: evaluation.mass, added: evaluation.addedMass, expected, calm: hung.calm, spread: hung.spread, findings: findings.map((f) => f.code), dims: limpet.design.kind === 'family' && limpet.design.dimensions }, null, 1));

@@ -7,17 +7,18 @@ import { evaluate, type Evaluation } from './evaluate';
 import { toStep } from './trim/trim';
 
 /**
- * Tries every slide and thread: the one whose own move brings `miss` to nought within its travel, rounded to what the
- * hand can set. Null when none does. `miss` is signed and continuous in the adjuster.
+ * Tries every slide and thread along rig axis 0, 1 or 2 (so that a fix of one thing disturbs no other): the one whose own
+ * move brings `miss` to nought within its travel, rounded to what the hand can set. Null when none does. `miss` is signed
+ * and continuous in the adjuster; it may be infinite at an end.
  */
-export function fixByAdjuster(context: BalanceContext, miss: (evaluation: Evaluation) => number | null): Fix | null {
+export function fixByAdjuster(context: BalanceContext, axis: 0 | 1 | 2, miss: (evaluation: Evaluation) => number | null): Fix | null {
   const { assembly, values } = context;
   const inOrder = valuesInOrder(assembly.rig, values);
   const now = miss(context.evaluation);
   if (now === null) return null;
   for (const [index, adjuster] of assembly.rig.adjusters.entries()) {
-    if (adjuster.kind === 'count') continue;
-    const at = (value: number): number => miss(evaluate(assembly, { ...values, [adjuster.id]: value })) ?? Math.sign(now) * Infinity;
+    if (adjuster.kind === 'count' || Math.abs(unit(adjuster.axis ?? [1, 0, 0])[axis]) < 0.7) continue;
+    const at = (value: number): number => miss(evaluate(assembly, { ...values, [adjuster.id]: value })) ?? NaN;
     const here = inOrder[index]!;
     const end = adjuster.range.find((value) => at(value) * now < 0);
     if (end === undefined) continue;
@@ -36,7 +37,7 @@ export function moveLabel(adjuster: Adjuster, from: number, to: number): Phrase 
   const way = wayOf(adjuster, by);
   if (adjuster.kind === 'count') return say`${adjuster.name}: ${figure('count', to)} instead of ${figure('count', from)}`;
   if (!adjuster.perTurn) return say`${adjuster.name}: ${figure('length', Math.abs(by), 2)} ${way}`;
-  return say`${adjuster.name}: ${turnsOf(Math.abs(by) / adjuster.perTurn)} ${way}`;
+  return say`${adjuster.name}: ${turnsOf(Math.abs(by) / adjuster.perTurn)} ${way} (${figure('length', Math.abs(by), 2)})`;
 }
 
 /** Turns in whole and sixteenths, as a hand reads a knob: "1 3/16 turns". */

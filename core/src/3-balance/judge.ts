@@ -1,4 +1,4 @@
-/** All findings of frame and balance, gravest first. */
+/** All findings of frame and balance, gravest first, and of those the one furthest beyond its limit. */
 import { FRAME_CHECKS, type Judgement, type Severity } from '../2-frame';
 import type { BalanceContext } from './balanceCheck';
 import { BALANCE_CHECKS } from './checks';
@@ -12,5 +12,11 @@ export function judge(context: BalanceContext, advice: readonly Judgement[] = []
     ...advice,
     ...BALANCE_CHECKS.flatMap((c) => c.look(context).map((f) => ({ ...f, stage: c.stage }))),
   ];
-  return [...findings].sort((a, b) => GRAVITY[a.severity] - GRAVITY[b.severity]);
+  return [...findings].sort((a, b) => GRAVITY[a.severity] - GRAVITY[b.severity] || excess(b) - excess(a));
+}
+
+/** How many times a figure is beyond its limit, either way; 1 where there is none to compare. */
+function excess({ figure, limit }: Judgement): number {
+  if (!figure || !limit || !(figure.value > 0) || !(limit.value > 0)) return 1;
+  return Math.max(figure.value / limit.value, limit.value / figure.value);
 }

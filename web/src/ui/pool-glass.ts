@@ -47,7 +47,7 @@ export class PoolGlass {
     const perMetre = REACH / depth;
     // Sideways the pool is a hundredth of its depth: drawn wider, and said so.
     const widen = pool ? Math.max(1, Math.round(34 / (pool.slope * pool.under[1] * perMetre))) : 1;
-    const place = (dx: number, dz: number): [number, number] => [clamp(dx * perMetre * widen), this.pivotY - dz * perMetre];
+    const place = (dx: number, dz: number): [number, number] => [dx * perMetre * widen, this.pivotY - dz * perMetre];
     const inside = pool !== null && -z >= pool.under[0] && -z <= pool.under[1] && Math.abs(x) <= pool.slope * -z;
     const corner = (side: number, under: number): string => place(side * pool!.slope * under, -under).map((n) => n.toFixed(1)).join(' ');
     const say = (value: number, decimals: number): string => showFigure(figure('length', Math.abs(value), decimals), this.units());
@@ -55,7 +55,7 @@ export class PoolGlass {
     const times = Math.round(perMetre / (96 / 0.0254));
     return {
       pool: pool ? `M${corner(-1, pool.under[0])}L${corner(1, pool.under[0])}L${corner(1, pool.under[1])}L${corner(-1, pool.under[1])}Z` : null,
-      at: place(x, Math.min(z, 0.0002)),
+      at: inGlass(place(x, z)),
       spread: [Math.min(200, Math.max(3, 2 * hung.spread.massCentre[0] * perMetre * widen)), Math.min(200, Math.max(3, 2 * hung.spread.massCentre[2] * perMetre))] as const,
       inside,
       words,
@@ -65,5 +65,9 @@ export class PoolGlass {
   });
 }
 
-/** Kept inside the glass; at its rim it only says which way. */
-const clamp = (px: number): number => Math.max(-64, Math.min(64, px));
+/** Kept inside the glass; at its rim the pebble only says which way. */
+function inGlass([x, y]: [number, number]): [number, number] {
+  const size = Math.hypot(x, y);
+  const most = RADIUS - 13;
+  return size <= most ? [x, y] : [(x * most) / size, (y * most) / size];
+}

@@ -26,6 +26,8 @@ export class QuantityField {
   readonly range = input<readonly [number, number] | null>(null);
   readonly hideLabel = input(false);
   readonly optional = input(false);
+  /** The figure alone, without a note on its rounding: for drawings. */
+  readonly plain = input(false);
   /** Decimals shown; the typed figure is kept whole. */
   readonly decimals = input<number | undefined>(undefined);
   readonly changed = output<Quantity>();

@@ -54,10 +54,16 @@ interface Box {
   readonly high: number;
 }
 
-/** `swinging` names the bodies that hang; they are drawn tilted with the rig. */
-export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], size: { width: number; height: number }, swinging: ReadonlySet<string>, margins: Margins = PLAIN): Sheet {
+/** What hangs, where from, and how far it may lean in each view (rad, clockwise on paper): room is kept for that. */
+export interface Swinging {
+  readonly bodies: ReadonlySet<string>;
+  readonly pivot: Vec3;
+  readonly lean: Readonly<Record<View, number>>;
+}
+
+export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], size: { width: number; height: number }, swinging: Swinging | null, margins: Margins = PLAIN): Sheet {
   const outlines = views.map((view) => pieces.map((piece) => ({ piece, points: outline(piece.flat, view) })));
-  const boxes = outlines.map((list) => boxOf(list.flatMap((o) => o.points)));
+  const boxes = outlines.map((list, i) => boxOf(list.flatMap((o) => [...o.points, ...leaning(o.piece, o.points, views[i]!, swinging)])));
   const wide = boxes.reduce((sum, b) => sum + (b.right - b.left), 0);
   const tall = Math.max(...boxes.map((b) => b.high - b.low), 0.01);
   const room = { width: size.width - margins.left - margins.right - margins.between * (views.length - 1), height: size.height - margins.top - margins.bottom };
@@ -77,7 +83,7 @@ export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], 
       const onPaper = ([u, v]: Point2): Point2 => [origin + u * pixelsPerMetre, down + (top - v) * pixelsPerMetre];
       const shapes = [...outlines[i]!]
         .sort((a, b) => nearness(a.piece.flat.centre, view) - nearness(b.piece.flat.centre, view))
-        .map(({ piece, points }) => shapeOf(piece, points.map(onPaper), swinging.has(piece.body)));
+        .map(({ piece, points }) => shapeOf(piece, points.map(onPaper), swinging?.bodies.has(piece.body) ?? false));
       return { view, title: TITLES[view][0], note: `${TITLES[view][1]}, 1 : ${scale}`, titleAt: [origin + box.left * pixelsPerMetre, 28] as const, shapes, place: (p: Vec3) => onPaper(project(p, view)), bottom: down + (top - box.low) * pixelsPerMetre, right: origin + box.right * pixelsPerMetre };
     }),
   };
@@ -85,6 +91,14 @@ export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], 
 
 function shapeOf({ flat }: PlacedPiece, points: readonly Point2[], swings: boolean): DrawnShape {
   return { key: flat.id, owner: flat.owner, name: flat.name, look: flat.look, swings, path: `M${points.map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join('L')}Z` };
+}
+
+/** The same outline with the rig leaning; nothing for what does not hang. */
+function leaning(piece: PlacedPiece, points: readonly Point2[], view: View, swinging: Swinging | null): readonly Point2[] {
+  if (!swinging?.bodies.has(piece.body) || swinging.lean[view] === 0) return [];
+  const [u0, v0] = project(swinging.pivot, view);
+  const [c, s] = [Math.cos(swinging.lean[view]), Math.sin(swinging.lean[view])];
+  return points.map(([u, v]) => [u0 + c * (u - u0) + s * (v - v0), v0 - s * (u - u0) + c * (v - v0)]);
 }
 
 function boxOf(points: readonly Point2[]): Box {

@@ -1,6 +1,6 @@
 /** The drawing that is the screen: the rig square-on, hanging as it hangs, with what the stage wants shown over it. */
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, inject, input, output, signal, afterNextRender } from '@angular/core';
-import { bodiesBeyond, DEGREE, figure, showFigure, type DrawnDimension, type Point2, type Quantity, type View } from '@tide-pebble/core';
+import { bodiesBeyond, DEGREE, figure, FROM_LEVEL, showFigure, type DrawnDimension, type Point2, type Quantity, type View } from '@tide-pebble/core';
 import type { Bench } from '../services/workspace';
 import { Pointer } from '../services/pointer';
 import { Units } from '../services/units';
@@ -44,10 +44,15 @@ export class RigViews {
   readonly dimensionChanged = output<{ id: string; quantity: Quantity }>();
 
   private readonly hung = computed(() => this.bench().judged.evaluation.hung);
+  /** While a drop plays, room is kept for the whole of it. */
   private readonly swinging = computed(() => {
     const hung = this.hung();
-    return hung ? bodiesBeyond(this.bench().piece.rig, hung.pivot) : new Set<string>();
+    if (!hung) return null;
+    const rest = hung.hang.rest;
+    const lean = { side: this.playing() ? FROM_LEVEL : (rest?.noseDown ?? 0), front: rest?.leftSideDown ?? 0, top: 0 };
+    return { bodies: bodiesBeyond(this.bench().piece.rig, hung.pivot), pivot: hung.pivotAt, lean };
   });
+  private readonly playing = computed(() => this.swing() !== null);
   protected readonly box = this.size.asReadonly();
   private readonly margins = computed(() => (this.size().width < 560 ? PLAIN : this.balance() ? WITH_GLASS : this.dimensions().length > 0 ? WITH_DIMENSIONS : PLAIN));
   /** The magnifier stands between the views; on a narrow sheet its own style places it. */
@@ -61,7 +66,7 @@ export class RigViews {
     return left === null || !at || this.swing() !== null ? null : { from: at, to: [left + 32, this.size().height - 150] as const };
   });
   protected readonly sheet = computed(() => sheetOf(this.bench().judged.evaluation.pieces, this.shownViews(), this.size(), this.swinging(), this.margins()));
-  protected readonly shownViews = computed<readonly View[]>(() => (this.size().width < 560 ? this.views().slice(0, 1) : this.views()));
+  protected readonly shownViews = computed<readonly View[]>(() => (this.size().width < 560 || this.playing() ? this.views().slice(0, 1) : this.views()));
   protected readonly lean = computed(() => {
     const rest = this.hung()?.hang.rest;
     return { side: this.swing() ?? rest?.noseDown ?? 0, front: this.swing() === null ? (rest?.leftSideDown ?? 0) : 0, top: 0 };

@@ -10,11 +10,12 @@ export const unreadable = (reason: string): Parsed => ({ ok: false, reason });
 export function plainText(text: string): string {
   return text
     .replace(/(\d)\s*([½¼¾⅛⅜⅝⅞⅓⅔])/g, '$1 $2')
-    .normalize('NFKD')
-    .replace(/\u2044/g, '/')
     .replace(/[\u2212\u2013]/g, '-')
     .replace(/[\u2033\u201d\u201c]|''/g, '"')
     .replace(/[\u2032\u2019\u2018]/g, "'")
+    // Last, for it would take a double prime apart into two single ones.
+    .normalize('NFKD')
+    .replace(/\u2044/g, '/')
     .replace(/\s+/g, ' ')
     .trim()
     .toLowerCase();

@@ -22,8 +22,10 @@ export const dropInPool: BalanceCheck = {
     }
     if (drop.kind !== 'falls' || (drop.time >= least && drop.time <= most)) return [];
     const long = drop.time > most;
+    const offset = Math.abs(hung.hang.fromPivot[0]);
     const middle = (least + most) / 2;
-    const fix = fixByAdjuster(context, (e) => (e.hung?.pitch.drop.kind === 'falls' ? e.hung.pitch.drop.time - middle : null));
+    // Top-heavy is the far end of too long: the time grows without bound as the mass centre nears the pivot.
+    const fix = fixByAdjuster(context, 2, (e) => (e.hung?.pitch.drop.kind === 'falls' ? e.hung.pitch.drop.time - middle : Infinity));
     return [{
       code: long ? 'dropTooLong' : 'dropTooShort', severity: 'mend', about: fix?.changes[0]?.id ?? 'foot',
       figure: figure('time', drop.time), limit: figure('time', long ? most : least),
@@ -31,7 +33,7 @@ export const dropInPool: BalanceCheck = {
       why: long
         ? say`The mass centre lies only ${figure('length', hung.hang.bottomHeaviness, 2)} under the pivot: calm, but wind and touch move it.`
         : say`The mass centre lies ${figure('length', hung.hang.bottomHeaviness, 1)} under the pivot: it swings when you start and stop.`,
-      toDo: fix ? say`Turn the pivot, or trim with washers.` : long ? say`Put more on the foot.` : say`Take washers off the foot.`,
+      toDo: offset > hung.hang.bottomHeaviness / 2 ? say`Level it first: lying ${figure('length', offset, 1)} off the pivot keeps it quick.` : fix ? say`Turn the pivot, or trim with washers.` : long ? say`Put more on the foot.` : say`Take washers off the foot.`,
       fixes: fix ? [fix] : [],
     }];
   },

@@ -56,7 +56,7 @@ export class RigCard {
     const found = this.judged();
     if (!found) return null;
     const { hung, pieces } = found.evaluation;
-    const [view] = sheetOf(pieces, ['side'], { width: PICTURE.width + 110, height: PICTURE.height + 96 }, new Set(hung ? [hung.pivot.carries] : [])).views;
+    const [view] = sheetOf(pieces, ['side'], { width: PICTURE.width + 110, height: PICTURE.height + 96 }, hung ? { bodies: new Set([hung.pivot.carries]), pivot: hung.pivotAt, lean: { side: hung.hang.rest?.noseDown ?? 0, front: 0, top: 0 } } : null).views;
     const at = hung ? view!.place(hung.pivotAt) : null;
     return { shapes: view!.shapes, turn: at ? `rotate(${((hung!.hang.rest?.noseDown ?? 0) / DEGREE).toFixed(2)} ${at[0]} ${at[1]})` : '' };
   });

@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signa
 import { MatButton } from '@angular/material/button';
 import { mdiPlay, mdiStop } from '@mdi/js';
 import { adjusterSteps, dropMotion, figure, FROM_LEVEL, showFigure, type TrimOutcome } from '@tide-pebble/core';
-import { Subscription, finalize } from 'rxjs';
+import { type Subscription, finalize } from 'rxjs';
 import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';
 import { Units } from '../../services/units';

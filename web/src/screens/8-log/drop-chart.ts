@@ -1,5 +1,5 @@
 /** Drop times seen against expected, entry by entry. Fetched with its chart library only when there is something to draw. */
-import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, effect, ElementRef, inject, input, viewChild } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, effect, type ElementRef, inject, input, viewChild } from '@angular/core';
 import { CategoryScale, Chart, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js';
 
 Chart.defaults.font.family = "'Source Sans 3 Variable', sans-serif";

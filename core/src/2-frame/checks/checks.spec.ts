@@ -1,0 +1,51 @@
+import { FRAME_CHECKS, assemble } from '..';
+import type { Rig } from '../../model';
+import { bentBar, plainRig, usual } from '../../testing/rigs';
+
+const codes = (rig: Rig): readonly string[] => FRAME_CHECKS.flatMap((c) => c.look({ rig, assembly: assemble(rig, null) })).map((f) => `${f.code} ${f.severity}`);
+const bar = (dimensions: Record<string, number>, choices: Record<string, string> = {}): Rig => bentBar.build({ dimensions: { ...usual.dimensions, ...dimensions }, choices: { ...usual.choices, ...choices } });
+
+describe('checks of the frame', () => {
+  it('were found, and a usual rig passes them', () => {
+    expect(FRAME_CHECKS.length).toBeGreaterThanOrEqual(3);
+    expect(codes(bar({}))).toEqual([]);
+  });
+  it('see a bar too narrow for its hole', () => {
+    expect(codes(bar({}, { bar: 'steel-20x5', washer: 'm12-37' }))).toContain('holeInBar mend');
+  });
+  it('see a bend tighter than the metal takes', () => {
+    const rig = bar({ bendInsideRadius: 0.03 });
+    const tight: Rig = { ...rig, bodies: rig.bodies.map((b) => ({ ...b, members: b.members.map((m) => ({ ...m, path: m.path.kind === 'bent' ? { ...m.path, segments: m.path.segments.map((s) => ('angle' in s ? { ...s, insideRadius: 0.012, neutralFraction: 0.36 } : s)) } : m.path })) })) };
+    expect(codes(rig)).toContain('bendTooTight mend');
+    expect(codes(tight)).toContain('bendTooTight stop');
+  });
+  it('see what has no mass, and a member between nodes that are not there', () => {
+    const [hand, rod] = plainRig.bodies;
+    expect(codes({ ...plainRig, materials: {} })).toEqual(['notCounted stop']);
+    expect(codes({ ...plainRig, bodies: [hand!, { ...rod!, nodes: [] }] })).toEqual(['notCounted stop']);
+  });
+});
+
+describe('the bent bar’s advice', () => {
+  const advice = (dimensions: Record<string, number>): readonly string[] => {
+    const input = { dimensions: { ...usual.dimensions, ...dimensions }, choices: usual.choices };
+    return bentBar.advise(input, bentBar.build(input)).map((f) => f.code);
+  };
+  it('sees a tail too short for its foot, a fist in the weights, a bend out of its plane', () => {
+    expect(advice({ tail: 0.05 })).toContain('tailTooShort');
+    expect(advice({ bendInsideRadius: 0.1 })).toContain('fistMeetsWeights');
+    expect(advice({ outOfPlane: 0.02 })).toContain('bendOutOfPlane');
+  });
+  it('offers fixes that cure what they are offered for', () => {
+    for (const bad of [{ tail: 0.05 }, { bendInsideRadius: 0.1 }] as Record<string, number>[]) {
+      const input = { dimensions: { ...usual.dimensions, ...bad }, choices: usual.choices };
+      for (const finding of bentBar.advise(input, bentBar.build(input))) {
+        for (const fix of finding.fixes) {
+          const changed = Object.fromEntries(fix.changes.map((c) => [c.id, c.value]));
+          const after = { ...input, dimensions: { ...input.dimensions, ...changed } };
+          expect(bentBar.advise(after, bentBar.build(after)).map((f) => f.code)).withContext(finding.code).not.toContain(finding.code);
+        }
+      }
+    }
+  });
+});

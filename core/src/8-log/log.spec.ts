@@ -1,0 +1,49 @@
+import { METRIC, render } from '../0-base';
+import { evaluate } from '../3-balance';
+import { setupCard } from '../7-field';
+import type { LogEntry } from '../model';
+import { assemble } from '../2-frame';
+import { bentBarAssembly, plainRig } from '../testing/rigs';
+import { compare } from '.';
+
+const assembly = bentBarAssembly();
+const values = { 'foot-count': 10, 'stage-fore-aft': -0.01 };
+const evaluation = evaluate(assembly, values);
+const entry = (seen: LogEntry['seen'], dropPitch: number | null = 2, dropSpread = 0.05): LogEntry => ({ id: 'e', rig: 'r', loadout: 'l', when: '2026-06-14T17:20:00Z', values, expected: { noseDown: 0, leftSideDown: 0, dropPitch, dropSpread }, seen, notes: '' });
+const says = (e: LogEntry): string => compare(e, evaluation).says.map((s) => render(s, METRIC)).join(' ');
+
+describe('found against expected', () => {
+  it('agrees when the difference is within what is known', () => expect(says(entry({ dropTimes: [2.05, 1.95, 2.0] }))).toContain('agrees'));
+  it('tells how much lower the mass centre lies, and where to look first', () => {
+    const text = says(entry({ dropTimes: [1.0, 1.05, 0.95] }));
+    expect(text).toContain('lower than the figures say');
+    expect(text).toContain('Look first at');
+    const implied = compare(entry({ dropTimes: [1] }), evaluation).heightImplied!;
+    expect(compare(entry({ dropTimes: [2] }), evaluation).heightImplied!).toBeCloseTo(implied / 4, 9);
+  });
+  it('shows an outlier and counts it', () => {
+    const found = compare(entry({ dropTimes: [2, 2.02, 3.1] }), evaluation);
+    expect(found.dropSeen!.outliers).toEqual([3.1]);
+    expect(found.dropSeen!.mean).toBeCloseTo(2.3733, 3);
+  });
+  it('reads a lean as a place of the mass centre', () => {
+    expect(says(entry({ dropTimes: [], noseDown: 0.2 }))).toMatch(/11\.5° nose down: the mass centre lies .* mm further ahead/);
+    expect(says(entry({ dropTimes: [], leftSideDown: -0.2 }))).toContain('right side down');
+    expect(says(entry({ dropTimes: [], noseDown: 0.001 }))).toContain('as expected');
+  });
+  it('says so when there is nothing to compare, or nothing to compare with', () => {
+    expect(says(entry({ dropTimes: [] }))).toContain('Nothing to compare');
+    expect(says(entry({ dropTimes: [1.5] }, null))).toContain('lower than they say');
+    const free = evaluate(assemble({ ...plainRig, pivots: [] }, null), {});
+    expect(render(compare(entry({ dropTimes: [1] }), free).says[0]!, METRIC)).toContain('no joint');
+  });
+});
+
+describe('the card', () => {
+  it('has every bolt and every slide, and what to expect', () => {
+    const card = setupCard(assembly, values, evaluation, 'Strap off.');
+    expect(card.counts.map((c) => c.count)).toEqual([0, 0, 10]);
+    expect(card.marks.map((m) => [m.id, m.way])).toEqual([['stage-fore-aft', 'back'], ['stage-sideways', ''], ['pivot-height', '']]);
+    expect(card.mass).toBe(evaluation.mass);
+  });
+});
