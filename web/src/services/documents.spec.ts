@@ -1,0 +1,137 @@
+import { provideHttpClient } from '@angular/common/http';
+import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
+import { TestBed } from '@angular/core/testing';
+import type { ChangeRequest, KitItem, Stored } from '@tide-pebble/core';
+import { firstValueFrom, skipWhile, type Observable } from 'rxjs';
+import { Documents, type SaveState } from './documents';
+import { Drafts } from './drafts';
+
+const item = (name: string): KitItem => ({ id: 'a', name, class: 'camera', form: 'box', size: [0.06, 0.12, 0.07], boxCentre: [0, 0, 0], mountPoints: [] });
+const stored = (revision: number, name: string): Stored => ({ kind: 'kit', id: 'a', revision, body: item(name), savedAt: '2026-06-14T10:00:00Z' });
+
+class NoDrafts {
+  readonly kept = new Map<string, ChangeRequest>();
+  put(c: ChangeRequest): Promise<void> {
+    this.kept.set(`${c.kind}/${c.id}`, c);
+    return Promise.resolve();
+  }
+  drop(keys: readonly string[]): Promise<void> {
+    keys.forEach((k) => this.kept.delete(k));
+    return Promise.resolve();
+  }
+  all(): Promise<readonly ChangeRequest[]> {
+    return Promise.resolve([...this.kept.values()]);
+  }
+  keepCopy(): Promise<void> {
+    return Promise.resolve();
+  }
+  copy(): Promise<readonly Stored[] | null> {
+    return Promise.resolve([stored(1, 'from the copy')]);
+  }
+}
+
+describe('documents', () => {
+  let http: HttpTestingController;
+  let drafts: NoDrafts;
+  const until = (state$: Observable<SaveState>, kind: SaveState['kind']): Promise<SaveState> => firstValueFrom(state$.pipe(skipWhile((s) => s.kind !== kind)));
+  const open = (): Documents => {
+    TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting(), { provide: Drafts, useValue: drafts }] });
+    http = TestBed.inject(HttpTestingController);
+    return TestBed.inject(Documents);
+  };
+  /** Lets the store's own debounce and promises pass; a request is then waiting. */
+  const request = async (url: string): Promise<ReturnType<HttpTestingController['expectOne']>> => {
+    for (let n = 0; n < 200; n++) {
+      const [found] = http.match(url);
+      if (found) return found;
+      await new Promise((done) => setTimeout(done, 10));
+    }
+    throw new Error(`no request to ${url}`);
+  };
+  beforeEach(() => (drafts = new NoDrafts()));
+
+  it('saves an edit by itself and forgets its draft once acknowledged', async () => {
+    const documents = open();
+    (await request('/api/documents')).flush({ documents: [stored(3, 'Heron')] });
+    await until(documents.state$, 'kept');
+    documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('Egret') }]);
+    expect(drafts.kept.size).toBe(1);
+    const sent = await request('/api/changes');
+    expect((sent.request.body as { changes: ChangeRequest[] }).changes[0]!.revision).toBe(3);
+    sent.flush({ saved: [{ kind: 'kit', id: 'a', revision: 4 }] });
+    await until(documents.state$, 'kept');
+    await Promise.resolve();
+    expect(documents.get('kit', 'a')!.name).toBe('Egret');
+    expect(drafts.kept.size).toBe(0);
+  });
+
+  it('undoes and does again, over the same revision chain', async () => {
+    const documents = open();
+    (await request('/api/documents')).flush({ documents: [stored(1, 'Heron')] });
+    await until(documents.state$, 'kept');
+    documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('Egret') }]);
+    expect(documents.undo()).toBe('renaming');
+    expect(documents.get('kit', 'a')!.name).toBe('Heron');
+    documents.redo();
+    expect(documents.get('kit', 'a')!.name).toBe('Egret');
+    (await request('/api/changes')).flush({ saved: [{ kind: 'kit', id: 'a', revision: 2 }] });
+  });
+
+  it('keeps what is typed while the server is away, and sends it when it is back', async () => {
+    const documents = open();
+    (await request('/api/documents')).flush({ documents: [stored(1, 'Heron')] });
+    await until(documents.state$, 'kept');
+    documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('Egret') }]);
+    (await request('/api/changes')).error(new ProgressEvent('offline'));
+    expect(await until(documents.state$, 'away')).toEqual({ kind: 'away', waiting: 1 });
+    expect(drafts.kept.size).toBe(1);
+    const again = await firstMatch(() => http.match('/api/changes')[0], 5000);
+    again.flush({ saved: [{ kind: 'kit', id: 'a', revision: 2 }] });
+    expect((await until(documents.state$, 'kept')).kind).toBe('kept');
+  }, 10_000);
+
+  it('opens from its last copy when the server is away from the start, with drafts on top', async () => {
+    drafts.kept.set('kit/a', { kind: 'kit', id: 'a', revision: 1, body: item('typed yesterday') });
+    const documents = open();
+    (await request('/api/documents')).error(new ProgressEvent('offline'));
+    await until(documents.state$, 'away');
+    expect(documents.get('kit', 'a')!.name).toBe('typed yesterday');
+  });
+
+  for (const keep of ['mine', 'theirs'] as const) {
+    it(`never overwrites in silence: a conflict waits for a choice, ${keep}`, async () => {
+      const documents = open();
+      (await request('/api/documents')).flush({ documents: [stored(1, 'Heron')] });
+      await until(documents.state$, 'kept');
+      documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('mine') }]);
+      const theirs = stored(5, 'theirs');
+      (await request('/api/changes')).flush({ type: 'about:blank', title: 'x', status: 409, detail: 'x', conflicts: [{ mine: { kind: 'kit', id: 'a', revision: 1, body: item('mine') }, theirs }] }, { status: 409, statusText: 'Conflict' });
+      await until(documents.state$, 'conflict');
+      documents.settle(keep);
+      expect(documents.get('kit', 'a')!.name).toBe(keep);
+      const sent = await request('/api/changes');
+      expect((sent.request.body as { changes: ChangeRequest[] }).changes[0]!.revision).toBe(5);
+      if (keep === 'theirs') {
+        documents.undo();
+        expect(documents.get('kit', 'a')!.name).toBe('mine');
+      }
+      sent.flush({ saved: [{ kind: 'kit', id: 'a', revision: 6 }] });
+    });
+  }
+
+  it('does not take a body that its schema refuses', async () => {
+    const documents = open();
+    (await request('/api/documents')).flush({ documents: [] });
+    await until(documents.state$, 'kept');
+    expect(() => documents.commit('x', [{ kind: 'kit', id: 'a', body: { ...item('x'), size: [-1, 1, 1] } }])).toThrowError(/size/);
+  });
+});
+
+async function firstMatch<T>(find: () => T | undefined, withinMs: number): Promise<T> {
+  for (let waited = 0; waited < withinMs; waited += 20) {
+    const found = find();
+    if (found !== undefined) return found;
+    await new Promise((done) => setTimeout(done, 20));
+  }
+  throw new Error('it never came');
+}

@@ -1,0 +1,32 @@
+import { METRIC } from '@tide-pebble/core';
+import { benchAt, massOf } from '../testing/bench';
+import { trimWords } from '../screens/4-balance/trim-words';
+import { gaugesOf } from './gauges';
+
+describe('the tide line', () => {
+  it('has six gauges, each figure with its unit and a word', () => {
+    const bench = benchAt({ 'foot-count': 10 });
+    const gauges = gaugesOf(bench, { cuts: [], lines: [], cost: 31.4 }, METRIC);
+    expect(gauges.map((g) => g.id)).toEqual(['nose', 'sides', 'drop', 'mass', 'calm', 'cost']);
+    expect(gauges[3]!.gauge.figure).toBe(`${Math.round(massOf(bench) * 1000).toLocaleString('en-GB')} g`);
+    expect(gauges[5]!.gauge.rest).toBe('shop 200.00');
+    expect(gauges[0]!.gauge.rest).toMatch(/nose (up|down) ± \d+°/);
+  });
+  it('prints no angle for a rig that turns over', () => {
+    const gauges = gaugesOf(benchAt({}), null, METRIC);
+    expect(gauges[0]!.gauge.figure).toBe('turns over');
+    expect(gauges[2]!.gauge).toEqual(jasmine.objectContaining({ figure: 'never', out: true }));
+    expect(gauges[5]!.gauge.figure).toBe('–');
+  });
+  it('tells each way a trim can end', () => {
+    const say = (outcome: Parameters<typeof trimWords>[0]): string => trimWords(outcome, [], METRIC);
+    const none = (obstacle: 'topHeavy' | 'slideTravel' | 'dropTooShort' | 'dropTooLong' | 'slideStep', shortBy: number): string => say({ kind: 'noSolution', obstacle, nearest: {}, shortBy, adjuster: null, tried: 1 });
+    expect(say({ kind: 'solved', values: {}, addedMass: 0.122, tried: 3, ties: 1 })).toContain('122 g');
+    expect(none('topHeavy', 0.003)).toContain('3 mm above the pivot');
+    expect(none('slideTravel', 0.005)).toContain('5 mm further');
+    expect(none('dropTooLong', 0.4)).toContain('0.40 s too long');
+    expect(none('slideStep', 0.01)).toContain('beyond level');
+    expect(say({ kind: 'tooLarge', combinations: 1e6, most: 1 })).toContain('1,000,000');
+    expect(say({ kind: 'notHung' })).toContain('hangs on no joint');
+  });
+});
