@@ -16,6 +16,8 @@ import { QuantityField } from './quantity-field';
   host: {
     '[class.lit]': 'lit()',
     '(mouseenter)': 'pointer.point(adjuster().id)',
+    '(focusin)': 'pointer.point(adjuster().id)',
+    '(focusout)': 'pointer.point(null)',
     '(mouseleave)': 'pointer.point(null)',
   },
 })

@@ -1,7 +1,10 @@
 /** The rig in the round, to turn with mouse, touch or arrow keys. Fetched only when asked for. */
-import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, effect, ElementRef, inject, input, signal } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, effect, ElementRef, inject, input, signal } from '@angular/core';
 import { transform, type PlacedPiece, type Shape } from '@tide-pebble/core';
-import { AmbientLight, BoxGeometry, BufferGeometry, Color, CylinderGeometry, DirectionalLight, ExtrudeGeometry, Float32BufferAttribute, Group, Matrix4, Mesh, MeshLambertMaterial, PerspectiveCamera, Scene, Shape as Outline, SphereGeometry, Vector3, WebGLRenderer } from 'three';
+import { Pointer } from '../services/pointer';
+import type { Bench } from '../services/workspace';
+import { litBy } from './lit';
+import { AmbientLight, BoxGeometry, BufferGeometry, Color, CylinderGeometry, DirectionalLight, ExtrudeGeometry, Float32BufferAttribute, Group, Matrix4, Mesh, MeshLambertMaterial, PerspectiveCamera, Raycaster, Scene, Shape as Outline, SphereGeometry, Vector2, Vector3, WebGLRenderer } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 
 const COLOUR_TOKEN = { steel: '--steel', wood: '--wood', plastic: '--plastic', rubber: '--rubber', gear: '--slate' } as const;
@@ -14,15 +17,19 @@ const COLOUR_TOKEN = { steel: '--steel', wood: '--wood', plastic: '--plastic', r
     :host { display: block; height: 100%; min-height: 320px; outline-offset: -3px; }
     p { padding: var(--space-5); }
   `,
-  host: { tabindex: '0', role: 'img', 'aria-label': 'The rig in 3D. Arrow keys turn it, plus and minus come nearer and go away.', '(keydown)': 'key($event)' },
+  host: { tabindex: '0', role: 'img', 'aria-label': 'The rig in 3D. Arrow keys turn it, plus and minus come nearer and go away.', '(keydown)': 'key($event)', '(pointermove)': 'over($event)', '(pointerleave)': 'pointer.point(null)' },
 })
 export class Rig3d {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  readonly pieces = input.required<readonly PlacedPiece[]>();
+  protected readonly pointer = inject(Pointer);
+  readonly bench = input.required<Bench>();
+  private readonly pieces = computed(() => this.bench().judged.evaluation.pieces);
   protected readonly fault = signal('');
   private readonly scene = new Scene();
   private readonly camera = new PerspectiveCamera(35, 1, 0.01, 20);
   private readonly rig = new Group();
+  private readonly sea = new Color(getComputedStyle(document.documentElement).getPropertyValue('--sea').trim() || '#12716d');
+  private readonly ray = new Raycaster();
   private renderer: WebGLRenderer | null = null;
   private controls: OrbitControls | null = null;
 
@@ -35,6 +42,11 @@ export class Rig3d {
     this.scene.add(new AmbientLight(0xffffff, 1.5), sun, this.rig);
     effect(() => {
       this.fill(this.pieces());
+      this.paint();
+    });
+    effect(() => {
+      const lit = litBy(this.pointer.at(), this.bench());
+      for (const mesh of this.meshes()) mesh.material.emissive.set(lit.has(String(mesh.userData['owner'])) ? this.sea : 0);
       this.paint();
     });
     afterNextRender(() => this.start(destroyed));
@@ -51,6 +63,19 @@ export class Rig3d {
     this.camera.position.copy(from.add(middle));
     this.controls?.update();
     this.paint();
+  }
+
+  /** What is under the pointer lights up here and in the lists. */
+  protected over({ offsetX, offsetY, buttons }: PointerEvent): void {
+    if (buttons !== 0) return;
+    const { clientWidth, clientHeight } = this.host.nativeElement;
+    this.ray.setFromCamera(new Vector2((offsetX / clientWidth) * 2 - 1, 1 - (offsetY / clientHeight) * 2), this.camera);
+    const [hit] = this.ray.intersectObjects(this.rig.children, false);
+    this.pointer.point(hit ? String(hit.object.userData['owner']) : null);
+  }
+
+  private meshes(): Mesh<BufferGeometry, MeshLambertMaterial>[] {
+    return this.rig.children as Mesh<BufferGeometry, MeshLambertMaterial>[];
   }
 
   private start(destroyed: DestroyRef): void {
@@ -82,12 +107,13 @@ export class Rig3d {
   }
 
   private fill(pieces: readonly PlacedPiece[]): void {
-    for (const mesh of this.rig.children as Mesh[]) mesh.geometry.dispose();
+    for (const mesh of this.meshes()) mesh.geometry.dispose();
     this.rig.clear();
     const style = getComputedStyle(document.documentElement);
     for (const { flat } of pieces) {
       const mesh = new Mesh(solid(flat.shape), new MeshLambertMaterial({ color: new Color(style.getPropertyValue(COLOUR_TOKEN[flat.look]).trim() || '#888888') }));
       const [x, y, z] = [transform(flat.rotation, [1, 0, 0]), transform(flat.rotation, [0, 1, 0]), transform(flat.rotation, [0, 0, 1])];
+      mesh.userData['owner'] = flat.owner;
       mesh.matrixAutoUpdate = false;
       mesh.matrix = new Matrix4().makeBasis(new Vector3(...x), new Vector3(...y), new Vector3(...z)).setPosition(...flat.at);
       this.rig.add(mesh);

@@ -4,6 +4,7 @@ import { bodiesBeyond, DEGREE, figure, FROM_LEVEL, showFigure, type DrawnDimensi
 import type { Bench } from '../services/workspace';
 import { Pointer } from '../services/pointer';
 import { Units } from '../services/units';
+import { litBy } from './lit';
 import { PoolGlass } from './pool-glass';
 import { QuantityField } from './quantity-field';
 import { PLAIN, sheetOf, WITH_DIMENSIONS, WITH_GLASS, type DrawnView } from './rig-drawing';
@@ -80,6 +81,8 @@ export class RigViews {
     const hung = this.hung();
     return hung ? this.sheet().views.map((v) => ({ view: v.view, at: v.place(hung.pivotAt), centre: v.place(hung.massCentre), bottom: v.bottom })) : [];
   });
+  protected readonly lit = computed(() => litBy(this.pointer.at(), this.bench()));
+  protected readonly pivotId = computed(() => this.hung()?.pivot.id ?? '');
   protected readonly marks = computed(() => this.dimensions().flatMap((d) => this.markOf(d)));
   /** What the rig's lean says beside each view. */
   protected readonly leanWords = computed(() => {

@@ -5,9 +5,9 @@ import { ChangeDetectionStrategy, Component } from '@angular/core';
   selector: 'tp-stage-layout',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="work"><ng-content /></div>
+    <div class="work" tabindex="0" role="region" aria-label="Work"><ng-content /></div>
     <div class="column">
-      <div class="scroll"><ng-content select="[column]" /></div>
+      <div class="scroll" tabindex="0" role="region" aria-label="Decide"><ng-content select="[column]" /></div>
       <div class="action no-print"><ng-content select="[action]" /></div>
     </div>
   `,

@@ -40,6 +40,12 @@ export function readNumber(text: string): { value: number; fraction: boolean } |
 
 export const NUMBER_PATTERN = String.raw`\d+[ -]\d+ ?\/ ?\d+|\d+ ?\/ ?\d+|\d+(?:[.,]\d+)?|[.,]\d+`;
 
+/** A thousandth is divided by a thousand: 142 mm is then the double nearest 0.142, which 142 × 0.001 is not. */
+function inUnit(value: number, size: number): number {
+  const parts = Math.round(1 / size);
+  return parts > 1 && 1 / parts === size ? value / parts : value * size;
+}
+
 /**
  * A sum of number-unit pairs, each unit given by name, such as `1' 2 1/2"` or `1 lb 6 oz`; a bare number takes
  * `bareUnit`, a bare fraction `fractionUnit`. Returns the sum in SI.
@@ -54,7 +60,7 @@ export function parseWithUnits(
   if (/^[+-]?\d+,\d{3}\b/.test(plain)) return unreadable('A comma before three digits can mean two things: write 1200 or 1.2.');
   if (/\d\s*\/\s*0+(?!\d)/.test(plain)) return unreadable('A fraction cannot have nought below the line.');
   const bare = readNumber(plain);
-  if (bare) return parsed(bare.value * units[bare.fraction ? options.fractionUnit : options.bareUnit]!, text);
+  if (bare) return parsed(inUnit(bare.value, units[bare.fraction ? options.fractionUnit : options.bareUnit]!), text);
   const sign = plain.startsWith('-') ? -1 : 1;
   let rest = plain.replace(/^[+-]\s*/, '');
   let sum = 0;
@@ -67,7 +73,7 @@ export function parseWithUnits(
     const size = units[match[2]!]!;
     if (size >= previous) return unreadable(`In “${text.trim()}” the units run upwards. Write the larger first, like ${options.example}.`);
     previous = size;
-    sum += readNumber(match[1]!)!.value * size;
+    sum += inUnit(readNumber(match[1]!)!.value, size);
     rest = rest.slice(match[0].length);
   }
   return parsed(sign * sum, text);

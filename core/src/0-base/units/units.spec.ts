@@ -16,6 +16,7 @@ describe('units', () => {
     expect(lengthOf('120 mm')).toBeCloseTo(0.12, 12);
     expect(lengthOf('12,5 cm')).toBeCloseTo(0.125, 12);
     expect(lengthOf('1.2m')).toBeCloseTo(1.2, 12);
+    expect([lengthOf('142 mm'), lengthOf('14.2 cm')]).toEqual([0.142, 0.142]);
     expect(lengthOf('-3')).toBeCloseTo(-0.003, 12);
     expect(lengthOf('5', 'inch')).toBeCloseTo(5 * INCH, 12);
   });

@@ -24,7 +24,7 @@ type Tips = readonly (readonly [number | null, number | null])[];
 export class EdgeBalance {
   protected readonly units = inject(Units).now;
   readonly item = input.required<KitItem>();
-  readonly found = output<KitItem>();
+  readonly found = output<(item: KitItem) => KitItem>();
   /** Readings belong to one item; another item starts with none. */
   protected readonly tips = linkedSignal<string, Tips>({ source: () => this.item().id, computation: () => [[null, null], [null, null], [null, null]] });
 
@@ -45,15 +45,17 @@ export class EdgeBalance {
 
   /** Axes not read keep what was known of them, with its spread. */
   protected use(): void {
-    const item = this.item();
-    const at = [...(item.massCentre?.at ?? item.boxCentre)] as [number, number, number];
-    const spread = [...(item.massCentre?.spread ?? item.size.map((s) => s / 10))] as [number, number, number];
-    for (const { axis, result } of this.rows()) {
-      if (!result?.ok) continue;
-      at[axis] = result.at - item.size[axis] / 2 + item.boxCentre[axis];
-      spread[axis] = result.spread;
-    }
-    this.found.emit({ ...item, massCentre: { at, spread, source: 'balanced on an edge' } });
+    const rows = this.rows();
+    this.found.emit((item) => {
+      const at = [...(item.massCentre?.at ?? item.boxCentre)] as [number, number, number];
+      const spread = [...(item.massCentre?.spread ?? item.size.map((s) => s / 10))] as [number, number, number];
+      for (const { axis, result } of rows) {
+        if (!result?.ok) continue;
+        at[axis] = result.at - item.size[axis] / 2 + item.boxCentre[axis];
+        spread[axis] = result.spread;
+      }
+      return { ...item, massCentre: { at, spread, source: 'balanced on an edge' } };
+    });
     this.tips.set([[null, null], [null, null], [null, null]]);
   }
 }

@@ -14,7 +14,8 @@ import { withClass } from './new-item';
 })
 export class ItemEditor {
   readonly item = input.required<KitItem>();
-  readonly saved = output<KitItem>();
+  /** A change, to be made to the item as it is by then: two quick edits never undo each other. */
+  readonly edited = output<(item: KitItem) => KitItem>();
   protected readonly classes = KIT_CLASSES;
 
   /** The foot as a maker measures it: from the rear face, the right side and the underside. */
@@ -35,34 +36,32 @@ export class ItemEditor {
 
   protected rename(name: string): void {
     const text = name.trim();
-    if (text) this.saved.emit({ ...this.item(), name: text.slice(0, 120) });
+    if (text) this.edited.emit((item) => ({ ...item, name: text.slice(0, 120) }));
   }
 
   protected kind(kind: string): void {
-    this.saved.emit(withClass(this.item(), kind as KitItem['class']));
+    this.edited.emit((item) => withClass(item, kind as KitItem['class']));
   }
 
   /** The foot stays where it was measured from; the box grows the other way. */
   protected size(axis: 0 | 1 | 2, { value }: Quantity): void {
-    const item = this.item();
-    const size = replaced(item.size, axis, value);
-    const foot = this.foot();
-    const inMiddle = Math.abs(item.boxCentre[axis]) < 1e-9;
-    this.saved.emit({ ...item, size, boxCentre: inMiddle ? item.boxCentre : replaced(item.boxCentre, axis, value / 2 - foot[axis]) });
+    this.edited.emit((item) => {
+      const foot = item.size[axis] / 2 - item.boxCentre[axis];
+      const inMiddle = Math.abs(item.boxCentre[axis]) < 1e-9;
+      return { ...item, size: replaced(item.size, axis, value), boxCentre: inMiddle ? item.boxCentre : replaced(item.boxCentre, axis, value / 2 - foot) };
+    });
   }
 
   protected footAt(axis: 0 | 1 | 2, { value }: Quantity): void {
-    const item = this.item();
-    this.saved.emit({ ...item, boxCentre: replaced(item.boxCentre, axis, item.size[axis] / 2 - value) });
+    this.edited.emit((item) => ({ ...item, boxCentre: replaced(item.boxCentre, axis, item.size[axis] / 2 - value) }));
   }
 
-  protected focal(value: Quantity): void {
-    this.saved.emit({ ...this.item(), focalLength: { shortest: value.value, longest: value.value } });
+  protected focal({ value }: Quantity): void {
+    this.edited.emit((item) => ({ ...item, focalLength: { shortest: value, longest: value } }));
   }
 
   protected point(id: string, axis: 0 | 1 | 2, { value }: Quantity): void {
-    const item = this.item();
-    this.saved.emit({ ...item, mountPoints: item.mountPoints.map((p) => (p.id === id ? { ...p, at: replaced(p.at, axis, value) } : p)) });
+    this.edited.emit((item) => ({ ...item, mountPoints: item.mountPoints.map((p) => (p.id === id ? { ...p, at: replaced(p.at, axis, value) } : p)) }));
   }
 }
 

@@ -72,17 +72,18 @@ export class Load {
     this.picked.set(item.id);
   }
 
-  protected save(item: KitItem): void {
-    this.documents.commit(`change of ${item.name}`, [{ kind: 'kit', id: item.id, body: item }], `kit ${item.id}`);
+  /** The change is made to the item as it is now, not as it was last drawn. */
+  protected save(id: string, change: (item: KitItem) => KitItem): void {
+    const item = this.documents.get('kit', id);
+    if (item) this.documents.commit(`change of ${item.name}`, [{ kind: 'kit', id, body: change(item) }], `kit ${id}`);
   }
 
   protected weigh(item: KitItem, quantity: Quantity): void {
-    this.save({ ...item, mass: { ...quantity, spread: SCALE_SPREAD, source: `mass of ${item.name}` } });
+    this.save(item.id, (now) => ({ ...now, mass: { ...quantity, spread: SCALE_SPREAD, source: `mass of ${now.name}` } }));
   }
 
   protected unweigh(item: KitItem): void {
-    const { mass: _mass, ...rest } = item;
-    this.save(rest);
+    this.save(item.id, ({ mass: _mass, ...rest }) => rest);
   }
 
   protected removeItem(item: KitItem): void {
@@ -110,11 +111,11 @@ export class Load {
 
   protected renameLoadout(loadout: Loadout, name: string): void {
     const text = name.trim();
-    if (text) this.saveLoadout({ ...loadout, name: text.slice(0, 120) });
+    if (text) this.saveLoadout(loadout.id, (l) => ({ ...l, name: text.slice(0, 120) }));
   }
 
   protected conditions(loadout: Loadout, conditions: string): void {
-    this.saveLoadout({ ...loadout, conditions: conditions.slice(0, 400) });
+    this.saveLoadout(loadout.id, (l) => ({ ...l, conditions: conditions.slice(0, 400) }));
   }
 
   protected removeLoadout(loadout: Loadout): void {
@@ -127,20 +128,20 @@ export class Load {
   protected mount(loadout: Loadout, itemId: string): void {
     const item = this.kitMap().get(itemId);
     if (!item) return;
-    const on = standingOn(item, loadout, this.kitMap());
-    this.saveLoadout({ ...loadout, items: [...loadout.items, { id: `on-${crypto.randomUUID().slice(0, 8)}`, item: itemId, on, offset: [0, 0, 0] }] });
+    this.saveLoadout(loadout.id, (l) => ({ ...l, items: [...l.items, { id: `on-${crypto.randomUUID().slice(0, 8)}`, item: itemId, on: standingOn(item, l, this.kitMap()), offset: [0, 0, 0] }] }));
   }
 
   protected unmount(loadout: Loadout, mounted: string): void {
-    this.saveLoadout({ ...loadout, items: without(loadout.items, (m) => m.id === mounted) });
+    this.saveLoadout(loadout.id, (l) => ({ ...l, items: without(l.items, (m) => m.id === mounted) }));
   }
 
   protected putOnRig(loadout: Loadout): void {
     this.workspace.editRig(`mounting ${loadout.name}`, (rig) => ({ ...rig, loadout: loadout.id }));
   }
 
-  private saveLoadout(loadout: Loadout): void {
-    this.documents.commit(`change of ${loadout.name}`, [{ kind: 'loadout', id: loadout.id, body: loadout }], `loadout ${loadout.id}`);
+  private saveLoadout(id: string, change: (loadout: Loadout) => Loadout): void {
+    const loadout = this.documents.get('loadout', id);
+    if (loadout) this.documents.commit(`change of ${loadout.name}`, [{ kind: 'loadout', id, body: change(loadout) }], `loadout ${id}`);
   }
 
   private nameUnder(m: Mounted): string {

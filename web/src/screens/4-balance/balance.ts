@@ -17,6 +17,7 @@ import { StageLayout } from '../../ui/stage-layout';
 import { trimWords } from './trim-words';
 
 const FRAME = 1 / 60;
+const STILL = 0.5;
 /** Swings shown after the first upright: enough to see it overshoot and come back. */
 const PLAYED_FOR = 3;
 
@@ -98,10 +99,12 @@ export class Balance {
     const until = drop.time * PLAYED_FOR;
     const angles = dropMotion({ mass: hung.sums.mass, inertia, distance, releaseAngle: FROM_LEVEL }, FRAME, until);
     const rest = hung.hang.rest?.noseDown ?? 0;
+    // Who asked for less motion sees a few still places instead.
+    const hold = matchMedia('(prefers-reduced-motion: reduce)').matches ? STILL : FRAME;
     const started = performance.now();
     const show = (now: number): void => {
       const time = (now - started) / 1000;
-      const angle = angles[Math.floor(time / FRAME)];
+      const angle = angles[Math.floor((Math.floor(time / hold) * hold) / FRAME)];
       if (angle === undefined) return this.stop();
       // The mass centre starts level behind the pivot, so the nose points down.
       this.swing.set(rest + angle);

@@ -1,0 +1,85 @@
+/** Timings of the heavy paths as ratios within this one run, each with its aim. No test asserts any of them. */
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import Database from 'better-sqlite3';
+import { evaluate, massCentre, parseRigFile, sumsOf, workpiece, type Rig } from '@tide-pebble/core';
+import { openStore } from '../server/src/store/openStore';
+import { queryText } from '../server/src/store/sqlFiles';
+import { measurePage } from './page';
+
+const file = parseRigFile(readFileSync(new URL('../demo/limpet.rig.json', import.meta.url), 'utf8'));
+if (!file.ok) throw new Error(file.faults[0]!.message);
+const { rig, loadouts, kit, setups } = file.value;
+const made = workpiece(rig, loadouts[0]!, new Map(kit.map((k) => [k.id, k])));
+if (!made.ok) throw new Error(made.reason);
+const values = setups[0]!.values;
+
+/** Median time of one call, ms, after a warm-up. */
+function timeOf(work: () => void, calls: number): number {
+  for (let n = 0; n < calls / 4; n++) work();
+  const times = Array.from({ length: calls }, () => {
+    const started = performance.now();
+    work();
+    return performance.now() - started;
+  }).sort((a, b) => a - b);
+  return times[Math.floor(times.length / 2)]!;
+}
+
+const line = (what: string, figure: string, aim: string): void => console.log(`${what.padEnd(58)} ${figure.padStart(16)}   ${aim}`);
+
+const demo = timeOf(() => evaluate(made.piece.assembly, values), 2000);
+const bodies = evaluate(made.piece.assembly, values).pieces.map((p) => p.flat);
+const adding = timeOf(() => massCentre(sumsOf(bodies)), 4000);
+const big = bigRig(made.piece.rig, 200);
+const bigMade = workpiece({ design: { kind: 'free', rig: big } }, loadouts[0]!, new Map(kit.map((k) => [k.id, k])));
+if (!bigMade.ok) throw new Error(bigMade.reason);
+const large = timeOf(() => evaluate(bigMade.piece.assembly, values), 600);
+line(`evaluate the demo rig (${bodies.length} bodies), over adding it up once`, `${(demo / adding).toFixed(1)} ×`, `aim under 60 ×; ${demo.toFixed(3)} ms here, aim under 1 ms`);
+line('evaluate a rig of 200 bodies, over the demo rig', `${(large / demo).toFixed(1)} ×`, `aim under 20 ×; ${large.toFixed(3)} ms here`);
+
+const { throughStore, onDriver } = saving();
+line('save, over the same SQL straight on the driver', `${(throughStore / onDriver).toFixed(2)} ×`, 'aim under 2 ×');
+
+const page = await measurePage();
+line('edit to new figures in the page, median over one frame', `${(page.work.median / (1000 / 60)).toFixed(2)} ×`, `aim under 1 ×; ${page.work.median.toFixed(1)} ms, p99 ${page.work.p99.toFixed(1)} ms`);
+line('edit to painted, median over one frame', `${(page.painted.median / (1000 / 60)).toFixed(2)} ×`, `aim under 2 × (waits for the frame); ${page.painted.median.toFixed(1)} ms, p99 ${page.painted.p99.toFixed(1)} ms`);
+line('longest task on the main thread while editing, over 50 ms', `${(page.longest / 50).toFixed(2)} ×`, 'aim under 1 ×; nought when none reached 50 ms');
+const bytes = page.fetched.reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0);
+line('first load with the Shelf usable, gz, over 200 kB', `${(bytes / 200_000).toFixed(2)} ×`, `aim under 1 ×; ${(bytes / 1000).toFixed(0)} kB of page, styles and code`);
+line('fonts of the first load (woff2)', `${(page.fontBytes / 1000).toFixed(0)} kB`, 'latin only');
+
+function bigRig(small: Rig, count: number): Rig {
+  const [hand, sled] = small.bodies;
+  const more = Array.from({ length: count - bodies.length }, (_, i) => ({ id: `stone-${i}`, name: 'stone', shape: { kind: 'box' as const, size: [0.01, 0.01, 0.01] as const }, at: [0.001 * (i % 7), 0.001 * (i % 5), -0.1] as const, mass: { value: 0.0005, spread: 0.00002 } }));
+  return { ...small, bodies: [hand!, { ...sled!, parts: [...sled!.parts, ...more] }] };
+}
+
+function saving(): { throughStore: number; onDriver: number } {
+  const folder = mkdtempSync(join(tmpdir(), 'tide-pebble-bench-'));
+  const store = openStore(join(folder, 'a.db'), 'own');
+  let revision = 0;
+  const throughStore = timeOf(() => {
+    revision = store.save([{ kind: 'rig', id: rig.id, revision, body: { ...rig, notes: `${revision}` } }])[0]!.revision;
+  }, 400);
+  store.close();
+  const other = openStore(join(folder, 'b.db'), 'own');
+  other.close();
+  const db = new Database(join(folder, 'b.db'));
+  db.pragma('synchronous = FULL');
+  db.pragma('foreign_keys = ON');
+  const [keep, put, thin] = (['keepPast', 'putDocument', 'thinPast'] as const).map((q) => db.prepare(queryText(q)));
+  let n = 0;
+  const once = db.transaction(() => {
+    n++;
+    const key = { kind: 'rig', id: rig.id };
+    keep!.run(key);
+    put!.run({ ...key, revision: n, body: JSON.stringify({ ...rig, notes: `${n}` }), savedAt: 'now' });
+    thin!.run({ ...key, revision: n });
+  });
+  const onDriver = timeOf(() => once.immediate(), 400);
+  db.close();
+  rmSync(folder, { recursive: true, force: true });
+  return { throughStore, onDriver };
+}

@@ -1,0 +1,45 @@
+/** Every view for everyone: nothing for axe to find, in light and dusk, wide and narrow, full and empty; keyboard alone. */
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '../support/bench';
+
+const STAGES = ['shelf', 'load', 'frame', 'balance', 'stock', 'build', 'field', 'log'];
+
+for (const demo of [true, false]) {
+  test.describe(demo ? 'with the demo' : 'on an empty folder', () => {
+    test.use({ demo });
+    for (const { scheme, width } of [{ scheme: 'light', width: 1280 }, { scheme: 'dark', width: 1280 }, { scheme: 'light', width: 390 }] as const) {
+      test(`axe finds nothing on any view, ${scheme}, ${width} wide`, async ({ bench: page, server }) => {
+        test.setTimeout(150_000);
+        await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+        await page.setViewportSize({ width, height: 844 });
+        const found: string[] = [];
+        for (const stage of STAGES) {
+          await page.goto(`${server.address}/${stage}`);
+          await expect(page.locator('main h1, main h2, main .view-title').first()).toBeVisible();
+          const { violations } = await new AxeBuilder({ page }).analyze();
+          found.push(...violations.map((v) => `${stage}: ${v.id} at ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`));
+          expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+        }
+        expect(found).toEqual([]);
+      });
+    }
+  });
+}
+
+test.describe('by keyboard alone', () => {
+  test.use({ demo: true });
+  test('stages, list of keys, a want, and the trim', async ({ bench: page }) => {
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Alt+4');
+    await expect(page.getByText('plumb')).toBeVisible();
+    await page.keyboard.press('t');
+    await expect(page.getByText(/^Trimmed with/)).toBeVisible();
+    const slider = page.getByRole('slider', { name: 'Foot washers, slide' });
+    const before = Number(await slider.inputValue());
+    await slider.press('ArrowRight');
+    expect(Number(await slider.inputValue())).toBe(before + 1);
+    await expect(page.getByLabel('Foot washers', { exact: true })).toHaveValue(`${before + 1}`);
+  });
+});

@@ -1,0 +1,74 @@
+/** Nothing typed is lost: the server away, two windows, files in and out, deleting with undo. */
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { allKept, expect, fill, goTo, test } from '../support/bench';
+
+test.use({ demo: true });
+
+test('typed while the server is away: kept in the browser over a reload, and sent when it is back', async ({ bench: page, server }) => {
+  await goTo(page, 'Frame');
+  await expect(page.getByLabel('Tail', { exact: true })).toBeVisible();
+  await allKept(page);
+  await server.stop('SIGKILL');
+  await fill(page, 'Tail', '142 mm');
+  await expect(page.getByRole('banner').getByRole('status')).toContainText('kept in this browser');
+  await server.start();
+  await page.reload();
+  await expect(page.getByLabel('Tail', { exact: true })).toHaveValue('142 mm');
+  await allKept(page);
+  const answer = await page.request.get(`${server.address}/api/documents/rig/rig-limpet`);
+  expect(((await answer.json()) as { body: { design: { dimensions: { tail: { value: number; typed: string } } } } }).body.design.dimensions.tail).toEqual({ value: 0.142, typed: '142 mm' });
+});
+
+for (const choice of ['Keep mine', 'Take the other version'] as const) {
+  test(`two windows change one rig: ${choice.toLowerCase()}`, async ({ bench: page, server, context }) => {
+    const other = await context.newPage();
+    await other.goto(`${server.address}/frame`);
+    await goTo(page, 'Frame');
+    await fill(other, 'Tail', '150 mm');
+    await allKept(other);
+    await fill(page, 'Tail', '160 mm');
+    await expect(page.getByRole('dialog', { name: 'Changed in two places' })).toContainText('Limpet');
+    await page.getByRole('button', { name: choice }).click();
+    await allKept(page);
+    await expect(page.getByLabel('Tail', { exact: true })).toHaveValue(choice === 'Keep mine' ? '160 mm' : '150 mm');
+    await other.reload();
+    await expect(other.getByLabel('Tail', { exact: true })).toHaveValue(choice === 'Keep mine' ? '160 mm' : '150 mm');
+  });
+}
+
+test('copy, rename, delete with undo', async ({ bench: page }) => {
+  await page.getByRole('button', { name: 'Copy Limpet' }).click();
+  await fill(page, 'Name of Limpet copy', 'Periwinkle, with a name so long that it would run out of any card it were put on');
+  await expect(page.getByRole('button', { name: /^Delete Periwinkle/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Delete Limpet', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Delete Limpet', exact: true })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Delete Limpet', exact: true })).toBeVisible();
+  await allKept(page);
+});
+
+test('a rig file goes out and comes back; a broken one is refused by its field with nothing changed', async ({ bench: page }, info) => {
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export Whelk' }).click();
+  const path = join(info.outputDir, 'whelk.json');
+  await (await saved).saveAs(path);
+  await page.getByLabel('Rig file').setInputFiles(path);
+  await expect(page.getByRole('button', { name: 'Delete Whelk (imported)' })).toBeVisible();
+  const file = JSON.parse(readFileSync(path, 'utf8')) as { rig: { kerf: number } };
+  writeFileSync(path, JSON.stringify({ ...file, rig: { ...file.rig, kerf: -1 } }));
+  await page.getByLabel('Rig file').setInputFiles(path);
+  await expect(page.getByRole('alert')).toContainText('rig.kerf must be at least 0');
+  await expect(page.getByRole('button', { name: /^Delete / })).toHaveCount(3);
+});
+
+test('a backup brings back what was there; junk changes nothing', async ({ bench: page, server }, info) => {
+  const zip = await (await page.request.get(`${server.address}/api/backup`)).body();
+  await page.getByRole('button', { name: 'Delete Whelk' }).click();
+  await allKept(page);
+  await page.getByLabel('Backup file').setInputFiles({ name: 'junk.zip', mimeType: 'application/zip', buffer: Buffer.from('junk') });
+  await expect(page.getByRole('alert')).toContainText('not a backup');
+  await page.getByLabel('Backup file').setInputFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: zip });
+  await expect(page.getByRole('button', { name: 'Delete Whelk' })).toBeVisible();
+  expect(info.errors).toEqual([]);
+});

@@ -1,0 +1,17 @@
+/** The real interface on the real server, in Debian's Chromium; each file starts a server on a folder of its own. */
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: 'goals',
+  workers: 1,
+  timeout: 60_000,
+  expect: { timeout: 8_000 },
+  reporter: process.env['CI'] ? [['list'], ['json', { outputFile: '../test-results/e2e.json' }]] : [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
+  outputDir: '../test-results/e2e',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: ['--use-angle=swiftshader', '--disable-background-networking'] },
+    serviceWorkers: 'block',
+    screenshot: 'only-on-failure',
+  },
+});

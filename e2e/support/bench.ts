@@ -1,0 +1,91 @@
+/** A server of its own for a test, on a free port and a temporary folder; and the words the page is driven with. */
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { expect, test as base, type Page } from '@playwright/test';
+
+const root = fileURLToPath(new URL('../../', import.meta.url));
+
+export class Server {
+  readonly data = mkdtempSync(join(tmpdir(), 'tide-pebble-e2e-'));
+  private process: ChildProcess | null = null;
+  address = '';
+
+  constructor(private readonly demo: boolean) {}
+
+  /** Resolves when the server says where it is. A second start takes the same port. */
+  async start(): Promise<void> {
+    const port = this.address ? new URL(this.address).port : '0';
+    const child = spawn(process.execPath, [join(root, 'dist/server/main.mjs'), '--port', port, '--data', this.data, ...(this.demo ? ['--demo'] : [])], { stdio: ['ignore', 'pipe', 'pipe'] });
+    this.process = child;
+    let said = '';
+    await new Promise<void>((ready, failed) => {
+      const listen = (text: Buffer): void => {
+        said += text.toString();
+        const found = /http:\/\/127\.0\.0\.1:\d+/.exec(said);
+        if (found) {
+          this.address = found[0];
+          ready();
+        }
+      };
+      child.stdout.on('data', listen);
+      child.stderr.on('data', listen);
+      child.once('exit', (code) => failed(new Error(`the server ended with ${code}: ${said}`)));
+    });
+  }
+
+  async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<number | null> {
+    const child = this.process;
+    if (!child || child.exitCode !== null) return child?.exitCode ?? null;
+    this.process = null;
+    child.kill(signal);
+    return new Promise((done) => child.once('exit', (code) => done(code)));
+  }
+
+  async end(): Promise<void> {
+    await this.stop('SIGKILL');
+    rmSync(this.data, { recursive: true, force: true });
+  }
+}
+
+/** `demo` picks the demo scenario; without it the folder starts empty. */
+export const test = base.extend<{ demo: boolean; server: Server; bench: Page }>({
+  demo: [false, { option: true }],
+  server: async ({ demo }, use) => {
+    const server = new Server(demo);
+    await server.start();
+    await use(server);
+    await server.end();
+  },
+  bench: async ({ page, server }, use) => {
+    const errors: string[] = [];
+    page.on('pageerror', (error) => errors.push(error.message));
+    // Going away and refusing are part of some tests; anything else in the console is a fault.
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !/Failed to load resource|ERR_CONNECTION/.test(message.text())) errors.push(message.text());
+    });
+    await page.goto(server.address);
+    await use(page);
+    expect(errors).toEqual([]);
+  },
+});
+
+export const goTo = async (page: Page, stage: string): Promise<void> => {
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: new RegExp(`^${stage}`) }).click();
+};
+
+/** Types into a field by its label and takes it with Enter. */
+export const fill = async (page: Page, label: string, text: string): Promise<void> => {
+  const field = page.getByLabel(label, { exact: true });
+  await field.fill(text);
+  await field.press('Enter');
+};
+
+export const allKept = (page: Page): Promise<void> => expect(page.getByRole('banner').getByRole('status')).toHaveText(/^All kept/);
+
+/** A readout of the tide line by its name: the whole text of its button. */
+export const readout = async (page: Page, name: string): Promise<string> => (await page.getByRole('region', { name: 'Tide line' }).getByRole('button', { name: new RegExp(`^${name}`) }).innerText()).replace(/\s+/g, ' ');
+
+export { expect };

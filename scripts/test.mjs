@@ -1,0 +1,76 @@
+// npm test: all set-up, then types, lint with the layer rule, unit tests, browser tests; ends with one line of counts.
+import { spawn } from 'node:child_process';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build } from './build.mjs';
+import { ensureChromium, ensurePackages, quit, root } from './setup.mjs';
+
+ensurePackages();
+ensureChromium();
+
+let passed = 0;
+let failed = 0;
+const count = (good, bad) => {
+  passed += good;
+  failed += bad;
+};
+const jasmine = (config) => ['node', '--import', 'tsx', 'node_modules/jasmine/bin/jasmine.js', `--config=${config}`];
+const results = join(root, 'test-results/e2e.json');
+
+// A check is one test: it passes or fails as a whole.
+await check('lists are fresh', ['node', 'scripts/lists.mjs', '--check']);
+for (const project of ['core', 'server', 'scripts', 'bench', 'e2e', 'web/tsconfig.app.json', 'web/tsconfig.spec.json', 'web/tsconfig.worker.json']) await check(`types: ${project}`, ['npx', 'tsc', '--noEmit', '-p', project]);
+await check('style', ['npx', 'eslint', '.']);
+await check('layers', ['npx', 'depcruise', 'core/src', 'server/src', 'web/src', 'scripts', '--config', '.dependency-cruiser.cjs']);
+await check('published schema and demo are fresh', ['node', '--import', 'tsx', 'scripts/published.ts', '--check']);
+await check('own physics cases', ['node', '--import', 'tsx', 'scripts/physics.ts', 'core/cases.json']);
+
+await suite('core', jasmine('core/jasmine.json'), /(\d+) specs?, (\d+) failures?/);
+await suite('server', jasmine('server/jasmine.json'), /(\d+) specs?, (\d+) failures?/);
+await suite('web', ['npx', 'ng', 'test'], /Executed (\d+) of \d+.*?(?:\((\d+) FAILED\)|SUCCESS)/g);
+
+await build();
+rmSync(results, { force: true });
+const browser = await run('browser', ['npx', 'playwright', 'test', '-c', 'e2e/playwright.config.ts']);
+if (existsSync(results)) {
+  const { stats } = JSON.parse(readFileSync(results, 'utf8'));
+  count(stats.expected + stats.flaky, stats.unexpected);
+} else count(0, 1);
+if (browser.code !== 0 && failed === 0) failed++;
+
+console.log(`${passed} passed, ${failed} failed`);
+if (passed === 0) quit('No test ran.');
+process.exit(failed > 0 ? 1 : 0);
+
+async function check(name, command) {
+  const { code } = await run(name, command, false);
+  count(code === 0 ? 1 : 0, code === 0 ? 0 : 1);
+}
+
+/** `pattern` finds the number run and the number failed in what the runner printed. */
+async function suite(name, command, pattern) {
+  const { code, text } = await run(name, command);
+  const found = pattern.global ? [...text.matchAll(pattern)].at(-1) : pattern.exec(text);
+  const [ran, bad] = found ? [Number(found[1]), Number(found[2] ?? 0)] : [0, 1];
+  count(ran - Math.min(ran, bad), bad);
+  if (code !== 0 && bad === 0) count(0, 1);
+}
+
+function run(name, [command, ...args], loud = true) {
+  const started = Date.now();
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: root, env: { ...process.env, NG_CLI_ANALYTICS: 'false', npm_config_update_notifier: 'false' } });
+    let text = '';
+    for (const stream of [child.stdout, child.stderr]) {
+      stream.on('data', (data) => {
+        text += data;
+        if (loud) process.stdout.write(data);
+      });
+    }
+    child.on('close', (code) => {
+      if (!loud && code !== 0) console.log(text);
+      console.log(`${code === 0 ? 'ok' : 'FAILED'}  ${name}  ${Math.round((Date.now() - started) / 1000)} s`);
+      done({ code, text });
+    });
+  });
+}
