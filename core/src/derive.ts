@@ -1,7 +1,7 @@
 /** From stored documents to every derived figure: the one path that browser, server and command line share. */
 import { placeLoad, type LoadFault } from './1-load';
 import { assemble, designRig, type AdjusterValues, type Assembly, type DesignedRig, type Family, type FamilyInput, type Finding, type Judgement } from './2-frame';
-import { evaluate, judge, type Evaluation } from './3-balance';
+import { evaluate, judge, quickBalance, type Evaluation, type QuickBalance } from './3-balance';
 import { figure, say } from './0-base';
 import type { KitItem, Loadout, Rig, RigDocument } from './model';
 
@@ -10,6 +10,7 @@ export interface Workpiece {
   readonly family: Family | null;
   readonly input: FamilyInput | null;
   readonly assembly: Assembly;
+  readonly quick: QuickBalance | null;
   readonly loadFaults: readonly LoadFault[];
   /** Findings that do not depend on the adjusters. */
   readonly advice: readonly Judgement[];
@@ -25,7 +26,7 @@ export function workpiece(document: Pick<RigDocument, 'design'>, loadout: Loadou
   const loadFaults = load?.faults ?? [];
   return {
     ok: true,
-    piece: { rig: designed.rig, family: designed.family, input: designed.input, assembly, loadFaults, advice: [...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })), ...loadFaults.map(loadAdvice)] },
+    piece: { rig: designed.rig, family: designed.family, input: designed.input, assembly, quick: quickBalance(assembly), loadFaults, advice: [...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })), ...loadFaults.map(loadAdvice)] },
   };
 }
 
@@ -36,7 +37,7 @@ export interface Judged {
 
 export function judged(piece: Workpiece, values: AdjusterValues, wants: RigDocument['wants']): Judged {
   const evaluation = evaluate(piece.assembly, values);
-  return { evaluation, findings: judge({ assembly: piece.assembly, values, evaluation, wants }, piece.advice) };
+  return { evaluation, findings: judge({ assembly: piece.assembly, values, evaluation, wants, quick: piece.quick }, piece.advice) };
 }
 
 function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Finding[] {

@@ -1,4 +1,4 @@
-import { balanceOnEdge, boardOneScale, edgeShiftByRoll, fieldOfView, frameFraction, angleForFraction, itemFigures, MeshFault, placeLoad, smearFraction, solidOf, twoHangings, twoScales } from '.';
+import { balanceOnEdge, boardOneScale, edgeShiftByRoll, fieldOfView, frameFraction, angleForFraction, itemFigures, type MeshFault, placeLoad, smearFraction, solidOf, twoHangings, twoScales } from '.';
 import { quaternionAbout, type Vec3 } from '../0-base';
 import { camera, kit, lens, loadout } from '../testing/rigs';
 

@@ -1,7 +1,8 @@
 /** What the next step of each adjuster does, and how much of its travel is left. */
 import type { AdjusterValues, Assembly } from '../2-frame';
 import { valuesInOrder } from '../2-frame';
-import { evaluate, type Evaluation } from './evaluate';
+import type { Evaluation } from './evaluate';
+import { quickBalance } from './quickBalance';
 
 export interface AdjusterStep {
   readonly id: string;
@@ -19,14 +20,15 @@ export interface AdjusterStep {
 /** A hand's usual move: a tenth of a turn where there are turns, else one step. */
 const handStep = (a: Assembly['rig']['adjusters'][number]): number => (a.perTurn ? Math.max(a.step, a.perTurn / 8) : a.step);
 
-export function adjusterSteps(assembly: Assembly, values: AdjusterValues): readonly AdjusterStep[] {
+/** `quick` may be handed in where it is kept already. The drop told is without the bearing's friction. */
+export function adjusterSteps(assembly: Assembly, values: AdjusterValues, quick = quickBalance(assembly)): readonly AdjusterStep[] {
   const inOrder = valuesInOrder(assembly.rig, values);
   return assembly.rig.adjusters.map((a, i) => {
     const value = inOrder[i]!;
     const size = handStep(a);
     const direction = value + size <= a.range[1] + 1e-12 ? 1 : -1;
-    const after = readings(evaluate(assembly, { ...values, [a.id]: value + direction * size }));
-    return { id: a.id, value, left: [value - a.range[0], a.range[1] - value], direction, size, ...after };
+    const after = quick?.at({ ...values, [a.id]: value + direction * size });
+    return { id: a.id, value, left: [value - a.range[0], a.range[1] - value], direction, size, noseDown: after?.noseDown ?? null, leftSideDown: after?.leftSideDown ?? null, dropPitch: after?.dropPitch ?? null };
   });
 }
 

@@ -2,12 +2,15 @@
 import type { AdjusterValues, Assembly, Finding, FindingStage } from '../2-frame';
 import type { Wants } from '../model';
 import type { Evaluation } from './evaluate';
+import type { QuickBalance } from './quickBalance';
 
 export interface BalanceContext {
   readonly assembly: Assembly;
   readonly values: AdjusterValues;
   readonly evaluation: Evaluation;
   readonly wants: Wants;
+  /** The same assembly at other settings; null when it hangs on nothing. */
+  readonly quick: QuickBalance | null;
 }
 export interface BalanceCheck {
   readonly id: string;

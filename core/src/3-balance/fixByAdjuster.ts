@@ -3,7 +3,7 @@ import { figure, rootBetween, say, unit, type Phrase } from '../0-base';
 import { valuesInOrder, type Fix } from '../2-frame';
 import type { Adjuster } from '../model';
 import type { BalanceContext } from './balanceCheck';
-import { evaluate, type Evaluation } from './evaluate';
+import type { QuickReading } from './quickBalance';
 import { toStep } from './trim/trim';
 
 /**
@@ -11,14 +11,14 @@ import { toStep } from './trim/trim';
  * move brings `miss` to nought within its travel, rounded to what the hand can set. Null when none does. `miss` is signed
  * and continuous in the adjuster; it may be infinite at an end.
  */
-export function fixByAdjuster(context: BalanceContext, axis: 0 | 1 | 2, miss: (evaluation: Evaluation) => number | null): Fix | null {
-  const { assembly, values } = context;
+export function fixByAdjuster(context: BalanceContext, axis: 0 | 1 | 2, miss: (reading: QuickReading) => number): Fix | null {
+  const { assembly, values, quick } = context;
+  if (!quick) return null;
   const inOrder = valuesInOrder(assembly.rig, values);
-  const now = miss(context.evaluation);
-  if (now === null) return null;
+  const now = miss(quick.at(values));
   for (const [index, adjuster] of assembly.rig.adjusters.entries()) {
     if (adjuster.kind === 'count' || Math.abs(unit(adjuster.axis ?? [1, 0, 0])[axis]) < 0.7) continue;
-    const at = (value: number): number => miss(evaluate(assembly, { ...values, [adjuster.id]: value })) ?? NaN;
+    const at = (value: number): number => miss(quick.at({ ...values, [adjuster.id]: value }));
     const here = inOrder[index]!;
     const end = adjuster.range.find((value) => at(value) * now < 0);
     if (end === undefined) continue;

@@ -1,4 +1,4 @@
-import { aboutAxis, adjusterSteps, dropMotion, dropTime, equivalentPendulum, evaluate, FROM_LEVEL, hang, hangOnTwoPins, heightForDrop, poolOf, restWithUp, sliderForDrop, stageToLevel } from '.';
+import { aboutAxis, adjusterSteps, dropMotion, dropTime, equivalentPendulum, evaluate, FROM_LEVEL, hang, hangOnTwoPins, heightForDrop, poolOf, quickBalance, restWithUp, sliderForDrop, stageToLevel } from '.';
 import * as fc from 'fast-check';
 import { STANDARD_GRAVITY } from '../0-base';
 import { addSums, moveSums, sumsOf } from '../1-load';
@@ -127,6 +127,15 @@ describe('evaluating', () => {
     const rear = steps.find((s) => s.id === 'rear-count')!;
     expect(rear.direction).toBe(-1);
     expect(rear.left).toEqual([16, 0]);
+  });
+  it('quickly finds what the full evaluation finds', () => {
+    const quick = quickBalance(assembly)!;
+    holds(fc.property(fc.nat(16), fc.nat(16), fc.double({ min: -0.02, max: 0.02, noNaN: true }), fc.double({ min: -0.006, max: 0.006, noNaN: true }), (foot, rear, slide, height) => {
+      const at = { 'foot-count': foot, 'rear-count': rear, 'stage-fore-aft': slide, 'pivot-height': height };
+      const [fast, full] = [quick.at(at), evaluate(assembly, at).hung!];
+      return fast.fromPivot.every((x, i) => Math.abs(x - full.hang.fromPivot[i]!) < 1e-12) && (fast.noseDown === null) === (full.hang.rest === null) && Math.abs((fast.noseDown ?? 0) - (full.hang.rest?.noseDown ?? 0)) < 1e-9;
+    }), { seed: 22, numRuns: 60 });
+    expect(quickBalance(assemble({ ...plainRig, pivots: [] }, null))).toBeNull();
   });
   it('works for a rig of no family, and for one that hangs on nothing', () => {
     const found = evaluate(assemble(plainRig, null), {});

@@ -8,6 +8,7 @@ export { evaluate, type Calm, type Evaluation, type Hung } from './evaluate';
 export { type BalanceSpread, type Contribution } from './spread';
 export { adjusterSteps, readings, type AdjusterStep } from './adjusterSteps';
 export { moveLabel, turnsOf, wayOf } from './fixByAdjuster';
+export { quickBalance, type QuickBalance, type QuickReading } from './quickBalance';
 export { poolOf, type Pool } from './pool';
 export { judge } from './judge';
 export { trim, toStep, type Obstacle, type TrimOutcome } from './trim/trim';

@@ -1,12 +1,12 @@
 import { METRIC, render } from '../0-base';
 import { assemble, type Assembly, type Change, type Judgement } from '../2-frame';
-import { evaluate, judge, trim } from '.';
+import { evaluate, judge, quickBalance, trim } from '.';
 import { BALANCE_CHECKS } from './checks';
 import { camera, loadout, bentBar, bentBarAssembly, plainRig, wants } from '../testing/rigs';
 import { placeLoad } from '../1-load';
 import { turnsOf } from './fixByAdjuster';
 
-const judgeAt = (assembly: Assembly, values: Record<string, number>, want = wants): readonly Judgement[] => judge({ assembly, values, evaluation: evaluate(assembly, values), wants: want });
+const judgeAt = (assembly: Assembly, values: Record<string, number>, want = wants): readonly Judgement[] => judge({ assembly, values, evaluation: evaluate(assembly, values), wants: want, quick: quickBalance(assembly) });
 const solved = (): Record<string, number> => {
   const found = trim(bentBarAssembly(), {}, wants);
   return found.kind === 'solved' ? { ...found.values } : (fail('the bar cannot be trimmed') as never);

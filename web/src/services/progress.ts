@@ -1,6 +1,6 @@
 /** How far the work has come, stage by stage: what the shoreline's pebbles show. */
 import { inject, Injectable } from '@angular/core';
-import { buildSteps, type Judgement } from '@tide-pebble/core';
+import { buildSteps, type Judgement, type StockPlan, type Workpiece } from '@tide-pebble/core';
 import { combineLatest, map, shareReplay, type Observable } from 'rxjs';
 import type { StagePath } from '../shell/stages';
 import { Workspace } from './workspace';
@@ -12,11 +12,22 @@ export interface StageMark {
 }
 export type StageMarks = Readonly<Record<StagePath, StageMark>>;
 
+/** The last answer again while its two inputs are the same objects. */
+function memo<A, B, R>(work: (a: A, b: B) => R): (a: A, b: B) => R {
+  let last: { readonly a: A; readonly b: B; readonly result: R } | null = null;
+  return (a, b) => {
+    if (last?.a !== a || last.b !== b) last = { a, b, result: work(a, b) };
+    return last.result;
+  };
+}
+
 const NOTHING: StageMark = { done: false, count: 0 };
 
 @Injectable({ providedIn: 'root' })
 export class Progress {
   private readonly workspace = inject(Workspace);
+
+  private readonly steps = memo((piece: Workpiece, stock: StockPlan) => buildSteps(piece.rig, stock));
 
   readonly marks$: Observable<StageMarks> = combineLatest([this.workspace.bench$, this.workspace.stock$, this.workspace.log$]).pipe(
     map(([state, stock, log]): StageMarks => {
@@ -24,7 +35,7 @@ export class Progress {
       const { rig, loadout, setup, piece, judged } = state.bench;
       const at = (stage: Judgement['stage']): readonly Judgement[] => judged.findings.filter((f) => f.stage === stage && f.severity !== 'note');
       const mark = (stage: Judgement['stage'], done: boolean): StageMark => ({ done: done && at(stage).length === 0, count: at(stage).length });
-      const steps = stock ? buildSteps(piece.rig, stock) : null;
+      const steps = stock ? this.steps(piece, stock) : null;
       const balance = mark('balance', judged.evaluation.hung !== null && loadout !== null);
       return {
         shelf: { done: true, count: 0 },

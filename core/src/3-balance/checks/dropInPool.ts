@@ -25,7 +25,7 @@ export const dropInPool: BalanceCheck = {
     const offset = Math.abs(hung.hang.fromPivot[0]);
     const middle = (least + most) / 2;
     // Top-heavy is the far end of too long: the time grows without bound as the mass centre nears the pivot.
-    const fix = fixByAdjuster(context, 2, (e) => (e.hung?.pitch.drop.kind === 'falls' ? e.hung.pitch.drop.time - middle : Infinity));
+    const fix = fixByAdjuster(context, 2, (r) => (r.dropPitch ?? Infinity) - middle);
     return [{
       code: long ? 'dropTooLong' : 'dropTooShort', severity: 'mend', about: fix?.changes[0]?.id ?? 'foot',
       figure: figure('time', drop.time), limit: figure('time', long ? most : least),

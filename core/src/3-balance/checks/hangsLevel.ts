@@ -32,7 +32,7 @@ function lean(context: BalanceContext, hung: Hung, { code, angle, axis, words, p
   if (Math.abs(angle) <= levelWithin) return [];
   const offset = hung.hang.fromPivot[axis];
   const allowed = Math.abs(hung.hang.fromPivot[2]) * Math.tan(levelWithin);
-  const fix = fixByAdjuster(context, axis, (e) => e.hung?.hang.fromPivot[axis] ?? null);
+  const fix = fixByAdjuster(context, axis, (r) => r.fromPivot[axis]);
   return [{
     code,
     severity: 'mend',

@@ -20,7 +20,7 @@ export const topHeavy: BalanceCheck = {
     }
     const above = -hung.hang.bottomHeaviness;
     // Two millimetres under is a usual, slow rig.
-    const fix = fixByAdjuster(context, 2, (e) => (e.hung ? e.hung.hang.bottomHeaviness - 0.002 : null));
+    const fix = fixByAdjuster(context, 2, (r) => -r.fromPivot[2] - 0.002);
     return [{
       code: 'topHeavy', severity: 'stop', about: hung.pivot.id, figure: figure('length', above, 1), limit: figure('length', 0),
       title: say`Top-heavy: the mass centre lies ${figure('length', above, 1)} above the pivot.`,

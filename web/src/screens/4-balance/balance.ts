@@ -46,7 +46,7 @@ export class Balance {
   protected readonly rows = computed(() => {
     const bench = this.bench();
     if (!bench) return [];
-    const steps = adjusterSteps(bench.piece.assembly, bench.values);
+    const steps = adjusterSteps(bench.piece.assembly, bench.values, bench.piece.quick);
     return bench.piece.rig.adjusters.map((adjuster, i) => ({ adjuster, step: steps[i]! }));
   });
   protected readonly wanted = computed(() => {

@@ -1,0 +1,57 @@
+/** The balance at many settings of one assembly, quickly: sums kept by what moves together, no body visited again. */
+import { addScaled, type Vec3 } from '../0-base';
+import { addSums, massCentre, moveSums, NO_SUMS, sumsOfOne, type Sums } from '../1-load';
+import { bodiesBeyond, countOf, pivotAt, shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
+import { aboutAxis } from './dropTimeWanted';
+import { dropTime, FROM_LEVEL } from './dropTime';
+import { hang } from './hang';
+
+/** As `evaluate` would find it, but the drop is without the bearing's friction; angles and drop null when it turns over. */
+export interface QuickReading {
+  readonly fromPivot: Vec3;
+  readonly noseDown: number | null;
+  readonly leftSideDown: number | null;
+  readonly dropPitch: number | null;
+}
+export interface QuickBalance {
+  at(values: AdjusterValues): QuickReading;
+}
+
+/** Null when the rig hangs on no universal joint, or nothing hangs there. */
+export function quickBalance(assembly: Assembly): QuickBalance | null {
+  const { rig } = assembly;
+  const pivot = rig.pivots.find((p) => p.kind === 'universal');
+  if (!pivot) return null;
+  const beyond = bodiesBeyond(rig, pivot);
+  const groups = new Map<string, { readonly movedBy: readonly number[]; sums: Sums }>();
+  for (const piece of assembly.pieces) {
+    if (!beyond.has(piece.body)) continue;
+    const key = piece.movedBy.join();
+    const group = groups.get(key) ?? { movedBy: piece.movedBy, sums: NO_SUMS };
+    groups.set(key, { ...group, sums: addSums(group.sums, sumsOfOne(piece.flat)) });
+  }
+  const moved = [...groups.values()];
+  const stacks = assembly.stacks.filter((s) => beyond.has(s.body));
+  if (moved.length === 0 && stacks.length === 0) return null;
+  return {
+    at: (values) => {
+      const inOrder = valuesInOrder(rig, values);
+      let sums = NO_SUMS;
+      for (const { movedBy, sums: own } of moved) sums = addSums(sums, movedBy.length === 0 ? own : moveSums(own, shiftOf(rig, movedBy, inOrder)));
+      for (const stack of stacks) {
+        const body = stackBody(stack, countOf(stack, inOrder));
+        if (body) sums = addSums(sums, moveSums(sumsOfOne(body), shiftOf(rig, stack.movedBy, inOrder)));
+      }
+      return reading(sums, pivotAt(rig, pivot, inOrder));
+    },
+  };
+}
+
+function reading(sums: Sums, pivot: Vec3): QuickReading {
+  const fromPivot = addScaled(massCentre(sums), pivot, -1);
+  const { rest } = hang(fromPivot, sums.mass);
+  if (!rest) return { fromPivot, noseDown: null, leftSideDown: null, dropPitch: null };
+  const { inertia, distance } = aboutAxis(sums, pivot, 'pitch');
+  const drop = dropTime({ mass: sums.mass, inertia, distance, releaseAngle: FROM_LEVEL });
+  return { fromPivot, noseDown: rest.noseDown, leftSideDown: rest.leftSideDown, dropPitch: drop.kind === 'falls' ? drop.time : null };
+}
