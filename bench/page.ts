@@ -18,7 +18,8 @@ export async function measurePage(): Promise<{ work: Spread; painted: Spread; lo
     const fetched: Promise<Buffer>[] = [];
     const fonts: Promise<Buffer>[] = [];
     page.on('response', (r) => {
-      if (r.url().includes('/api/')) return;
+      // The worker reckons the cost after the page is usable, and is not waited for.
+      if (r.url().includes('/api/') || r.url().includes('/worker-')) return;
       (/\.woff2$/.test(r.url()) ? fonts : fetched).push(r.body().catch(() => Buffer.alloc(0)));
     });
     await page.goto(`${server.address}/shelf`);

@@ -1,11 +1,11 @@
 /** The bench around every screen: head, shoreline, the stage, and the tide line at its foot. */
 import { ChangeDetectionStrategy, Component, effect, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { MatDialog } from '@angular/material/dialog';
 import { Router, RouterOutlet } from '@angular/router';
 import { Documents } from '../services/documents';
 import { Units } from '../services/units';
 import { Workspace } from '../services/workspace';
+import { Dialogs } from '../ui/dialogs';
 import { Notices } from '../ui/notices';
 import { Head } from './head';
 import { Shoreline } from './shoreline';
@@ -39,7 +39,7 @@ import { TideLine } from './tide-line';
 })
 export class Root {
   private readonly documents = inject(Documents);
-  private readonly dialog = inject(MatDialog);
+  private readonly dialogs = inject(Dialogs);
   private readonly router = inject(Router);
   private readonly units = inject(Units);
   private readonly notices = inject(Notices);
@@ -52,12 +52,10 @@ export class Root {
       const state = this.saveState();
       if (state.kind !== 'conflict' || asking) return;
       asking = true;
-      void import('./conflict-dialog').then(({ ConflictDialog }) =>
-        this.dialog.open(ConflictDialog, { data: state.conflicts, disableClose: true, width: '520px' }).afterClosed().subscribe((keep: 'mine' | 'theirs') => {
-          asking = false;
-          this.documents.settle(keep);
-        }),
-      );
+      void this.dialogs.open<'mine' | 'theirs'>(() => import('./conflict-dialog').then((m) => m.ConflictDialog), { data: state.conflicts, must: true, width: '520px' }).then((keep) => {
+        asking = false;
+        this.documents.settle(keep ?? 'mine');
+      });
     });
   }
 
@@ -77,7 +75,7 @@ export class Root {
   }
 
   protected help(): void {
-    void import('./shortcuts-dialog').then(({ ShortcutsDialog }) => this.dialog.open(ShortcutsDialog, { width: '460px' }));
+    void this.dialogs.open(() => import('./shortcuts-dialog').then((m) => m.ShortcutsDialog), { width: '460px' });
   }
 
   protected key(event: KeyboardEvent): void {
