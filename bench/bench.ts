@@ -50,10 +50,10 @@ const bytes = page.fetched.reduce((sum, body) => sum + gzipSync(body, { level: 9
 line('first load with the Shelf usable, gz, over 200 kB', `${(bytes / 200_000).toFixed(2)} ×`, `aim under 1 ×; ${(bytes / 1000).toFixed(0)} kB of page, styles and code`);
 line('fonts of the first load (woff2)', `${(page.fontBytes / 1000).toFixed(0)} kB`, 'latin only');
 
-function bigRig(small: Rig, count: number): Rig {
-  const [hand, sled] = small.bodies;
+function bigRig(base: Rig, count: number): Rig {
+  const [hand, sled] = base.bodies;
   const more = Array.from({ length: count - bodies.length }, (_, i) => ({ id: `stone-${i}`, name: 'stone', shape: { kind: 'box' as const, size: [0.01, 0.01, 0.01] as const }, at: [0.001 * (i % 7), 0.001 * (i % 5), -0.1] as const, mass: { value: 0.0005, spread: 0.00002 } }));
-  return { ...small, bodies: [hand!, { ...sled!, parts: [...sled!.parts, ...more] }] };
+  return { ...base, bodies: [hand!, { ...sled!, parts: [...sled!.parts, ...more] }] };
 }
 
 function saving(): { throughStore: number; onDriver: number } {

@@ -98,7 +98,7 @@ function build(input: FamilyInput): Rig {
   }));
   return {
     bodies: [
-      { id: 'hand', name: 'grip', nodes: [], members: [], joints: [], parts: [...lowerJointAndGrip(d['gripLength']!)], stations: [] },
+      { id: 'held-grip', name: 'grip', nodes: [], members: [], joints: [], parts: [...lowerJointAndGrip(d['gripLength']!)], stations: [] },
       {
         id: 'sled', name: 'bar with camera',
         nodes: [{ id: 'bar-start', at: lay.strip.turningPoints[0]! }, { id: 'bar-end', at: lay.strip.end.at }, { id: 'at-stage', at: [d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness] }, { id: 'at-joint', at: [0, 0, d['jointHeight']!] }],
@@ -111,12 +111,12 @@ function build(input: FamilyInput): Rig {
         stations,
       },
     ],
-    pivots: [{ id: 'joint', name: 'universal joint', kind: 'universal', at: [0, 0, 0], heldBy: 'hand', carries: 'sled', frictionTorque: { value: 0.0002, spread: 0.0001, source: 'bearing friction, a guess' } }],
-    contacts: [{ id: 'hand-on-grip', name: 'hand', kind: 'hand', body: 'hand', at: [0, 0, -0.02 - d['gripLength']! / 2], direction: [0, 0, 1] }],
+    pivots: [{ id: 'joint', name: 'universal joint', kind: 'universal', at: [0, 0, 0], heldBy: 'held-grip', carries: 'sled', frictionTorque: { value: 0.0002, spread: 0.0001, source: 'bearing friction, a guess' } }],
+    contacts: [{ id: 'hand-on-grip', name: 'hand', kind: 'hand', body: 'held-grip', at: [0, 0, -0.02 - d['gripLength']! / 2], direction: [0, 0, 1] }],
     poses: [{ id: 'carried', name: 'carried upright', contacts: ['hand-on-grip'] }],
     adjusters: [
       ...stage.adjusters,
-      { id: 'pivot-height', name: 'Pivot height', kind: 'thread', axis: [0, 0, 1], range: [-STUD.range, STUD.range], step: STUD.step, perTurn: STUD.perTurn, value: 0, moves: [{ kind: 'pivot', id: 'joint' }, { kind: 'body', id: 'hand' }] },
+      { id: 'pivot-height', name: 'Pivot height', kind: 'thread', axis: [0, 0, 1], range: [-STUD.range, STUD.range], step: STUD.step, perTurn: STUD.perTurn, value: 0, moves: [{ kind: 'pivot', id: 'joint' }, { kind: 'body', id: 'held-grip' }] },
       ...stations.map((s) => ({ id: `${s.id}-count`, name: s.name, kind: 'count' as const, range: [0, Math.floor(room / washer.thickness + 1e-9)] as const, step: 1, value: 0, moves: [{ kind: 'station' as const, id: s.id }] })),
     ],
   };

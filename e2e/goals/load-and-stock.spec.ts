@@ -1,0 +1,80 @@
+/** Kit and loadouts, the bin and the shopping, the files that come out; on the demo. */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { allKept, expect, fill, goTo, test } from '../support/bench';
+
+test.use({ demo: true });
+
+test('weighing a guessed lens wins over the guess, and emptying the field goes back to it', async ({ bench: page }) => {
+  await goTo(page, 'Load');
+  const row = page.getByRole('row').filter({ hasText: 'Long lens 70' });
+  await expect(row).toContainText('guess: 440 g ±');
+  await fill(page, 'Mass of Long lens 70', '0.5 kg');
+  await expect(row).toContainText('weighed; centre guessed');
+  await fill(page, 'Mass of Long lens 70', '');
+  await expect(row).toContainText('guess: 440 g ±');
+});
+
+test('readings that cannot be are told beside the field, and used for nothing', async ({ bench: page }) => {
+  await goTo(page, 'Load');
+  await page.getByRole('button', { name: 'Long lens 70' }).click();
+  await fill(page, 'Fore and aft, tips one way', '300 mm');
+  await expect(page.getByRole('alert')).toContainText('Between 0 mm and 104 mm');
+  await expect(page.getByRole('button', { name: 'Use this mass centre' })).toHaveCount(0);
+  await fill(page, 'Fore and aft, tips one way', '44 mm');
+  await fill(page, 'Fore and aft, tips the other way', '46 mm');
+  await expect(page.getByRole('row').filter({ hasText: 'Fore and aft' })).toContainText('45 mm');
+});
+
+test('deleting kit takes it off its loadouts, and undo puts all back', async ({ bench: page }) => {
+  await goTo(page, 'Load');
+  await page.getByRole('button', { name: 'Delete Small mic' }).click();
+  await expect(page.getByRole('button', { name: 'Take off Small mic' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Take off Small mic' })).toBeVisible();
+});
+
+test('another loadout on the rig changes every figure, and the first comes back as it was', async ({ bench: page }) => {
+  const mass = page.getByRole('region', { name: 'Tide line' }).getByRole('button', { name: /^Mass/ });
+  const before = await mass.innerText();
+  await page.getByLabel('Loadout').selectOption({ label: 'Flood: body, 70' });
+  await expect(mass).not.toHaveText(before);
+  await page.getByLabel('Loadout').selectOption({ label: 'Ebb: body, 24, small mic' });
+  await expect(mass).toContainText('1,643 g');
+});
+
+test('an offcut long enough saves a bar; the list comes out as CSV', async ({ bench: page }, info) => {
+  await goTo(page, 'Stock');
+  const bar = page.getByRole('listitem').filter({ hasText: 'aluminium flat 30 × 6' });
+  await expect(bar).toContainText('1 bar of 1000 mm');
+  await fill(page, 'Add an offcut from your bin', '0.95 m');
+  await expect(bar).toContainText('have it');
+  await expect(page.getByText(/from your bin, 950 mm/)).toBeVisible();
+  await allKept(page);
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'List as CSV' }).click();
+  const path = join(info.outputDir, 'buy.csv');
+  await (await saved).saveAs(path);
+  const [head, ...rows] = readFileSync(path, 'utf8').trim().split(/\r?\n/);
+  expect(head).toBe('item,needed,in_bin,to_buy,sold_in,cost');
+  expect(rows.find((r) => r.startsWith('aluminium flat'))).toContain(',1,1,0,');
+});
+
+test('a weighed part changes the mass, and a wider bend the blank', async ({ bench: page }) => {
+  await goTo(page, 'Frame');
+  const mass = page.getByRole('region', { name: 'Tide line' }).getByRole('button', { name: /^Mass/ });
+  await fill(page, 'bar', '500 g');
+  await expect(page.getByLabel('bar, weighed', { exact: true })).toHaveValue('500 g');
+  await expect(mass).toContainText('was 1,643 g');
+  await fill(page, 'Bend radius, inside', '165 mm');
+  await goTo(page, 'Stock');
+  await expect(page.getByText(/cut 897\.8 mm, finished 867\.8 mm/)).toBeVisible();
+});
+
+test('cards and cut drawing print without the chrome', async ({ bench: page }) => {
+  await goTo(page, 'Field');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeHidden();
+  await expect(page.getByRole('link', { name: 'It hangs wrong' })).toHaveCount(0);
+  await expect(page.getByRole('article', { name: /^Set-up card: Ebb/ })).toBeVisible();
+});
