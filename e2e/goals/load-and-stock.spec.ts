@@ -17,7 +17,7 @@ test('weighing a guessed lens wins over the guess, and emptying the field goes b
 
 test('readings that cannot be are told beside the field, and used for nothing', async ({ bench: page }) => {
   await goTo(page, 'Load');
-  await page.getByRole('button', { name: 'Long lens 70' }).click();
+  await page.getByRole('button', { name: 'Long lens 70', exact: true }).click();
   await fill(page, 'Fore and aft, tips one way', '300 mm');
   await expect(page.getByRole('alert')).toContainText('Between 0 mm and 104 mm');
   await expect(page.getByRole('button', { name: 'Use this mass centre' })).toHaveCount(0);
@@ -37,9 +37,9 @@ test('deleting kit takes it off its loadouts, and undo puts all back', async ({ 
 test('another loadout on the rig changes every figure, and the first comes back as it was', async ({ bench: page }) => {
   const mass = page.getByRole('region', { name: 'Tide line' }).getByRole('button', { name: /^Mass/ });
   const before = await mass.innerText();
-  await page.getByLabel('Loadout').selectOption({ label: 'Flood: body, 70' });
+  await page.getByLabel('Loadout', { exact: true }).selectOption({ label: 'Flood: body, 70' });
   await expect(mass).not.toHaveText(before);
-  await page.getByLabel('Loadout').selectOption({ label: 'Ebb: body, 24, small mic' });
+  await page.getByLabel('Loadout', { exact: true }).selectOption({ label: 'Ebb: body, 24, small mic' });
   await expect(mass).toContainText('1,643 g');
 });
 

@@ -7,7 +7,7 @@ import { barPlans, type BinItem, type BuyLine, type Quantity } from '@tide-pebbl
 import { injectBench } from '../../services/bench-signal';
 import { Documents } from '../../services/documents';
 import { Pointer } from '../../services/pointer';
-import { saveFile } from '../../services/save-file';
+import { saveCsv } from '../../services/save-csv';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { FigurePipe } from '../../ui/figures.pipe';
@@ -78,9 +78,8 @@ export class Stock {
   }
 
   protected async csv(): Promise<void> {
-    const { unparse } = await import('papaparse');
     const rows = this.lines().map((l) => ({ item: l.item, needed: l.needed, in_bin: l.inBin, to_buy: l.buy, sold_in: l.kind === 'bars' ? `bar ${l.barLength} m` : `pack of ${l.packOf}`, cost: l.cost.toFixed(2) }));
-    saveFile(`${this.bench()?.rig.name ?? 'rig'} to buy.csv`, unparse(rows, { escapeFormulae: true }), 'text/csv');
+    await saveCsv(`${this.bench()?.rig.name ?? 'rig'} to buy.csv`, rows);
   }
 
   private binItem(item: string): BinItem | undefined {

@@ -6,7 +6,7 @@ import { mdiDeleteOutline } from '@mdi/js';
 import { compare, evaluate, figure, readings, showFigure, workpiece, type LogEntry, type Quantity } from '@tide-pebble/core';
 import { injectBench } from '../../services/bench-signal';
 import { Documents } from '../../services/documents';
-import { saveFile } from '../../services/save-file';
+import { saveCsv } from '../../services/save-csv';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { FigurePipe, SayPipe } from '../../ui/figures.pipe';
@@ -136,12 +136,11 @@ export class Log {
   }
 
   protected async csv(): Promise<void> {
-    const { unparse } = await import('papaparse');
     const rows = this.entries().map(({ entry, loadout, drop }) => ({
       when: entry.when, loadout, drop_seen_s: drop?.mean.toFixed(2) ?? '', drop_expected_s: entry.expected.dropPitch?.toFixed(2) ?? '',
       nose_down_seen_deg: degrees(entry.seen.noseDown), nose_down_expected_deg: degrees(entry.expected.noseDown ?? undefined), left_side_down_seen_deg: degrees(entry.seen.leftSideDown), notes: entry.notes,
     }));
-    saveFile(`${this.bench()?.rig.name ?? 'rig'} log.csv`, unparse(rows, { escapeFormulae: true }), 'text/csv');
+    await saveCsv(`${this.bench()?.rig.name ?? 'rig'} log.csv`, rows);
   }
 
   protected lean(angle: number | undefined, positive: string, negative: string): string {
