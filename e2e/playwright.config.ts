@@ -6,7 +6,7 @@ export default defineConfig({
   workers: 1,
   timeout: 60_000,
   expect: { timeout: 8_000 },
-  reporter: process.env['CI'] ? [['list'], ['json', { outputFile: '../test-results/e2e.json' }]] : [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
+  reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
   outputDir: '../test-results/e2e',
   use: {
     viewport: { width: 1280, height: 800 },

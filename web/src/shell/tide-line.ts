@@ -2,7 +2,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { mdiClose } from '@mdi/js';
-import type { Judgement, Quantity, Wants } from '@tide-pebble/core';
+import { figure, showFigure, type Judgement, type Quantity, type Wants } from '@tide-pebble/core';
 import { Units } from '../services/units';
 import { Workspace, type BenchState } from '../services/workspace';
 import { Findings } from '../ui/findings';
@@ -61,7 +61,9 @@ export class TideLine {
     if (!id || !bench) return null;
     const { title, codes } = ABOUT[id];
     const findings: readonly Judgement[] = bench.judged.findings.filter((f) => codes.includes(f.code));
-    return { title, findings, fields: fieldsOf(id, bench.rig.wants) };
+    const length = id === 'drop' ? (bench.judged.evaluation.hung?.pitch.pendulumLength ?? null) : null;
+    const vivid = length === null ? '' : `It swings like a plain pendulum ${showFigure(figure('length', length, 0), this.units())} long.`;
+    return { title, findings, vivid, fields: fieldsOf(id, bench.rig.wants) };
   });
 
   constructor() {

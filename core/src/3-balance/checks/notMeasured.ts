@@ -28,7 +28,7 @@ export const notMeasured: BalanceCheck = {
       figure: figure('length', spread, 2), limit: figure('length', allowed, 2),
       title: say`Where it hangs is known to ${figure('length', spread, 1)} only; level within ${figure('angle', wants.levelWithin)} needs ${figure('length', allowed, 2)}.`,
       why: say`Most of it comes from the ${hung.spread.largestForeAft.source}. At this drop time no ruler is fine enough.`,
-      toDo: say`Set it up as shown, hang it, and finish with the fine screw.`,
+      toDo: say`Weigh or measure that to know better. Then set it up as shown, hang it, and finish with the fine screw.`,
       fixes: [],
     }];
   },
