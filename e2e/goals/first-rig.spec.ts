@@ -14,7 +14,9 @@ test('make, trim, build, carry and log the first rig', async ({ bench: page, ser
   await test.step('weigh a camera and a lens', async () => {
     await goTo(page, 'Load');
     await page.getByRole('button', { name: 'Add an item' }).click();
+    await expect(page.getByRole('heading', { name: 'New item 1' })).toBeVisible();
     await fill(page, 'Name', 'Heron body');
+    await expect(page.getByRole('heading', { name: 'Heron body' })).toBeVisible();
     await fill(page, 'Mass of Heron body', '1 lb 1 oz');
     await expect(page.getByLabel('Mass of Heron body')).toHaveValue('482 g');
     await fill(page, 'Length, along the lens', '62 mm');
@@ -26,7 +28,9 @@ test('make, trim, build, carry and log the first rig', async ({ bench: page, ser
     await fill(page, 'Sideways, tips the other way', '62 mm');
     await page.getByRole('button', { name: 'Use this mass centre' }).click();
     await page.getByRole('button', { name: 'Add an item' }).click();
+    await expect(page.getByRole('heading', { name: 'New item 2' })).toBeVisible();
     await fill(page, 'Name', 'Wide lens');
+    await expect(page.getByRole('heading', { name: 'Wide lens' })).toBeVisible();
     await page.getByLabel('Kind', { exact: true }).selectOption('lens');
     await fill(page, 'Mass of Wide lens', '214 g');
     await page.getByRole('button', { name: 'New loadout' }).click();
