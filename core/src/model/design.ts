@@ -1,6 +1,6 @@
 /** A design: a family with its dimensions and the maker's own edits, or a freed rig; and what the maker wants of it. */
 import * as z from 'zod';
-import { id, massQuantity, name, notNegative, positive, quantity } from './quantity';
+import { typedWords, id, massQuantity, name, notNegative, positive, quantity } from './quantity';
 import { part, rig } from './rig';
 
 /** A change by identifier on top of the family's rig. One that no longer finds its target is shown, never dropped. */
@@ -52,5 +52,5 @@ export const rigDocument = z.strictObject({
 });
 export type RigDocument = z.infer<typeof rigDocument>;
 
-export const setup = z.strictObject({ id, rig: id, loadout: id, values: z.record(id, z.number()) });
+export const setup = z.strictObject({ id, rig: id, loadout: id, values: z.record(id, z.number()), typed: typedWords.optional() });
 export type SetUp = z.infer<typeof setup>;

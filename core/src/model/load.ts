@@ -3,7 +3,7 @@
  * microphone's shoe) and axes like the rig's. A loadout is items mounted on items; the first stands on the rig's mount.
  */
 import * as z from 'zod';
-import { id, massQuantity, name, notNegative, positive, quantity, quaternion, vec3 } from './quantity';
+import { id, massQuantity, name, notNegative, positive, quantity, quaternion, typedWords, vec3 } from './quantity';
 
 export const KIT_CLASSES = ['camera', 'lens', 'battery', 'microphone', 'light', 'monitor', 'plate', 'phone', 'other'] as const;
 
@@ -27,6 +27,7 @@ export const kitItem = z.strictObject({
   focalLength: z.strictObject({ shortest: positive, longest: positive }).optional(),
   socketDepth: quantity.extend({ value: notNegative }).optional(),
   notes: z.string().max(2000).optional(),
+  typed: typedWords.optional(),
 });
 export type KitItem = z.infer<typeof kitItem>;
 

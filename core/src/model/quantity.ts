@@ -21,6 +21,9 @@ export const quantity = z.strictObject({
 });
 export type Quantity = z.infer<typeof quantity>;
 
+/** Figures kept as plain numbers elsewhere, in the words the maker typed, by name. */
+export const typedWords = z.record(z.string().max(100), z.string().max(60));
+
 export const massQuantity = quantity.extend({ value: positive });
 /** A length of a part or a dimension that cannot be nil or less. */
 export const sizeQuantity = quantity.extend({ value: positive });

@@ -79,8 +79,8 @@ export class Workspace {
     this.editRig(`change of ${id}`, (rig) => withDimensions(rig, { [id]: quantity }), `dimension ${id}`);
   }
 
-  setAdjusters(label: string, values: AdjusterValues, merge: string | null = null): void {
-    const edit = this.setupWith(values);
+  setAdjusters(label: string, values: AdjusterValues, merge: string | null = null, typed: Readonly<Record<string, string>> = {}): void {
+    const edit = this.setupWith(values, typed);
     if (edit) this.documents.commit(label, [{ kind: 'setup', id: edit.id, body: edit }], merge);
   }
 
@@ -103,12 +103,14 @@ export class Workspace {
   }
 
   /** The set-up of the rig with its loadout, made when there is none yet. */
-  private setupWith(values: AdjusterValues): SetUp | null {
+  private setupWith(values: AdjusterValues, typed: Readonly<Record<string, string>> = {}): SetUp | null {
     const rig = this.rigNow();
     if (!rig) return null;
     const loadout = rig.loadout ?? 'bare';
     const held = this.documents.all('setup').find((s) => s.rig === rig.id && s.loadout === loadout);
-    return { id: held?.id ?? crypto.randomUUID(), rig: rig.id, loadout, values: { ...held?.values, ...values } };
+    // Words stand only for the setting they were typed for.
+    const words = Object.fromEntries(Object.entries(held?.typed ?? {}).filter(([id]) => !(id in values)));
+    return { id: held?.id ?? crypto.randomUUID(), rig: rig.id, loadout, values: { ...held?.values, ...values }, typed: { ...words, ...typed } };
   }
 }
 

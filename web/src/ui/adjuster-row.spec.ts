@@ -13,7 +13,7 @@ describe('an adjuster row', () => {
     fixture = TestBed.createComponent(AdjusterRow);
     fixture.componentRef.setInput('adjuster', bench.piece.rig.adjusters.find((a) => a.id === id));
     fixture.componentRef.setInput('step', adjusterSteps(bench.piece.assembly, values).find((s) => s.id === id));
-    fixture.componentInstance.moved.subscribe((v) => moved.push(v));
+    fixture.componentInstance.moved.subscribe((m) => moved.push(m.value));
     await fixture.whenStable();
     return fixture.nativeElement as HTMLElement;
   };

@@ -29,7 +29,7 @@ export class AdjusterRow {
 
   readonly adjuster = input.required<Adjuster>();
   readonly step = input.required<AdjusterStep>();
-  readonly moved = output<number>();
+  readonly moved = output<{ value: number; typed?: string }>();
 
   protected readonly kind = computed(() => (this.adjuster().kind === 'count' ? 'count' : 'length'));
   protected readonly lit = computed(() => {
@@ -52,16 +52,16 @@ export class AdjusterRow {
   }
 
   protected typed(quantity: Quantity): void {
-    this.set(quantity.value, this.adjuster());
+    this.set(quantity.value, this.adjuster(), quantity.typed);
   }
 
   protected slid(value: string): void {
     this.set(Number(value), this.adjuster());
   }
 
-  private set(value: number, { range, step, kind }: Adjuster): void {
+  private set(value: number, { range, step, kind }: Adjuster, typed?: string): void {
     const kept = Math.min(range[1], Math.max(range[0], kind === 'count' ? Math.round(value) : Math.round(value / step) * step));
-    this.moved.emit(Number(kept.toPrecision(12)));
+    this.moved.emit({ value: Number(kept.toPrecision(12)), ...(typed === undefined ? {} : { typed }) });
   }
 }
 

@@ -44,26 +44,29 @@ export class ItemEditor {
   }
 
   /** The foot stays where it was measured from; the box grows the other way. */
-  protected size(axis: 0 | 1 | 2, { value }: Quantity): void {
+  protected size(axis: 0 | 1 | 2, { value, typed }: Quantity): void {
     this.edited.emit((item) => {
       const foot = item.size[axis] / 2 - item.boxCentre[axis];
       const inMiddle = Math.abs(item.boxCentre[axis]) < 1e-9;
-      return { ...item, size: replaced(item.size, axis, value), boxCentre: inMiddle ? item.boxCentre : replaced(item.boxCentre, axis, value / 2 - foot) };
+      return { ...item, ...words(item, `size ${axis}`, typed), size: replaced(item.size, axis, value), boxCentre: inMiddle ? item.boxCentre : replaced(item.boxCentre, axis, value / 2 - foot) };
     });
   }
 
-  protected footAt(axis: 0 | 1 | 2, { value }: Quantity): void {
-    this.edited.emit((item) => ({ ...item, boxCentre: replaced(item.boxCentre, axis, item.size[axis] / 2 - value) }));
+  protected footAt(axis: 0 | 1 | 2, { value, typed }: Quantity): void {
+    this.edited.emit((item) => ({ ...item, ...words(item, `foot ${axis}`, typed), boxCentre: replaced(item.boxCentre, axis, item.size[axis] / 2 - value) }));
   }
 
-  protected focal({ value }: Quantity): void {
-    this.edited.emit((item) => ({ ...item, focalLength: { shortest: value, longest: value } }));
+  protected focal({ value, typed }: Quantity): void {
+    this.edited.emit((item) => ({ ...item, ...words(item, 'focal length', typed), focalLength: { shortest: value, longest: value } }));
   }
 
-  protected point(id: string, axis: 0 | 1 | 2, { value }: Quantity): void {
-    this.edited.emit((item) => ({ ...item, mountPoints: item.mountPoints.map((p) => (p.id === id ? { ...p, at: replaced(p.at, axis, value) } : p)) }));
+  protected point(id: string, axis: 0 | 1 | 2, { value, typed }: Quantity): void {
+    this.edited.emit((item) => ({ ...item, ...words(item, `${id} ${axis}`, typed), mountPoints: item.mountPoints.map((p) => (p.id === id ? { ...p, at: replaced(p.at, axis, value) } : p)) }));
   }
 }
+
+/** What was typed, kept beside the figure in SI. */
+const words = (item: KitItem, name: string, typed: string | undefined): Pick<KitItem, 'typed'> => (typed === undefined ? {} : { typed: { ...item.typed, [name]: typed } });
 
 function replaced(v: readonly [number, number, number], axis: 0 | 1 | 2, value: number): [number, number, number] {
   return v.map((x, i) => (i === axis ? value : x)) as [number, number, number];

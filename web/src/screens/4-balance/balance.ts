@@ -69,9 +69,9 @@ export class Balance {
     });
   }
 
-  protected move(id: string, name: string, value: number): void {
+  protected move(id: string, name: string, { value, typed }: { value: number; typed?: string }): void {
     this.outcome.set(null);
-    this.workspace.setAdjusters(name.toLowerCase(), { [id]: value }, `adjuster ${id}`);
+    this.workspace.setAdjusters(name.toLowerCase(), { [id]: value }, `adjuster ${id}`, typed === undefined ? {} : { [id]: typed });
   }
 
   protected trim(): void {
