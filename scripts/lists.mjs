@@ -5,6 +5,8 @@ import { fileURLToPath } from 'node:url';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const FOLDERS = [
+  { path: 'core/src/1-load/checks', list: 'LOAD_CHECKS', type: 'LoadCheck', from: '../loadCheck', what: 'checks of a loadout' },
+  { path: 'core/src/1-load/methods', list: 'METHODS', type: 'Method', from: '../method', what: 'ways to measure an item' },
   { path: 'core/src/2-frame/families', list: 'FAMILIES', type: 'Family', from: '../family', what: 'rig families' },
   { path: 'core/src/2-frame/checks', list: 'FRAME_CHECKS', type: 'FrameCheck', from: '../frameCheck', what: 'checks of the frame' },
   { path: 'core/src/3-balance/checks', list: 'BALANCE_CHECKS', type: 'BalanceCheck', from: '../balanceCheck', what: 'checks of the balance' },

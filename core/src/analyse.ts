@@ -1,7 +1,7 @@
 /** All that a rig file says about its rig, as plain JSON: what the command line prints and an outsider can add up again. */
 import { METRIC, render } from './0-base';
 import { inertiaAbout, inertiaAboutMassCentre, type FlatBody } from './1-load';
-import type { Judgement } from './2-frame';
+import type { Judgement } from './0-base';
 import type { Drop, Evaluation } from './3-balance';
 import type { RigFile } from './contract';
 import { judged, workpiece } from './derive';

@@ -1,8 +1,8 @@
 /** From stored documents to every derived figure: the one path that browser, server and command line share. */
-import { placeLoad, type LoadFault } from './1-load';
-import { assemble, designRig, type AdjusterValues, type Assembly, type DesignedRig, type Family, type FamilyInput, type Finding, type Judgement } from './2-frame';
+import { loadFindings, placeLoad } from './1-load';
+import { assemble, designRig, type AdjusterValues, type Assembly, type DesignedRig, type Family, type FamilyInput } from './2-frame';
 import { evaluate, judge, quickBalance, type Evaluation, type QuickBalance } from './3-balance';
-import { figure, say } from './0-base';
+import { figure, say, type Finding, type Judgement } from './0-base';
 import type { KitItem, Loadout, Rig, RigDocument } from './model';
 
 export interface Workpiece {
@@ -11,7 +11,6 @@ export interface Workpiece {
   readonly input: FamilyInput | null;
   readonly assembly: Assembly;
   readonly quick: QuickBalance | null;
-  readonly loadFaults: readonly LoadFault[];
   /** Findings that do not depend on the adjusters. */
   readonly advice: readonly Judgement[];
 }
@@ -23,10 +22,9 @@ export function workpiece(document: Pick<RigDocument, 'design'>, loadout: Loadou
   if (!designed.ok) return { ok: false, reason: designed.reason };
   const load = loadout ? placeLoad(loadout, kit) : null;
   const assembly = assemble(designed.rig, load);
-  const loadFaults = load?.faults ?? [];
   return {
     ok: true,
-    piece: { rig: designed.rig, family: designed.family, input: designed.input, assembly, quick: quickBalance(assembly), loadFaults, advice: [...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })), ...loadFaults.map(loadAdvice)] },
+    piece: { rig: designed.rig, family: designed.family, input: designed.input, assembly, quick: quickBalance(assembly), advice: [...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })), ...(loadout ? loadFindings(loadout, kit) : [])] },
   };
 }
 
@@ -65,12 +63,3 @@ function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Fi
     })),
   ];
 }
-
-const loadAdvice = (fault: LoadFault): Judgement => ({
-  stage: 'load',
-  code: 'loadNotPlaced', severity: 'stop', about: fault.mounted, figure: null, limit: null,
-  title: say`${fault.reason}`,
-  why: say`It is left out of every figure.`,
-  toDo: say`Mend the loadout in Load.`,
-  fixes: [],
-});

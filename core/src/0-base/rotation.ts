@@ -1,5 +1,5 @@
 /** Rotations between frames: about an axis, from unit quaternions, and the turn that lays local z along a direction. */
-import { cross, fromColumns, length, scale, subtract, unit, dot, type Mat3, type Vec3 } from './vec';
+import { cross, fromColumns, length, multiply, scale, subtract, unit, dot, type Mat3, type Vec3 } from './vec';
 
 /** Unit quaternion [w, x, y, z]. */
 export type Quaternion = readonly [number, number, number, number];
@@ -59,4 +59,30 @@ export function quaternionOf(m: Mat3): Quaternion {
     case 2: return [(xz - zx) / s, (xy + yx) / s, s / 4, (yz + zy) / s];
     default: return [(yx - xy) / s, (xz + zx) / s, (yz + zy) / s, s / 4];
   }
+}
+
+/** A turn as a maker says it: to the left, then nose down, then left side down, each about the axes already turned; rad. */
+export interface Turns {
+  readonly toTheLeft: number;
+  readonly noseDown: number;
+  readonly leftSideDown: number;
+}
+
+/** Rz(left) · Ry(nose down) · Rx(-left side down), right-handed. */
+export function quaternionOfTurns({ toTheLeft, noseDown, leftSideDown }: Turns): Quaternion {
+  const z = rotationAbout([0, 0, 1], toTheLeft);
+  const y = rotationAbout([0, 1, 0], noseDown);
+  const x = rotationAbout([1, 0, 0], -leftSideDown);
+  return quaternionOf(multiply(multiply(z, y), x));
+}
+
+/** Nearer than this to straight up or down (cosine), turning and leaning are one: all of it is told as turning. */
+const STRAIGHT_UP = 1e-9;
+
+/** The turns of a rotation; nose down within a right angle either way. */
+export function turnsOfRotation(q: Quaternion): Turns {
+  const m = rotationOf(q);
+  const noseDown = Math.asin(Math.max(-1, Math.min(1, -m[2][0])));
+  if (Math.hypot(m[0][0], m[1][0]) < STRAIGHT_UP) return { toTheLeft: Math.atan2(-m[0][1], m[1][1]), noseDown, leftSideDown: 0 };
+  return { toTheLeft: Math.atan2(m[1][0], m[0][0]), noseDown, leftSideDown: -Math.atan2(m[2][1], m[2][2]) };
 }

@@ -1,18 +1,7 @@
-/** What an item may weigh before it has been on a scale: a guess from its size and class, with an honest spread. */
-import type { KitItem } from '../model';
-
-/** Mean density over the outside box (kg/m³) and relative standard uncertainty, by class. Rough: from weighing mixed gear. */
-const BY_CLASS: Readonly<Record<KitItem['class'], readonly [number, number]>> = {
-  camera: [750, 0.3],
-  lens: [1100, 0.35],
-  battery: [2000, 0.2],
-  microphone: [450, 0.4],
-  light: [600, 0.4],
-  monitor: [700, 0.35],
-  plate: [2000, 0.35],
-  phone: [1900, 0.2],
-  other: [700, 0.5],
-};
+/** What an item weighs and where its mass centre is, in the state it is in; a guess with an honest spread until measured. */
+import { add, scale, subtract, type Vec3 } from '../0-base';
+import type { KitItem, StateChange, StateChoice } from '../model';
+import { CLASS_FACTS } from './kitClasses';
 
 /** Standard uncertainty of a mass centre taken as the middle of the box: a tenth of each side. */
 const CENTRE_GUESS = 0.1;
@@ -21,23 +10,64 @@ export interface ItemFigures {
   readonly mass: number;
   readonly massSpread: number;
   readonly weighed: boolean;
-  readonly centre: readonly [number, number, number];
-  readonly centreSpread: readonly [number, number, number];
+  /** From the item's foot, item axes. */
+  readonly centre: Vec3;
+  readonly centreSpread: Vec3;
   readonly balanced: boolean;
 }
 
-/** Mass (kg) and mass centre (m from the item's foot). A weighed mass always wins over the estimate. */
-export function itemFigures(item: KitItem): ItemFigures {
+export const guessedCentreSpread = (size: Vec3): Vec3 => scale(size, CENTRE_GUESS);
+
+/**
+ * Mass (kg) and mass centre (m from the item's foot) as usual, then in the states chosen. A weighed mass always wins
+ * over the estimate. Changes add as first moments, so their order does not matter.
+ */
+export function itemFigures(item: KitItem, states: Readonly<Record<string, string>> = {}): ItemFigures {
+  const usual = usualFigures(item);
+  const changes = chosenChanges(item, states);
+  return changes.length === 0 ? usual : changes.reduce((now, change) => changed(now, usual, change), usual);
+}
+
+/** The chosen option of each state; a state not chosen is in its first. */
+export function chosen(item: KitItem, states: Readonly<Record<string, string>>): readonly StateChoice[] {
+  return (item.states ?? []).map((state) => state.choices.find((c) => c.id === states[state.id]) ?? state.choices[0]!);
+}
+
+function chosenChanges(item: KitItem, states: Readonly<Record<string, string>>): readonly StateChange[] {
+  if (!item.states || item.states.length === 0) return [];
+  return chosen(item, states).flatMap((c) => (c.change ? [c.change] : []));
+}
+
+function usualFigures(item: KitItem): ItemFigures {
   const [length, width, height] = item.size;
-  const [density, part] = BY_CLASS[item.class];
+  const facts = CLASS_FACTS[item.class];
   const volume = item.form === 'cylinder' ? (Math.PI / 4) * length * width * height : length * width * height;
-  const mass = item.mass?.value ?? density * volume;
+  const mass = item.mass?.value ?? facts.density * volume;
   return {
     mass,
-    massSpread: item.mass ? (item.mass.spread ?? 0) : mass * part,
+    massSpread: item.mass ? (item.mass.spread ?? 0) : mass * facts.densitySpread,
     weighed: item.mass !== undefined,
     centre: item.massCentre?.at ?? item.boxCentre,
-    centreSpread: item.massCentre ? (item.massCentre.spread ?? [0, 0, 0]) : [length * CENTRE_GUESS, width * CENTRE_GUESS, height * CENTRE_GUESS],
+    centreSpread: item.massCentre ? (item.massCentre.spread ?? [0, 0, 0]) : guessedCentreSpread(item.size),
     balanced: item.massCentre !== undefined,
   };
+}
+
+/** First moment added by a change, kg m, and its mass, kg, against the usual item. */
+export function momentOfChange(usual: ItemFigures, change: StateChange): { readonly mass: number; readonly first: Vec3 } {
+  return change.kind === 'moves' ? { mass: 0, first: scale(change.by, usual.mass) } : { mass: change.mass.value, first: scale(change.at, change.mass.value) };
+}
+
+function changed(now: ItemFigures, usual: ItemFigures, change: StateChange): ItemFigures {
+  const { mass: more, first } = momentOfChange(usual, change);
+  const mass = now.mass + more;
+  // Taking off more than there is cannot be: the change is left out, and the finding of the loadout says so.
+  if (!(mass > 0)) return now;
+  const centre = scale(add(scale(now.centre, now.mass), first), 1 / mass);
+  const own = change.spread ?? [0, 0, 0];
+  const massSpread = change.kind === 'adds' ? (change.mass.spread ?? 0) : 0;
+  const arm = change.kind === 'adds' ? subtract(change.at, centre) : ([0, 0, 0] as Vec3);
+  const weight = change.kind === 'adds' ? more / mass : usual.mass / mass;
+  const spread = now.centreSpread.map((s, i) => Math.hypot((s * now.mass) / mass, own[i]! * weight, (massSpread * arm[i]!) / mass)) as unknown as Vec3;
+  return { ...now, mass, massSpread: Math.hypot(now.massSpread, massSpread), centre, centreSpread: spread };
 }

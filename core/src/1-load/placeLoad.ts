@@ -12,23 +12,49 @@ export interface PlacedLoad {
   readonly bodies: readonly FlatBody[];
   readonly faults: readonly LoadFault[];
 }
+/** Where an entry's foot stands and how it is turned, with the mount's foot at the origin. */
+export interface PlacedItem {
+  readonly entry: Mounted;
+  readonly item: KitItem;
+  readonly at: Vec3;
+  readonly turn: Mat3;
+}
+export interface PlacedItems {
+  readonly items: readonly PlacedItem[];
+  readonly faults: readonly LoadFault[];
+}
 
 /** Bodies relative to the mount (its foot at the origin). An entry that cannot be placed is left out and reported. */
 export function placeLoad(loadout: Loadout, kit: ReadonlyMap<string, KitItem>): PlacedLoad {
+  const { items, faults } = placeItems(loadout, kit);
+  return { bodies: items.map(bodyOf), faults };
+}
+
+export function placeItems(loadout: Loadout, kit: ReadonlyMap<string, KitItem>): PlacedItems {
   const entries = new Map(loadout.items.map((m) => [m.id, m]));
+  const known = new Map<string, Place>();
   const faults: LoadFault[] = [];
-  const bodies: FlatBody[] = [];
+  const items: PlacedItem[] = [];
   for (const entry of loadout.items) {
-    const place = placeOf(entry, entries, kit, []);
+    const place = placeOf(entry, entries, kit, [], known);
     if ('reason' in place) faults.push({ mounted: entry.id, reason: place.reason });
-    else bodies.push(bodyOf(entry, place.item, place.at, place.turn));
+    else items.push({ entry, ...place });
   }
-  return { bodies, faults };
+  return { items, faults };
 }
 
 type Place = { readonly at: Vec3; readonly turn: Mat3; readonly item: KitItem } | { readonly reason: string };
 
-function placeOf(entry: Mounted, entries: ReadonlyMap<string, Mounted>, kit: ReadonlyMap<string, KitItem>, path: readonly string[]): Place {
+function placeOf(entry: Mounted, entries: ReadonlyMap<string, Mounted>, kit: ReadonlyMap<string, KitItem>, path: readonly string[], known: Map<string, Place>): Place {
+  const before = known.get(entry.id);
+  if (before) return before;
+  const place = worked(entry, entries, kit, path, known);
+  // A loop is told of each entry in it by its own name, so only places are kept.
+  if (!('reason' in place)) known.set(entry.id, place);
+  return place;
+}
+
+function worked(entry: Mounted, entries: ReadonlyMap<string, Mounted>, kit: ReadonlyMap<string, KitItem>, path: readonly string[], known: Map<string, Place>): Place {
   const item = kit.get(entry.item);
   if (!item) return { reason: `The item “${entry.item}” is not in the kit.` };
   if (path.includes(entry.id)) return { reason: `${item.name} stands on itself, by way of ${path.length} other.` };
@@ -36,7 +62,7 @@ function placeOf(entry: Mounted, entries: ReadonlyMap<string, Mounted>, kit: Rea
   if (!entry.on) return { at: entry.offset, turn: ownTurn, item };
   const below = entries.get(entry.on.mounted);
   if (!below) return { reason: `${item.name} stands on something that is not in this loadout.` };
-  const foot = placeOf(below, entries, kit, [...path, entry.id]);
+  const foot = placeOf(below, entries, kit, [...path, entry.id], known);
   if ('reason' in foot) return foot;
   const wanted = entry.on.point;
   const point = foot.item.mountPoints.find((p) => p.id === wanted);
@@ -46,9 +72,9 @@ function placeOf(entry: Mounted, entries: ReadonlyMap<string, Mounted>, kit: Rea
 
 const ALONG_X = alignZ([1, 0, 0]); // a cylinder's own axis is local z, an item's cylinder lies along x
 
-function bodyOf(entry: Mounted, item: KitItem, at: Vec3, turn: Mat3): FlatBody {
+function bodyOf({ entry, item, at, turn }: PlacedItem): FlatBody {
   const [length, width, height] = item.size;
-  const figures = itemFigures(item);
+  const figures = itemFigures(item, entry.states);
   const round = item.form === 'cylinder';
   return flatBody({
     id: entry.id,
@@ -60,7 +86,13 @@ function bodyOf(entry: Mounted, item: KitItem, at: Vec3, turn: Mat3): FlatBody {
     mass: { value: figures.mass, spread: figures.massSpread, source: `mass of ${item.name}` },
     massFrom: figures.weighed ? 'measured' : 'estimate',
     centre: add(at, transform(turn, figures.centre)),
-    centreSpread: figures.centreSpread,
+    centreSpread: turnedSpread(turn, figures.centreSpread),
     look: 'gear',
   });
+}
+
+/** Independent spreads along an item's own axes, seen along the rig's: variances turn with the square of the cosines. */
+export function turnedSpread(turn: Mat3, spread: Vec3): Vec3 {
+  if (turn === IDENTITY) return spread;
+  return turn.map((row) => Math.hypot(row[0] * spread[0], row[1] * spread[1], row[2] * spread[2])) as unknown as Vec3;
 }

@@ -1,8 +1,7 @@
 /** What a rig family is: one file, one object. Nothing outside knows its name. */
-import type { Phrase, QuantityKind } from '../0-base';
+import type { Finding, Phrase, QuantityKind } from '../0-base';
 import type { PlacedLoad } from '../1-load';
 import type { Quantity, Rig } from '../model';
-import type { Finding } from './finding';
 
 export interface DimensionSpec {
   readonly id: string;

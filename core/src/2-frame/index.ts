@@ -4,7 +4,6 @@ export { designRig, familyById, type DesignedRig } from './designRig';
 export { FAMILIES } from './families';
 export { type ChoiceSpec, type DimensionFault, type DimensionSpec, type DrawnDimension, type Family, type FamilyInput, type Hands, type Sizing } from './family';
 export { FRAME_CHECKS } from './checks';
-export { type Change, type Finding, type FindingStage, type Fix, type Judgement, type Severity } from './finding';
 // bends and cuts
 export { followBends, frameAlong, neutralFractionFor, outerStrain, stripStart, type BentStrip, type Stretch, type StripFrame } from './bend';
 export { bentStrip } from './memberBodies';

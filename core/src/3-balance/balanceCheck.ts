@@ -1,5 +1,6 @@
 /** One check of the balance: what was evaluated against what is wanted. */
-import type { AdjusterValues, Assembly, Finding, FindingStage } from '../2-frame';
+import type { Finding, FindingStage } from '../0-base';
+import type { AdjusterValues, Assembly } from '../2-frame';
 import type { Wants } from '../model';
 import type { Evaluation } from './evaluate';
 import type { QuickBalance } from './quickBalance';

@@ -1,6 +1,6 @@
 /** The setting of one adjuster that mends a reading, as a change to offer in a click. */
-import { figure, rootBetween, say, unit, type Phrase } from '../0-base';
-import { valuesInOrder, type Fix } from '../2-frame';
+import { figure, rootBetween, say, unit, type Fix, type Phrase } from '../0-base';
+import { valuesInOrder } from '../2-frame';
 import type { Adjuster } from '../model';
 import type { BalanceContext } from './balanceCheck';
 import type { QuickReading } from './quickBalance';

@@ -1,5 +1,6 @@
 /** All findings of frame and balance, gravest first, and of those the one furthest beyond its limit. */
-import { FRAME_CHECKS, type Judgement, type Severity } from '../2-frame';
+import type { Judgement, Severity } from '../0-base';
+import { FRAME_CHECKS } from '../2-frame';
 import type { BalanceContext } from './balanceCheck';
 import { BALANCE_CHECKS } from './checks';
 

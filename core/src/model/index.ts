@@ -1,5 +1,8 @@
 /** The model: Zod schemas and the types made from them. Stages import its types; it imports nothing but Zod. */
-export { KIT_CLASSES, kitItem, loadout, type KitItem, type Loadout, type Mounted } from './load';
+export {
+  CLEARANCE_KINDS, KIT_CLASSES, MOUNT_KINDS, kitItem, loadout,
+  type Clearance, type ItemState, type KitClass, type KitItem, type Loadout, type Measurement, type Mounted, type MountKind, type MountPoint, type Reading, type StateChange, type StateChoice,
+} from './load';
 export { rig, type Adjuster, type BendSegment, type Body, type Hole, type Member, type Part, type Pivot, type Rig, type Station, type Stock, type Supply, type Washer } from './rig';
 export { design, rigDocument, setup, wants, type Design, type Edit, type RigDocument, type SetUp, type Wants } from './design';
 export { binItem, logEntry, type BinItem, type LogEntry } from './records';

@@ -41,7 +41,7 @@ describe('the bent bar’s advice', () => {
       const input = { dimensions: { ...usual.dimensions, ...bad }, choices: usual.choices };
       for (const finding of bentBar.advise(input, bentBar.build(input))) {
         for (const fix of finding.fixes) {
-          const changed = Object.fromEntries(fix.changes.map((c) => [c.id, c.value]));
+          const changed = Object.fromEntries(fix.changes.flatMap((c) => (c.kind === 'mount' ? [] : [[c.id, c.value]])));
           const after = { ...input, dimensions: { ...input.dimensions, ...changed } };
           expect(bentBar.advise(after, bentBar.build(after)).map((f) => f.code)).withContext(finding.code).not.toContain(finding.code);
         }

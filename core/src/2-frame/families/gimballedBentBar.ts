@@ -2,13 +2,12 @@
  * Gimballed bent bar: one flat bar, its platform on top, bent forward and round to a foot below the pivot, hung on a
  * universal joint with a hand grip. The pivot is the origin; the bar starts at its rear end and runs forward.
  */
-import { add, addScaled, DEGREE, figure, say, scale, type Phrase, type Vec3 } from '../../0-base';
+import { add, addScaled, DEGREE, figure, say, scale, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
 import type { Hole, Member, Rig, Station } from '../../model';
 import { assemble, placedPieces } from '../assemble';
 import { followBends, frameAlong, neutralFractionFor, stripStart, type BentStrip, type StripFrame } from '../bend';
 import type { Family, FamilyInput, Hands, Sizing } from '../family';
-import type { Finding } from '../finding';
 import { bolt } from '../parts/bolt';
 import { crossSlide } from '../parts/crossSlide';
 import { FLAT_BARS } from '../parts/flatBars';

@@ -1,6 +1,5 @@
 /** Does it rest level, nose and sides? Says which way it leans, why, and the slide that mends it. */
-import { figure, say } from '../../0-base';
-import type { Finding } from '../../2-frame';
+import { figure, say, type Finding } from '../../0-base';
 import type { BalanceCheck, BalanceContext } from '../balanceCheck';
 import type { Hung } from '../evaluate';
 import { fixByAdjuster } from '../fixByAdjuster';

@@ -1,6 +1,5 @@
 /** Total mass and calm against what the maker wants of them. */
-import { figure, say } from '../../0-base';
-import type { Finding } from '../../2-frame';
+import { figure, say, type Finding } from '../../0-base';
 import type { BalanceCheck } from '../balanceCheck';
 
 export const heavyAndCalm: BalanceCheck = {

@@ -3,9 +3,9 @@ import type { BalanceCheck } from '../balanceCheck';
 import { dropInPool } from './dropInPool';
 import { hangsLevel } from './hangsLevel';
 import { heavyAndCalm } from './heavyAndCalm';
-import { notMeasured } from './notMeasured';
+import { levelNotKnown } from './levelNotKnown';
 import { nothingMounted } from './nothingMounted';
 import { stackFitsBolt } from './stackFitsBolt';
 import { topHeavy } from './topHeavy';
 
-export const BALANCE_CHECKS: readonly BalanceCheck[] = [dropInPool, hangsLevel, heavyAndCalm, notMeasured, nothingMounted, stackFitsBolt, topHeavy];
+export const BALANCE_CHECKS: readonly BalanceCheck[] = [dropInPool, hangsLevel, heavyAndCalm, levelNotKnown, nothingMounted, stackFitsBolt, topHeavy];

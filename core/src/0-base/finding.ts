@@ -1,5 +1,5 @@
 /** A judgement on the rig: how grave, about what, the figure against its limit, why it matters, what to do and the fix. */
-import type { Figure, Phrase } from '../0-base';
+import type { Figure, Phrase } from './units/phrase';
 
 /** `stop`: it will not work or may hurt. `mend`: out of what is wanted. `measure`: not known well enough. `note`: worth knowing. */
 export type Severity = 'stop' | 'mend' | 'measure' | 'note';
@@ -7,7 +7,8 @@ export type Severity = 'stop' | 'mend' | 'measure' | 'note';
 /** One edit of the design or set-up that a finding can offer in a click. */
 export type Change =
   | { readonly kind: 'adjuster'; readonly id: string; readonly value: number }
-  | { readonly kind: 'dimension'; readonly id: string; readonly value: number };
+  | { readonly kind: 'dimension'; readonly id: string; readonly value: number }
+  | { readonly kind: 'mount'; readonly id: string; readonly into: string };
 
 export interface Fix {
   readonly label: Phrase;

@@ -1,25 +1,17 @@
-/** Estimates where a scale or an edge would tell: what to measure next, and what it would settle. */
+/** All is weighed, and still the level is not known: what to measure better, and why no ruler may be fine enough. */
 import { figure, say } from '../../0-base';
 import type { BalanceCheck } from '../balanceCheck';
 
 /** Two standard uncertainties of lean beyond which the level shown is only an order of size. */
 const LEAN_NOT_KNOWN = 2;
 
-export const notMeasured: BalanceCheck = {
-  id: 'notMeasured',
+export const levelNotKnown: BalanceCheck = {
+  id: 'levelNotKnown',
   stage: 'load',
   look: ({ evaluation, wants }) => {
-    const guessed = evaluation.pieces.filter((p) => p.isLoad && p.flat.massFrom === 'estimate').map((p) => p.flat);
-    const weigh = guessed.map((flat) => ({
-      code: 'notWeighed', severity: 'measure' as const, about: flat.owner,
-      figure: figure('mass', 2 * flat.massSpread), limit: null,
-      title: say`${flat.name} has never been weighed.`,
-      why: say`Its ${figure('mass', flat.mass)} is a guess from its size, give or take ${figure('mass', 2 * flat.massSpread)}.`,
-      toDo: say`Put it on the kitchen scale and type what it reads.`,
-      fixes: [],
-    }));
     const { hung } = evaluation;
-    if (!hung || weigh.length > 0) return weigh;
+    // While something is only guessed, that is said in Load, and this would say it again.
+    if (!hung || evaluation.pieces.some((p) => p.isLoad && p.flat.massFrom === 'estimate')) return [];
     const spread = 2 * hung.spread.massCentre[0];
     const allowed = Math.max(1e-6, hung.hang.bottomHeaviness) * Math.tan(wants.levelWithin);
     if (hung.hang.state !== 'hangs' || spread <= LEAN_NOT_KNOWN * allowed || !hung.spread.largestForeAft) return [];

@@ -1,0 +1,43 @@
+/** Balanced on a dowel or a ruler's edge: the mass centre lies between the places where it tips one way and the other. */
+import { combine, figure, say, spreadOfStep } from '../../0-base';
+import { balanceOnEdge } from '../measure/balanceOnEdge';
+import { AXIS_WORDS, fromFoot, impossible, missing, type Method } from '../method';
+
+export const onAnEdge: Method = {
+  id: 'onAnEdge',
+  name: 'On an edge',
+  finds: 'centre',
+  needs: 'axis',
+  choose: 'A dowel and a ruler. Quick, and good to a millimetre or so.',
+  how: [
+    'Lay a dowel, or a steel rule on edge, across the bench.',
+    'Put it on, with the line you measure square across the edge.',
+    'Push it along until it just tips one way: read where the edge stands.',
+    'Push it back until it just tips the other way: read again from the same face.',
+  ],
+  readings: [
+    { id: 'tipsOneWay', kind: 'length', name: () => 'Tips one way', least: 'nought' },
+    { id: 'tipsOtherWay', kind: 'length', name: () => 'Tips the other', least: 'nought' },
+  ],
+  work: (input) => {
+    const { item, axis } = input;
+    const [one, other] = [input.read('tipsOneWay'), input.read('tipsOtherWay')];
+    if (!one || !other) return missing(onAnEdge, input)!;
+    const length = item.size[axis];
+    for (const [reading, place] of [['tipsOneWay', one.value], ['tipsOtherWay', other.value]] as const) {
+      if (!(place >= 0 && place <= length)) return impossible(reading, `The edge stood outside the item. Measure from ${AXIS_WORDS[axis].face} each time.`);
+    }
+    // An edge is a few millimetres wide at most: tips a quarter of the item apart were read from two faces.
+    if (Math.abs(one.value - other.value) > Math.max(0.25 * length, 0.01)) return impossible('tipsOtherWay', say`The two tips lie ${figure('length', Math.abs(one.value - other.value), 0)} apart. Read both from ${AXIS_WORDS[axis].face}.`);
+    const placed = balanceOnEdge({ tipsOneWay: one.value, tipsOtherWay: other.value, length, rulerStep: input.rulerStep });
+    if (!placed.ok) return impossible('tipsOneWay', placed.reason);
+    const repeats = combine(one.spread, other.spread) / 2;
+    const width = Math.abs(one.value - other.value);
+    return {
+      kind: 'found',
+      found: [{ what: 'centre', axis, value: fromFoot(item, axis, placed.at), spread: Math.max(placed.spread, combine(spreadOfStep(width), repeats)) }],
+      sum: say`Midway between ${figure('length', one.value, 1)} and ${figure('length', other.value, 1)}: ${figure('length', placed.at, 1)} from ${AXIS_WORDS[axis].face}.`,
+      better: width > 2 * input.rulerStep ? say`A narrower edge: the tips lie ${figure('length', width, 1)} apart.` : say`Read each tip twice more, or use calipers.`,
+    };
+  },
+};

@@ -1,0 +1,24 @@
+/** The size of its box, by ruler or caliper. */
+import { figure, say } from '../../0-base';
+import { AXIS_WORDS, impossible, missing, type Method } from '../method';
+
+export const outsideSize: Method = {
+  id: 'outsideSize',
+  name: 'Size, by ruler or caliper',
+  finds: 'size',
+  needs: 'axis',
+  choose: 'Knobs, hoods and eyecups left out; they go in as what must stay free.',
+  how: ['Close the jaws, or lay the ruler, square across the two faces.', 'Read without pressing.', 'Turn it a little and read twice more.'],
+  readings: [{ id: 'across', kind: 'length', name: () => 'Across the faces' }],
+  work: (input) => {
+    const across = input.read('across');
+    if (!across) return missing(outsideSize, input)!;
+    if (!(across.value > 0)) return impossible('across', 'A size must be more than nothing.');
+    return {
+      kind: 'found',
+      found: [{ what: 'size', axis: input.axis, value: across.value, spread: across.spread }],
+      sum: say`Size, ${AXIS_WORDS[input.axis].name}: mean of ${figure('count', across.count)}.`,
+      better: across.range > 3 * input.rulerStep ? say`The readings differ by ${figure('length', across.range, 1)}: are the faces parallel?` : say`Calipers read ten times finer than a ruler.`,
+    };
+  },
+};
