@@ -49,7 +49,7 @@ describe('the server', () => {
 
   it('answers 4xx in one form to what is not JSON, too large, not there, or empty', async () => {
     isProblem((await bench.http.post('/api/changes').set('Content-Type', 'application/json').send('{')).body, 400);
-    isProblem((await bench.http.post('/api/changes').send({ changes: [{ ...save('a', 0), body: { ...item('a'), notes: 'x'.repeat(5_000_000) } }] })).body, 413);
+    isProblem((await bench.http.post('/api/changes').send({ changes: [{ ...save('a', 0), body: { ...item('a'), notes: 'x'.repeat(26_000_000) } }] })).body, 413);
     isProblem((await bench.http.get('/api/documents/kit/nobody')).body, 404);
     isProblem((await bench.http.get('/api/documents/boat/a')).body, 404);
     isProblem((await bench.http.get('/api/nothing')).body, 404);

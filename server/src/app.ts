@@ -7,6 +7,7 @@ import { onlyThisMachine } from './guards';
 import { errorHandler, NotFound } from './problem';
 import { backupRoutes } from './routes/backups';
 import { documentRoutes } from './routes/documents';
+import { photoRoutes } from './routes/photos';
 import { rigFileRoutes } from './routes/rigFiles';
 import type { Store } from './store/openStore';
 
@@ -31,7 +32,7 @@ export function makeApp(options: { store: Store; purpose: 'demo' | 'own'; page: 
   api.get('/health', (_request, response) => {
     response.json({ ok: true, purpose: options.purpose });
   });
-  api.use(documentRoutes(options.store), rigFileRoutes(options.store), backupRoutes(options.store, options.now));
+  api.use(documentRoutes(options.store), rigFileRoutes(options.store), backupRoutes(options.store, options.now), photoRoutes(options.store));
   api.use(() => {
     throw new NotFound('There is nothing at this address.');
   });

@@ -25,7 +25,7 @@ export const errorHandler: ErrorRequestHandler = (error: unknown, request, respo
   if (error instanceof NotFound) return sendProblem(response, 404, 'Not found', error.message);
   if (error instanceof Conflict) return sendProblem(response, 409, 'Changed elsewhere', 'Something here was saved since you opened it. Nothing was overwritten: choose which to keep.', { conflicts: [...error.conflicts] });
   const kind = (error as { type?: string }).type;
-  if (kind === 'entity.too.large') return sendProblem(response, 413, 'Too large', 'That is larger than this accepts: 4 MB for a save, 64 MB for a backup.');
+  if (kind === 'entity.too.large') return sendProblem(response, 413, 'Too large', 'That is larger than this accepts: 24 MB for a save, 4 MB for a picture, 64 MB for a backup.');
   if (kind === 'entity.parse.failed') return sendProblem(response, 400, 'Not understood', 'The request is not JSON.');
   if (typeof (error as { status?: number }).status === 'number' && (error as { status: number }).status < 500) return sendProblem(response, (error as { status: number }).status, 'Not understood', 'The request could not be read.');
   console.error(`${request.method} ${request.path}:`, error);

@@ -21,7 +21,7 @@ const documentId = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9_./-]{0,99}$/);
 
 /** Body null: deleted. Revision 0: never saved. The body is checked against its kind's schema afterwards. */
 export const change = z.strictObject({ kind: z.enum(DOCUMENT_KINDS), id: documentId, revision, body: z.unknown() });
-export const changes = z.strictObject({ changes: z.array(change).min(1).max(500) });
+export const changes = z.strictObject({ changes: z.array(change).min(1).max(20_000) });
 export type ChangeRequest = z.infer<typeof change>;
 
 export const stored = z.strictObject({ kind: z.enum(DOCUMENT_KINDS), id: documentId, revision, body: z.unknown(), savedAt: z.string() });

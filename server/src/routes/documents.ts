@@ -15,7 +15,7 @@ export function documentRoutes(store: Store): Router {
     if (!found) throw new NotFound(`There is no ${kind} “${id}”.`);
     response.json(found);
   });
-  router.post('/changes', json({ limit: '4mb' }), (request, response) => {
+  router.post('/changes', json({ limit: '24mb' }), (request, response) => {
     const read = readWith(changes, request.body);
     if (!read.ok) throw new BadRequest('The changes are not in the form this reads.', read.faults);
     response.json({ saved: store.save(checked(read.value.changes)) });

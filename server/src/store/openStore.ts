@@ -3,6 +3,7 @@ import Database from 'better-sqlite3';
 import { BODY_SCHEMAS, readWith, type ChangeRequest, type DocumentKind, type Stored } from '@tide-pebble/core';
 import * as z from 'zod';
 import { migrate } from './migrate';
+import type { Photo } from '../photo';
 import { migrations, QUERY_NAMES, queryText, type QueryName } from './sqlFiles';
 
 export class WrongPurpose extends Error {}
@@ -24,11 +25,18 @@ export interface Store {
   /** All or nothing. A change against an old revision throws Conflict; one that is there already, word for word, is not an error. */
   save(changes: readonly ChangeRequest[]): readonly Saved[];
   /** Puts these documents in place of everything here, in one transaction. */
-  replaceAll(documents: readonly { kind: DocumentKind; id: string; body: unknown }[]): void;
+  replaceAll(documents: readonly { kind: DocumentKind; id: string; body: unknown }[], photos?: readonly Photo[]): void;
+  photo(id: string): Photo | null;
+  putPhoto(photo: Photo): void;
+  /** The photos that kit is shown with. */
+  photos(): readonly Photo[];
   isEmpty(): boolean;
   close(): void;
 }
 
+const photoRow = z.strictObject({ id: z.string(), type: z.string(), width: z.number(), height: z.number(), bytes: z.instanceof(Buffer) });
+/** A photo put but not yet named by a saved item may still be: a day later it is not. */
+const LOOSE_FOR_MS = 24 * 60 * 60 * 1000;
 const row = z.strictObject({ kind: z.enum(['rig', 'kit', 'loadout', 'setup', 'log', 'bin']), id: z.string(), revision: z.number(), body: z.string().nullable(), saved_at: z.string() });
 
 export function openStore(file: string, purpose: 'demo' | 'own', now: () => string = () => new Date().toISOString()): Store {
@@ -46,6 +54,8 @@ export function openStore(file: string, purpose: 'demo' | 'own', now: () => stri
     db.close();
     throw new WrongPurpose(held === 'demo' ? `${file} holds the demo. Start it with npm run demo, or choose another folder with --data.` : `${file} holds your own rigs, so the demo will not open it. Choose another folder with --data.`);
   }
+
+  query.dropLoosePhotos.run({ before: new Date(Date.parse(now()) - LOOSE_FOR_MS).toISOString() });
 
   const read = (data: unknown): Stored => {
     const { body, saved_at: savedAt, ...rest } = row.parse(data);
@@ -74,7 +84,9 @@ export function openStore(file: string, purpose: 'demo' | 'own', now: () => stri
     if (conflicts.length > 0) throw new Conflict(conflicts);
     return saved;
   });
-  const replaceAll = db.transaction((documents: readonly { kind: DocumentKind; id: string; body: unknown }[]) => {
+  const putPhoto = (photo: Photo): void => void query.putPhoto.run({ ...photo, savedAt: now() });
+  const replaceAll = db.transaction((documents: readonly { kind: DocumentKind; id: string; body: unknown }[], photos: readonly Photo[]) => {
+    for (const photo of photos) putPhoto(photo);
     const kept = new Set(documents.map((d) => `${d.kind} ${d.id}`));
     for (const old of query.allDocuments.all().map(read)) if (!kept.has(`${old.kind} ${old.id}`)) put(old.kind, old.id, old.revision + 1, null);
     for (const { kind, id, body } of documents) put(kind, id, (one(kind, id)?.revision ?? 0) + 1, body);
@@ -84,7 +96,13 @@ export function openStore(file: string, purpose: 'demo' | 'own', now: () => stri
     all: () => query.allDocuments.all().map(read),
     one,
     save: (changes) => save.immediate(changes),
-    replaceAll: (documents) => replaceAll.immediate(documents),
+    replaceAll: (documents, photos = []) => replaceAll.immediate(documents, photos),
+    photo: (id) => {
+      const found = query.onePhoto.get({ id });
+      return found === undefined ? null : photoRow.parse(found);
+    },
+    putPhoto,
+    photos: () => query.shownPhotos.all().map((p) => photoRow.parse(p)),
     isEmpty: () => query.allDocuments.all().length === 0,
     close: () => {
       db.pragma('wal_checkpoint(TRUNCATE)');

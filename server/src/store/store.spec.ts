@@ -86,15 +86,36 @@ describe('migrating', () => {
   it('makes a copy of the file first, and runs each step once', () => {
     bench.store.close();
     const db = new Database(bench.file);
-    const steps = [...migrations(), { number: 2, name: 'try', sql: 'CREATE TABLE tried (n INTEGER) STRICT' }];
+    const next = migrations().length + 1;
+    const copy = `${bench.file}.before-${String(next).padStart(4, '0')}`;
+    const steps = [...migrations(), { number: next, name: 'try', sql: 'CREATE TABLE tried (n INTEGER) STRICT' }];
     migrate(db, bench.file, steps, () => NOW);
     migrate(db, bench.file, steps, () => NOW);
-    expect(existsSync(`${bench.file}.before-0002`)).toBeTrue();
-    expect(db.prepare('SELECT count(*) FROM migration').pluck().get()).toBe(2);
+    expect(existsSync(copy)).toBeTrue();
+    expect(db.prepare('SELECT count(*) FROM migration').pluck().get()).toBe(next);
     expect(() => migrate(db, bench.file, migrations(), () => NOW)).toThrowError(NewerData);
     db.close();
-    copyFileSync(`${bench.file}.before-0002`, bench.file);
+    copyFileSync(copy, bench.file);
     bench.store = openStore(bench.file, 'own');
+  });
+
+  it('brings a folder of every earlier form to the schema of a new one, its documents as they were', () => {
+    const schema = (db: Database.Database): unknown => db.prepare("SELECT type, name, sql FROM sqlite_master WHERE name NOT LIKE 'sqlite_%' ORDER BY name").all();
+    const fresh = new Database(bench.file, { readonly: true });
+    for (let upTo = 1; upTo < migrations().length; upTo++) {
+      const file = join(bench.folder, `from-${upTo}.db`);
+      const old = new Database(file);
+      migrate(old, file, migrations().slice(0, upTo), () => NOW);
+      old.prepare("INSERT INTO document (kind, id, revision, body, saved_at) VALUES ('kit', 'a', 1, ?, ?)").run(JSON.stringify(item('a')), NOW);
+      old.close();
+      const store = openStore(file, 'own', () => NOW);
+      expect(store.one('kit', 'a')!.body).toEqual(JSON.parse(JSON.stringify(item('a'))));
+      store.close();
+      const now = new Database(file, { readonly: true });
+      expect(schema(now)).toEqual(schema(fresh));
+      now.close();
+    }
+    fresh.close();
   });
 
   it('that fails leaves neither its table nor its number', () => {
