@@ -1,22 +1,62 @@
 /** Writes the demo scenario's documents: a tiny crew filming tide pools and a harbour. Run when the scenario changes. */
 import { writeFileSync } from 'node:fs';
-import { familyById, placeLoad, workpiece, judged, trim, FAMILIES, type KitItem, type Loadout, type RigDocument, type SetUp, type LogEntry, type BinItem } from '@tide-pebble/core';
+import { familyById, placeLoad, weighedAs, withMeasurement, workpiece, judged, trim, FAMILIES, type KitItem, type Loadout, type RigDocument, type SetUp, type LogEntry, type BinItem } from '@tide-pebble/core';
 
+const plain = (item: Omit<KitItem, 'mountPoints'> & Partial<Pick<KitItem, 'mountPoints'>>): KitItem => ({ mountPoints: [], ...item });
+/** Weighed once on a kitchen scale, then each axis balanced on a dowel: tips in mm from rear, right side and underside. */
+function measuredKit(item: KitItem, grams: number, tips: readonly (readonly [number, number] | null)[]): KitItem {
+  const weighed = weighedAs(item, { value: grams / 1000, typed: `${grams} g` }, `${item.id}-weighed`, 0.001);
+  return tips.reduce<KitItem>((now, pair, axis) => (pair ? withMeasurement(now, { id: `${item.id}-edge-${axis}`, method: 'onAnEdge', axis: axis as 0 | 1 | 2, readings: { tipsOneWay: [{ value: pair[0] / 1000, typed: `${pair[0]} mm` }], tipsOtherWay: [{ value: pair[1] / 1000, typed: `${pair[1]} mm` }] }, scaleStep: 0.001, rulerStep: 0.001 }) : now), weighed);
+}
+const heron = withMeasurement(measuredKit(plain({
+  id: 'kit-heron', name: 'Heron body', class: 'camera', form: 'box', size: [0.062, 0.118, 0.072], boxCentre: [0.004, 0.003, 0.036], foot: 'thread',
+  mountPoints: [{ id: 'flange', name: 'lens flange', kind: 'lens mount', at: [0.035, 0.004, 0.038] }, { id: 'shoe', name: 'shoe', kind: 'shoe', at: [0, 0.004, 0.073] }],
+  states: [
+    { id: 'screen', name: 'screen', choices: [{ id: 'out', name: 'out' }, { id: 'in', name: 'in', change: { kind: 'moves', by: [0, -0.004, 0], spread: [0.0005, 0.0005, 0.0005] } }] },
+    { id: 'strap', name: 'strap', choices: [{ id: 'off', name: 'off' }, { id: 'on', name: 'on', change: { kind: 'adds', mass: { value: 0.038, spread: 0.0006 }, at: [-0.01, 0, -0.03], spread: [0.01, 0.02, 0.01] } }] },
+  ],
+  clearances: [
+    { id: 'battery-door', kind: 'battery door', at: [0.014, -0.035, -0.015], size: [0.04, 0.035, 0.03] },
+    { id: 'screen-swing', kind: 'screen swing', at: [-0.02, 0.095, 0.036], size: [0.02, 0.066, 0.05] },
+    { id: 'socket', kind: 'tripod socket', at: [0, 0, 0.003], size: [0.0066, 0.0066, 0.0055] },
+  ],
+  sensor: { width: 0.0235, height: 0.0156 }, socketDepth: { value: 0.0055, typed: '5.5 mm' }, notes: 'Battery and card in, screen folded out.',
+}), 486, [[32.5, 33.5], [57.5, 58.5], [33.5, 34.5]]), {
+  id: 'kit-heron-scales', method: 'onTwoScales', axis: 0, scaleStep: 0.001, rulerStep: 0.001,
+  readings: { near: [{ value: 0.223, typed: '223 g' }], far: [{ value: 0.263, typed: '263 g' }], distance: [{ value: 0.05, typed: '50 mm' }], fromFace: [{ value: 0.006, typed: '6 mm' }] },
+});
+const zoom = measuredKit(plain({
+  id: 'kit-zoom', name: 'Zoom 18 to 45', class: 'lens', form: 'cylinder', size: [0.082, 0.068, 0.068], boxCentre: [0.041, 0, 0], foot: 'lens mount', focalLength: { shortest: 0.018, longest: 0.045 },
+  states: [{ id: 'zoom', name: 'zoom', choices: [{ id: 'at-wide', name: 'at wide', focalLength: 0.018 }, { id: 'at-long', name: 'at long', focalLength: 0.045, change: { kind: 'moves', by: [0.009, 0, 0], spread: [0.0007, 0, 0] } }] }],
+}), 338, [[38, 39.5], null, null]);
 const kit: KitItem[] = [
-  { id: 'kit-heron', name: 'Heron body', class: 'camera', mass: { value: 0.486, spread: 0.0006, source: 'mass of Heron body', typed: '486 g' }, form: 'box', size: [0.062, 0.118, 0.072], boxCentre: [0.004, 0.003, 0.036], massCentre: { at: [0.006, 0.002, 0.034], spread: [0.0004, 0.0004, 0.0008], source: 'balanced on a dowel' }, mountPoints: [{ id: 'flange', name: 'lens flange', at: [0.035, 0.004, 0.038] }, { id: 'shoe', name: 'shoe', at: [0, 0.004, 0.073] }], sensor: { width: 0.0235, height: 0.0156 }, socketDepth: { value: 0.0055, typed: '5.5 mm' }, notes: 'Battery and card in, screen folded out.' },
-  { id: 'kit-24', name: 'Wide lens 24', class: 'lens', mass: { value: 0.214, spread: 0.0006, source: 'mass of Wide lens 24', typed: '214 g' }, form: 'cylinder', size: [0.058, 0.062, 0.062], boxCentre: [0.029, 0, 0], massCentre: { at: [0.027, 0, 0], spread: [0.0005, 0.0002, 0.0002], source: 'balanced on a dowel' }, mountPoints: [], focalLength: { shortest: 0.024, longest: 0.024 } },
-  { id: 'kit-70', name: 'Long lens 70', class: 'lens', form: 'cylinder', size: [0.104, 0.07, 0.07], boxCentre: [0.052, 0, 0], mountPoints: [], focalLength: { shortest: 0.07, longest: 0.07 } },
-  { id: 'kit-mic', name: 'Small mic', class: 'microphone', mass: { value: 0.062, spread: 0.0006, source: 'mass of Small mic', typed: '62 g' }, form: 'cylinder', size: [0.085, 0.022, 0.022], boxCentre: [0.012, 0, 0.018], massCentre: { at: [0.009, 0, 0.015], spread: [0.001, 0.0003, 0.001], source: 'balanced on a dowel' }, mountPoints: [] },
+  heron,
+  measuredKit(plain({ id: 'kit-24', name: 'Wide lens 24', class: 'lens', form: 'cylinder', size: [0.058, 0.062, 0.062], boxCentre: [0.029, 0, 0], foot: 'lens mount', focalLength: { shortest: 0.024, longest: 0.024 }, mountPoints: [{ id: 'front', name: 'front thread', kind: 'thread', at: [0.058, 0, 0] }] }), 214, [[26.5, 27.5], [30.5, 31.5], [30.5, 31.5]]),
+  plain({ id: 'kit-70', name: 'Long lens 70', class: 'lens', form: 'cylinder', size: [0.104, 0.07, 0.07], boxCentre: [0.052, 0, 0], foot: 'lens mount', focalLength: { shortest: 0.07, longest: 0.07 } }),
+  zoom,
+  measuredKit(plain({ id: 'kit-mic', name: 'Small mic', class: 'microphone', form: 'cylinder', size: [0.085, 0.022, 0.022], boxCentre: [0.012, 0, 0.018], foot: 'shoe' }), 62, [[39, 40], [10.5, 11.5], [7.5, 8.5]]),
+  plain({ id: 'kit-muff', name: 'Wind muff', class: 'other', form: 'cylinder', size: [0.095, 0.05, 0.05], boxCentre: [0.012, 0, 0.018], foot: 'clip' }),
+  measuredKit(plain({ id: 'kit-dusk', name: 'Dusk light', class: 'light', form: 'box', size: [0.03, 0.08, 0.06], boxCentre: [0, 0, 0.03], foot: 'shoe' }), 118, [[14, 16], null, null]),
+  plain({ id: 'kit-monitor', name: 'Small monitor', class: 'monitor', form: 'box', size: [0.025, 0.13, 0.08], boxCentre: [0, 0, 0.04], foot: 'thread', goesWith: ['kit-cell'], mountPoints: [{ id: 'back', name: 'battery bay', kind: 'bay', at: [-0.013, 0, 0.04] }] }),
+  measuredKit(plain({ id: 'kit-cell', name: 'Monitor battery', class: 'battery', form: 'box', size: [0.02, 0.04, 0.07], boxCentre: [-0.01, 0, 0], foot: 'bay' }), 96, [null, null, null]),
+  measuredKit(plain({ id: 'kit-grey', name: 'Grey filter', class: 'filter', form: 'cylinder', size: [0.006, 0.064, 0.064], boxCentre: [0.003, 0, 0], foot: 'thread' }), 21, [null, null, null]),
+  measuredKit(plain({ id: 'kit-crab', name: 'Crab cam', class: 'action camera', form: 'box', size: [0.033, 0.071, 0.051], boxCentre: [0, 0, 0.0255], foot: 'clip', sensor: { width: 0.0063, height: 0.0047 }, focalLength: { shortest: 0.0028, longest: 0.0028 } }), 152, [[17, 18], [35, 36], [25, 26]]),
 ];
+const asShot = { screen: 'out', strap: 'off' };
 const loadouts: Loadout[] = [
   { id: 'loadout-ebb', name: 'Ebb: body, 24, small mic', conditions: 'Strap off, screen out, battery and card in.', items: [
-    { id: 'ebb-body', item: 'kit-heron', on: null, offset: [0, 0, 0] },
+    { id: 'ebb-body', item: 'kit-heron', on: null, offset: [0, 0, 0], states: asShot },
     { id: 'ebb-lens', item: 'kit-24', on: { mounted: 'ebb-body', point: 'flange' }, offset: [0, 0, 0] },
     { id: 'ebb-mic', item: 'kit-mic', on: { mounted: 'ebb-body', point: 'shoe' }, offset: [0, 0, 0] },
   ] },
   { id: 'loadout-flood', name: 'Flood: body, 70', conditions: 'Strap off, screen out, lens cap off.', items: [
-    { id: 'flood-body', item: 'kit-heron', on: null, offset: [0, 0, 0] },
+    { id: 'flood-body', item: 'kit-heron', on: null, offset: [0, 0, 0], states: asShot },
     { id: 'flood-lens', item: 'kit-70', on: { mounted: 'flood-body', point: 'flange' }, offset: [0, 0, 0] },
+  ] },
+  { id: 'loadout-spring', name: 'Spring: body, zoom, light', conditions: 'Strap off; screen in or out as the sun has it.', items: [
+    { id: 'spring-body', item: 'kit-heron', on: null, offset: [0, 0, 0], states: { strap: 'off' } },
+    { id: 'spring-lens', item: 'kit-zoom', on: { mounted: 'spring-body', point: 'flange' }, offset: [0, 0, 0] },
+    { id: 'spring-light', item: 'kit-dusk', on: { mounted: 'spring-body', point: 'shoe' }, offset: [0, 0, 0] },
   ] },
 ];
 const items = new Map(kit.map((k) => [k.id, k]));
@@ -69,5 +109,5 @@ for (const id of ['cut:bar', 'deburr:bar', 'mark:bar', 'bend:bar:1']) limpet.don
 const of = (kind: string, list: readonly { id: string }[]) => list.map((body) => ({ kind, id: body.id, body }));
 const documents = [...of('kit', kit), ...of('loadout', loadouts), ...of('rig', [limpet, whelk]), ...of('setup', setups), ...of('log', log), ...of('bin', bin)];
 writeFileSync(new URL('../demo/tide-pools.json', import.meta.url), `${JSON.stringify({ format: 'tide-pebble-backup', version: 1, savedAt: '2026-06-15T09:00:00Z', documents }, null, 1)}\n`);
-writeFileSync(new URL('../demo/limpet.rig.json', import.meta.url), `${JSON.stringify({ format: 'tide-pebble-rig', version: 1, rig: limpet, kit: kit.filter((k) => k.id !== 'kit-70'), loadouts: [loadouts[0]], setups: setups.filter((s) => s.id === 'setup-limpet-ebb') }, null, 1)}\n`);
+writeFileSync(new URL('../demo/limpet.rig.json', import.meta.url), `${JSON.stringify({ format: 'tide-pebble-rig', version: 1, rig: limpet, kit: kit.filter((k) => ['kit-heron', 'kit-24', 'kit-mic'].includes(k.id)), loadouts: [loadouts[0]], setups: setups.filter((s) => s.id === 'setup-limpet-ebb') }, null, 1)}\n`);
 console.log(JSON.stringify({ trimmed, mass: evaluation.mass, added: evaluation.addedMass, expected, calm: hung.calm, spread: hung.spread, findings: findings.map((f) => f.code), dims: limpet.design.kind === 'family' && limpet.design.dimensions }, null, 1));

@@ -54,6 +54,10 @@ describe('coverage', () => {
     expect(open.to[0] - open.centre[0]).toBeGreaterThan((0.02 * 0.2) / 0.77);
     expect(open.shifts.map((s) => `${s.state} ${s.choice}`)).toEqual(['screen out', 'strap on', 'zoom long']);
     expect(open.shifts[2]!.moves[0]).toBeCloseTo((0.02 * 0.2) / 0.7, 12);
+    const rough: KitItem = { ...screened, states: [{ id: 'screen', name: 'screen', choices: [{ id: 'in', name: 'in' }, { id: 'out', name: 'out', change: { kind: 'moves', by: [0, 0.004, 0], spread: [0, 0.001, 0] } }] }] };
+    const one = coverageOf([with_('a', 'cam', null)], new Map([['cam', rough]])).axes![1];
+    expect(one.travel).toBeCloseTo(0.004, 12);
+    expect(one.travelSpread).toBeCloseTo(0.001, 12);
     const set = coverageOf([with_('a', 'cam2', null, { screen: 'in', strap: 'off' })], all).loadouts[0]!;
     expect(set.from).toEqual(set.centre);
     expect(set.shifts).toEqual([]);

@@ -3,7 +3,7 @@ import { add, addScaled, scale, subtract, transform, type Mat3, type Vec3 } from
 import type { KitItem, Loadout } from '../model';
 import { itemFigures, momentOfChange, type ItemFigures } from './estimate';
 import type { Axis } from './method';
-import { placeItems, type LoadFault, type PlacedItem } from './placeLoad';
+import { placeItems, turnedSpread, type LoadFault, type PlacedItem } from './placeLoad';
 
 export interface StateShift {
   readonly mounted: string;
@@ -21,9 +21,11 @@ export interface CoveredLoadout {
   /** From the mount's foot, m, with states left open in their first choice; and one standard uncertainty. */
   readonly centre: Vec3;
   readonly spread: Vec3;
-  /** Least and most along each axis over every mix of the states left open. */
+  /** Least and most along each axis over every mix of the states left open; what the states' own spreads add there. */
   readonly from: Vec3;
   readonly to: Vec3;
+  readonly fromSpread: Vec3;
+  readonly toSpread: Vec3;
   readonly shifts: readonly StateShift[];
   readonly faults: readonly LoadFault[];
 }
@@ -107,7 +109,7 @@ function weighedLoadout(loadout: Loadout, kit: ReadonlyMap<string, KitItem>): We
     for (let a = 0; a < 3; a++) variance[a]! += source.moves[a]! ** 2;
   }
   for (const spread of massSpreads(pieces).values()) massVariance += spread ** 2;
-  const open = items.flatMap((p) => openStates(p));
+  const open = items.flatMap((p) => openStates(p, centre));
   return {
     pieces,
     sources,
@@ -155,6 +157,8 @@ interface Option {
   readonly name: string;
   readonly mass: number;
   readonly first: Vec3;
+  /** One standard uncertainty of what it adds to the first moment about the loadout's centre, kg m. */
+  readonly spread: Vec3;
   readonly change: boolean;
 }
 interface OpenState {
@@ -165,7 +169,7 @@ interface OpenState {
 }
 
 /** States left open, each option as what it adds to the loadout's mass and first moment about the mount. */
-function openStates({ entry, item, at, turn }: PlacedItem): readonly OpenState[] {
+function openStates({ entry, item, at, turn }: PlacedItem, centre: Vec3): readonly OpenState[] {
   if (!item.states) return [];
   const usual = itemFigures(item);
   return item.states.filter((s) => entry.states?.[s.id] === undefined).map((state) => ({
@@ -173,9 +177,11 @@ function openStates({ entry, item, at, turn }: PlacedItem): readonly OpenState[]
     item: item.name,
     name: state.name,
     options: state.choices.map(({ name, change }): Option => {
-      if (!change) return { name, mass: 0, first: [0, 0, 0], change: false };
+      if (!change) return { name, mass: 0, first: [0, 0, 0], spread: [0, 0, 0], change: false };
       const { mass, first } = momentOfChange(usual, change);
-      return { name, mass, first: add(transform(turn, first), scale(at, mass)), change: true };
+      const placed = scale(turnedSpread(turn, change.spread ?? [0, 0, 0]), change.kind === 'moves' ? usual.mass : Math.abs(mass));
+      const arm = change.kind === 'adds' ? scale(subtract(add(at, transform(turn, change.at)), centre), change.mass.spread ?? 0) : ([0, 0, 0] as Vec3);
+      return { name, mass, first: add(transform(turn, first), scale(at, mass)), spread: placed.map((s, i) => Math.hypot(s, arm[i]!)) as unknown as Vec3, change: true };
     }),
   }));
 }
@@ -186,25 +192,31 @@ const STEPS_AT_MOST = 20; // each step is exact for its choice of options; three
  * Least and most of (S + Σs)/(M + Σm) over one option of each state: a ratio, so each state's best option depends on the
  * ratio itself; solved by Dinkelbach's iteration, which is exact over a finite choice.
  */
-function envelope(open: readonly OpenState[], mass: number, first: Vec3, centre: Vec3): { from: Vec3; to: Vec3 } {
-  if (open.length === 0) return { from: centre, to: centre };
-  const end = (a: Axis, way: 1 | -1): number => {
+function envelope(open: readonly OpenState[], mass: number, first: Vec3, centre: Vec3): Pick<CoveredLoadout, 'from' | 'to' | 'fromSpread' | 'toSpread'> {
+  const none: Vec3 = [0, 0, 0];
+  if (open.length === 0) return { from: centre, to: centre, fromSpread: none, toSpread: none };
+  const end = (a: Axis, way: 1 | -1): { readonly at: number; readonly spread: number } => {
     let ratio = centre[a];
+    let spread = 0;
     for (let step = 0; step < STEPS_AT_MOST; step++) {
-      let [m, s] = [mass, first[a]];
+      let [m, s, variance] = [mass, first[a], 0];
       for (const { options } of open) {
         let best = options[0]!;
         for (const o of options) if (way * (o.first[a] - ratio * o.mass) > way * (best.first[a] - ratio * best.mass)) best = o;
         m += best.mass;
         s += best.first[a];
+        variance += best.spread[a] ** 2;
       }
+      spread = Math.sqrt(variance) / m;
       const next = s / m;
       if (!(way * (next - ratio) > 1e-12)) break;
       ratio = next;
     }
-    return ratio;
+    return { at: ratio, spread };
   };
-  return { from: [end(0, -1), end(1, -1), end(2, -1)], to: [end(0, 1), end(1, 1), end(2, 1)] };
+  const [low, high] = [[end(0, -1), end(1, -1), end(2, -1)] as const, [end(0, 1), end(1, 1), end(2, 1)] as const];
+  const pick = (ends: typeof low, key: 'at' | 'spread'): Vec3 => [ends[0][key], ends[1][key], ends[2][key]];
+  return { from: pick(low, 'at'), to: pick(high, 'at'), fromSpread: pick(low, 'spread'), toSpread: pick(high, 'spread') };
 }
 
 function axisCover(weighed: readonly Weighed[], axis: Axis): AxisCover {
@@ -216,7 +228,7 @@ function axisCover(weighed: readonly Weighed[], axis: Axis): AxisCover {
     least: { loadout: least.covered.id, at: from, because: because(least, axis, middle, -1) },
     most: { loadout: most.covered.id, at: to, because: because(most, axis, middle, 1) },
     travel: to - from,
-    travelSpread: spreadBetween(least, most, axis),
+    travelSpread: Math.hypot(spreadBetween(least, most, axis), least.covered.fromSpread[axis], most.covered.toSpread[axis]),
     middle,
   };
 }

@@ -3,8 +3,9 @@ import { add, scale, subtract, type Vec3 } from '../0-base';
 import type { KitItem, StateChange, StateChoice } from '../model';
 import { CLASS_FACTS } from './kitClasses';
 
-/** Standard uncertainty of a mass centre taken as the middle of the box: a tenth of each side. */
+/** Standard uncertainty of a mass centre taken as the middle: a tenth of each side; across a round thing a thirtieth, for it was turned. */
 const CENTRE_GUESS = 0.1;
+const ROUND_GUESS = 1 / 30;
 
 export interface ItemFigures {
   readonly mass: number;
@@ -16,7 +17,17 @@ export interface ItemFigures {
   readonly balanced: boolean;
 }
 
-export const guessedCentreSpread = (size: Vec3): Vec3 => scale(size, CENTRE_GUESS);
+export function guessedCentreSpread({ form, size }: Pick<KitItem, 'form' | 'size'>): Vec3 {
+  const across = form === 'cylinder' ? ROUND_GUESS : CENTRE_GUESS;
+  return [size[0] * CENTRE_GUESS, size[1] * across, size[2] * across];
+}
+
+/** Which axes of the mass centre are better known than by guessing. */
+export function axesKnown(item: KitItem): readonly [boolean, boolean, boolean] {
+  const guess = guessedCentreSpread(item);
+  const known = (i: 0 | 1 | 2): boolean => item.massCentre !== undefined && (item.massCentre.spread?.[i] ?? 0) < guess[i] * (1 - 1e-9);
+  return [known(0), known(1), known(2)];
+}
 
 /**
  * Mass (kg) and mass centre (m from the item's foot) as usual, then in the states chosen. A weighed mass always wins
@@ -48,7 +59,7 @@ function usualFigures(item: KitItem): ItemFigures {
     massSpread: item.mass ? (item.mass.spread ?? 0) : mass * facts.densitySpread,
     weighed: item.mass !== undefined,
     centre: item.massCentre?.at ?? item.boxCentre,
-    centreSpread: item.massCentre ? (item.massCentre.spread ?? [0, 0, 0]) : guessedCentreSpread(item.size),
+    centreSpread: item.massCentre ? (item.massCentre.spread ?? [0, 0, 0]) : guessedCentreSpread(item),
     balanced: item.massCentre !== undefined,
   };
 }

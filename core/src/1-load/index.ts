@@ -6,7 +6,7 @@ export { NO_SUMS, addSums, carryOver, inertiaAbout, inertiaAboutMassCentre, mass
 // kit and loadouts
 export { CLASS_FACTS, type KitClassFacts } from './kitClasses';
 export { freePoints, newItem, standingOn, withClass } from './newItem';
-export { itemFigures, type ItemFigures } from './estimate';
+export { axesKnown, guessedCentreSpread, itemFigures, type ItemFigures } from './estimate';
 export { placeItems, placeLoad, type LoadFault, type PlacedItem, type PlacedItems, type PlacedLoad } from './placeLoad';
 export { loadFindings } from './loadFindings';
 export { changedLoadout, type LoadoutChange } from './changedLoadout';
@@ -15,7 +15,7 @@ export { lensCones, type ConeOutcome, type LensCone, type View2 } from './lensCo
 export { angleForFraction, edgeShiftByRoll, fieldOfView, frameFraction, smearFraction } from './fieldOfView';
 // measuring
 export { METHODS } from './methods';
-export { AXIS_WORDS, VIEW_AXES, fromFoot, type Axis, type AxisWords, type Method, type MethodFound, type MethodOutcome, type MethodReading } from './method';
+export { AXIS_WORDS, VIEW_AXES, fromFoot, type Axis, type AxisWords, type Method, type MethodFound, type MethodOutcome, type MethodReading, type PictureStroke } from './method';
 export { averaged, type Averaged } from './averaged';
 export { agreement, type Agreement, type Found } from './agreement';
 export { comparedOf, methodById, remeasured, resultsOf, weighedAs, withMeasurement, withoutMeasurement, type Compared, type Result } from './measured';

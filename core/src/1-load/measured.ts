@@ -6,7 +6,7 @@ import type { Vec3 } from '../0-base';
 import type { KitItem, Measurement, Quantity, Reading, StateChange } from '../model';
 import { agreement, type Agreement, type Found } from './agreement';
 import { averaged, type Averaged } from './averaged';
-import { guessedCentreSpread } from './estimate';
+import { axesKnown, guessedCentreSpread } from './estimate';
 import { VIEW_AXES, type Axis, type Method, type MethodFound, type MethodOutcome } from './method';
 import { METHODS } from './methods';
 
@@ -131,10 +131,11 @@ function massOf(item: KitItem, best: Found | null, had: boolean): KitItem {
 
 function centreOf(item: KitItem, axes: readonly { best: Found | null; had: boolean }[]): KitItem {
   if (axes.every((a) => !a.best && !a.had)) return item;
-  const guess = guessedCentreSpread(item.size);
+  const guess = guessedCentreSpread(item);
   const known = item.massCentre;
+  const before = axesKnown(item);
   // An axis that was only filled in with the guess is not known by that.
-  const kept = axes.map(({ best, had }, i) => best !== null || (!had && known !== undefined && (known.spread?.[i] ?? 0) < guess[i]! * (1 - 1e-9)));
+  const kept = axes.map(({ best, had }, i) => best !== null || (!had && before[i]!));
   if (!kept.some(Boolean)) {
     const { massCentre: _centre, ...guessed } = item;
     return guessed;
@@ -168,7 +169,7 @@ function changeMeasured(item: KitItem, here: readonly Result[], now: StateChange
   const centres = ([0, 1, 2] as const).map((axis) => agreement(foundIn(here, (f) => f.what === 'centre' && f.axis === axis))?.best ?? null);
   if (centres.every((c) => c === null)) return now;
   const usual = item.massCentre?.at ?? item.boxCentre;
-  const usualSpread = item.massCentre?.spread ?? guessedCentreSpread(item.size);
+  const usualSpread = item.massCentre?.spread ?? guessedCentreSpread(item);
   const before = now?.kind === 'moves' ? now : null;
   return {
     kind: 'moves',

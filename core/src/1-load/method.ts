@@ -55,15 +55,24 @@ export type MethodOutcome =
   | { readonly kind: 'waiting'; readonly next: string }
   | { readonly kind: 'impossible'; readonly reading: string; readonly reason: Phrase };
 
+/** A stroke of the little drawing of how it is done: paths on a sheet 200 wide and 100 high, y down. */
+export interface PictureStroke {
+  readonly look: 'bench' | 'item' | 'support' | 'scale' | 'measure' | 'cord' | 'pebble';
+  readonly path: string;
+}
+
 export interface Method {
   readonly id: string;
   readonly name: string;
   readonly finds: 'mass' | 'centre' | 'size' | 'depth';
+  /** How soon a maker would reach for it among those that find the same: 1 first. */
+  readonly reach: number;
   readonly needs: 'axis' | 'view' | 'nothing';
   /** When to choose it, in a line. */
   readonly choose: string;
   readonly how: readonly string[];
   readonly readings: readonly MethodReading[];
+  readonly picture: readonly PictureStroke[];
   readonly work: (input: MethodInput) => MethodOutcome;
 }
 

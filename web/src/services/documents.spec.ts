@@ -11,8 +11,8 @@ const stored = (revision: number, name: string): Stored => ({ kind: 'kit', id: '
 
 class NoDrafts {
   readonly kept = new Map<string, ChangeRequest>();
-  put(c: ChangeRequest): Promise<void> {
-    this.kept.set(`${c.kind}/${c.id}`, c);
+  put(changes: readonly ChangeRequest[]): Promise<void> {
+    for (const c of changes) this.kept.set(`${c.kind}/${c.id}`, c);
     return Promise.resolve();
   }
   drop(keys: readonly string[]): Promise<void> {
@@ -25,7 +25,10 @@ class NoDrafts {
   keepCopy(): Promise<void> {
     return Promise.resolve();
   }
-  copy(): Promise<readonly Stored[] | null> {
+  replaceCopy(): Promise<void> {
+    return Promise.resolve();
+  }
+  copy(): Promise<readonly Stored[]> {
     return Promise.resolve([stored(1, 'from the copy')]);
   }
 }

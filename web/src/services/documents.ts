@@ -63,11 +63,14 @@ export class Documents {
     return [...this.entries.value.values()].filter((e) => e.kind === kind && e.body !== null).map((e) => e.body as BodyOf[K]);
   }
 
-  /** One undoable step over any number of documents. A body that its schema refuses throws: screens check before. */
-  commit(label: string, edits: readonly Edit[], merge: string | null = null): void {
-    for (const { kind, id, body } of edits) {
-      const read = body === null ? null : readWith(BODY_SCHEMAS[kind] as Parameters<typeof readWith>[0], body);
-      if (read && !read.ok) throw new Error(`${kind} ${id}: ${read.faults[0]?.path} ${read.faults[0]?.message}`);
+  /**
+   * One undoable step over any number of documents. A body that its schema refuses throws: screens check before.
+   * `read` says that every body has just come from its schema, so a large import is not read twice.
+   */
+  commit(label: string, edits: readonly Edit[], merge: string | null = null, read = false): void {
+    for (const { kind, id, body } of read ? [] : edits) {
+      const found = body === null ? null : readWith(BODY_SCHEMAS[kind] as Parameters<typeof readWith>[0], body);
+      if (found && !found.ok) throw new Error(`${kind} ${id}: ${found.faults[0]?.path} ${found.faults[0]?.message}`);
     }
     const before = edits.map(({ kind, id }) => ({ kind, id, body: this.entries.value.get(keyOf(kind, id))?.body ?? null }));
     this.history.next(recorded(this.history.value, { label, before, after: edits, merge, at: Date.now() }));
@@ -118,13 +121,12 @@ export class Documents {
 
   private write(edits: readonly Edit[]): void {
     const next = new Map(this.entries.value);
-    for (const { kind, id, body } of edits) {
-      const key = keyOf(kind, id);
-      const entry = { kind, id, body, revision: next.get(key)?.revision ?? 0 };
-      next.set(key, entry);
-      this.dirty.add(key);
-      void this.drafts.put(entry);
+    const written = edits.map(({ kind, id, body }) => ({ kind, id, body, revision: next.get(keyOf(kind, id))?.revision ?? 0 }));
+    for (const entry of written) {
+      next.set(keyOf(entry.kind, entry.id), entry);
+      this.dirty.add(keyOf(entry.kind, entry.id));
     }
+    void this.drafts.put(written);
     this.entries.next(next);
     if (this.state.value.kind !== 'conflict' && this.state.value.kind !== 'away') this.state.next({ kind: 'keeping' });
     this.edited.next();
@@ -137,7 +139,7 @@ export class Documents {
     } catch (error) {
       if (!(error instanceof ServerAway)) return this.state.next({ kind: 'refused', reason: error instanceof Error ? error.message : 'The data could not be read.' });
       away = true;
-      this.take((await this.drafts.copy()) ?? []);
+      this.take(await this.drafts.copy(), false);
     }
     const drafts = await this.drafts.all();
     const next = new Map(this.entries.value);
@@ -151,7 +153,8 @@ export class Documents {
     if (away || drafts.length > 0) void this.save();
   }
 
-  private take(documents: readonly Stored[]): void {
+  private take(documents: readonly Stored[], fromServer = true): void {
+    if (fromServer) void this.drafts.replaceCopy(documents);
     this.entries.next(new Map(documents.map((d) => [keyOf(d.kind, d.id), { kind: d.kind, id: d.id, revision: d.revision, body: d.body }])));
   }
 
@@ -167,7 +170,7 @@ export class Documents {
       if (sent.length === 0) this.take(await firstValueFrom(this.api.loadAll()));
       else await this.acknowledge(sent, await firstValueFrom(this.api.save(sent.map(requestOf))));
       this.state.next(this.dirty.size > 0 ? { kind: 'keeping' } : { kind: 'kept', at: Date.now() });
-      void this.drafts.keepCopy([...this.entries.value.values()].filter((e) => e.body !== null).map((e) => ({ ...e, savedAt: '' })));
+      void this.drafts.keepCopy(sent.map(({ kind, id }) => this.entries.value.get(keyOf(kind, id))).filter((e) => e !== undefined).map((e) => ({ ...e, savedAt: '' })));
       if (this.dirty.size > 0) this.edited.next();
     } catch (error) {
       this.failed(error);
@@ -189,7 +192,7 @@ export class Documents {
       if (now.body === was.body) {
         this.dirty.delete(key);
         clean.push(key);
-      } else void this.drafts.put({ ...now, revision });
+      } else void this.drafts.put([{ ...now, revision }]);
     }
     this.entries.next(next);
     await this.drafts.drop(clean);

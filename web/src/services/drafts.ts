@@ -5,37 +5,67 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 interface Boxes extends DBSchema {
   drafts: { key: string; value: ChangeRequest };
-  copy: { key: string; value: readonly Stored[] };
+  copy: { key: string; value: Stored };
 }
+type Keyed = Pick<Stored, 'kind' | 'id'>;
+
+/** Documents put in one go: more would hold up the page while they are copied. */
+const PORTION = 300;
+const keyOf = ({ kind, id }: Keyed): string => `${kind}/${id}`;
 
 @Injectable({ providedIn: 'root' })
 export class Drafts {
-  private readonly db: Promise<IDBPDatabase<Boxes> | null> = openDB<Boxes>('tide-pebble', 1, {
-    upgrade: (db) => {
-      db.createObjectStore('drafts');
+  private readonly db: Promise<IDBPDatabase<Boxes> | null> = openDB<Boxes>('tide-pebble', 2, {
+    upgrade: (db, from) => {
+      if (from < 1) db.createObjectStore('drafts');
+      // The copy was one value of everything; now each document is its own.
+      if (from === 1) db.deleteObjectStore('copy');
       db.createObjectStore('copy');
     },
     // A private window may have no storage: then drafts live as long as the page.
   }).catch(() => null);
 
-  async put(change: ChangeRequest): Promise<void> {
-    await (await this.db)?.put('drafts', change, `${change.kind}/${change.id}`);
+  async put(changes: readonly ChangeRequest[]): Promise<void> {
+    await this.inPortions('drafts', changes);
   }
 
   async drop(keys: readonly string[]): Promise<void> {
     const db = await this.db;
-    await Promise.all(keys.map((key) => db?.delete('drafts', key)));
+    if (!db || keys.length === 0) return;
+    const step = db.transaction('drafts', 'readwrite');
+    await Promise.all([...keys.map((key) => step.store.delete(key)), step.done]);
   }
 
   async all(): Promise<readonly ChangeRequest[]> {
     return (await (await this.db)?.getAll('drafts')) ?? [];
   }
 
+  /** What has just been saved; deleted documents (no body) leave the copy. */
   async keepCopy(documents: readonly Stored[]): Promise<void> {
-    await (await this.db)?.put('copy', documents, 'all');
+    await this.inPortions('copy', documents.filter((d) => d.body !== null));
+    const db = await this.db;
+    const gone = documents.filter((d) => d.body === null);
+    if (!db || gone.length === 0) return;
+    const step = db.transaction('copy', 'readwrite');
+    await Promise.all([...gone.map((d) => step.store.delete(keyOf(d))), step.done]);
   }
 
-  async copy(): Promise<readonly Stored[] | null> {
-    return (await (await this.db)?.get('copy', 'all')) ?? null;
+  /** All there is, in place of what the copy held. */
+  async replaceCopy(documents: readonly Stored[]): Promise<void> {
+    const db = await this.db;
+    await db?.clear('copy');
+    await this.inPortions('copy', documents);
+  }
+
+  async copy(): Promise<readonly Stored[]> {
+    return (await (await this.db)?.getAll('copy')) ?? [];
+  }
+
+  private async inPortions<S extends 'drafts' | 'copy'>(store: S, list: readonly Boxes[S]['value'][]): Promise<void> {
+    const db = await this.db;
+    for (let from = 0; db && from < list.length; from += PORTION) {
+      const step = db.transaction(store, 'readwrite');
+      await Promise.all([...list.slice(from, from + PORTION).map((d) => step.store.put(d, keyOf(d))), step.done]);
+    }
   }
 }

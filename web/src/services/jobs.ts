@@ -2,14 +2,15 @@
 import { Injectable } from '@angular/core';
 import { Observable } from 'rxjs';
 import type { JobAnswer, JobName, JobRequest, JobResult } from '../workers/jobs';
+import type { TablePart } from '../workers/read-table';
 
 @Injectable({ providedIn: 'root' })
 export class Jobs {
   private idle: Worker | null = null;
   private next = 0;
 
-  /** Emits the outcome once. Unsubscribing before that stops the worker at once. */
-  run<N extends JobName>(name: N, input: JobRequest<N>): Observable<JobResult<N>> {
+  /** Emits the outcome once; portions on the way go to `part`. Unsubscribing before that stops the worker at once. */
+  run<N extends JobName>(name: N, input: JobRequest<N>, part: (part: TablePart) => void = () => undefined): Observable<JobResult<N>> {
     return new Observable((subscriber) => {
       const worker = this.idle ?? new Worker(new URL('../workers/core.worker', import.meta.url), { type: 'module' });
       this.idle = null;
@@ -17,6 +18,7 @@ export class Jobs {
       let over = false;
       worker.onmessage = ({ data }: MessageEvent<JobAnswer>) => {
         if (data.id !== id) return;
+        if ('part' in data) return part(data.part);
         over = true;
         this.release(worker);
         if ('fault' in data) subscriber.error(new Error(data.fault));

@@ -1,6 +1,6 @@
 /** The rig on the bench: which one, with which loadout and set-up, and every figure derived from them. */
 import { inject, Injectable } from '@angular/core';
-import { judged, workpiece, type AdjusterValues, type BinItem, type Change, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type StockPlan, type Workpiece } from '@tide-pebble/core';
+import { changedLoadout, judged, workpiece, type AdjusterValues, type BinItem, type Change, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type StockPlan, type Workpiece } from '@tide-pebble/core';
 import { BehaviorSubject, catchError, combineLatest, debounceTime, distinctUntilChanged, map, of, shareReplay, startWith, switchMap, type Observable } from 'rxjs';
 import { Documents } from './documents';
 import { Jobs } from './jobs';
@@ -87,14 +87,28 @@ export class Workspace {
   /** A finding's fix: all of its changes in one undoable step. */
   apply(label: string, changes: readonly Change[]): void {
     const rig = this.rigNow();
-    if (!rig) return;
+    if (!rig) {
+      // Kit can be put in order before there is a rig.
+      const loadouts = this.mounting(changes);
+      if (loadouts.length > 0) this.documents.commit(label, loadouts);
+      return;
+    }
     const dimensions = Object.fromEntries(changes.filter((c) => c.kind === 'dimension').map((c) => [c.id, { value: c.value }]));
     const values = Object.fromEntries(changes.filter((c) => c.kind === 'adjuster').map((c) => [c.id, c.value]));
     const setup = Object.keys(values).length > 0 ? this.setupWith(values) : null;
     this.documents.commit(label, [
       ...(Object.keys(dimensions).length > 0 ? [{ kind: 'rig' as const, id: rig.id, body: withDimensions(rig, dimensions) }] : []),
       ...(setup ? [{ kind: 'setup' as const, id: setup.id, body: setup }] : []),
+      ...this.mounting(changes),
     ]);
+  }
+
+  private mounting(changes: readonly Change[]): { kind: 'loadout'; id: string; body: Loadout }[] {
+    const kit = new Map(this.documents.all('kit').map((k) => [k.id, k]));
+    return changes.flatMap((c) => {
+      const loadout = c.kind === 'mount' ? this.documents.get('loadout', c.into) : null;
+      return loadout ? [{ kind: 'loadout' as const, id: loadout.id, body: changedLoadout(loadout, { kind: 'mount', item: c.id }, kit, () => `on-${crypto.randomUUID().slice(0, 8)}`) }] : [];
+    });
   }
 
   private rigNow(): RigDocument | null {

@@ -6,11 +6,13 @@ export interface Stage {
   readonly path: string;
   readonly title: string;
   readonly load: () => Promise<Type<unknown>>;
+  /** Sheets within the stage, reached from it. */
+  readonly sheets?: readonly { readonly path: string; readonly load: () => Promise<Type<unknown>> }[];
 }
 
 export const STAGES = [
   { path: 'shelf', title: 'Shelf', load: () => import('../screens/1-shelf/shelf').then((m) => m.Shelf) },
-  { path: 'load', title: 'Load', load: () => import('../screens/2-load/load').then((m) => m.Load) },
+  { path: 'load', title: 'Load', load: () => import('../screens/2-load/load').then((m) => m.Load), sheets: [{ path: ':id', load: () => import('../screens/2-load/item/item-sheet').then((m) => m.ItemSheet) }] },
   { path: 'frame', title: 'Frame', load: () => import('../screens/3-frame/frame').then((m) => m.Frame) },
   { path: 'balance', title: 'Balance', load: () => import('../screens/4-balance/balance').then((m) => m.Balance) },
   { path: 'stock', title: 'Stock', load: () => import('../screens/5-stock/stock').then((m) => m.Stock) },
@@ -22,6 +24,6 @@ export const STAGES = [
 export type StagePath = (typeof STAGES)[number]['path'];
 
 export const routes: Routes = [
-  ...STAGES.map((s) => ({ path: s.path, title: `${s.title} · Tide Pebble`, loadComponent: s.load })),
+  ...STAGES.flatMap((s: Stage) => [{ path: '', load: s.load }, ...(s.sheets ?? [])].map((sheet) => ({ path: sheet.path ? `${s.path}/${sheet.path}` : s.path, title: `${s.title} · Tide Pebble`, loadComponent: sheet.load }))),
   { path: '**', redirectTo: 'shelf' },
 ];

@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, ou
 import { parseAngle, parseLength, parseMass, parseTime, showAngle, showLength, showMass, showTime, type Parsed, type Quantity, type UnitChoice } from '@tide-pebble/core';
 import { Units } from '../services/units';
 
-export type FieldKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'money';
+export type FieldKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'number' | 'money';
 
 let made = 0;
 
@@ -26,6 +26,8 @@ export class QuantityField {
   readonly range = input<readonly [number, number] | null>(null);
   readonly hideLabel = input(false);
   readonly optional = input(false);
+  /** A quiet word in an empty field. */
+  readonly hint = input('');
   /** The figure alone, without a note on its rounding: for drawings. */
   readonly plain = input(false);
   /** Decimals shown; the typed figure is kept whole. */
@@ -111,6 +113,7 @@ function show(kind: FieldKind, value: number | null, units: UnitChoice, decimals
     case 'angle': return showAngle(value, decimals ?? 1);
     case 'time': return showTime(value, decimals ?? 2);
     case 'count': return `${Math.round(value)}`;
+    case 'number': return `${Number(value.toFixed(decimals ?? 3))}`;
     case 'money': return value.toFixed(2);
   }
 }
@@ -125,9 +128,10 @@ function parse(kind: FieldKind, text: string, units: UnitChoice): Parsed {
       const value = Number(text.trim());
       return Number.isInteger(value) && text.trim() !== '' ? { ok: true, value, typed: text } : { ok: false, reason: 'A whole number, please.' };
     }
+    case 'number':
     case 'money': {
       const value = Number(text.trim().replace(',', '.'));
-      return Number.isFinite(value) && text.trim() !== '' ? { ok: true, value, typed: text } : { ok: false, reason: 'An amount such as 31.40, please.' };
+      return Number.isFinite(value) && text.trim() !== '' ? { ok: true, value, typed: text } : { ok: false, reason: kind === 'money' ? 'An amount such as 31.40, please.' : 'A number such as 1.5, please.' };
     }
   }
 }

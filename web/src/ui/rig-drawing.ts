@@ -21,6 +21,8 @@ export interface DrawnView {
   readonly shapes: readonly DrawnShape[];
   /** Paper place of a point in rig axes, px. */
   readonly place: (p: Vec3) => Point2;
+  /** The same for a point of the view's own plane, m. */
+  readonly onPaper: (p: Point2) => Point2;
   readonly bottom: number;
   readonly right: number;
 }
@@ -65,12 +67,15 @@ export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], 
   const outlines = views.map((view) => pieces.map((piece) => ({ piece, points: outline(piece.flat, view) })));
   const boxes = outlines.map((list, i) => boxOf(list.flatMap((o) => [...o.points, ...leaning(o.piece, o.points, views[i]!, swinging)])));
   const wide = boxes.reduce((sum, b) => sum + (b.right - b.left), 0);
-  const tall = Math.max(...boxes.map((b) => b.high - b.low), 0.01);
+  // Views that show the height stand at one level; the one from above has a height of its own.
+  const upright = boxes.filter((_, i) => views[i] !== 'top');
+  const level = { high: Math.max(...upright.map((b) => b.high)), low: Math.min(...upright.map((b) => b.low)) };
+  const ends = boxes.map((b, i) => (views[i] === 'top' ? b : level));
+  const tall = Math.max(...ends.map((b) => b.high - b.low), 0.01);
   const room = { width: size.width - margins.left - margins.right - margins.between * (views.length - 1), height: size.height - margins.top - margins.bottom };
   const scale = SCALES.find((s) => (wide * FULL_SIZE) / s <= room.width && (tall * FULL_SIZE) / s <= room.height) ?? SCALES.at(-1)!;
   const pixelsPerMetre = FULL_SIZE / scale;
   const spare = Math.max(0, room.width - wide * pixelsPerMetre) / (views.length + 1);
-  const top = Math.max(...boxes.map((b) => b.high));
   const down = margins.top + Math.max(0, room.height - tall * pixelsPerMetre) / 3;
   let left = margins.left + spare;
   return {
@@ -78,13 +83,14 @@ export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], 
     pixelsPerMetre,
     views: views.map((view, i) => {
       const box = boxes[i]!;
+      const top = ends[i]!.high;
       const origin = left - box.left * pixelsPerMetre;
       left += (box.right - box.left) * pixelsPerMetre + spare / 2 + margins.between;
       const onPaper = ([u, v]: Point2): Point2 => [origin + u * pixelsPerMetre, down + (top - v) * pixelsPerMetre];
       const shapes = [...outlines[i]!]
         .sort((a, b) => nearness(a.piece.flat.centre, view) - nearness(b.piece.flat.centre, view))
         .map(({ piece, points }) => shapeOf(piece, points.map(onPaper), swinging?.bodies.has(piece.body) ?? false));
-      return { view, title: TITLES[view][0], note: `${TITLES[view][1]}, 1 : ${scale}`, titleAt: [origin + box.left * pixelsPerMetre, 28] as const, shapes, place: (p: Vec3) => onPaper(project(p, view)), bottom: down + (top - box.low) * pixelsPerMetre, right: origin + box.right * pixelsPerMetre };
+      return { view, title: TITLES[view][0], note: `${TITLES[view][1]}, 1 : ${scale}`, titleAt: [origin + box.left * pixelsPerMetre, 28] as const, shapes, place: (p: Vec3) => onPaper(project(p, view)), onPaper, bottom: down + (top - box.low) * pixelsPerMetre, right: origin + box.right * pixelsPerMetre };
     }),
   };
 }

@@ -1,4 +1,4 @@
 /// <reference lib="webworker" />
 import { answer, type JobMessage } from './jobs';
 
-addEventListener('message', ({ data }: MessageEvent<JobMessage>) => postMessage(answer(data)));
+addEventListener('message', ({ data }: MessageEvent<JobMessage>) => answer(data, (part) => postMessage(part)));

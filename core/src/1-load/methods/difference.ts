@@ -6,12 +6,20 @@ export const difference: Method = {
   id: 'difference',
   name: 'With and without',
   finds: 'mass',
+  reach: 2,
   needs: 'nothing',
   choose: 'For what cannot lie on the scale alone.',
   how: ['Weigh the whole with it on.', 'Take it off, touch nothing else, and weigh the rest.', 'It weighs the difference.'],
   readings: [
     { id: 'with', kind: 'mass', name: () => 'With it' },
     { id: 'without', kind: 'mass', name: () => 'Without it', least: 'nought' },
+  ],
+  picture: [
+    { look: 'bench', path: 'M10 90H190' },
+    { look: 'scale', path: 'M20 90V76H92V90ZM110 90V76H182V90Z' },
+    { look: 'item', path: 'M32 76V40H72V76ZM122 76V40H162V76Z' },
+    { look: 'support', path: 'M72 50H88V62H72Z' },
+    { look: 'measure', path: 'M98 58H106' },
   ],
   work: (input) => {
     const [on, off] = [input.read('with'), input.read('without')];

@@ -10,6 +10,7 @@ export const hungTwice: Method = {
   id: 'hungTwice',
   name: 'Hung twice',
   finds: 'centre',
+  reach: 5,
   needs: 'view',
   choose: 'Two axes at once, for odd shapes; by squared paper or from a photo.',
   how: [
@@ -21,6 +22,15 @@ export const hungTwice: Method = {
   readings: [
     place('aAcross', 'First line, upper mark, across'), place('aUp', 'First line, upper mark, up'), place('aAcross2', 'First line, lower mark, across'), place('aUp2', 'First line, lower mark, up'),
     place('bAcross', 'Second line, upper mark, across'), place('bUp', 'Second line, upper mark, up'), place('bAcross2', 'Second line, lower mark, across'), place('bUp2', 'Second line, lower mark, up'),
+  ],
+  picture: [
+    { look: 'cord', path: 'M58 4V14M58 14V86M142 4V18' },
+    { look: 'item', path: 'M34 14H90V70H34Z' },
+    { look: 'item', path: 'M142 18 180 58 140 96 102 56Z' },
+    { look: 'cord', path: 'M142 18V96' },
+    { look: 'measure', path: 'M64 24 50 66' },
+    { look: 'pebble', path: 'M54 44c-1-3 2-5 5-4 4 0 6 1 5 4 0 2-3 3-6 3-2 0-4-1-4-3z' },
+    { look: 'pebble', path: 'M138 56c-1-3 2-5 5-4 4 0 6 1 5 4 0 2-3 3-6 3-2 0-4-1-4-3z' },
   ],
   work: (input) => {
     const { item, view } = input;

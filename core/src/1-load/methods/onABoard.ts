@@ -7,6 +7,7 @@ export const onABoard: Method = {
   id: 'onABoard',
   name: 'On a board, one scale',
   finds: 'centre',
+  reach: 3,
   needs: 'axis',
   choose: 'One scale is enough, and odd shapes lie still.',
   how: [
@@ -20,6 +21,15 @@ export const onABoard: Method = {
     { id: 'withItem', kind: 'mass', name: () => 'Scale, with the item', least: 'nought' },
     { id: 'distance', kind: 'length', name: () => 'Edge to scale' },
     { id: 'toFace', kind: 'length', name: (axis) => `Edge to ${axis.face}`, optional: true, least: 'any' },
+  ],
+  picture: [
+    { look: 'bench', path: 'M10 90H190' },
+    { look: 'support', path: 'M18 90 26 64 34 90ZM148 78 154 64 160 78Z' },
+    { look: 'scale', path: 'M130 90V78H180V90Z' },
+    { look: 'bench', path: 'M20 64H172M20 60H172M20 64V60M172 64V60' },
+    { look: 'item', path: 'M60 60V26H124V60Z' },
+    { look: 'measure', path: 'M26 94V98M154 94V98M26 96H154' },
+    { look: 'pebble', path: 'M86 44c-1-3 2-5 5-4 4 0 6 1 5 4 0 2-3 3-6 3-2 0-4-1-4-3z' },
   ],
   work: (input) => {
     const { item, axis, weight } = input;

@@ -7,6 +7,7 @@ export const onAnEdge: Method = {
   id: 'onAnEdge',
   name: 'On an edge',
   finds: 'centre',
+  reach: 1,
   needs: 'axis',
   choose: 'A dowel and a ruler. Quick, and good to a millimetre or so.',
   how: [
@@ -18,6 +19,13 @@ export const onAnEdge: Method = {
   readings: [
     { id: 'tipsOneWay', kind: 'length', name: () => 'Tips one way', least: 'nought' },
     { id: 'tipsOtherWay', kind: 'length', name: () => 'Tips the other', least: 'nought' },
+  ],
+  picture: [
+    { look: 'bench', path: 'M10 90H190' },
+    { look: 'support', path: 'M93 90 102 70 111 90Z' },
+    { look: 'item', path: 'M40 70V26H150V70Z' },
+    { look: 'measure', path: 'M40 94V98M102 94V98M40 96H102' },
+    { look: 'pebble', path: 'M98 48c-1-3 2-5 5-4 4 0 6 1 5 4 0 2-3 3-6 3-2 0-4-1-4-3z' },
   ],
   work: (input) => {
     const { item, axis } = input;

@@ -10,6 +10,7 @@ export const onTwoScales: Method = {
   id: 'onTwoScales',
   name: 'On two scales',
   finds: 'centre',
+  reach: 2,
   needs: 'axis',
   choose: 'Better than an edge for anything heavy or long.',
   how: [
@@ -22,6 +23,14 @@ export const onTwoScales: Method = {
     { id: 'far', kind: 'mass', name: (axis) => `Scale at the ${axis.far} end`, least: 'nought' },
     { id: 'distance', kind: 'length', name: () => 'Between the bars' },
     { id: 'fromFace', kind: 'length', name: (axis) => `From ${axis.face} to the nearer bar`, optional: true, least: 'any', help: 'Nought when the bar stands right at the face.' },
+  ],
+  picture: [
+    { look: 'bench', path: 'M10 90H190' },
+    { look: 'scale', path: 'M22 90V78H72V90ZM128 90V78H178V90Z' },
+    { look: 'support', path: 'M43 78 47 66 51 78ZM149 78 153 66 157 78Z' },
+    { look: 'item', path: 'M30 66V26H170V66Z' },
+    { look: 'measure', path: 'M47 94V98M153 94V98M47 96H153' },
+    { look: 'pebble', path: 'M84 46c-1-3 2-5 5-4 4 0 6 1 5 4 0 2-3 3-6 3-2 0-4-1-4-3z' },
   ],
   work: (input) => {
     const { item, axis } = input;

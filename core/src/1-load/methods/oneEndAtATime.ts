@@ -7,6 +7,7 @@ export const oneEndAtATime: Method = {
   id: 'oneEndAtATime',
   name: 'One end at a time',
   finds: 'centre',
+  reach: 4,
   needs: 'axis',
   choose: 'When the whole is too heavy for the scale. It finds the mass too.',
   how: [
@@ -19,6 +20,14 @@ export const oneEndAtATime: Method = {
     { id: 'far', kind: 'mass', name: (axis) => `Scale under the ${axis.far} end`, least: 'nought' },
     { id: 'distance', kind: 'length', name: () => 'Between the two places' },
     { id: 'fromFace', kind: 'length', name: (axis) => `From ${axis.face} to the nearer place`, optional: true, least: 'any' },
+  ],
+  picture: [
+    { look: 'bench', path: 'M10 90H190' },
+    { look: 'scale', path: 'M22 90V78H72V90Z' },
+    { look: 'support', path: 'M43 78 47 66 51 78ZM138 90V66H168V90Z' },
+    { look: 'item', path: 'M30 66V22H174V66Z' },
+    { look: 'measure', path: 'M47 94V98M153 94V98M47 96H153M96 12a8 8 0 1 1 14 3M110 9V15H104' },
+    { look: 'pebble', path: 'M90 44c-1-3 2-5 5-4 4 0 6 1 5 4 0 2-3 3-6 3-2 0-4-1-4-3z' },
   ],
   work: (input) => {
     const { item, axis } = input;

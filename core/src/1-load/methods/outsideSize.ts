@@ -6,10 +6,17 @@ export const outsideSize: Method = {
   id: 'outsideSize',
   name: 'Size, by ruler or caliper',
   finds: 'size',
+  reach: 1,
   needs: 'axis',
   choose: 'Knobs, hoods and eyecups left out; they go in as what must stay free.',
   how: ['Close the jaws, or lay the ruler, square across the two faces.', 'Read without pressing.', 'Turn it a little and read twice more.'],
   readings: [{ id: 'across', kind: 'length', name: () => 'Across the faces' }],
+  picture: [
+    { look: 'bench', path: 'M10 90H190' },
+    { look: 'item', path: 'M60 80V34H140V80Z' },
+    { look: 'support', path: 'M52 24H148V18H52ZM52 24V62H60V24ZM148 24V62H140V24' },
+    { look: 'measure', path: 'M60 88V94M140 88V94M60 91H140' },
+  ],
   work: (input) => {
     const across = input.read('across');
     if (!across) return missing(outsideSize, input)!;

@@ -9,10 +9,17 @@ export const socketWithNut: Method = {
   id: 'socketWithNut',
   name: 'Socket, with a screw and a nut',
   finds: 'depth',
+  reach: 1,
   needs: 'nothing',
   choose: 'So that the screw holds well and never bottoms out.',
   how: ['Turn a screw in by hand, gently, until it stops. Do not force it.', 'Run a nut down the screw until it touches the face.', 'Back the two out together and measure from the nut’s face to the screw’s tip.'],
   readings: [{ id: 'tipToNut', kind: 'length', name: () => 'Nut face to tip' }],
+  picture: [
+    { look: 'item', path: 'M30 20H170V54H30Z' },
+    { look: 'bench', path: 'M92 54V30H108V54' },
+    { look: 'support', path: 'M95 32V84H105V32ZM86 54H114V64H86Z' },
+    { look: 'measure', path: 'M122 32H134M122 54H134M128 32V54' },
+  ],
   work: (input) => {
     const depth = input.read('tipToNut');
     if (!depth) return missing(socketWithNut, input)!;

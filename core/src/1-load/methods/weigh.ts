@@ -9,10 +9,18 @@ export const weigh: Method = {
   id: 'weigh',
   name: 'Weigh it',
   finds: 'mass',
+  reach: 1,
   needs: 'nothing',
   choose: 'The plain way, for all that the scale can carry.',
   how: ['Tare the empty scale.', 'Put it on as it will shoot: battery and card in, strap off.', 'Wait until the figure stands still. Lift it off, and weigh once more.'],
   readings: [{ id: 'scale', kind: 'mass', name: () => 'Scale reads' }],
+  picture: [
+    { look: 'bench', path: 'M10 90H190' },
+    { look: 'scale', path: 'M55 90V74H145V90ZM88 78H112V86H88Z' },
+    { look: 'support', path: 'M50 74H150V69H50Z' },
+    { look: 'item', path: 'M70 69V30H130V69ZM130 40H150V60H130' },
+    { look: 'pebble', path: 'M100 50c-1-3 2-5 5-4 4 0 6 1 5 4 0 2-3 3-6 3-2 0-4-1-4-3z' },
+  ],
   work: (input) => {
     const scale = input.read('scale');
     if (!scale) return missing(weigh, input)!;

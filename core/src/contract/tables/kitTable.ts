@@ -1,5 +1,5 @@
 /** Kit as a table: one row an item. Places are told as a maker measures them, from the rear face, the right side and the underside. */
-import { CLASS_FACTS, newItem } from '../../1-load';
+import { CLASS_FACTS, guessedCentreSpread, newItem } from '../../1-load';
 import { KIT_CLASSES, kitItem, MOUNT_KINDS, type KitClass, type KitItem, type MountKind } from '../../model';
 import { readWith } from '../faults';
 import { cellText, digits, readFigure, type CellFault, type Column, type ImportRow, type Matched, type RawTable, type TableOptions } from './table';
@@ -207,7 +207,7 @@ function centreOf(item: KitItem, figure: (id: string) => number | undefined, fau
     if (place !== undefined && (place < 0 || place > item.size[i]!)) faults.push({ column: `centre ${FACES[i]!}`, message: `The mass centre lies outside the box: it is ${digits(item.size[i]! * 1000)} mm long there, measured from the ${FACES[i]!}.` });
   });
   const at = places.map((place, i) => (place === undefined ? (item.massCentre?.at[i] ?? item.boxCentre[i]!) : place - item.size[i]! / 2 + item.boxCentre[i]!)) as Triple;
-  const spread = FACES.map((face, i) => figure(`centre spread ${face}`) ?? (places[i] === undefined ? item.size[i]! / 10 : 0.001)) as Triple;
+  const spread = FACES.map((face, i) => figure(`centre spread ${face}`) ?? (places[i] === undefined ? guessedCentreSpread(item)[i]! : 0.001)) as Triple;
   const source = item.massCentre?.source;
   return { at, spread, ...(source === undefined ? {} : { source }) };
 }

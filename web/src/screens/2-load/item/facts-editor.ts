@@ -1,22 +1,22 @@
-/** One kit item: its kind, its box, where its foot is, its lens or sensor, and the way to its mass centre. */
+/** What an item is: its name and kind, its box, its foot and socket. */
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { KIT_CLASSES, type KitItem, type Quantity } from '@tide-pebble/core';
-import { QuantityField } from '../../ui/quantity-field';
-import { EdgeBalance } from './edge-balance';
-import { withClass } from './new-item';
+import { KIT_CLASSES, MOUNT_KINDS, withClass, type KitClass, type KitItem, type MountKind, type Quantity } from '@tide-pebble/core';
+import { QuantityField } from '../../../ui/quantity-field';
+import { replaced, words, type ItemChange } from './changes';
 
 @Component({
-  selector: 'tp-item-editor',
+  selector: 'tp-facts-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [QuantityField, EdgeBalance],
-  templateUrl: './item-editor.html',
-  styleUrl: './item-editor.css',
+  imports: [QuantityField],
+  templateUrl: './facts-editor.html',
+  styleUrl: './facts-editor.css',
 })
-export class ItemEditor {
+export class FactsEditor {
   readonly item = input.required<KitItem>();
   /** A change, to be made to the item as it is by then: two quick edits never undo each other. */
-  readonly edited = output<(item: KitItem) => KitItem>();
+  readonly edited = output<ItemChange>();
   protected readonly classes = KIT_CLASSES;
+  protected readonly mounts = MOUNT_KINDS;
 
   /** The foot as a maker measures it: from the rear face, the right side and the underside. */
   protected readonly foot = computed(() => {
@@ -33,14 +33,21 @@ export class ItemEditor {
     { axis: 1, label: 'Foot from the right side' },
     { axis: 2, label: 'Foot from the underside' },
   ] as const;
-
   protected rename(name: string): void {
     const text = name.trim();
     if (text) this.edited.emit((item) => ({ ...item, name: text.slice(0, 120) }));
   }
 
   protected kind(kind: string): void {
-    this.edited.emit((item) => withClass(item, kind as KitItem['class']));
+    this.edited.emit((item) => withClass(item, kind as KitClass));
+  }
+
+  protected form(form: string): void {
+    this.edited.emit((item) => ({ ...item, form: form === 'cylinder' ? 'cylinder' : 'box' }));
+  }
+
+  protected heldBy(foot: string): void {
+    this.edited.emit((item) => ({ ...item, foot: foot as MountKind }));
   }
 
   /** The foot stays where it was measured from; the box grows the other way. */
@@ -56,18 +63,9 @@ export class ItemEditor {
     this.edited.emit((item) => ({ ...item, ...words(item, `foot ${axis}`, typed), boxCentre: replaced(item.boxCentre, axis, item.size[axis] / 2 - value) }));
   }
 
-  protected focal({ value, typed }: Quantity): void {
-    this.edited.emit((item) => ({ ...item, ...words(item, 'focal length', typed), focalLength: { shortest: value, longest: value } }));
+  protected socket({ value, typed }: Quantity): void {
+    this.edited.emit((item) => ({ ...item, socketDepth: { value, ...(typed === undefined ? {} : { typed }) } }));
   }
 
-  protected point(id: string, axis: 0 | 1 | 2, { value, typed }: Quantity): void {
-    this.edited.emit((item) => ({ ...item, ...words(item, `${id} ${axis}`, typed), mountPoints: item.mountPoints.map((p) => (p.id === id ? { ...p, at: replaced(p.at, axis, value) } : p)) }));
-  }
-}
 
-/** What was typed, kept beside the figure in SI. */
-const words = (item: KitItem, name: string, typed: string | undefined): Pick<KitItem, 'typed'> => (typed === undefined ? {} : { typed: { ...item.typed, [name]: typed } });
-
-function replaced(v: readonly [number, number, number], axis: 0 | 1 | 2, value: number): [number, number, number] {
-  return v.map((x, i) => (i === axis ? value : x)) as [number, number, number];
 }

@@ -1,0 +1,141 @@
+/** One mounted thing: what it stands on, its place and turn, the states it is in, and what could be there instead. */
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { DEGREE, quaternionOfTurns, turnsOfRotation, type Loadout, type Mounted, type Quantity } from '@tide-pebble/core';
+import { LoadBench } from '../../services/load-bench';
+import { QuantityField } from '../../ui/quantity-field';
+
+const OFFSETS = [
+  { axis: 0, label: 'Forward' },
+  { axis: 1, label: 'To the left' },
+  { axis: 2, label: 'Up' },
+] as const;
+const TURNS = [
+  { id: 'toTheLeft', label: 'Turned to the left' },
+  { id: 'noseDown', label: 'Nose down' },
+  { id: 'leftSideDown', label: 'Left side down' },
+] as const;
+const HALF_TURN = 180 * DEGREE;
+
+@Component({
+  selector: 'tp-entry-editor',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, QuantityField],
+  template: `
+    <div class="fields">
+      @for (o of offsets; track o.axis) {
+        <tp-quantity-field [label]="o.label" kind="length" [value]="entry().offset[o.axis]" [range]="[-1, 1]" (changed)="offset(o.axis, $event)" />
+      }
+      @for (t of turns(); track t.id) {
+        <tp-quantity-field [label]="t.label" kind="angle" [value]="t.value" [range]="halfTurns" (changed)="turn(t.id, $event)" />
+      }
+    </div>
+    @if (places().length > 0) {
+      <label class="line">Stands on
+        <select aria-label="Stands on" (change)="standOn($any($event.target).value)">
+          @for (p of places(); track p.value) {
+            <option [value]="p.value" [selected]="p.value === standing()">{{ p.label }}</option>
+          }
+        </select>
+      </label>
+    }
+    @for (s of states(); track s.id) {
+      <label class="line">{{ s.name }}
+        <select [attr.aria-label]="s.name" (change)="state(s.id, $any($event.target).value)">
+          <option value="" [selected]="!s.chosen">either, while shooting</option>
+          @for (c of s.choices; track c.id) {
+            <option [value]="c.id" [selected]="c.id === s.chosen">{{ c.name }}</option>
+          }
+        </select>
+      </label>
+    }
+    @if (others().length > 0) {
+      <label class="line">Swap for
+        <select #swap aria-label="Swap for" (change)="swapFor(swap.value); swap.value = ''">
+          <option value="">something else</option>
+          @for (k of others(); track k.id) {
+            <option [value]="k.id">{{ k.name }}</option>
+          }
+        </select>
+      </label>
+    }
+    <button matButton type="button" (click)="opened.emit(entry().item)">Weigh and measure it</button>
+  `,
+  styles: `
+    :host { display: block; padding: 0 0 var(--space-3) var(--space-2); }
+    .fields { display: grid; grid-template-columns: 1fr 1fr; gap: 0 var(--space-4); }
+    .line { display: grid; grid-template-columns: 96px 1fr; gap: var(--space-2); align-items: center; margin-top: var(--space-2); }
+    .line select { width: 100%; min-width: 0; }
+  `,
+})
+export class EntryEditor {
+  private readonly load = inject(LoadBench);
+  readonly loadout = input.required<Loadout>();
+  readonly entry = input.required<Mounted>();
+  readonly opened = output<string>();
+  protected readonly offsets = OFFSETS;
+  protected readonly halfTurns: readonly [number, number] = [-HALF_TURN, HALF_TURN];
+
+  protected readonly turns = computed(() => {
+    const q = this.entry().turn;
+    const now = q ? turnsOfRotation(q) : { toTheLeft: 0, noseDown: 0, leftSideDown: 0 };
+    return TURNS.map((t) => ({ ...t, value: Math.abs(now[t.id]) < 1e-9 ? 0 : now[t.id] }));
+  });
+  protected readonly standing = computed(() => place(this.entry().on));
+  /** Every point of everything else that does not stand on this; and the rig itself. */
+  protected readonly places = computed(() => {
+    const kit = this.load.kit();
+    const all = this.loadout().items;
+    const standsOnThis = (m: Mounted): boolean => {
+      for (let on = m.on, n = 0; on && n < all.length; n++) {
+        if (on.mounted === this.entry().id) return true;
+        on = all.find((o) => o.id === on!.mounted)?.on ?? null;
+      }
+      return false;
+    };
+    const points = all.filter((m) => m.id !== this.entry().id && !standsOnThis(m)).flatMap((m) => {
+      const item = kit.get(m.item);
+      return (item?.mountPoints ?? []).map((p) => ({ value: `${m.id} ${p.id}`, label: `${item!.name}, ${p.name}` }));
+    });
+    return [{ value: '', label: 'the rig' }, ...points];
+  });
+  protected readonly states = computed(() => (this.load.kit().get(this.entry().item)?.states ?? []).map((s) => ({ ...s, chosen: this.entry().states?.[s.id] ?? '' })));
+  protected readonly others = computed(() => {
+    const own = this.load.kit().get(this.entry().item);
+    return this.load.kitList().filter((k) => k.id !== own?.id && k.class === own?.class);
+  });
+
+  protected offset(axis: 0 | 1 | 2, { value, typed }: Quantity): void {
+    this.change((m) => ({ ...m, ...(typed === undefined ? {} : { typed: { ...m.typed, [`offset ${axis}`]: typed } }), offset: m.offset.map((x, i) => (i === axis ? value : x)) as [number, number, number] }));
+  }
+
+  protected turn(id: (typeof TURNS)[number]['id'], { value }: Quantity): void {
+    this.change(({ turn, ...m }) => {
+      const turns = { ...(turn ? turnsOfRotation(turn) : { toTheLeft: 0, noseDown: 0, leftSideDown: 0 }), [id]: value };
+      const still = Object.values(turns).every((t) => Math.abs(t) < 1e-12);
+      return still ? m : { ...m, turn: quaternionOfTurns(turns) };
+    });
+  }
+
+  protected standOn(value: string): void {
+    const [mounted, point] = value.split(' ');
+    this.change((m) => ({ ...m, on: mounted && point ? { mounted, point } : null }));
+  }
+
+  protected state(id: string, choice: string): void {
+    this.change((m) => {
+      const { [id]: _before, ...others } = m.states ?? {};
+      return { ...m, states: choice ? { ...others, [id]: choice } : others };
+    });
+  }
+
+  protected swapFor(item: string): void {
+    if (item) this.load.remount(this.loadout().id, { kind: 'swap', mounted: this.entry().id, item });
+  }
+
+  private change(change: (m: Mounted) => Mounted): void {
+    this.load.changeEntry(this.loadout().id, this.entry().id, change);
+  }
+}
+
+const place = (on: Mounted['on']): string => (on ? `${on.mounted} ${on.point}` : '');

@@ -1,0 +1,52 @@
+/** What is known of an item and how well: each figure, by which ways, whether they agree, and what to measure next. */
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { AXIS_WORDS, axesKnown, comparedOf, itemFigures, type Compared, type KitItem, type Result } from '@tide-pebble/core';
+import { Units } from '../../../services/units';
+import { FigurePipe } from '../../../ui/figures.pipe';
+
+@Component({
+  selector: 'tp-known-panel',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FigurePipe],
+  templateUrl: './known-panel.html',
+  styleUrl: './known-panel.css',
+})
+export class KnownPanel {
+  protected readonly units = inject(Units).now;
+  readonly item = input.required<KitItem>();
+  readonly results = input.required<readonly Result[]>();
+
+  private readonly compared = computed(() => comparedOf(this.item(), this.results()));
+  protected readonly mass = computed(() => {
+    const { mass, massSpread, weighed } = itemFigures(this.item());
+    return { value: mass, spread: massSpread, measured: weighed, ...this.how('mass', null) };
+  });
+  protected readonly axes = computed(() => {
+    const { centre, centreSpread } = itemFigures(this.item());
+    const known = axesKnown(this.item());
+    const { size, boxCentre } = this.item();
+    return ([0, 1, 2] as const).map((axis) => ({
+      name: AXIS_WORDS[axis].name,
+      face: AXIS_WORDS[axis].face,
+      value: centre[axis] - boxCentre[axis] + size[axis] / 2,
+      spread: centreSpread[axis],
+      measured: known[axis],
+      ...this.how('centre', axis),
+    }));
+  });
+  /** The least known figure of the item itself. */
+  protected readonly next = computed(() => {
+    if (!this.mass().measured) return 'Put it on the scale: its mass is only guessed from its size.';
+    const open = this.axes().filter((a) => !a.measured);
+    if (open.length > 0) return `Balance it on an edge ${open.map((a) => a.name).join(' and ')}: the middle of its box stands in for that.`;
+    const wrong = [this.mass(), ...this.axes()].find((a) => a.agrees === false);
+    if (wrong) return 'Two ways disagree. Measure that again, one of them is off.';
+    const single = this.axes().find((a) => a.ways.length === 1);
+    return single ? `All is measured. A second way ${single.name} would show whether the first can be trusted.` : 'All is measured, each axis in more than one way.';
+  });
+
+  private how(what: Compared['what'], axis: 0 | 1 | 2 | null): { ways: readonly string[]; agrees: boolean | null; difference: number; allowed: number } {
+    const found = this.compared().find((c) => c.what === what && c.axis === axis);
+    return { ways: found?.methods ?? [], agrees: found?.agreement.agrees ?? null, difference: found?.agreement.widest?.difference ?? 0, allowed: found?.agreement.widest?.allowed ?? 0 };
+  }
+}

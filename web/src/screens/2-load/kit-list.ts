@@ -1,0 +1,68 @@
+/** The kit: found by name or kind, weighed where it stands; only the rows in sight are drawn, so five hundred are as quick as ten. */
+import { CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport } from '@angular/cdk/scrolling';
+import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { mdiDeleteOutline, mdiExport, mdiImport, mdiPlus } from '@mdi/js';
+import { axesKnown, itemFigures, type KitClass, type KitItem } from '@tide-pebble/core';
+import { KitFiles } from '../../services/kit-files';
+import { LoadBench } from '../../services/load-bench';
+import { Pointer } from '../../services/pointer';
+import { Units } from '../../services/units';
+import { Dialogs } from '../../ui/dialogs';
+import { FigurePipe } from '../../ui/figures.pipe';
+import { Icon } from '../../ui/icon';
+import { Notices } from '../../ui/notices';
+import { QuantityField } from '../../ui/quantity-field';
+
+@Component({
+  selector: 'tp-kit-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [CdkVirtualScrollViewport, CdkFixedSizeVirtualScroll, CdkVirtualForOf, MatButton, QuantityField, Icon, FigurePipe],
+  templateUrl: './kit-list.html',
+  styleUrl: './kit-list.css',
+})
+export class KitList {
+  protected readonly load = inject(LoadBench);
+  protected readonly pointer = inject(Pointer);
+  protected readonly units = inject(Units).now;
+  private readonly files = inject(KitFiles);
+  private readonly dialogs = inject(Dialogs);
+  private readonly notices = inject(Notices);
+  /** The item whose sheet is wanted. */
+  readonly opened = output<string>();
+  protected readonly icons = { add: mdiPlus, remove: mdiDeleteOutline, in: mdiImport, out: mdiExport };
+  protected readonly rowHeight = 45;
+  protected readonly search = signal('');
+
+  protected readonly rows = computed(() => {
+    const words = this.search().trim().toLowerCase().split(/\s+/).filter(Boolean);
+    const used = new Map<string, number>();
+    for (const l of this.load.loadouts()) for (const id of new Set(l.items.map((m) => m.item))) used.set(id, (used.get(id) ?? 0) + 1);
+    return this.load.kitList().filter((k) => words.every((w) => k.name.toLowerCase().includes(w) || k.class.includes(w))).map((item) => ({ item, figures: itemFigures(item), used: used.get(item.id) ?? 0, measured: this.measured(item) }));
+  });
+
+  protected readonly byId = (_: number, row: { item: KitItem }): string => row.item.id;
+
+  protected add(): void {
+    const kind: KitClass = this.load.kitList().some((k) => k.class === 'camera') ? 'other' : 'camera';
+    this.opened.emit(this.load.addItem(kind).id);
+  }
+
+  protected remove(item: KitItem): void {
+    this.load.removeItem(item);
+    this.notices.sayWithUndo(`${item.name} is deleted.`);
+  }
+
+  protected bringIn(): void {
+    void this.dialogs.open(() => import('./bring-in').then((m) => m.BringIn), { width: '900px' });
+  }
+
+  protected async takeOut(form: string): Promise<void> {
+    if (form === 'kit' || form === 'loadouts' || form === 'json') await this.files.takeOut(form);
+  }
+
+  private measured(item: KitItem): string {
+    const axes = axesKnown(item).filter(Boolean).length;
+    return axes === 0 ? 'centre guessed' : axes === 3 ? 'balanced' : `balanced along ${axes}`;
+  }
+}

@@ -1,0 +1,129 @@
+/** What the Load stage works on: the kit, the loadout shown, what all of them cover, and every change that can be made to them. */
+import { computed, inject, Injectable, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { changedLoadout, coverageOf, KIT_CLASSES, lensCones, loadFindings, newItem, placeItems, placeLoad, weighedAs, type KitClass, type KitItem, type Loadout, type LoadoutChange, type Mounted, type Quantity } from '@tide-pebble/core';
+import { Documents } from './documents';
+import { Workspace } from './workspace';
+
+/** A kitchen scale counts in grams unless the maker says otherwise. */
+const USUAL_STEP = 0.001;
+const newEntryId = (): string => `on-${crypto.randomUUID().slice(0, 8)}`;
+
+@Injectable({ providedIn: 'root' })
+export class LoadBench {
+  private readonly documents = inject(Documents);
+  private readonly workspace = inject(Workspace);
+  private readonly wanted = signal<string | null>(null);
+  private readonly rig = toSignal(this.workspace.rig$, { initialValue: null });
+
+  readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map<string, KitItem>() as ReadonlyMap<string, KitItem> });
+  readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
+  /** In the order things are mounted, then by name. */
+  readonly kitList = computed(() => [...this.kit().values()].sort((a, b) => KIT_CLASSES.indexOf(a.class) - KIT_CLASSES.indexOf(b.class) || a.name.localeCompare(b.name)));
+  readonly loadout = computed<Loadout | null>(() => {
+    const all = this.loadouts();
+    return all.find((l) => l.id === this.wanted()) ?? all.find((l) => l.id === this.rig()?.loadout) ?? all[0] ?? null;
+  });
+  readonly coverage = computed(() => coverageOf(this.loadouts(), this.kit()));
+  readonly placed = computed(() => {
+    const loadout = this.loadout();
+    return loadout ? placeItems(loadout, this.kit()) : { items: [], faults: [] };
+  });
+  readonly bodies = computed(() => {
+    const loadout = this.loadout();
+    return loadout ? placeLoad(loadout, this.kit()).bodies : [];
+  });
+  readonly cones = computed(() => {
+    const loadout = this.loadout();
+    return loadout ? lensCones(loadout, this.kit(), this.placed().items) : [];
+  });
+  readonly findings = computed(() => {
+    const loadout = this.loadout();
+    return loadout ? loadFindings(loadout, this.kit()) : [];
+  });
+
+  show(loadout: string): void {
+    this.wanted.set(loadout);
+  }
+
+  addItem(kind: KitClass): KitItem {
+    const names = new Set(this.kitList().map((k) => k.name));
+    let n = this.kit().size + 1;
+    while (names.has(`New item ${n}`)) n++;
+    const item = newItem(crypto.randomUUID(), kind, `New item ${n}`);
+    this.documents.commit(`adding ${item.name}`, [{ kind: 'kit', id: item.id, body: item }]);
+    return item;
+  }
+
+  /** The change is made to the item as it is now, not as it was last drawn. */
+  changeItem(id: string, change: (item: KitItem) => KitItem): void {
+    const item = this.documents.get('kit', id);
+    if (item) this.documents.commit(`change of ${item.name}`, [{ kind: 'kit', id, body: change(item) }], `kit ${id}`);
+  }
+
+  weigh(id: string, mass: Quantity | null): void {
+    this.changeItem(id, (item) => weighedAs(item, mass, crypto.randomUUID(), USUAL_STEP));
+  }
+
+  /** With everything that stands on it, in every loadout. */
+  removeItem(item: KitItem): void {
+    const changed = this.loadouts().filter((l) => l.items.some((m) => m.item === item.id)).map((l) => l.items.filter((m) => m.item === item.id).reduce((now, m) => this.changed(now, { kind: 'takeOff', mounted: m.id }), l));
+    const untied = this.kitList().filter((k) => k.goesWith?.includes(item.id)).map((k) => ({ kind: 'kit' as const, id: k.id, body: { ...k, goesWith: k.goesWith!.filter((t) => t !== item.id) } }));
+    this.documents.commit(`deleting ${item.name}`, [{ kind: 'kit', id: item.id, body: null }, ...untied, ...changed.map((l) => ({ kind: 'loadout' as const, id: l.id, body: l }))]);
+  }
+
+  copyItem(item: KitItem): KitItem {
+    const copy: KitItem = { ...item, id: crypto.randomUUID(), name: `${item.name} (copy)`.slice(0, 120) };
+    this.documents.commit(`copying ${item.name}`, [{ kind: 'kit', id: copy.id, body: copy }]);
+    return copy;
+  }
+
+  addLoadout(): void {
+    const camera = this.kitList()[0];
+    const loadout: Loadout = {
+      id: crypto.randomUUID(),
+      name: camera ? `${camera.name} alone` : 'New loadout',
+      conditions: 'Strap off, battery and card in.',
+      items: camera ? [{ id: newEntryId(), item: camera.id, on: null, offset: [0, 0, 0] }] : [],
+    };
+    const rig = this.rig();
+    this.documents.commit(`new loadout ${loadout.name}`, [
+      { kind: 'loadout', id: loadout.id, body: loadout },
+      ...(rig && rig.loadout === null ? [{ kind: 'rig' as const, id: rig.id, body: { ...rig, loadout: loadout.id } }] : []),
+    ]);
+    this.show(loadout.id);
+  }
+
+  /** A copy to change one thing in. */
+  copyLoadout(loadout: Loadout): void {
+    const copy: Loadout = { ...loadout, id: crypto.randomUUID(), name: `${loadout.name} (copy)`.slice(0, 120) };
+    this.documents.commit(`copying ${loadout.name}`, [{ kind: 'loadout', id: copy.id, body: copy }]);
+    this.show(copy.id);
+  }
+
+  removeLoadout(loadout: Loadout): void {
+    const rigs = this.documents.all('rig').filter((r) => r.loadout === loadout.id).map((r) => ({ kind: 'rig' as const, id: r.id, body: { ...r, loadout: null } }));
+    const setups = this.documents.all('setup').filter((s) => s.loadout === loadout.id).map((s) => ({ kind: 'setup' as const, id: s.id, body: null }));
+    this.documents.commit(`deleting ${loadout.name}`, [{ kind: 'loadout', id: loadout.id, body: null }, ...rigs, ...setups]);
+  }
+
+  changeLoadout(id: string, change: (loadout: Loadout) => Loadout, merge = `loadout ${id}`): void {
+    const loadout = this.documents.get('loadout', id);
+    if (loadout) this.documents.commit(`change of ${loadout.name}`, [{ kind: 'loadout', id, body: change(loadout) }], merge);
+  }
+
+  /** Mount, take off, swap: what is tied goes along. */
+  remount(id: string, change: LoadoutChange): void {
+    const loadout = this.documents.get('loadout', id);
+    if (loadout) this.documents.commit(`change of ${loadout.name}`, [{ kind: 'loadout', id, body: this.changed(loadout, change) }]);
+  }
+
+  changeEntry(loadout: string, entry: string, change: (entry: Mounted) => Mounted): void {
+    this.changeLoadout(loadout, (l) => ({ ...l, items: l.items.map((m) => (m.id === entry ? change(m) : m)) }), `entry ${loadout} ${entry}`);
+  }
+
+  private changed(loadout: Loadout, change: LoadoutChange): Loadout {
+    const kit = new Map(this.documents.all('kit').map((k) => [k.id, k]));
+    return changedLoadout(loadout, change, kit, newEntryId);
+  }
+}
