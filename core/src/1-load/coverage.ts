@@ -1,7 +1,7 @@
 /** All loadouts at once: where each one's mass centre lies and how well that is known, what they span, and what to measure next. */
 import { add, addScaled, scale, subtract, transform, type Mat3, type Vec3 } from '../0-base';
 import type { KitItem, Loadout } from '../model';
-import { itemFigures, momentOfChange, type ItemFigures } from './estimate';
+import { itemFigures, momentOfChange, spreadOfChange, type ItemFigures } from './estimate';
 import type { Axis } from './method';
 import { placeItems, turnedSpread, type LoadFault, type PlacedItem } from './placeLoad';
 
@@ -179,8 +179,9 @@ function openStates({ entry, item, at, turn }: PlacedItem, centre: Vec3): readon
     options: state.choices.map(({ name, change }): Option => {
       if (!change) return { name, mass: 0, first: [0, 0, 0], spread: [0, 0, 0], change: false };
       const { mass, first } = momentOfChange(usual, change);
-      const placed = scale(turnedSpread(turn, change.spread ?? [0, 0, 0]), change.kind === 'moves' ? usual.mass : Math.abs(mass));
-      const arm = change.kind === 'adds' ? scale(subtract(add(at, transform(turn, change.at)), centre), change.mass.spread ?? 0) : ([0, 0, 0] as Vec3);
+      const spread = spreadOfChange(change);
+      const placed = scale(turnedSpread(turn, spread.place), change.kind === 'moves' ? usual.mass : Math.abs(mass));
+      const arm = change.kind === 'adds' ? scale(subtract(add(at, transform(turn, change.at)), centre), spread.mass) : ([0, 0, 0] as Vec3);
       return { name, mass, first: add(transform(turn, first), scale(at, mass)), spread: placed.map((s, i) => Math.hypot(s, arm[i]!)) as unknown as Vec3, change: true };
     }),
   }));

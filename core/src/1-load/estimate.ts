@@ -69,16 +69,24 @@ export function momentOfChange(usual: ItemFigures, change: StateChange): { reado
   return change.kind === 'moves' ? { mass: 0, first: scale(change.by, usual.mass) } : { mass: change.mass.value, first: scale(change.at, change.mass.value) };
 }
 
+/** Where it is not said how well a change is known: typed from a millimetre ruler and a gram scale, one standard uncertainty. */
+const USUAL_CHANGE = { place: 0.0005, mass: 0.0006 };
+
+/** Standard uncertainties of a change's place along each axis, m, and of its mass, kg. */
+export function spreadOfChange(change: StateChange): { readonly place: Vec3; readonly mass: number } {
+  const { place, mass } = USUAL_CHANGE;
+  return { place: change.spread ?? [place, place, place], mass: change.kind === 'adds' ? (change.mass.spread ?? mass) : 0 };
+}
+
 function changed(now: ItemFigures, usual: ItemFigures, change: StateChange): ItemFigures {
   const { mass: more, first } = momentOfChange(usual, change);
   const mass = now.mass + more;
   // Taking off more than there is cannot be: the change is left out, and the finding of the loadout says so.
   if (!(mass > 0)) return now;
   const centre = scale(add(scale(now.centre, now.mass), first), 1 / mass);
-  const own = change.spread ?? [0, 0, 0];
-  const massSpread = change.kind === 'adds' ? (change.mass.spread ?? 0) : 0;
+  const { place: own, mass: massSpread } = spreadOfChange(change);
   const arm = change.kind === 'adds' ? subtract(change.at, centre) : ([0, 0, 0] as Vec3);
   const weight = change.kind === 'adds' ? more / mass : usual.mass / mass;
-  const spread = now.centreSpread.map((s, i) => Math.hypot((s * now.mass) / mass, own[i]! * weight, (massSpread * arm[i]!) / mass)) as unknown as Vec3;
+  const spread = now.centreSpread.map((s, i) => Math.hypot((s * now.mass) / mass, own[i as 0 | 1 | 2] * weight, (massSpread * arm[i]!) / mass)) as unknown as Vec3;
   return { ...now, mass, massSpread: Math.hypot(now.massSpread, massSpread), centre, centreSpread: spread };
 }

@@ -55,7 +55,7 @@ function readFile(text: string, { kit, loadouts }: TableInput, tell: (part: Tabl
 }
 
 function readRows(text: string, input: TableInput, tell: (part: TablePart) => void): TableOutcome {
-  const parsed = papa.parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: false });
+  const parsed = split(text.replace(/^\ufeff/, '').trimEnd());
   const quote = parsed.errors.find((e) => e.type === 'Quotes');
   if (quote) return { kind: 'refused', message: `A quote that opens in line ${(quote.row ?? 0) + 1} is not closed as it should be.` };
   const raw = rawTable(parsed.data);
@@ -71,6 +71,15 @@ function readRows(text: string, input: TableInput, tell: (part: TablePart) => vo
   if (ofLoadouts) inPortions(readLoadoutTable(table, matched, input.options, heldOf(input.loadouts), heldOf(input.kit), newId).map((row): TableRow => ({ kind: 'loadout', row })), tell);
   else readKitRows(table, matched, input, tell);
   return outcome;
+}
+
+/** Empty lines are kept, so that a row's line is the one the maker sees. Where the parser cannot tell, the headings do. */
+function split(text: string): papa.ParseResult<string[]> {
+  const parsed = papa.parse<string[]>(text, { skipEmptyLines: false });
+  if (!parsed.errors.some((e) => e.type === 'Delimiter')) return parsed;
+  const head = text.slice(0, text.search(/[\r\n]|$/));
+  const delimiter = [';', '\t', '|', ','].reduce((best, d) => (head.split(d).length > head.split(best).length ? d : best));
+  return papa.parse<string[]>(text, { skipEmptyLines: false, delimiter });
 }
 
 /** Portion by portion, so that the first rows show while the last are still read. Twins are found over the whole table. */
