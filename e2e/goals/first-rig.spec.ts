@@ -4,7 +4,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { allKept, expect, fill, goTo, readout, test } from '../support/bench';
+import { allKept, expect, fill, goTo, measure, readout, test } from '../support/bench';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
@@ -17,24 +17,28 @@ test('make, trim, build, carry and log the first rig', async ({ bench: page, ser
     await expect(page.getByRole('heading', { name: 'New item 1' })).toBeVisible();
     await fill(page, 'Name', 'Heron body');
     await expect(page.getByRole('heading', { name: 'Heron body' })).toBeVisible();
-    await fill(page, 'Mass of Heron body', '1 lb 1 oz');
-    await expect(page.getByLabel('Mass of Heron body')).toHaveValue('482 g');
     await fill(page, 'Length, along the lens', '62 mm');
     await fill(page, 'Width', '118 mm');
     await fill(page, 'Height', '2 3/4 in');
-    await fill(page, 'Fore and aft, tips one way', '33 mm');
-    await fill(page, 'Fore and aft, tips the other way', '34 mm');
-    await fill(page, 'Sideways, tips one way', '61 mm');
-    await fill(page, 'Sideways, tips the other way', '62 mm');
-    await page.getByRole('button', { name: 'Use this mass centre' }).click();
+    await measure(page, 'Weigh it');
+    await fill(page, 'Weigh it: Scale reads', '1 lb 1 oz');
+    await expect(page.getByRole('region', { name: 'Decide' })).toContainText('482 g');
+    await measure(page, 'On an edge');
+    await fill(page, 'On an edge, fore and aft: Tips one way', '33 mm');
+    await fill(page, 'On an edge, fore and aft: Tips the other', '34 mm');
+    await measure(page, 'On an edge');
+    await fill(page, 'On an edge, sideways: Tips one way', '61 mm');
+    await fill(page, 'On an edge, sideways: Tips the other', '62 mm');
+    await page.getByRole('link', { name: 'Back to kit and loadouts' }).click();
     await page.getByRole('button', { name: 'Add an item' }).click();
     await expect(page.getByRole('heading', { name: 'New item 2' })).toBeVisible();
     await fill(page, 'Name', 'Wide lens');
     await expect(page.getByRole('heading', { name: 'Wide lens' })).toBeVisible();
     await page.getByLabel('Kind', { exact: true }).selectOption('lens');
+    await page.getByRole('link', { name: 'Back to kit and loadouts' }).click();
     await fill(page, 'Mass of Wide lens', '214 g');
     await page.getByRole('button', { name: 'New loadout' }).click();
-    await page.getByLabel('Mount').selectOption({ label: 'Wide lens' });
+    await page.getByLabel('Mount', { exact: true }).selectOption({ label: 'Wide lens' });
     await expect(page.getByText('on Heron body, lens flange')).toBeVisible();
   });
 

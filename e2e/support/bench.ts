@@ -83,6 +83,20 @@ export const fill = async (page: Page, label: string, text: string): Promise<voi
   await field.press('Enter');
 };
 
+/** On an item's sheet: starts a measurement by its way's name. */
+export const measure = async (page: Page, way: string): Promise<void> => {
+  const another = page.getByRole('button', { name: 'Measure another way' });
+  const button = page.getByRole('region', { name: 'Measure it' }).getByRole('button', { name: new RegExp(`^${way}`) });
+  await button.or(another).first().waitFor();
+  if ((await another.isVisible()) && (await another.getAttribute('aria-expanded')) === 'false') await another.click();
+  const cards = page.locator('tp-measurement-card');
+  const before = await cards.count();
+  await button.first().click();
+  // The new card takes the focus; typing elsewhere before that would be typing into it.
+  await expect(cards).toHaveCount(before + 1);
+  await expect(cards.last().locator('.readings input').first()).toBeFocused();
+};
+
 export const allKept = (page: Page): Promise<void> => expect(page.getByRole('banner').getByRole('status')).toHaveText(/^All kept/);
 
 /** A readout of the tide line by its name: the whole text of its button. */

@@ -1,5 +1,5 @@
 /** Load: what all loadouts cover, drawn; the one shown, to mount and move; and the kit it is made from. */
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { MatButton } from '@angular/material/button';
@@ -25,8 +25,8 @@ export class Load {
   private readonly router = inject(Router);
   protected readonly rig = toSignal(this.workspace.rig$, { initialValue: null });
   protected readonly onRig = computed(() => this.load.loadout() !== null && this.rig()?.loadout === this.load.loadout()?.id);
-  /** The mounted entry whose place is being edited. */
-  protected readonly picked = signal<string | null>(null);
+  /** The mounted entry whose place is being edited; another loadout starts with none. */
+  protected readonly picked = linkedSignal<string | undefined, string | null>({ source: () => this.load.loadout()?.id, computation: () => null });
 
   protected open(item: string): void {
     void this.router.navigate(['/load', item]);

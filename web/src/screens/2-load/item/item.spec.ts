@@ -2,7 +2,7 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideHttpClient } from '@angular/common/http';
 import { provideHttpClientTesting } from '@angular/common/http/testing';
 import { newItem, remeasured, resultsOf, type KitItem } from '@tide-pebble/core';
-import { Subject } from 'rxjs';
+import { type Subject } from 'rxjs';
 import type { ScaleReading } from '../../../devices/scale';
 import { ScaleLink } from '../../../services/scale-link';
 import { type } from '../../../testing/type';

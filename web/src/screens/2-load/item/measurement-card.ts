@@ -66,6 +66,8 @@ export class MeasurementCard {
         range: rangeOf(reading),
         reason: outcome.kind === 'impossible' && outcome.reading === reading.id ? outcome.reason : null,
         mean: list.filter((r) => !r.leftOut).length > 1 ? (averages[reading.id]?.value ?? null) : null,
+        // Two alone cannot say which of them is wrong; only that one is.
+        differ: averages[reading.id]?.count === 2 && averages[reading.id]!.range > FAR_APART * (reading.kind === 'mass' ? measurement.scaleStep : measurement.rulerStep) ? averages[reading.id]!.range : null,
       };
     });
   });
@@ -106,7 +108,8 @@ export class MeasurementCard {
     this.notTaken.set(null);
     try {
       const mass = await this.link.settledReading();
-      if (mass < 0 && reading.least === undefined) throw new Error('It reads less than nothing. Tare it empty and put the item on again.');
+      if (mass < 0) throw new Error('It reads less than nothing. Tare it empty and put the item on again.');
+      if (mass < this.link.step() / 2 && reading.least === undefined) throw new Error('It reads nothing. Put the item on, and take it again.');
       this.read(reading, index, { value: mass }, 'scale');
     } catch (error) {
       this.notTaken.set({ reading: reading.id, reason: error instanceof Error ? error.message : 'No figure came.' });
@@ -168,6 +171,8 @@ export class MeasurementCard {
   }
 }
 
+/** Steps beyond which two readings of one thing do not belong together. */
+const FAR_APART = 4;
 /** Less than this no kitchen scale or ruler shows, kg or m. */
 const LEAST = 0.00005;
 
