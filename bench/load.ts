@@ -1,4 +1,7 @@
 /** The Load stage in the real browser: a large kit against a small one, and a long list read while the page stays at hand. */
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { newItem, type KitItem, type Loadout } from '@tide-pebble/core';
 import { Server } from '../e2e/support/bench';
@@ -44,6 +47,8 @@ async function timesOf(browser: Browser, items: number, loadouts: number): Promi
   await page.goto(`${server.address}/load`);
   await page.getByLabel('Find in the kit').waitFor();
   await page.waitForTimeout(800);
+  // The runner names functions by a helper that the page does not have.
+  await page.evaluate('globalThis.__name = (f) => f');
   const times = await page.evaluate(async (edits) => {
     const median = (list: number[]): number => list.sort((a, b) => a - b)[Math.floor(list.length / 2)]!;
     const changed = (of: Element, act: () => void): Promise<number> => {
@@ -92,16 +97,29 @@ async function timesOf(browser: Browser, items: number, loadouts: number): Promi
 async function readingOf(page: Page): Promise<{ shown: number; longest: number }> {
   await page.getByRole('button', { name: 'Bring in' }).click();
   const text = `name,kind,mass_g,length_mm,width_mm,height_mm\n${Array.from({ length: ROWS }, (_, i) => `Shell ${i},other,${(i % 400) + 1},40,30,20`).join('\n')}`;
+  await page.getByLabel('File to bring in').waitFor();
+  await page.waitForTimeout(500);
   await page.evaluate(() => {
     const tasks: number[] = [];
     new PerformanceObserver((list) => tasks.push(...list.getEntries().map((e) => e.duration))).observe({ type: 'longtask' as never });
-    (globalThis as unknown as { tasks: number[] }).tasks = tasks;
+    const page = globalThis as unknown as { tasks: number[]; started: number; shown: number };
+    page.tasks = tasks;
+    // Watched from within, for a question put from outside every few milliseconds would hold up the page itself.
+    document.querySelector('input[type=file]')!.addEventListener('change', () => (page.started = performance.now()), { capture: true });
+    new MutationObserver(() => {
+      if (!page.shown && document.querySelector('.counts')?.textContent?.includes('10000 new')) page.shown = performance.now();
+    }).observe(document.body, { subtree: true, childList: true, characterData: true });
   });
-  const started = performance.now();
-  await page.getByLabel('File to bring in').setInputFiles({ name: 'many.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
-  await page.getByText(`${ROWS} new`).waitFor();
-  const shown = performance.now() - started;
-  return { shown, longest: await page.evaluate(() => Math.max(0, ...(globalThis as unknown as { tasks: number[] }).tasks)) };
+  // By its path: handing the bytes over would be work in the page itself.
+  const file = join(mkdtempSync(join(tmpdir(), 'tide-pebble-many-')), 'many.csv');
+  writeFileSync(file, text);
+  await page.getByLabel('File to bring in').setInputFiles(file);
+  await page.waitForTimeout(4000);
+  return page.evaluate(() => {
+    const { tasks, started, shown } = globalThis as unknown as { tasks: number[]; started: number; shown: number };
+    if (!shown) throw new Error('the rows were not shown in four seconds');
+    return { shown: shown - started, longest: Math.max(0, ...tasks) };
+  });
 }
 
 export async function measureLoad(): Promise<{ small: LoadTimes; large: LoadTimes; reading: { shown: number; longest: number } }> {

@@ -1,6 +1,7 @@
 /** Writes the demo scenario's documents: a tiny crew filming tide pools and a harbour. Run when the scenario changes. */
 import { writeFileSync } from 'node:fs';
-import { familyById, placeLoad, weighedAs, withMeasurement, workpiece, judged, trim, FAMILIES, type KitItem, type Loadout, type RigDocument, type SetUp, type LogEntry, type BinItem } from '@tide-pebble/core';
+import { familyById, placeLoad, workpiece, judged, trim, FAMILIES, type KitItem, type Loadout, type RigDocument, type SetUp, type LogEntry, type BinItem } from '@tide-pebble/core';
+import { weighedAs, withMeasurement } from '@tide-pebble/core/measuring';
 
 const plain = (item: Omit<KitItem, 'mountPoints'> & Partial<Pick<KitItem, 'mountPoints'>>): KitItem => ({ mountPoints: [], ...item });
 /** Weighed once on a kitchen scale, then each axis balanced on a dowel: tips in mm from rear, right side and underside. */

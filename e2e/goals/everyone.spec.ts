@@ -13,7 +13,7 @@ for (const demo of [true, false]) {
         await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
         await page.setViewportSize({ width, height: 844 });
         const found: string[] = [];
-        for (const stage of STAGES) {
+        for (const stage of demo ? [...STAGES, 'load/kit-heron', 'load/kit-zoom'] : STAGES) {
           await page.goto(`${server.address}/${stage}`);
           await expect(page.locator('main h1, main h2, main .view-title').first()).toBeVisible();
           const { violations } = await new AxeBuilder({ page }).analyze();
@@ -25,6 +25,21 @@ for (const demo of [true, false]) {
     }
   });
 }
+
+test.describe('bringing in', () => {
+  test('axe finds nothing in the dialog, empty or full of faults', async ({ bench: page }) => {
+    await page.goto(new URL('/load', page.url()).href);
+    await page.getByRole('button', { name: 'Bring in' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    const found = async (): Promise<string[]> => (await new AxeBuilder({ page }).include('mat-dialog-container').analyze()).violations.map((v) => `${v.id} at ${v.nodes[0]!.target.join(' ')}`);
+    expect(await found()).toEqual([]);
+    await page.getByLabel('Pasted cells').fill('name\tkind\tmass_g\nHeron\tcamera\t486\nReed\tboat\t-74');
+    await page.getByRole('button', { name: 'Read this' }).click();
+    await page.getByText('Columns and units').click();
+    await expect(page.getByText('1 new,')).toBeVisible();
+    expect(await found()).toEqual([]);
+  });
+});
 
 test.describe('by keyboard alone', () => {
   test.use({ demo: true });

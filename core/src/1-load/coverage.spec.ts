@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
-import { coverageOf, itemFigures, lensCones, loadFindings, placeLoad } from '.';
+import { itemFigures, loadFindings, placeLoad } from '.';
+import { coverageOf, lensCones } from '../measuring';
 import { METRIC, quaternionAbout, render } from '../0-base';
 import type { KitItem, Loadout } from '../model';
 import { camera, kit, lens, loadout } from '../testing/rigs';

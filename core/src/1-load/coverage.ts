@@ -1,9 +1,9 @@
 /** All loadouts at once: where each one's mass centre lies and how well that is known, what they span, and what to measure next. */
-import { add, addScaled, scale, subtract, transform, type Mat3, type Vec3 } from '../0-base';
+import { add, addScaled, scale, subtract, type Mat3, type Vec3 } from '../0-base';
 import type { KitItem, Loadout } from '../model';
 import { itemFigures, momentOfChange, spreadOfChange, type ItemFigures } from './estimate';
 import type { Axis } from './method';
-import { placeItems, turnedSpread, type LoadFault, type PlacedItem } from './placeLoad';
+import { placeItems, turned, turnedSpread, type LoadFault, type PlacedItem } from './placeLoad';
 
 export interface StateShift {
   readonly mounted: string;
@@ -68,7 +68,8 @@ const CAREFUL_CENTRE = 0.0005;
 
 /** Loadouts in the order given; one with nothing on it is left out. Figures from one item vary together in all of them. */
 export function coverageOf(loadouts: readonly Loadout[], kit: ReadonlyMap<string, KitItem>): Coverage {
-  const weighed = loadouts.flatMap((l) => weighedLoadout(l, kit) ?? []);
+  const places = new Map([...kit.keys()].map((id, i) => [id, i]));
+  const weighed = loadouts.flatMap((l) => weighedLoadout(l, kit, places) ?? []);
   const axes = weighed.length === 0 ? null : ([0, 1, 2].map((a) => axisCover(weighed, a as Axis)) as unknown as [AxisCover, AxisCover, AxisCover]);
   return { loadouts: weighed.map((w) => w.covered), axes, next: nextMeasure(weighed) };
 }
@@ -89,24 +90,27 @@ interface Source {
 interface Weighed {
   readonly covered: CoveredLoadout;
   readonly pieces: readonly Piece[];
-  readonly sources: ReadonlyMap<string, Source>;
+  /** By the item's place in the kit and the figure's in the item: numbers, for there are thousands of them. */
+  readonly sources: ReadonlyMap<number, Source>;
 }
 
-function weighedLoadout(loadout: Loadout, kit: ReadonlyMap<string, KitItem>): Weighed | null {
+function weighedLoadout(loadout: Loadout, kit: ReadonlyMap<string, KitItem>, places: ReadonlyMap<string, number>): Weighed | null {
   const { items, faults } = placeItems(loadout, kit);
   if (items.length === 0) return null;
   const pieces = items.map((p): Piece => {
     const figures = itemFigures(p.item, p.entry.states);
-    return { item: p.item, figures, mass: figures.mass, centre: add(p.at, transform(p.turn, figures.centre)) };
+    return { item: p.item, figures, mass: figures.mass, centre: add(p.at, turned(p.turn, figures.centre)) };
   });
   const mass = pieces.reduce((m, p) => m + p.mass, 0);
   const first = pieces.reduce<Vec3>((s, p) => addScaled(s, p.centre, p.mass), [0, 0, 0]);
   const centre = scale(first, 1 / mass);
-  const sources = sourcesOf(items, pieces, mass, centre);
+  const sources = sourcesOf(items, pieces, mass, centre, places);
   const variance: [number, number, number] = [0, 0, 0];
   let massVariance = 0;
-  for (const source of sources.values()) {
-    for (let a = 0; a < 3; a++) variance[a]! += source.moves[a]! ** 2;
+  for (const { moves } of sources.values()) {
+    variance[0] += moves[0] * moves[0];
+    variance[1] += moves[1] * moves[1];
+    variance[2] += moves[2] * moves[2];
   }
   for (const spread of massSpreads(pieces).values()) massVariance += spread ** 2;
   const open = items.flatMap((p) => openStates(p, centre));
@@ -134,20 +138,24 @@ function massSpreads(pieces: readonly Piece[]): ReadonlyMap<string, number> {
   return spreads;
 }
 
+/** A mass and three places. */
+const FIGURES_OF_ITEM = 4;
+
 /** ∂c/∂m = (c_i - c)/M; ∂c/∂c_i = (m_i/M) R. */
-function sourcesOf(items: readonly PlacedItem[], pieces: readonly Piece[], mass: number, centre: Vec3): ReadonlyMap<string, Source> {
-  const sources = new Map<string, Source>();
-  const put = (key: string, item: KitItem, axis: Axis | null, spread: number, moves: Vec3): void => {
+function sourcesOf(items: readonly PlacedItem[], pieces: readonly Piece[], mass: number, centre: Vec3, places: ReadonlyMap<string, number>): ReadonlyMap<number, Source> {
+  const sources = new Map<number, Source>();
+  const put = (key: number, item: KitItem, axis: Axis | null, spread: number, moves: Vec3): void => {
     const before = sources.get(key);
     if (before) before.moves = add(before.moves, moves);
     else if (spread > 0) sources.set(key, { item, axis, spread, moves });
   };
   for (const [i, { item, figures, mass: own, centre: at }] of pieces.entries()) {
-    put(`${item.id} mass`, item, null, figures.massSpread, scale(subtract(at, centre), figures.massSpread / mass));
+    const key = places.get(item.id)! * FIGURES_OF_ITEM;
+    put(key + 3, item, null, figures.massSpread, scale(subtract(at, centre), figures.massSpread / mass));
     const turn: Mat3 = items[i]!.turn;
     for (const axis of [0, 1, 2] as const) {
       const k = (own / mass) * figures.centreSpread[axis];
-      if (k !== 0) put(`${item.id} ${axis}`, item, axis, figures.centreSpread[axis], [turn[0][axis] * k, turn[1][axis] * k, turn[2][axis] * k]);
+      if (k !== 0) put(key + axis, item, axis, figures.centreSpread[axis], [turn[0][axis] * k, turn[1][axis] * k, turn[2][axis] * k]);
     }
   }
   return sources;
@@ -181,8 +189,8 @@ function openStates({ entry, item, at, turn }: PlacedItem, centre: Vec3): readon
       const { mass, first } = momentOfChange(usual, change);
       const spread = spreadOfChange(change);
       const placed = scale(turnedSpread(turn, spread.place), change.kind === 'moves' ? usual.mass : Math.abs(mass));
-      const arm = change.kind === 'adds' ? scale(subtract(add(at, transform(turn, change.at)), centre), spread.mass) : ([0, 0, 0] as Vec3);
-      return { name, mass, first: add(transform(turn, first), scale(at, mass)), spread: placed.map((s, i) => Math.hypot(s, arm[i]!)) as unknown as Vec3, change: true };
+      const arm = change.kind === 'adds' ? scale(subtract(add(at, turned(turn, change.at)), centre), spread.mass) : ([0, 0, 0] as Vec3);
+      return { name, mass, first: add(turned(turn, first), scale(at, mass)), spread: placed.map((s, i) => Math.hypot(s, arm[i]!)) as unknown as Vec3, change: true };
     }),
   }));
 }
@@ -200,13 +208,22 @@ function envelope(open: readonly OpenState[], mass: number, first: Vec3, centre:
     let ratio = centre[a];
     let spread = 0;
     for (let step = 0; step < STEPS_AT_MOST; step++) {
-      let [m, s, variance] = [mass, first[a], 0];
+      let m = mass;
+      let s = first[a];
+      let variance = 0;
       for (const { options } of open) {
         let best = options[0]!;
-        for (const o of options) if (way * (o.first[a] - ratio * o.mass) > way * (best.first[a] - ratio * best.mass)) best = o;
+        let most = -Infinity;
+        for (const o of options) {
+          const worth = way * (o.first[a] - ratio * o.mass);
+          if (worth > most) {
+            best = o;
+            most = worth;
+          }
+        }
         m += best.mass;
         s += best.first[a];
-        variance += best.spread[a] ** 2;
+        variance += best.spread[a] * best.spread[a];
       }
       spread = Math.sqrt(variance) / m;
       const next = s / m;
@@ -254,18 +271,21 @@ function spreadBetween(a: Weighed, b: Weighed, axis: Axis): number {
 }
 
 function nextMeasure(weighed: readonly Weighed[]): NextMeasure | null {
-  const gains = new Map<string, { source: Source; then: number; byAxis: [number, number, number] }>();
+  const gains = new Map<number, { source: Source; then: number; byAxis: [number, number, number] }>();
   for (const { sources } of weighed) {
     for (const [key, source] of sources) {
       const then = source.axis === null ? CAREFUL_MASS : CAREFUL_CENTRE;
       if (source.spread <= then) continue;
       const part = 1 - (then / source.spread) ** 2;
-      const gain = gains.get(key) ?? { source, then, byAxis: [0, 0, 0] as [number, number, number] };
-      for (let a = 0; a < 3; a++) gain.byAxis[a]! += part * source.moves[a]! ** 2;
-      gains.set(key, gain);
+      let gain = gains.get(key);
+      if (!gain) gains.set(key, (gain = { source, then, byAxis: [0, 0, 0] }));
+      const { moves } = source;
+      gain.byAxis[0] += part * moves[0] * moves[0];
+      gain.byAxis[1] += part * moves[1] * moves[1];
+      gain.byAxis[2] += part * moves[2] * moves[2];
     }
   }
-  let best: { key: string; gain: number } | null = null;
+  let best: { key: number; gain: number } | null = null;
   for (const [key, { byAxis }] of gains) {
     const gain = byAxis[0] + byAxis[1] + byAxis[2];
     if (!best || gain > best.gain) best = { key, gain };

@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
-import { agreement, averaged, comparedOf, METHODS, methodById, newItem, planeOfPhoto, remeasured, resultsOf, weighedAs, withMeasurement, withoutMeasurement, type MethodOutcome } from '.';
+import { newItem } from '.';
+import { agreement, averaged, comparedOf, METHODS, methodById, planeOfPhoto, remeasured, resultsOf, weighedAs, withMeasurement, withoutMeasurement, type MethodOutcome } from '../measuring';
 import { METRIC, render } from '../0-base';
 import type { KitItem, Measurement } from '../model';
 import { holds } from '../testing/holds';
@@ -77,6 +78,7 @@ describe('the ways to measure', () => {
   it('on an edge: midway, from the foot', () => {
     expect(centreFound(lens, one('onAnEdge', { tipsOneWay: 0.044, tipsOtherWay: 0.046 }, { axis: 0 }))).toBeCloseTo(0.045, 12);
     expect(reasonOf(lens, one('onAnEdge', { tipsOneWay: 0.3, tipsOtherWay: 0.046 }, { axis: 0 }))).toContain('outside the item');
+    expect(reasonOf(lens, one('onAnEdge', { tipsOneWay: 0.002, tipsOtherWay: 0.004 }, { axis: 0 }))).toContain('at one end');
     expect(reasonOf(lens, one('onAnEdge', { tipsOneWay: 0.01, tipsOtherWay: 0.09 }, { axis: 0 }))).toContain('80 mm apart');
   });
   it('on two scales: the shares, and never another weight than its own', () => {

@@ -67,7 +67,9 @@ function worked(entry: Mounted, entries: ReadonlyMap<string, Mounted>, kit: Read
   const wanted = entry.on.point;
   const point = foot.item.mountPoints.find((p) => p.id === wanted);
   if (!point) return { reason: `${foot.item.name} has no mounting point “${wanted}” for ${item.name}.` };
-  return { at: add(foot.at, transform(foot.turn, add(point.at, entry.offset))), turn: multiply(foot.turn, ownTurn), item };
+  // Most things stand square: no sum is done for a turn that is none.
+  const turn = ownTurn === IDENTITY ? foot.turn : foot.turn === IDENTITY ? ownTurn : multiply(foot.turn, ownTurn);
+  return { at: add(foot.at, turned(foot.turn, add(point.at, entry.offset))), turn, item };
 }
 
 const ALONG_X = alignZ([1, 0, 0]); // a cylinder's own axis is local z, an item's cylinder lies along x
@@ -90,6 +92,9 @@ function bodyOf({ entry, item, at, turn }: PlacedItem): FlatBody {
     look: 'gear',
   });
 }
+
+/** The same vector when there is no turn. */
+export const turned = (turn: Mat3, v: Vec3): Vec3 => (turn === IDENTITY ? v : transform(turn, v));
 
 /** Independent spreads along an item's own axes, seen along the rig's: variances turn with the square of the cosines. */
 export function turnedSpread(turn: Mat3, spread: Vec3): Vec3 {

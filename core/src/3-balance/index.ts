@@ -14,4 +14,3 @@ export { judge } from './judge';
 export { trim, toStep, type Obstacle, type TrimOutcome } from './trim/trim';
 export { type BalanceContext } from './balanceCheck';
 export { railCover, type RailCover, type RailInput, type RailPlace } from './railCover';
-export { coverOnRig, type SlideCover } from './coverOnRig';

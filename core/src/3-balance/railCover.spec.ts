@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
-import { coverOnRig, evaluate, railCover, type RailInput } from '.';
+import { evaluate, railCover, type RailInput } from '.';
+import { coverOnRig } from '../measuring';
 import { figure, METRIC, showFigure, type Vec3 } from '../0-base';
 import { sumsOf, type Sums } from '../1-load';
 import { bentBarAssembly, kit, loadout } from '../testing/rigs';

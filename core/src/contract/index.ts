@@ -4,4 +4,3 @@ export { parseRigFile, readRigFile, rigFile, RIG_FILE_VERSION, type RigFile } fr
 export { adoptRigFile, rigFileOf, type NewDocument } from './adoptRigFile';
 export { migrateRigFile } from './migrateRigFile';
 export { backup, BODY_SCHEMAS, change, changes, DOCUMENT_KINDS, problem, saved, stored, storedList, type Backup, type BodyOf, type ChangeRequest, type DocumentKind, type Problem, type Stored } from './documents';
-export * from './tables';

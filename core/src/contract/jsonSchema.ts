@@ -1,9 +1,18 @@
-/** The published JSON Schema of the rig file, made from the Zod schemas. Not for the browser: it is written to docs/. */
+/** The published JSON Schemas of the open files, made from the Zod schemas. Not for the browser: they are written to docs/. */
 import * as z from 'zod';
 import { rigFile } from './rigFile';
+import { kitFile } from './tables';
+
+const UNITS = 'SI units throughout: m, kg, rad, N m. Axes: x forward, y to the camera’s left, z up.';
 
 export const rigFileJsonSchema = (): unknown => ({
   title: 'Tide Pebble rig file',
-  description: 'SI units throughout: m, kg, rad, N m. Axes: x forward, y to the camera’s left, z up.',
+  description: UNITS,
   ...z.toJSONSchema(rigFile, { io: 'input' }),
+});
+
+export const kitFileJsonSchema = (): unknown => ({
+  title: 'Tide Pebble kit file',
+  description: `Kit and loadouts. ${UNITS}`,
+  ...z.toJSONSchema(kitFile, { io: 'input' }),
 });

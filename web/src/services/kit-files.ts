@@ -1,6 +1,6 @@
 /** Kit and loadouts out to files. Coming in goes through the bring-in dialog, which shows all of it first. */
 import { inject, Injectable } from '@angular/core';
-import { kitFileOf, kitRow, loadoutRows } from '@tide-pebble/core';
+import { kitFileOf, kitRow, loadoutRows } from '@tide-pebble/core/tables';
 import { LoadBench } from './load-bench';
 import { saveCsv } from './save-csv';
 import { saveFile } from './save-file';

@@ -1,7 +1,8 @@
 /** What the Load stage works on: the kit, the loadout shown, what all of them cover, and every change that can be made to them. */
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { changedLoadout, coverageOf, KIT_CLASSES, lensCones, loadFindings, newItem, placeItems, placeLoad, weighedAs, type KitClass, type KitItem, type Loadout, type LoadoutChange, type Mounted, type Quantity } from '@tide-pebble/core';
+import { changedLoadout, KIT_CLASSES, loadFindings, newItem, placeItems, placeLoad, type KitClass, type KitItem, type Loadout, type LoadoutChange, type Mounted, type Quantity } from '@tide-pebble/core';
+import { coverageOf, lensCones, weighedAs } from '@tide-pebble/core/measuring';
 import { Documents } from './documents';
 import { Workspace } from './workspace';
 

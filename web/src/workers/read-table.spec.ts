@@ -1,4 +1,5 @@
-import { kitFileOf, newItem, USUAL_OPTIONS, type KitItem } from '@tide-pebble/core';
+import { newItem, type KitItem } from '@tide-pebble/core';
+import { kitFileOf, USUAL_OPTIONS } from '@tide-pebble/core/tables';
 import { answer, type JobAnswer } from './jobs';
 import { decode, readTable, type TableInput, type TableOutcome, type TablePart, type TableRow } from './read-table';
 
@@ -59,7 +60,7 @@ describe('a table brought in', () => {
   it('comes in portions, with how far it is', () => {
     const { parts, rows } = read(`name,mass_g\n${Array.from({ length: 1000 }, (_, i) => `item ${i},${i + 1}`).join('\n')}`);
     expect(rows).toHaveSize(1000);
-    expect(Math.max(...parts.map((p) => p.rows.length))).toBeLessThanOrEqual(400);
+    expect(Math.max(...parts.map((p) => p.rows.length))).toBeLessThanOrEqual(200);
     expect(parts[0]).toEqual({ done: 0, of: 1000, rows: [] });
   });
   it('knows loadouts from kit, and the open file from both', () => {

@@ -1,5 +1,6 @@
 /** A file or a paste as a table of kit or loadouts: decoded, split, matched and checked, its rows told in portions as they come. */
-import { heldOf, KIT_COLUMNS, LOADOUT_COLUMNS, matchHeadings, parseKitFile, rawTable, readKitTable, readLoadoutTable, standingOf, faultLine, type ImportRow, type KitItem, type Loadout, type Matched, type RawTable, type TableOptions } from '@tide-pebble/core';
+import { faultLine, type KitItem, type Loadout } from '@tide-pebble/core';
+import { heldOf, KIT_COLUMNS, LOADOUT_COLUMNS, matchHeadings, parseKitFile, rawTable, readKitTable, readLoadoutTable, standingOf, type ImportRow, type Matched, type RawTable, type TableOptions } from '@tide-pebble/core/tables';
 import * as papa from 'papaparse';
 
 export interface TableInput {
@@ -23,7 +24,7 @@ export type TableOutcome =
 
 const BYTES_AT_MOST = 20 * 1024 * 1024;
 /** Rows a portion: small enough that taking one in never holds up the page. */
-const PORTION = 400;
+const PORTION = 200;
 
 export function readTable(input: TableInput, tell: (part: TablePart) => void): TableOutcome {
   const decoded = input.source.kind === 'text' ? input.source.text : decode(input.source.bytes);

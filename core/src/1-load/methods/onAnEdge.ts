@@ -3,6 +3,9 @@ import { combine, figure, say, spreadOfStep } from '../../0-base';
 import { balanceOnEdge } from '../measure/balanceOnEdge';
 import { AXIS_WORDS, fromFoot, impossible, missing, type Method } from '../method';
 
+/** Nearer to a face than this part of the length no camera, lens or light balances. */
+const AT_AN_END = 0.05;
+
 export const onAnEdge: Method = {
   id: 'onAnEdge',
   name: 'On an edge',
@@ -37,6 +40,8 @@ export const onAnEdge: Method = {
     }
     // An edge is a few millimetres wide at most: tips a quarter of the item apart were read from two faces.
     if (Math.abs(one.value - other.value) > Math.max(0.25 * length, 0.01)) return impossible('tipsOtherWay', say`The two tips lie ${figure('length', Math.abs(one.value - other.value), 0)} apart. Read both from ${AXIS_WORDS[axis].face}.`);
+    const middle = (one.value + other.value) / 2;
+    if (Math.min(middle, length - middle) < AT_AN_END * length) return impossible('tipsOtherWay', say`Both tips lie at one end: hardly anything balances there. Was each read from ${AXIS_WORDS[axis].face}, one tip each way?`);
     const placed = balanceOnEdge({ tipsOneWay: one.value, tipsOtherWay: other.value, length, rulerStep: input.rulerStep });
     if (!placed.ok) return impossible('tipsOneWay', placed.reason);
     const repeats = combine(one.spread, other.spread) / 2;

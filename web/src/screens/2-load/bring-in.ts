@@ -3,7 +3,7 @@ import { CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport } 
 import { ChangeDetectionStrategy, Component, computed, inject, signal, type OnDestroy } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatDialogActions, MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import { KIT_COLUMNS, LOADOUT_COLUMNS, USUAL_OPTIONS, type Matched, type Standing, type TableOptions } from '@tide-pebble/core';
+import { KIT_COLUMNS, LOADOUT_COLUMNS, USUAL_OPTIONS, type Matched, type Standing, type TableOptions } from '@tide-pebble/core/tables';
 import type { Subscription } from 'rxjs';
 import { Documents } from '../../services/documents';
 import { Jobs } from '../../services/jobs';
@@ -142,7 +142,7 @@ export class BringIn implements OnDestroy {
       rows.push(...part.rows);
       this.progress.set(part.of > 0 ? (part.rows.length > 0 ? rows.length : part.done / 2) / part.of : 0);
       // The first portion shows at once; the rest when all is there, so the list does not jump.
-      if (part.rows.length > 0 && (this.rows().length === 0 || rows.length === part.of)) this.rows.set([...rows]);
+      if (part.rows.length > 0 && this.rows().length === 0) this.rows.set([...rows]);
     }).subscribe({
       next: (outcome) => {
         this.outcome.set(outcome);

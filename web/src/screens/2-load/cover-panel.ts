@@ -1,7 +1,8 @@
 /** What all loadouts ask of a slide: how far, round which middle, which is the extreme and why; and what to measure next. */
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { coverOnRig, figure, showFigure, type Axis, type AxisCover, type CoveredLoadout } from '@tide-pebble/core';
+import { figure, showFigure } from '@tide-pebble/core';
+import { coverOnRig, type Axis, type AxisCover, type CoveredLoadout } from '@tide-pebble/core/measuring';
 import { injectBench } from '../../services/bench-signal';
 import { LoadBench } from '../../services/load-bench';
 import { Pointer } from '../../services/pointer';

@@ -63,7 +63,6 @@ const HALF_TURN = 180 * DEGREE;
   `,
   styles: `
     :host { display: block; padding: 0 0 var(--space-3) var(--space-2); }
-    .fields { display: grid; grid-template-columns: 1fr 1fr; gap: 0 var(--space-4); }
     .line { display: grid; grid-template-columns: 96px 1fr; gap: var(--space-2); align-items: center; margin-top: var(--space-2); }
     .line select { width: 100%; min-width: 0; }
   `,

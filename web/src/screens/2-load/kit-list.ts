@@ -34,11 +34,15 @@ export class KitList {
   protected readonly rowHeight = 45;
   protected readonly search = signal('');
 
-  protected readonly rows = computed(() => {
-    const words = this.search().trim().toLowerCase().split(/\s+/).filter(Boolean);
+  /** Worked out when the kit changes, not with each letter typed. */
+  private readonly all = computed(() => {
     const used = new Map<string, number>();
     for (const l of this.load.loadouts()) for (const id of new Set(l.items.map((m) => m.item))) used.set(id, (used.get(id) ?? 0) + 1);
-    return this.load.kitList().filter((k) => words.every((w) => k.name.toLowerCase().includes(w) || k.class.includes(w))).map((item) => ({ item, figures: itemFigures(item), used: used.get(item.id) ?? 0, measured: this.measured(item) }));
+    return this.load.kitList().map((item) => ({ item, words: `${item.name.toLowerCase()} ${item.class}`, figures: itemFigures(item), used: used.get(item.id) ?? 0, measured: this.measured(item) }));
+  });
+  protected readonly rows = computed(() => {
+    const words = this.search().trim().toLowerCase().split(/\s+/).filter(Boolean);
+    return words.length === 0 ? this.all() : this.all().filter((row) => words.every((w) => row.words.includes(w)));
   });
 
   protected readonly byId = (_: number, row: { item: KitItem }): string => row.item.id;

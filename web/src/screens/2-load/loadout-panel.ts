@@ -3,12 +3,12 @@ import { ChangeDetectionStrategy, Component, computed, inject, model, output } f
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { mdiChevronDown, mdiChevronUp, mdiContentCopy, mdiDeleteOutline, mdiPlus } from '@mdi/js';
-import { itemFigures, type Loadout, type Mounted } from '@tide-pebble/core';
+import { figure, itemFigures, say, type Loadout, type Mounted, type Phrase } from '@tide-pebble/core';
 import { LoadBench } from '../../services/load-bench';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
-import { FigurePipe } from '../../ui/figures.pipe';
+import { FigurePipe, SayPipe } from '../../ui/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { Notices } from '../../ui/notices';
 import { EntryEditor } from './entry-editor';
@@ -16,7 +16,7 @@ import { EntryEditor } from './entry-editor';
 @Component({
   selector: 'tp-loadout-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, Icon, FigurePipe, EntryEditor],
+  imports: [MatButton, Icon, FigurePipe, SayPipe, EntryEditor],
   templateUrl: './loadout-panel.html',
   styleUrl: './loadout-panel.css',
 })
@@ -45,6 +45,16 @@ export class LoadoutPanel {
     return loadout.items.map((m) => ({ m, item: kit.get(m.item), depth: Math.min(4, depths.get(m.id)!), under: this.nameUnder(loadout, m), states: this.stateWords(m) }));
   });
   protected readonly total = computed(() => this.load.coverage().loadouts.find((l) => l.id === this.load.loadout()?.id) ?? null);
+  /** What each lens takes in, or what to look up before that can be said. */
+  protected readonly cones = computed<readonly Phrase[]>(() =>
+    this.load.cones().map((c) => {
+      if (c.kind === 'notKnown') return say`What it sees is not known. ${c.measure}`;
+      const { wide, long } = c.cone;
+      const lens = this.load.placed().items.find((p) => p.entry.id === c.cone.lens)?.item.name ?? 'The lens';
+      const angle = (value: number) => figure('angle', value, 0);
+      return wide.focalLength === long.focalLength ? say`${lens} sees ${angle(wide.across)} across and ${angle(wide.up)} up.` : say`${lens} sees ${angle(wide.across)} to ${angle(long.across)} across, ${angle(wide.up)} to ${angle(long.up)} up.`;
+    }),
+  );
   protected readonly spare = computed(() => this.load.kitList().filter((k) => !this.load.loadout()?.items.some((m) => m.item === k.id)));
 
   protected rename(loadout: Loadout, name: string): void {

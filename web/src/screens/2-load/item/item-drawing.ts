@@ -1,6 +1,7 @@
 /** One item square-on from three sides: its box, foot, points, free spaces and mass centre, with what each way of measuring found. */
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, inject, input, signal } from '@angular/core';
-import { flatBody, itemFigures, outline, placeLoad, project, VIEW_AXES, type Clearance, type KitItem, type MethodFound, type Point2, type Vec3, type View } from '@tide-pebble/core';
+import { flatBody, itemFigures, outline, placeLoad, project, type Clearance, type KitItem, type Point2, type Vec3, type View } from '@tide-pebble/core';
+import { VIEW_AXES, type MethodFound } from '@tide-pebble/core/measuring';
 import { Pointer } from '../../../services/pointer';
 import { sheetOf, type Margins } from '../../../ui/rig-drawing';
 

@@ -3,7 +3,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { mdiChevronLeft, mdiContentCopy, mdiDeleteOutline } from '@mdi/js';
-import { remeasured, resultsOf, type KitItem, type MethodFound } from '@tide-pebble/core';
+import { type KitItem } from '@tide-pebble/core';
+import { remeasured, resultsOf, type MethodFound } from '@tide-pebble/core/measuring';
 import { LoadBench } from '../../../services/load-bench';
 import { Icon } from '../../../ui/icon';
 import { Notices } from '../../../ui/notices';

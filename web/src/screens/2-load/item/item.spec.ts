@@ -1,7 +1,8 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideHttpClient } from '@angular/common/http';
 import { provideHttpClientTesting } from '@angular/common/http/testing';
-import { newItem, remeasured, resultsOf, type KitItem } from '@tide-pebble/core';
+import { newItem, type KitItem } from '@tide-pebble/core';
+import { remeasured, resultsOf } from '@tide-pebble/core/measuring';
 import { type Subject } from 'rxjs';
 import type { ScaleReading } from '../../../devices/scale';
 import { ScaleLink } from '../../../services/scale-link';

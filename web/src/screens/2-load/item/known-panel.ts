@@ -1,6 +1,7 @@
 /** What is known of an item and how well: each figure, by which ways, whether they agree, and what to measure next. */
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { AXIS_WORDS, axesKnown, comparedOf, itemFigures, type Compared, type KitItem, type Result } from '@tide-pebble/core';
+import { axesKnown, itemFigures, type KitItem } from '@tide-pebble/core';
+import { AXIS_WORDS, comparedOf, type Compared, type Result } from '@tide-pebble/core/measuring';
 import { Units } from '../../../services/units';
 import { FigurePipe } from '../../../ui/figures.pipe';
 

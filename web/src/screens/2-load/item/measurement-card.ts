@@ -2,7 +2,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { mdiDeleteOutline, mdiScale } from '@mdi/js';
-import { AXIS_WORDS, withMeasurement, withoutMeasurement, type KitItem, type Measurement, type MethodReading, type Quantity, type Reading, type Result } from '@tide-pebble/core';
+import { type KitItem, type Measurement, type Quantity, type Reading } from '@tide-pebble/core';
+import { AXIS_WORDS, withMeasurement, withoutMeasurement, type MethodReading, type Result } from '@tide-pebble/core/measuring';
 import { ScaleLink } from '../../../services/scale-link';
 import { Photos } from '../../../services/photos';
 import { Units } from '../../../services/units';

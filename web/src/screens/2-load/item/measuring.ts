@@ -1,6 +1,7 @@
 /** All that was measured of an item, and the ways to measure it further, each with its drawing. */
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject, Injector, input, output, signal } from '@angular/core';
-import { METHODS, withMeasurement, type KitItem, type Measurement, type Method, type Result } from '@tide-pebble/core';
+import { type KitItem, type Measurement } from '@tide-pebble/core';
+import { METHODS, withMeasurement, type Method, type Result } from '@tide-pebble/core/measuring';
 import { ScaleLink } from '../../../services/scale-link';
 import type { ItemChange } from './changes';
 import { MeasurementCard } from './measurement-card';

@@ -1,6 +1,6 @@
 /** The little drawing of how a measurement is done. */
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import type { Method } from '@tide-pebble/core';
+import type { Method } from '@tide-pebble/core/measuring';
 
 @Component({
   selector: 'tp-method-picture',

@@ -1,7 +1,8 @@
 /** Touches on an item's photo, one after the other: two corners for scale and turn, then two marks on each plumb line. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { AXIS_WORDS, planeOfPhoto, VIEW_AXES, type KitItem, type PhotoPlane } from '@tide-pebble/core';
+import { type KitItem } from '@tide-pebble/core';
+import { AXIS_WORDS, planeOfPhoto, VIEW_AXES, type PhotoPlane } from '@tide-pebble/core/measuring';
 import { Photos } from '../../../services/photos';
 
 type Touch = readonly [number, number];
