@@ -2,7 +2,8 @@
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
-import { analyse, faultLine, parseRigFile } from '@tide-pebble/core';
+import { faultLine, parseRigFile } from '@tide-pebble/core';
+import { analyse } from '@tide-pebble/core/making';
 
 let args;
 try {

@@ -99,6 +99,8 @@ test('make, trim, build, carry and log the first rig', async ({ bench: page, ser
     await allKept(page);
   });
 
+  // The value of before stands beside each figure for a moment after an edit.
+  await expect(page.getByRole('region', { name: 'Tide line' })).not.toContainText('was');
   const before = { nose: await readout(page, 'Nose'), drop: await readout(page, 'Drop'), mass: await readout(page, 'Mass') };
 
   await test.step('kill the server, start again, find all of it', async () => {

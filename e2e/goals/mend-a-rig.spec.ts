@@ -27,7 +27,7 @@ test('pointing at a row lights the drawing, and the drawing lights the row', asy
   await expect(page.locator('svg .shape.lit')).not.toHaveCount(0);
   await page.locator('svg .shape.gear').first().hover();
   await goTo(page, 'Load');
-  await page.getByText('on the rig', { exact: true }).hover();
+  await page.getByRole('button', { name: /^Heron body on the rig/ }).hover();
   await expect(page.locator('.tree li.lit')).toHaveCount(1);
 });
 

@@ -1,4 +1,4 @@
-import { barsAtLeast, nest as pack } from '@tide-pebble/core';
+import { barsAtLeast, nest as pack } from '@tide-pebble/core/making';
 import type { CaseKind, Given } from '../physicsCase';
 
 export const nest: CaseKind = {

@@ -1,4 +1,5 @@
-import { frameFraction, pinPlay, preload, requiredEngagement, screwFit, slipTwist, stackHeight, suitableLengths, withFewestWashers } from '@tide-pebble/core';
+import { frameFraction } from '@tide-pebble/core';
+import { pinPlay, preload, requiredEngagement, screwFit, slipTwist, stackHeight, suitableLengths, withFewestWashers } from '@tide-pebble/core/making';
 import type { CaseKind, Given } from '../physicsCase';
 
 export const screwStack: CaseKind = {

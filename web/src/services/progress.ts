@@ -1,7 +1,8 @@
 /** How far the work has come, stage by stage: what the shoreline's pebbles show. */
 import { inject, Injectable } from '@angular/core';
-import { buildSteps, type Judgement, type StockPlan, type Workpiece } from '@tide-pebble/core';
-import { combineLatest, map, shareReplay, type Observable } from 'rxjs';
+import type { Judgement, Workpiece } from '@tide-pebble/core';
+import type { StockPlan } from '@tide-pebble/core/making';
+import { combineLatest, defer, map, shareReplay, startWith, type Observable } from 'rxjs';
 import type { StagePath } from '../shell/stages';
 import { Workspace } from './workspace';
 
@@ -27,15 +28,19 @@ const NOTHING: StageMark = { done: false, count: 0 };
 export class Progress {
   private readonly workspace = inject(Workspace);
 
-  private readonly steps = memo((piece: Workpiece, stock: StockPlan) => buildSteps(piece.rig, stock));
+  /** Fetched once the page stands: the first load does without the order of building. */
+  private readonly steps$ = defer(() => import('@tide-pebble/core/making')).pipe(
+    map(({ buildSteps }) => memo((piece: Workpiece, stock: StockPlan) => buildSteps(piece.rig, stock))),
+    startWith(null),
+  );
 
-  readonly marks$: Observable<StageMarks> = combineLatest([this.workspace.bench$, this.workspace.stock$, this.workspace.log$]).pipe(
-    map(([state, stock, log]): StageMarks => {
+  readonly marks$: Observable<StageMarks> = combineLatest([this.workspace.bench$, this.workspace.stock$, this.workspace.log$, this.steps$]).pipe(
+    map(([state, stock, log, stepsOf]): StageMarks => {
       if (state.kind !== 'ready') return { shelf: NOTHING, load: NOTHING, frame: NOTHING, balance: NOTHING, stock: NOTHING, build: NOTHING, field: NOTHING, log: NOTHING };
       const { rig, loadout, setup, piece, judged } = state.bench;
       const at = (stage: Judgement['stage']): readonly Judgement[] => judged.findings.filter((f) => f.stage === stage && f.severity !== 'note');
       const mark = (stage: Judgement['stage'], done: boolean): StageMark => ({ done: done && at(stage).length === 0, count: at(stage).length });
-      const steps = stock ? this.steps(piece, stock) : null;
+      const steps = stock && stepsOf ? stepsOf(piece, stock) : null;
       const balance = mark('balance', judged.evaluation.hung !== null && loadout !== null);
       return {
         shelf: { done: true, count: 0 },

@@ -1,6 +1,7 @@
 /** The rig on the bench: which one, with which loadout and set-up, and every figure derived from them. */
 import { inject, Injectable } from '@angular/core';
-import { changedLoadout, judged, workpiece, type AdjusterValues, type BinItem, type Change, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type StockPlan, type Workpiece } from '@tide-pebble/core';
+import { changedLoadout, judged, workpiece, type AdjusterValues, type BinItem, type Change, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type Workpiece } from '@tide-pebble/core';
+import type { StockPlan } from '@tide-pebble/core/making';
 import { BehaviorSubject, catchError, combineLatest, debounceTime, distinctUntilChanged, map, of, shareReplay, startWith, switchMap, type Observable } from 'rxjs';
 import { Documents } from './documents';
 import { Jobs } from './jobs';

@@ -1,5 +1,6 @@
 /** The six readouts of the tide line, from the bench: figure, target and place on the gauge. Pure. */
-import { figure, showFigure, type StockPlan, type UnitChoice } from '@tide-pebble/core';
+import { figure, showFigure, type UnitChoice } from '@tide-pebble/core';
+import type { StockPlan } from '@tide-pebble/core/making';
 import type { Bench } from '../services/workspace';
 import type { Gauge } from '../ui/tide-gauge';
 

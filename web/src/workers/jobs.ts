@@ -1,5 +1,6 @@
 /** The messages between page and worker. Workers are thin: they parse the message, call the core and answer. */
-import { stockPlan, trim, type AdjusterValues, type Assembly, type BinItem, type Rig, type StockPlan, type TrimOutcome, type Wants } from '@tide-pebble/core';
+import { trim, type AdjusterValues, type Assembly, type BinItem, type Rig, type TrimOutcome, type Wants } from '@tide-pebble/core';
+import { stockPlan, type StockPlan } from '@tide-pebble/core/making';
 import { readTable, type TableInput, type TableOutcome, type TablePart } from './read-table';
 
 export interface JobInputs {

@@ -1,6 +1,7 @@
 /** The flat blank of a bar drawn with its bend lines and holes, every figure from the same end. */
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { barTemplate, figure, showFigure, type BarPlan, type SheetMark } from '@tide-pebble/core';
+import { figure, showFigure } from '@tide-pebble/core';
+import { barTemplate, type BarPlan, type SheetMark } from '@tide-pebble/core/making';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { FigurePipe } from '../../ui/figures.pipe';

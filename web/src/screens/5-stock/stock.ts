@@ -3,7 +3,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { mdiPrinter } from '@mdi/js';
-import { barPlans, type BinItem, type BuyLine, type Quantity } from '@tide-pebble/core';
+import { type BinItem, type Quantity } from '@tide-pebble/core';
+import { barPlans, type BuyLine } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { Documents } from '../../services/documents';
 import { Pointer } from '../../services/pointer';

@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { mdiAlert, mdiLock } from '@mdi/js';
-import { buildSteps, type BuildStep } from '@tide-pebble/core';
+import { buildSteps, type BuildStep } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';

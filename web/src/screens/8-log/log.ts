@@ -3,7 +3,8 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signa
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { mdiDeleteOutline } from '@mdi/js';
-import { compare, evaluate, figure, readings, showFigure, workpiece, type LogEntry, type Quantity } from '@tide-pebble/core';
+import { evaluate, figure, readings, showFigure, workpiece, type LogEntry, type Quantity } from '@tide-pebble/core';
+import { compare } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { Documents } from '../../services/documents';
 import { saveCsv } from '../../services/save-csv';

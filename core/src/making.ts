@@ -1,0 +1,7 @@
+/** What comes after the balance: strength, stock, build, field and log. A door of its own (`@tide-pebble/core/making`), fetched by those stages. */
+export * from './4-strength';
+export * from './5-stock';
+export * from './6-build';
+export * from './7-field';
+export * from './8-log';
+export { analyse } from './analyse';
