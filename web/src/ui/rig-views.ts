@@ -1,5 +1,5 @@
 /** The drawing that is the screen: the rig square-on, hanging as it hangs, with what the stage wants shown over it. */
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, inject, input, output, signal, afterNextRender } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { bodiesBeyond, DEGREE, figure, FROM_LEVEL, showFigure, type DrawnDimension, type Point2, type Quantity, type View } from '@tide-pebble/core';
 import type { Bench } from '../services/workspace';
 import { Pointer } from '../services/pointer';
@@ -8,6 +8,7 @@ import { litBy } from './lit';
 import { PoolGlass } from './pool-glass';
 import { QuantityField } from './quantity-field';
 import { PLAIN, sheetOf, WITH_DIMENSIONS, WITH_GLASS, type DrawnView } from './rig-drawing';
+import { hostSize } from './host-size';
 
 interface DimensionMark {
   readonly id: string;
@@ -32,8 +33,7 @@ interface DimensionMark {
 export class RigViews {
   protected readonly pointer = inject(Pointer);
   private readonly units = inject(Units).now;
-  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  private readonly size = signal({ width: 880, height: 620 });
+  private readonly size = hostSize({ width: 880, height: 620 });
 
   readonly bench = input.required<Bench>();
   readonly views = input<readonly View[]>(['side', 'front']);
@@ -54,7 +54,7 @@ export class RigViews {
     return { bodies: bodiesBeyond(this.bench().piece.rig, hung.pivot), pivot: hung.pivotAt, lean };
   });
   private readonly playing = computed(() => this.swing() !== null);
-  protected readonly box = this.size.asReadonly();
+  protected readonly box = this.size;
   private readonly margins = computed(() => (this.size().width < 560 ? PLAIN : this.balance() ? WITH_GLASS : this.dimensions().length > 0 ? WITH_DIMENSIONS : PLAIN));
   /** The magnifier stands between the views; on a narrow sheet its own style places it. */
   protected readonly glassLeft = computed(() => {
@@ -95,18 +95,6 @@ export class RigViews {
       return { view: p.view, at: p.at, out: Math.abs(angle) > levelWithin, text: this.says(angle, words) };
     });
   });
-
-  constructor() {
-    const destroyed = inject(DestroyRef);
-    afterNextRender(() => {
-      const observer = new ResizeObserver(([entry]) => {
-        const { width, height } = entry!.contentRect;
-        if (width > 0 && height > 0) this.size.set({ width, height });
-      });
-      observer.observe(this.host.nativeElement);
-      destroyed.onDestroy(() => observer.disconnect());
-    });
-  }
 
   protected turn(view: View): string | null {
     const pivot = this.pivots().find((p) => p.view === view);

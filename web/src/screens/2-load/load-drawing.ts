@@ -1,10 +1,11 @@
 /** The loadout shown, square-on from three sides, with the mass centre of every loadout over it; what is mounted can be dragged or nudged. */
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, inject, model, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
 import { add, figure, outline, project, scale, showFigure, transform, transpose, type FlatBody, type Point2, type Vec3, type View } from '@tide-pebble/core';
 import { LoadBench } from '../../services/load-bench';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { sheetOf, type DrawnView, type Margins } from '../../ui/rig-drawing';
+import { hostSize } from '../../ui/host-size';
 
 const VIEWS: readonly View[] = ['side', 'front', 'top'];
 const NARROW = 620;
@@ -32,12 +33,11 @@ export class LoadDrawing {
   protected readonly load = inject(LoadBench);
   protected readonly pointer = inject(Pointer);
   private readonly units = inject(Units).now;
-  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  private readonly size = signal({ width: 820, height: 280 });
+  private readonly size = hostSize({ width: 820, height: 280 });
   private readonly drag = signal<Drag | null>(null);
   readonly picked = model<string | null>(null);
 
-  protected readonly box = this.size.asReadonly();
+  protected readonly box = this.size;
   private readonly views = computed(() => (this.size().width < NARROW ? VIEWS.slice(0, 2) : VIEWS));
   /** While something is dragged the sheet keeps its scale, else the drawing would run away under the finger. */
   private readonly fitted = computed(() => sheetOf(this.load.bodies().map((flat) => ({ body: 'load', flat, isLoad: true })), this.views(), this.size(), null, MARGINS));
@@ -76,18 +76,6 @@ export class LoadDrawing {
     const say = (value: number): string => showFigure(figure('length', value, value < 0.01 ? 1 : 0), this.units());
     return `To cover all ${loadouts.length} loadouts a slide must travel ${say(axes[0].travel)} ± ${say(2 * axes[0].travelSpread)} fore and aft, ${say(axes[1].travel)} ± ${say(2 * axes[1].travelSpread)} sideways.`;
   });
-
-  constructor() {
-    const destroyed = inject(DestroyRef);
-    afterNextRender(() => {
-      const observer = new ResizeObserver(([entry]) => {
-        const { width, height } = entry!.contentRect;
-        if (width > 0 && height > 0) this.size.set({ width, height });
-      });
-      observer.observe(this.host.nativeElement);
-      destroyed.onDestroy(() => observer.disconnect());
-    });
-  }
 
   protected grab(event: PointerEvent, entry: string, view: DrawnView): void {
     this.picked.set(entry);

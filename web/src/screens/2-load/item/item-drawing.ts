@@ -1,9 +1,10 @@
 /** One item square-on from three sides: its box, foot, points, free spaces and mass centre, with what each way of measuring found. */
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { flatBody, itemFigures, outline, placeLoad, project, type Clearance, type KitItem, type Point2, type Vec3, type View } from '@tide-pebble/core';
 import { VIEW_AXES, type MethodFound } from '@tide-pebble/core/measuring';
 import { Pointer } from '../../../services/pointer';
 import { sheetOf, type Margins } from '../../../ui/rig-drawing';
+import { hostSize } from '../../../ui/host-size';
 
 const VIEWS: readonly View[] = ['side', 'front', 'top'];
 const NARROW = 560;
@@ -17,11 +18,10 @@ const MARGINS: Margins = { left: 24, top: 52, right: 24, bottom: 16, between: 44
 })
 export class ItemDrawing {
   protected readonly pointer = inject(Pointer);
-  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  private readonly size = signal({ width: 820, height: 240 });
+  private readonly size = hostSize({ width: 820, height: 240 });
   readonly item = input.required<KitItem>();
   readonly found = input<readonly MethodFound[]>([]);
-  protected readonly box = this.size.asReadonly();
+  protected readonly box = this.size;
 
   private readonly body = computed(() => placeLoad({ id: 'alone', name: 'alone', conditions: '', items: [{ id: 'it', item: this.item().id, on: null, offset: [0, 0, 0] }] }, new Map([[this.item().id, this.item()]])).bodies[0]!);
   /** Free spaces as bodies, so that the sheet leaves room for them. */
@@ -44,18 +44,6 @@ export class ItemDrawing {
     }));
   });
   protected readonly label = computed(() => `${this.item().name}, square-on at 1 to ${this.sheet().scale}`);
-
-  constructor() {
-    const destroyed = inject(DestroyRef);
-    afterNextRender(() => {
-      const observer = new ResizeObserver(([entry]) => {
-        const { width, height } = entry!.contentRect;
-        if (width > 0 && height > 0) this.size.set({ width, height });
-      });
-      observer.observe(this.host.nativeElement);
-      destroyed.onDestroy(() => observer.disconnect());
-    });
-  }
 }
 
 const pathOf = (points: readonly Point2[]): string => `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
