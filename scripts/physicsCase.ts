@@ -1,5 +1,5 @@
 /** The form of a file of checked physics cases, and its bodies as the core's. */
-import { alignZ, flatBody, IDENTITY, sumsOf, type FlatBody, type Mat3, type Shape, type Sums, type Vec3 } from '@tide-pebble/core';
+import { alignZ, flatBody, IDENTITY, quaternionOfTurns, rotationOf, sumsOf, type FlatBody, type Mat3, type Shape, type Sums, type Vec3 } from '@tide-pebble/core';
 
 export type Given = Readonly<Record<string, any>>; // eslint-disable-line @typescript-eslint/no-explicit-any -- the file's own loose form, checked by comparing
 
@@ -14,6 +14,12 @@ export function bodiesOf(list: readonly Given[]): readonly FlatBody[] {
 }
 
 export const sumsOfBodies = (list: readonly Given[]): Sums => sumsOf(bodiesOf(list));
+
+/** How a rig is held, as a turn from rig axes to level ones: nose up, then left side down, then panned to the left. */
+export function attitudeOf(given: Given | undefined): Mat3 {
+  if (!given) return IDENTITY;
+  return rotationOf(quaternionOfTurns({ noseDown: -(given['noseUp'] ?? 0) + (given['noseDown'] ?? 0), leftSideDown: given['leftSideDown'] ?? 0, toTheLeft: given['toTheLeft'] ?? given['pan'] ?? 0 }));
+}
 
 function bodyOf(given: Given, id: string): FlatBody {
   const { shape, at, rotation } = placedShape(given);

@@ -1,15 +1,20 @@
 /** From stored documents to every derived figure: the one path that browser, server and command line share. */
-import { loadFindings, placeLoad } from './1-load';
-import { assemble, designRig, type AdjusterValues, type Assembly, type DesignedRig, type Family, type FamilyInput } from './2-frame';
+import { lensCones, loadFindings, placeLoad, socketOf, spacesOf, type FreeSpace, type LensCone, type LoadSocket } from './1-load';
+import { assemble, designRig, USUAL_HANDS, type AdjusterValues, type Assembly, type DesignedRig, type Family, type FamilyInput } from './2-frame';
 import { evaluate, judge, quickBalance, type Evaluation, type QuickBalance } from './3-balance';
 import { figure, say, type Finding, type Judgement } from './0-base';
-import type { KitItem, Loadout, Rig, RigDocument } from './model';
+import type { Edit, Hands, KitItem, Loadout, Rig, RigDocument } from './model';
 
 export interface Workpiece {
   readonly rig: Rig;
   readonly family: Family | null;
   readonly input: FamilyInput | null;
   readonly assembly: Assembly;
+  readonly hands: Hands;
+  /** What the lenses see and what must stay free round the load, from its mount. */
+  readonly cones: readonly LensCone[];
+  readonly spaces: readonly FreeSpace[];
+  readonly socket: LoadSocket | null;
   readonly quick: QuickBalance | null;
   /** Findings that do not depend on the adjusters. */
   readonly advice: readonly Judgement[];
@@ -17,14 +22,14 @@ export interface Workpiece {
 export type WorkpieceOutcome = { readonly ok: true; readonly piece: Workpiece } | { readonly ok: false; readonly reason: string };
 
 /** Everything that changes only with rig or load; setting an adjuster then costs one `judged`. */
-export function workpiece(document: Pick<RigDocument, 'design'>, loadout: Loadout | null, kit: ReadonlyMap<string, KitItem>): WorkpieceOutcome {
+export function workpiece(document: Pick<RigDocument, 'design'> & { readonly hands?: Hands | undefined }, loadout: Loadout | null, kit: ReadonlyMap<string, KitItem>): WorkpieceOutcome {
   const designed = designRig(document.design);
   if (!designed.ok) return { ok: false, reason: designed.reason };
   const load = loadout ? placeLoad(loadout, kit) : null;
   const assembly = assemble(designed.rig, load);
   return {
     ok: true,
-    piece: { rig: designed.rig, family: designed.family, input: designed.input, assembly, quick: quickBalance(assembly), advice: [...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })), ...(loadout ? loadFindings(loadout, kit) : [])] },
+    piece: { hands: document.hands ?? USUAL_HANDS, cones: loadout ? lensCones(loadout, kit).flatMap((c) => (c.kind === 'cone' ? [c.cone] : [])) : [], spaces: loadout ? spacesOf(loadout, kit) : [], socket: loadout ? socketOf(loadout, kit) : null, rig: designed.rig, family: designed.family, input: designed.input, assembly, quick: quickBalance(assembly), advice: [...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })), ...(loadout ? loadFindings(loadout, kit) : [])] },
   };
 }
 
@@ -34,8 +39,8 @@ export interface Judged {
 }
 
 export function judged(piece: Workpiece, values: AdjusterValues, wants: RigDocument['wants']): Judged {
-  const evaluation = evaluate(piece.assembly, values);
-  return { evaluation, findings: judge({ assembly: piece.assembly, values, evaluation, wants, quick: piece.quick }, piece.advice) };
+  const evaluation = evaluate(piece.assembly, values, piece.hands);
+  return { evaluation, findings: judge({ assembly: piece.assembly, values, evaluation, wants, quick: piece.quick, hands: piece.hands, cones: piece.cones, spaces: piece.spaces, socket: piece.socket }, piece.advice) };
 }
 
 function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Finding[] {
@@ -56,10 +61,19 @@ function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Fi
     }),
     ...unapplied.map((edit): Finding => ({
       code: 'editWithoutTarget', severity: 'note', about: 'rig', figure: null, limit: null,
-      title: say`One of your changes (${edit.kind}, ${edit.kind === 'add' ? edit.part.name : edit.target}) finds nothing to act on.`,
+      title: say`One of your changes (${describeEdit(edit)}) finds nothing to act on.`,
       why: say`The part it was made for is no longer in this rig. It is kept and comes back with the part.`,
       toDo: say`Change the dimension back, or remove the change in Frame.`,
       fixes: [],
     })),
   ];
+}
+
+function describeEdit(edit: Edit): string {
+  switch (edit.kind) {
+    case 'add': return `add ${edit.part.name}`;
+    case 'addMember': return `add ${edit.member.name}`;
+    case 'addStation': return `add ${edit.station.name}`;
+    default: return `${edit.kind}, ${edit.target}`;
+  }
 }

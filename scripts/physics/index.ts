@@ -6,12 +6,16 @@ import { dropTimeWanted } from './dropTimeWanted';
 import { equivalentPendulum } from './equivalentPendulum';
 import { frameFraction } from './frameFraction';
 import { hang } from './hang';
+import { heldBoom } from './heldBoom';
 import { loadouts } from './loadouts';
 import { massCentreByMeasurement } from './massCentreByMeasurement';
 import { moments } from './moments';
 import { nest } from './nest';
+import { rigidHandleTorque } from './rigidHandleTorque';
 import { screwStack } from './screwStack';
 import { shapeOfBend } from './shapeOfBend';
+import { sweepClearance } from './sweepClearance';
+import { tipOver } from './tipOver';
 import { uncertainty } from './uncertainty';
 
-export const KINDS: readonly CaseKind[] = [cutLength, dropTime, dropTimeWanted, equivalentPendulum, frameFraction, hang, loadouts, massCentreByMeasurement, moments, nest, screwStack, shapeOfBend, uncertainty];
+export const KINDS: readonly CaseKind[] = [cutLength, dropTime, dropTimeWanted, equivalentPendulum, frameFraction, hang, heldBoom, loadouts, massCentreByMeasurement, moments, nest, rigidHandleTorque, screwStack, shapeOfBend, sweepClearance, tipOver, uncertainty];

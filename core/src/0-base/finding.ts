@@ -8,6 +8,10 @@ export type Severity = 'stop' | 'mend' | 'measure' | 'note';
 export type Change =
   | { readonly kind: 'adjuster'; readonly id: string; readonly value: number }
   | { readonly kind: 'dimension'; readonly id: string; readonly value: number }
+  | { readonly kind: 'choice'; readonly id: string; readonly value: string }
+  /** A member's end pushed home, or a thing moved, m. */
+  | { readonly kind: 'short'; readonly id: string; readonly end: 0 | 1; readonly value: number }
+  | { readonly kind: 'move'; readonly id: string; readonly by: readonly [number, number, number] }
   | { readonly kind: 'mount'; readonly id: string; readonly into: string };
 
 export interface Fix {

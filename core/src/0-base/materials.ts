@@ -26,6 +26,15 @@ export const MATERIALS: Readonly<Record<string, Material>> = {
   birchPly: { name: 'birch plywood', density: 680, densitySpread: 0.05, stiffness: 9e9, yield: 40e6, elongation: 0.01, look: 'wood', source: handbook },
   oak: { name: 'oak', density: 720, densitySpread: 0.08, stiffness: 12e9, yield: 50e6, elongation: 0.01, look: 'wood', source: handbook },
   pvc: { name: 'PVC', density: 1400, densitySpread: 0.02, stiffness: 2.9e9, yield: 50e6, elongation: 0.4, look: 'plastic', source: handbook },
+  pine: { name: 'pine', density: 500, densitySpread: 0.1, stiffness: 10e9, yield: 35e6, elongation: 0.01, look: 'wood', source: handbook },
+  malleableIron: { name: 'malleable iron', density: 7300, densitySpread: 0.02, stiffness: 170e9, yield: 220e6, elongation: 0.06, look: 'steel', source: handbook },
+  cpvc: { name: 'CPVC', density: 1550, densitySpread: 0.02, stiffness: 2.5e9, yield: 50e6, elongation: 0.3, look: 'plastic', source: handbook },
+  polyethylene: { name: 'polyethylene', density: 950, densitySpread: 0.02, stiffness: 0.9e9, yield: 22e6, elongation: 1, look: 'plastic', source: handbook },
+  pla: { name: 'printed PLA, solid', density: 1240, densitySpread: 0.04, stiffness: 3.3e9, yield: 50e6, elongation: 0.04, look: 'plastic', source: 'along the layers; far weaker across them' },
+  petg: { name: 'printed PETG, solid', density: 1270, densitySpread: 0.04, stiffness: 2e9, yield: 45e6, elongation: 0.1, look: 'plastic', source: 'along the layers; far weaker across them' },
+  carbonEpoxy: { name: 'carbon and epoxy', density: 1550, densitySpread: 0.05, stiffness: 120e9, yield: 600e6, elongation: 0.012, look: 'plastic', source: 'along the fibres; weak across them' },
+  lead: { name: 'lead shot, poured', density: 6800, densitySpread: 0.05, stiffness: 1e9, yield: 1e6, elongation: 0.3, look: 'steel', source: 'random packing of shot, about 0.6 solid' },
+  hookAndLoop: { name: 'hook-and-loop strap', density: 700, densitySpread: 0.2, stiffness: 1e6, yield: 1e6, elongation: 0.3, look: 'rubber', source: 'rough' },
   rubberFoam: { name: 'rubber foam', density: 250, densitySpread: 0.2, stiffness: 2e6, yield: 1e6, elongation: 1, look: 'rubber', source: 'rough; foams differ threefold' },
 };
 

@@ -2,6 +2,7 @@
 export { solidOf, type Solid } from './solid';
 export { MeshFault } from './meshSolid';
 export { flatBody, shifted, type FlatBody } from './flatBody';
+export { turnedBody } from './turnedBody';
 export { NO_SUMS, addSums, carryOver, inertiaAbout, inertiaAboutMassCentre, massCentre, moveSums, scaleSums, sumsOf, sumsOfOne, type RigidPiece, type Sums } from './moments';
 // kit and loadouts
 export { CLASS_FACTS, type KitClassFacts } from './kitClasses';
@@ -16,3 +17,5 @@ export { boardOneScale } from './measure/boardOneScale';
 export { twoHangings, type Crossing } from './measure/twoHangings';
 export { balanceOnEdge } from './measure/balanceOnEdge';
 export { type MeasuredPlace } from './measure/measuredPlace';
+export { lensCones, type ConeOutcome, type LensCone, type View2 } from './lensCone';
+export { socketOf, spacesOf, type FreeSpace, type LoadSocket } from './freeSpace';

@@ -1,5 +1,5 @@
 /** Exact volume, centroid and inertia of the model's shapes at unit density; the first link from a shape to a rig's numbers. */
-import { NO_INERTIA, ZERO, type Mat3, type Vec3 } from '../0-base';
+import { addMatrix, NO_INERTIA, scaleMatrix, ZERO, type Mat3, type Vec3 } from '../0-base';
 import type { Shape } from '../model';
 import { meshSolid } from './meshSolid';
 
@@ -13,7 +13,7 @@ export interface Solid {
 /** Exact closed forms (no facets). A point has no volume. A mesh must be closed and outward, else this throws MeshFault. */
 export function solidOf(shape: Shape): Solid {
   switch (shape.kind) {
-    case 'box': return box(...shape.size);
+    case 'box': return shape.bore ? lessBore(box(...shape.size), box(shape.size[0], ...shape.bore)) : box(...shape.size);
     case 'tube': return tube(shape.outerRadius, shape.innerRadius, shape.length);
     case 'arcBar': return arcBar(shape.midRadius, shape.thickness, shape.width, shape.angle);
     case 'mesh': return meshSolid(shape.vertices, shape.triangles);
@@ -28,6 +28,9 @@ function box(a: number, b: number, c: number): Solid {
   const k = volume / 12;
   return { volume, centroid: ZERO, inertia: diagonal(k * (b * b + c * c), k * (a * a + c * c), k * (a * a + b * b)) };
 }
+
+/** Both are centred, so what the bore takes away is taken from the same point. */
+const lessBore = (whole: Solid, bore: Solid): Solid => ({ volume: whole.volume - bore.volume, centroid: ZERO, inertia: addMatrix(whole.inertia, scaleMatrix(bore.inertia, -1)) });
 
 function tube(outer: number, inner: number, length: number): Solid {
   const volume = Math.PI * (outer * outer - inner * inner) * length;

@@ -1,5 +1,8 @@
-/** The maker's own changes laid over the family's rig by identifier. */
-import type { Edit, Rig } from '../model';
+/** The maker's own changes laid over a rig by identifier; what has a twin is changed in pairs, mirrored. */
+import { add, multiply, quaternionOf, rotationOf, subtract, transform, type Quaternion, type Vec3 } from '../0-base';
+import type { Body, Edit, Joint, Member, Part, Rig } from '../model';
+import { mirroredMember, mirroredNode, mirroredPart, mirroredPoint, mirroredTurn } from './mirror';
+import { refit } from './refit';
 
 export interface EditedRig {
   readonly rig: Rig;
@@ -18,27 +21,188 @@ export function applyEdits(rig: Rig, edits: readonly Edit[]): EditedRig {
   return { rig: edited, unapplied };
 }
 
+type EditOf<K extends Edit['kind']> = Extract<Edit, { kind: K }>;
+
 function applied(rig: Rig, edit: Edit): Rig | null {
-  if (edit.kind === 'add') {
-    if (!rig.bodies.some((b) => b.id === edit.body)) return null;
-    return { ...rig, bodies: rig.bodies.map((b) => (b.id === edit.body ? { ...b, parts: [...b.parts, edit.part] } : b)) };
+  switch (edit.kind) {
+    case 'add': return inBody(rig, edit.body, (body) => ({ ...body, parts: [...body.parts, edit.part, ...(edit.part.twin ? [mirroredPart(edit.part, edit.part.twin)] : [])] }));
+    case 'addMember': return inBody(rig, edit.body, (body) => withMember(body, edit));
+    case 'addStation': return withStation(rig, edit);
+    case 'weigh': return weighed(rig, edit);
+    case 'remove': return removed(rig, edit.target);
+    case 'move': return inPairs(rig, edit.target, (r, id, twin) => moved(r, id, twin ? mirroredPoint(edit.by) : edit.by));
+    case 'turn': return inPairs(rig, edit.target, (r, id, twin) => partChanged(r, id, (part) => turned(part, twin ? mirroredTurn(edit.turn) : edit.turn)));
+    case 'restock': return inPairs(rig, edit.target, (r, id) => memberChanged(r, id, (member) => ({ ...member, stock: edit.stock })));
+    case 'short': return inPairs(rig, edit.target, (r, id) => pushedShort(r, id, edit));
+    case 'fitting': return measuredFitting(rig, edit);
   }
-  const { target } = edit;
-  if (edit.kind === 'remove') {
-    if (!rig.bodies.some((b) => b.parts.some((p) => p.id === target))) return null;
-    return { ...rig, bodies: rig.bodies.map((b) => ({ ...b, parts: b.parts.filter((p) => p.id !== target) })) };
-  }
-  const { mass } = edit;
-  const found = rig.bodies.some((b) => [...b.parts, ...b.members, ...b.stations].some((e) => e.id === target));
-  if (!found) return null;
+}
+
+/** Once for the thing itself and once for its twin, where it has one. */
+function inPairs(rig: Rig, id: string, change: (rig: Rig, id: string, twin: boolean) => Rig | null): Rig | null {
+  const once = change(rig, id, false);
+  const twin = rig.bodies.flatMap((b) => [...b.parts, ...b.members, ...b.nodes]).find((e) => e.id === id)?.twin;
+  return once && twin ? (change(once, twin, true) ?? once) : once;
+}
+
+const inBody = (rig: Rig, id: string, change: (body: Body) => Body | null): Rig | null => {
+  const body = rig.bodies.find((b) => b.id === id);
+  const next = body && change(body);
+  return next ? { ...rig, bodies: rig.bodies.map((b) => (b === body ? next : b)) } : null;
+};
+const bodyOf = (rig: Rig, has: (body: Body) => boolean): string => rig.bodies.find(has)?.id ?? '';
+
+function partChanged(rig: Rig, id: string, change: (part: Part) => Part): Rig | null {
+  return inBody(rig, bodyOf(rig, (b) => b.parts.some((p) => p.id === id)), (b) => ({ ...b, parts: b.parts.map((p) => (p.id === id ? change(p) : p)) }));
+}
+
+function memberChanged(rig: Rig, id: string, change: (member: Member) => Member): Rig | null {
+  return inBody(rig, bodyOf(rig, (b) => b.members.some((m) => m.id === id)), (body) => {
+    const members = body.members.map((m) => (m.id === id ? change(m) : m));
+    const { from, to } = members.find((m) => m.id === id)!;
+    return refit({ ...body, members }, new Set([from, to]));
+  });
+}
+
+function weighed(rig: Rig, { target, mass }: EditOf<'weigh'>): Rig | null {
+  if (!rig.bodies.some((b) => [...b.parts, ...b.members, ...b.stations, ...b.joints].some((e) => e.id === target))) return null;
   return {
     ...rig,
     bodies: rig.bodies.map((b) => ({
       ...b,
       parts: b.parts.map((p) => (p.id === target ? { ...p, mass } : p)),
       members: b.members.map((m) => (m.id === target ? { ...m, mass } : m)),
+      joints: b.joints.map((j) => (j.id === target && j.hub ? { ...j, hub: { ...j.hub, mass } } : j)),
       // A station is weighed by one of its washers.
       stations: b.stations.map((s) => (s.id === target ? { ...s, washer: { ...s.washer, mass } } : s)),
     })),
   };
+}
+
+/** The thing and its twin; a node takes the members that end there with it. What only held them goes too. */
+function removed(rig: Rig, target: string): Rig | null {
+  const twin = rig.bodies.flatMap((b) => [...b.parts, ...b.members, ...b.nodes]).find((e) => e.id === target)?.twin;
+  const gone = new Set(twin ? [target, twin] : [target]);
+  const has = rig.bodies.some((b) => [...b.parts, ...b.members, ...b.nodes, ...b.stations, ...b.joints].some((e) => gone.has(e.id)));
+  if (!has) return null;
+  const bodies = rig.bodies.map((b) => {
+    const members = b.members.filter((m) => !gone.has(m.id) && !gone.has(m.from) && !gone.has(m.to));
+    const left = new Set([...b.members.filter((m) => !members.includes(m)).map((m) => m.id), ...gone]);
+    const touched = new Set(b.members.filter((m) => left.has(m.id)).flatMap((m) => [m.from, m.to]));
+    const joints = b.joints.filter((j) => !gone.has(j.id) && !gone.has(j.node)).map((j) => ({ ...j, joins: j.joins.filter((id) => !left.has(id)) }));
+    const used = new Set([...members.flatMap((m) => [m.from, m.to]), ...joints.filter((j) => j.joins.length > 0).map((j) => j.node)]);
+    const nodes = b.nodes.filter((n) => !gone.has(n.id) && (!touched.has(n.id) || used.has(n.id)));
+    return refit({ ...b, members, nodes, joints, parts: b.parts.filter((p) => !gone.has(p.id)), stations: b.stations.filter((s) => !gone.has(s.id)) }, touched);
+  });
+  const adjusters = rig.adjusters.map((a) => ({ ...a, moves: a.moves.filter((m) => !gone.has(m.id)) })).filter((a) => a.moves.length > 0);
+  return { ...rig, bodies, adjusters };
+}
+
+function withMember(body: Body, { nodes, member, joints }: EditOf<'addMember'>): Body | null {
+  const known = new Set([...body.nodes, ...nodes].map((n) => n.id));
+  if (!known.has(member.from) || !known.has(member.to)) return null;
+  const twinOf = (id: string): string => [...body.nodes, ...nodes].find((n) => n.id === id)?.twin ?? id;
+  const pair = member.twin ? [member, mirroredMember(member, member.twin, twinOf)] : [member];
+  const mirrored = member.twin ? nodes.filter((n) => n.twin).map((n) => mirroredNode(n, n.twin!)) : [];
+  const fresh = [...nodes, ...mirrored].filter((n) => !body.nodes.some((m) => m.id === n.id));
+  const next = { ...body, nodes: [...body.nodes, ...fresh], members: [...body.members, ...pair] };
+  // The pipe goes into what is at its ends already; a joint of its own is made only where there is none.
+  const jointed = new Set(body.joints.map((j) => j.node));
+  const own: Joint[] = pair.flatMap((m, i) => joints.filter((j) => !jointed.has(i === 0 ? j.node : twinOf(j.node))).map((j) => (i === 0 ? j : { ...j, id: `${j.id}-twin`, node: twinOf(j.node), joins: j.joins.map((id) => (id === member.id ? m.id : id)) })));
+  const joined = next.joints.map((j) => ({ ...j, joins: [...j.joins, ...pair.filter((m) => (m.from === j.node || m.to === j.node) && !j.joins.includes(m.id)).map((m) => m.id)] }));
+  return refit({ ...next, joints: [...joined, ...own] }, new Set(pair.flatMap((m) => [m.from, m.to])));
+}
+
+function withStation(rig: Rig, { body, station, countMost }: EditOf<'addStation'>): Rig | null {
+  const next = inBody(rig, body, (b) => ({ ...b, stations: [...b.stations, station] }));
+  return next && { ...next, adjusters: [...next.adjusters, { id: `${station.id}-count`, name: station.name, kind: 'count', range: [0, countMost], step: 1, value: station.count, moves: [{ kind: 'station', id: station.id }] }] };
+}
+
+/** A part, station, contact or pivot by itself; a node with what is fastened there; a member with both its nodes. */
+function moved(rig: Rig, id: string, by: Vec3): Rig | null {
+  const part = partChanged(rig, id, (p) => partMoved(p, by));
+  if (part) return part;
+  const station = inBody(rig, bodyOf(rig, (b) => b.stations.some((s) => s.id === id)), (b) => ({ ...b, stations: b.stations.map((s) => (s.id === id ? { ...s, seat: add(s.seat, by) } : s)) }));
+  if (station) return station;
+  if (rig.contacts.some((c) => c.id === id)) return { ...rig, contacts: rig.contacts.map((c) => (c.id === id ? { ...c, at: add(c.at, by) } : c)) };
+  if (rig.pivots.some((p) => p.id === id)) return { ...rig, pivots: rig.pivots.map((p) => (p.id === id ? { ...p, at: add(p.at, by) } : p)) };
+  const holder = rig.bodies.find((b) => b.nodes.some((n) => n.id === id) || b.members.some((m) => m.id === id));
+  const member = holder?.members.find((m) => m.id === id);
+  return holder ? inBody(rig, holder.id, (b) => nodesMoved(b, new Set(member ? [member.from, member.to] : [id]), by)) : null;
+}
+
+export const partMoved = (p: Part, by: Vec3): Part => ({
+  ...p,
+  at: add(p.at, by),
+  ...(p.mount ? { mount: add(p.mount, by) } : {}),
+  ...(p.massCentre ? { massCentre: add(p.massCentre, by) } : {}),
+  ...(p.holes ? { holes: p.holes.map((h) => ({ ...h, at: add(h.at, by) })) } : {}),
+});
+
+function nodesMoved(body: Body, ids: ReadonlySet<string>, by: Vec3): Body {
+  const fastened = new Set(body.joints.filter((j) => ids.has(j.node)).flatMap((j) => j.joins));
+  const near = new Set([...ids, ...body.members.filter((m) => ids.has(m.from) || ids.has(m.to)).flatMap((m) => [m.from, m.to])]);
+  return refit(
+    {
+      ...body,
+      nodes: body.nodes.map((n) => (ids.has(n.id) ? { ...n, at: add(n.at, by) } : n)),
+      parts: body.parts.map((p) => (fastened.has(p.id) ? partMoved(p, by) : p)),
+      stations: body.stations.map((s) => (fastened.has(s.id) ? { ...s, seat: add(s.seat, by) } : s)),
+    },
+    near,
+  );
+}
+
+/** About the part's own origin; the load it carries turns with it. */
+function turned(part: Part, turn: Quaternion): Part {
+  const by = rotationOf(turn);
+  const round = (q: Quaternion | undefined): Quaternion => quaternionOf(q ? multiply(by, rotationOf(q)) : by);
+  const about = (p: Vec3): Vec3 => add(part.at, transform(by, subtract(p, part.at)));
+  return {
+    ...part,
+    turn: round(part.turn),
+    ...(part.mount ? { mount: about(part.mount), mountTurn: round(part.mountTurn) } : {}),
+    ...(part.massCentre ? { massCentre: about(part.massCentre) } : {}),
+    ...(part.holes ? { holes: part.holes.map((h) => ({ ...h, at: about(h.at), axis: transform(by, h.axis), ...(h.slot ? { slot: transform(by, h.slot) } : {}) })) } : {}),
+  };
+}
+
+/** One end of a pipe stands further out of its socket: all beyond that end moves out with it, unless the frame closes on itself. */
+function pushedShort(rig: Rig, id: string, { end, by }: EditOf<'short'>): Rig | null {
+  return inBody(rig, bodyOf(rig, (b) => b.members.some((m) => m.id === id)), (body) => {
+    const member = body.members.find((m) => m.id === id)!;
+    const before = member.shortBy ?? [{ value: 0 }, { value: 0 }];
+    const shortBy = end === 0 ? ([by, before[1]] as const) : ([before[0], by] as const);
+    const next = { ...body, members: body.members.map((m) => (m.id === id ? { ...m, shortBy } : m)) };
+    const beyond = reachable(body, member, member.to);
+    if (beyond.has(member.from)) return next;
+    const [a, b] = [member.from, member.to].map((n) => body.nodes.find((o) => o.id === n)!.at) as [Vec3, Vec3];
+    const run = subtract(b, a);
+    const size = Math.hypot(...run);
+    const grown = by.value - before[end]!.value;
+    return nodesMoved(next, beyond, [(run[0] / size) * grown, (run[1] / size) * grown, (run[2] / size) * grown]);
+  });
+}
+
+function reachable(body: Body, without: Member, from: string): ReadonlySet<string> {
+  const found = new Set([from]);
+  for (let grown = true; grown; ) {
+    grown = false;
+    for (const m of body.members) {
+      if (m.id === without.id || found.has(m.from) === found.has(m.to)) continue;
+      found.add(m.from).add(m.to);
+      grown = true;
+    }
+  }
+  return found;
+}
+
+function measuredFitting(rig: Rig, { target, outerRadius, takeOff, depth }: EditOf<'fitting'>): Rig | null {
+  return inBody(rig, bodyOf(rig, (b) => b.joints.some((j) => j.id === target && j.hub)), (body) => ({
+    ...body,
+    joints: body.joints.map((j) => (j.id !== target || !j.hub ? j : {
+      ...j,
+      hub: { ...j.hub, outerRadius: outerRadius ?? j.hub.outerRadius, sockets: j.hub.sockets.map((s) => ({ ...s, takeOff: takeOff ?? s.takeOff, depth: depth ?? s.depth })) },
+    })),
+  }));
 }

@@ -2,10 +2,10 @@
  * The rig and its load as one flat list of bodies, each knowing which adjusters move it. Built once a change of the rig;
  * setting an adjuster afterwards only shifts pieces.
  */
-import { add, alignZ, IDENTITY, materialOf, rotationOf, scale, unit, type Vec3, ZERO } from '../0-base';
-import { flatBody, shifted, type FlatBody, type PlacedLoad } from '../1-load';
-import type { Adjuster, Body, Rig, Station } from '../model';
-import { memberBodies } from './memberBodies';
+import { add, alignZ, IDENTITY, materialOf, rotationOf, scale, unit, type Mat3, type Vec3, ZERO } from '../0-base';
+import { flatBody, shifted, turnedBody, type FlatBody, type PlacedLoad } from '../1-load';
+import type { Adjuster, Body, Contact, Part, Rig, Station } from '../model';
+import { hubBodies, memberBodies } from './memberBodies';
 
 export interface RigFault {
   readonly about: string;
@@ -32,6 +32,8 @@ export interface Assembly {
   readonly stacks: readonly StackPlace[];
   /** Where the load's foot stands with all adjusters at nought; null when no part is a mount. */
   readonly mount: Vec3 | null;
+  /** How the load is turned on it. */
+  readonly mountTurn: Mat3;
   readonly faults: readonly RigFault[];
 }
 /** Adjuster values by id; one that is missing takes the rig's own value. */
@@ -42,6 +44,7 @@ export function assemble(rig: Rig, load: PlacedLoad | null): Assembly {
   const pieces: Piece[] = [];
   const stacks: StackPlace[] = [];
   let mount: Vec3 | null = null;
+  let mountTurn: Mat3 = IDENTITY;
   for (const body of rig.bodies) {
     const movers = (id: string): readonly number[] => moversOf(rig.adjusters, body.id, id);
     pieces.push(...framePieces(rig, body, movers, faults));
@@ -49,16 +52,18 @@ export function assemble(rig: Rig, load: PlacedLoad | null): Assembly {
     const holder = body.parts.find((p) => p.mount);
     if (holder?.mount && mount === null) {
       mount = holder.mount;
-      for (const flat of load?.bodies ?? []) pieces.push({ body: body.id, flat: shifted(flat, holder.mount), movedBy: movers(holder.id), isLoad: true });
+      const turn = holder.mountTurn ? rotationOf(holder.mountTurn) : IDENTITY;
+      for (const flat of load?.bodies ?? []) pieces.push({ body: body.id, flat: shifted(turnedBody(flat, turn), holder.mount), movedBy: movers(holder.id), isLoad: true });
+      mountTurn = turn;
     }
   }
   if (load && mount === null) faults.push({ about: 'load', reason: 'No part of this rig carries a camera: give one part a mount.' });
-  return { rig, pieces, stacks, mount, faults };
+  return { rig, pieces, stacks, mount, mountTurn, faults };
 }
 
 function moversOf(adjusters: readonly Adjuster[], body: string, id: string): readonly number[] {
   return adjusters.flatMap((a, i) =>
-    a.kind !== 'count' && a.moves.some((m) => (m.kind === 'body' && m.id === body) || ((m.kind === 'part' || m.kind === 'station') && m.id === id)) ? [i] : [],
+    a.kind !== 'count' && a.moves.some((m) => (m.kind === 'body' && m.id === body) || ((m.kind === 'part' || m.kind === 'member' || m.kind === 'station') && m.id === id)) ? [i] : [],
   );
 }
 
@@ -69,7 +74,12 @@ function framePieces(rig: Rig, body: Body, movers: (id: string) => readonly numb
     const material = materialOf(member.stock.material, rig.materials);
     if (!material) faults.push({ about: member.id, reason: `${member.name}: the material “${member.stock.material}” is not known.` });
     else if (!nodes.has(member.from) || !nodes.has(member.to)) faults.push({ about: member.id, reason: `${member.name} runs between nodes that are not there.` });
-    else pieces.push(...memberBodies(member, nodes, material).map((flat) => ({ body: body.id, flat, movedBy: movers(member.id), isLoad: false })));
+    else pieces.push(...memberBodies(member, nodes, body.joints, material).map((flat) => ({ body: body.id, flat, movedBy: movers(member.id), isLoad: false })));
+  }
+  for (const joint of body.joints) {
+    const material = joint.hub && materialOf(joint.hub.material, rig.materials);
+    if (joint.hub && !material) faults.push({ about: joint.id, reason: `${joint.name}: the material “${joint.hub.material}” is not known.` });
+    else if (material) pieces.push(...hubBodies(joint, body, material).map((flat) => ({ body: body.id, flat, movedBy: movers(joint.id), isLoad: false })));
   }
   for (const part of body.parts) {
     const material = part.material === undefined ? null : materialOf(part.material, rig.materials);
@@ -86,12 +96,20 @@ function framePieces(rig: Rig, body: Body, movers: (id: string) => readonly numb
       rotation: part.turn ? rotationOf(part.turn) : IDENTITY,
       look: material?.look ?? 'steel',
       ...(part.mass ? { mass: part.mass } : {}),
-      ...(material ? { density: material.density, densitySpread: material.densitySpread, source: `density of ${material.name}` } : {}),
+      ...(material ? { density: material.density * (1 - holesPart(part)), densitySpread: material.densitySpread, source: `density of ${material.name}` } : {}),
       ...(part.massCentre ? { centre: part.massCentre } : {}),
     });
     pieces.push({ body: body.id, flat, movedBy: movers(part.id), isLoad: false });
   }
   return pieces;
+}
+
+/** Part of a plate's volume that its holes take away; the plate's mass centre is left where it is. */
+function holesPart({ shape, holes = [] }: Part): number {
+  if (shape.kind !== 'box' || holes.length === 0) return 0;
+  const thickness = Math.min(...shape.size);
+  const area = holes.reduce((sum, h) => sum + (Math.PI * h.diameter ** 2) / 4 + (h.slot ? h.diameter * Math.hypot(...h.slot) : 0), 0);
+  return Math.min(0.9, (area * thickness) / (shape.size[0] * shape.size[1] * shape.size[2]));
 }
 
 function stackPlaces(rig: Rig, body: Body, movers: (id: string) => readonly number[], faults: RigFault[]): readonly StackPlace[] {
@@ -136,7 +154,7 @@ export function stackBody({ station, one }: StackPlace, count: number): FlatBody
   const axis = unit(station.axis);
   const height = count * washer.thickness;
   // Each washer lies anywhere within its play on the bolt: an even spread of that full width, sideways.
-  const lie = Math.max(0, 2 * washer.innerRadius - station.boltDiameter) / Math.sqrt(12);
+  const lie = (station.sideError === undefined ? Math.max(0, 2 * washer.innerRadius - station.boltDiameter) : 2 * station.sideError) / Math.sqrt(12);
   return flatBody({
     id: `${station.id}/stack`,
     name: `${count} × ${washer.name}`,
@@ -180,6 +198,12 @@ export const countOf = (stack: StackPlace, values: readonly number[]): number =>
 export function pivotAt(rig: Rig, pivot: Rig['pivots'][number], values: readonly number[]): Vec3 {
   const movedBy = rig.adjusters.flatMap((a, i) => (a.moves.some((m) => m.kind === 'pivot' && m.id === pivot.id) ? [i] : []));
   return add(pivot.at, shiftOf(rig, movedBy, values));
+}
+
+/** Where a contact is with the adjusters set. */
+export function contactAt(rig: Rig, contact: Contact, values: readonly number[]): Vec3 {
+  const movedBy = rig.adjusters.flatMap((a, i) => (a.moves.some((m) => (m.kind === 'contact' && m.id === contact.id) || (m.kind === 'body' && m.id === contact.body)) ? [i] : []));
+  return add(contact.at, shiftOf(rig, movedBy, values));
 }
 
 /** Ids of the bodies that hang at a pivot: what it carries and everything beyond, in the tree. */

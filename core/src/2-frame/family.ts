@@ -1,7 +1,7 @@
 /** What a rig family is: one file, one object. Nothing outside knows its name. */
 import type { Finding, Phrase, QuantityKind } from '../0-base';
 import type { PlacedLoad } from '../1-load';
-import type { Quantity, Rig } from '../model';
+import type { Hands, Quantity, Rig } from '../model';
 
 export interface DimensionSpec {
   readonly id: string;
@@ -30,11 +30,6 @@ export interface Sizing extends FamilyInput {
   /** Where to set the adjusters at the start, by id; the rest stay at nought. */
   readonly startValues: Readonly<Record<string, number>>;
 }
-/** The maker's own measures, m. */
-export interface Hands {
-  /** Breadth of the closed hand across the knuckles. */
-  readonly breadth: number;
-}
 /** A dimension drawn on the square-on view, between two points in rig axes. */
 export interface DrawnDimension {
   readonly dimension: string;
@@ -45,6 +40,19 @@ export interface DrawnDimension {
   readonly offset: number;
 }
 
+export const CARRIES = ['eye level', 'waist', 'low', 'overhead'] as const;
+export const MOVES = ['walking', 'running', 'tight spaces', 'long reach', 'standing still'] as const;
+/** What a family can and cannot do by its nature; sizes, masses and costs are worked out from the rig, not said here. */
+export interface Suits {
+  readonly carries: readonly (typeof CARRIES)[number][];
+  readonly moves: readonly (typeof MOVES)[number][];
+  readonly hands: 1 | 2;
+  /** Takes rain, snow and spray without harm: no bare bearings, no bare wood. */
+  readonly wet: boolean;
+  /** Rests the picture on a free joint, or is held rigidly. */
+  readonly hangs: boolean;
+}
+
 export interface Family {
   readonly id: string;
   readonly name: string;
@@ -52,6 +60,9 @@ export interface Family {
   /** Shots it is good for, in the maker's words. */
   readonly goodFor: readonly string[];
   readonly givesUp: string;
+  readonly suits: Suits;
+  /** What goes wrong with such rigs, in a maker's words, the likeliest first. */
+  readonly goesWrong: readonly string[];
   readonly dimensions: readonly DimensionSpec[];
   readonly choices: readonly ChoiceSpec[];
   size(load: PlacedLoad | null, hands: Hands): Sizing;

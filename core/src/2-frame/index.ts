@@ -1,13 +1,24 @@
 /** Frame: a rig's shape from its dimensions; what it is made of, how it bends, where every body lies. */
-export { assemble, bodiesBeyond, countOf, pivotAt, placedPieces, shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly, type Piece, type PlacedPiece, type RigFault, type StackPlace } from './assemble';
+export { assemble, bodiesBeyond, countOf, contactAt, pivotAt, placedPieces, shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly, type Piece, type PlacedPiece, type RigFault, type StackPlace } from './assemble';
 export { designRig, familyById, type DesignedRig } from './designRig';
 export { FAMILIES } from './families';
-export { type ChoiceSpec, type DimensionFault, type DimensionSpec, type DrawnDimension, type Family, type FamilyInput, type Hands, type Sizing } from './family';
+export { type ChoiceSpec, type DimensionFault, type DimensionSpec, type DrawnDimension, type Family, type FamilyInput, type Sizing } from './family';
+export { USUAL_HANDS } from './hands';
 export { FRAME_CHECKS } from './checks';
 // bends and cuts
 export { followBends, frameAlong, neutralFractionFor, outerStrain, stripStart, type BentStrip, type Stretch, type StripFrame } from './bend';
 export { bentStrip } from './memberBodies';
 export { springBack, type SpringBack } from './springBack';
 export { cutLength, inserted, takeOff, type EndFitting } from './cutLength';
+export { cutLengthOf, memberEnds, type MemberEnd, type MemberEnds } from './memberEnds';
+// joints and stock
+export { fittingFor, FITTING_NAMES, hubOf, type FittingOutcome } from './fittingFor';
+export { jointFacts, type JointFacts } from './jointFacts';
+export { PIPE_SYSTEMS, pipeOf, type PipeSize, type PipeSystem } from './parts/pipes';
+export { BARS } from './parts/bars';
+export { pipework, type Pipework, type Run } from './pipework';
+// room between things
+export { barGap, pointGap, reachFromAxis, solidGap, type RoundBar, type Solid3 } from './clearance';
+export { sweep, type Sweep, type SweepInput } from './sweep';
 // drawing
 export { nearness, outline, project, type Point2, type View } from './outline';

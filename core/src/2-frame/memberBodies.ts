@@ -1,8 +1,9 @@
 /** A member of the frame as exact solid pieces: a straight length is one, a bent bar one a stretch. */
 import { alignZ, cross, dot, fromColumns, scale, subtract, unit, length, addScaled, type Material, type Vec3 } from '../0-base';
 import { flatBody, solidOf, type FlatBody } from '../1-load';
-import type { Member, Shape } from '../model';
+import type { Body, Joint, Member, Section, Shape } from '../model';
 import { followBends, stripStart, type BentStrip } from './bend';
+import { memberEnds } from './memberEnds';
 
 /** The bent strip of a member; null when it is not a bent flat bar. */
 export function bentStrip(member: Member, nodes: ReadonlyMap<string, Vec3>): BentStrip | null {
@@ -16,8 +17,9 @@ export function bentStrip(member: Member, nodes: ReadonlyMap<string, Vec3>): Ben
  * The pieces, each with its mass from the material's density; a weighed member spreads its mass over them by volume.
  * Holes are not taken out (a 6 mm hole in a 6 mm bar is half a gram; see docs/limits.md).
  */
-export function memberBodies(member: Member, nodes: ReadonlyMap<string, Vec3>, material: Material): readonly FlatBody[] {
-  const pieces = piecesOf(member, nodes);
+export function memberBodies(member: Member, nodes: ReadonlyMap<string, Vec3>, joints: readonly Joint[], material: Material): readonly FlatBody[] {
+  const pieces = piecesOf(member, nodes, joints);
+  const density = material.density * (1 - slottedPart(member.stock.section));
   const total = pieces.reduce((sum, piece) => sum + solidOf(piece.shape).volume, 0);
   return pieces.map((piece, index) =>
     flatBody({
@@ -25,7 +27,7 @@ export function memberBodies(member: Member, nodes: ReadonlyMap<string, Vec3>, m
       name: member.name,
       owner: member.id,
       ...piece,
-      density: material.density,
+      density,
       densitySpread: material.densitySpread,
       source: member.mass?.source ?? `density of ${material.name}`,
       look: material.look,
@@ -42,19 +44,70 @@ const share = (mass: NonNullable<Member['mass']>, part: number): NonNullable<Mem
 
 type PieceShape = { readonly shape: Shape; readonly at: Vec3; readonly rotation: ReturnType<typeof alignZ> };
 
-function piecesOf(member: Member, nodes: ReadonlyMap<string, Vec3>): readonly PieceShape[] {
+function piecesOf(member: Member, nodes: ReadonlyMap<string, Vec3>, joints: readonly Joint[]): readonly PieceShape[] {
   const strip = bentStrip(member, nodes);
   if (strip) return strip.stretches.map((s) => ({ shape: s.shape, at: s.origin, rotation: s.rotation }));
-  const from = nodes.get(member.from)!;
-  const run = subtract(nodes.get(member.to)!, from);
+  const ends = memberEnds(member, nodes, joints);
+  const [start, finish] = [nodes.get(member.from)!, nodes.get(member.to)!];
+  const along = unit(subtract(finish, start));
+  const from = addScaled(start, along, ends.from.takeOff + ends.from.shortBy);
+  const run = subtract(addScaled(finish, along, -(ends.to.takeOff + ends.to.shortBy)), from);
+  // Fittings that meet leave nothing between them: the check of cut lengths says so, and nothing is drawn.
+  if (dot(run, along) <= 0) return [];
   const middle = addScaled(from, run, 0.5);
   const { section } = member.stock;
-  if (section.kind === 'tube') {
-    const outerRadius = section.outerDiameter / 2;
-    return [{ shape: { kind: 'tube', outerRadius, innerRadius: outerRadius - section.wall, length: length(run) }, at: middle, rotation: alignZ(run) }];
-  }
-  const along = unit(run);
+  const round = roundOf(section);
+  if (round) return [{ shape: { kind: 'tube', ...round, length: length(run) }, at: middle, rotation: alignZ(run) }];
+  if (section.kind === 'tube' || section.kind === 'rod') return [];
   const wanted = member.path.kind === 'straight' ? member.path.widthDirection : ([0, 1, 0] as const);
   const width = unit(subtract(wanted, scale(along, dot(wanted, along))));
-  return [{ shape: { kind: 'box', size: [length(run), section.width, section.thickness] }, at: middle, rotation: fromColumns(along, width, cross(along, width)) }];
+  const shape: Shape = section.kind === 'square'
+    ? { kind: 'box', size: [length(run), section.width, section.height], bore: [section.width - 2 * section.wall, section.height - 2 * section.wall] }
+    : { kind: 'box', size: [length(run), section.width, section.thickness] };
+  return [{ shape, at: middle, rotation: fromColumns(along, width, cross(along, width)) }];
+}
+
+/** Round sections as radii; a threaded rod weighs as a plain one of its pitch diameter, d - 0.65 p. */
+function roundOf(section: Section): { outerRadius: number; innerRadius: number } | null {
+  if (section.kind === 'tube') return { outerRadius: section.outerDiameter / 2, innerRadius: section.outerDiameter / 2 - section.wall };
+  if (section.kind === 'rod') return { outerRadius: (section.diameter - 0.65 * (section.threadPitch ?? 0)) / 2, innerRadius: 0 };
+  return null;
+}
+
+/** Part of a strip that its slots take away: a rectangle with round ends, once a pitch. */
+function slottedPart(section: Section): number {
+  if (section.kind !== 'flat' || !section.slots) return 0;
+  const { width, length: long, pitch } = section.slots;
+  return (width * (long - width) + (Math.PI * width * width) / 4) / (pitch * section.width);
+}
+
+/** A fitting differs from its reckoned mass by about this much: makers thicken and ribs come and go. Weigh one to know. */
+const HUB_SPREAD = 0.15;
+
+/** The arms of a fitting as tubes from its centre to their mouths, a closed end where there is only one way in. */
+export function hubBodies(joint: Joint, body: Pick<Body, 'nodes'>, material: Material): readonly FlatBody[] {
+  const { hub } = joint;
+  const centre = body.nodes.find((n) => n.id === joint.node)?.at;
+  if (!hub || !centre) return [];
+  const pieces = hub.sockets.flatMap(({ direction, takeOff, depth }): PieceShape[] => {
+    const way = unit(direction);
+    const closed = hub.sockets.length === 1 && takeOff > 0;
+    const start = closed ? takeOff : 0;
+    const arm: PieceShape = { shape: { kind: 'tube', outerRadius: hub.outerRadius, innerRadius: hub.boreRadius, length: takeOff + depth - start }, at: addScaled(centre, way, (takeOff + depth + start) / 2), rotation: alignZ(way) };
+    return closed ? [{ shape: { kind: 'tube', outerRadius: hub.outerRadius, innerRadius: 0, length: takeOff }, at: addScaled(centre, way, takeOff / 2), rotation: alignZ(way) }, arm] : [arm];
+  });
+  const total = pieces.reduce((sum, piece) => sum + solidOf(piece.shape).volume, 0);
+  return pieces.map((piece, index) =>
+    flatBody({
+      id: `${joint.id}/${index + 1}`,
+      name: joint.name,
+      owner: joint.id,
+      ...piece,
+      density: material.density,
+      densitySpread: HUB_SPREAD,
+      source: hub.mass?.source ?? `mass of ${hub.supply?.item ?? joint.name}`,
+      look: material.look,
+      ...(hub.mass ? { mass: share(hub.mass, solidOf(piece.shape).volume / total) } : {}),
+    }),
+  );
 }

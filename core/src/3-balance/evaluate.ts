@@ -1,13 +1,15 @@
 /** Every figure of the balance from the assembled rig and its adjusters: the one place where bodies become readouts. */
 import { subtract, type Vec3 } from '../0-base';
 import { inertiaAbout, massCentre, sumsOf, type Sums } from '../1-load';
-import { bodiesBeyond, pivotAt, placedPieces, shiftOf, valuesInOrder, type AdjusterValues, type Assembly, type PlacedPiece } from '../2-frame';
-import type { Pivot } from '../model';
+import { pivotAt, placedPieces, shiftOf, USUAL_HANDS, valuesInOrder, type AdjusterValues, type Assembly, type PlacedPiece } from '../2-frame';
+import type { Hands, Pivot } from '../model';
 import { aboutAxis } from './dropTimeWanted';
 import { dropTime, FROM_LEVEL, type Drop } from './dropTime';
 import { equivalentPendulum } from './equivalentPendulum';
 import { hang, type Hang } from './hang';
+import { heldIn, type HeldPose } from './held/held';
 import { spreadOf, type BalanceSpread } from './spread';
+import { supportAt, supportOf, type Support } from './support';
 import { hangOnTwoPins } from './twoPins';
 
 export interface AxisSwing {
@@ -44,13 +46,23 @@ export interface Evaluation {
   readonly massSpread: number;
   /** The first universal pivot from the hand; null when the rig hangs on none. */
   readonly hung: Hung | null;
+  /** What the hands carry, pose by pose; empty when it hangs, or nothing holds it. */
+  readonly held: readonly HeldPose[];
+  /** Inertia against the bare camera's: about the hands for a held rig, about the pivot for a hung one. */
+  readonly calm: Calm | null;
+  /** From the point it is borne at (pivot, hand, half way between two) to the mass centre, m; null when nothing bears it. */
+  readonly fromSupport: Vec3 | null;
 }
 
-export function evaluate(assembly: Assembly, values: AdjusterValues): Evaluation {
+export function evaluate(assembly: Assembly, values: AdjusterValues, hands: Hands = USUAL_HANDS): Evaluation {
   const pieces = placedPieces(assembly, values);
   const sums = sumsOf(pieces.map((p) => p.flat));
   const load = pieces.filter((p) => p.isLoad);
   const stacked = new Set(assembly.stacks.map((s) => s.station.id));
+  const support = supportOf(assembly.rig);
+  const inOrder = valuesInOrder(assembly.rig, values);
+  const hung = support?.kind === 'pivot' ? hungOf(assembly, support, inOrder, pieces) : null;
+  const inHand = support?.kind === 'hands' && sums.mass > 0 ? supportAt(assembly.rig, support, inOrder) : null;
   return {
     pieces,
     sums,
@@ -59,17 +71,16 @@ export function evaluate(assembly: Assembly, values: AdjusterValues): Evaluation
     loadMass: load.reduce((m, p) => m + p.flat.mass, 0),
     addedMass: pieces.reduce((m, p) => (stacked.has(p.flat.owner) ? m + p.flat.mass : m), 0),
     massSpread: massSpreadOf(pieces),
-    hung: hungOf(assembly, values, pieces),
+    hung,
+    held: inHand ? heldIn(assembly.rig, inOrder, sums, hands) : [],
+    calm: hung ? hung.calm : inHand ? calmOf(assembly, inOrder, pieces, sums, inHand) : null,
+    fromSupport: hung ? hung.hang.fromPivot : inHand ? subtract(massCentre(sums), inHand) : null,
   };
 }
 
-function hungOf(assembly: Assembly, values: AdjusterValues, pieces: readonly PlacedPiece[]): Hung | null {
-  const pivot = assembly.rig.pivots.find((p) => p.kind === 'universal');
-  if (!pivot) return null;
-  const beyond = bodiesBeyond(assembly.rig, pivot);
-  const hanging = pieces.filter((p) => beyond.has(p.body));
+function hungOf(assembly: Assembly, { pivot, carries }: Extract<Support, { kind: 'pivot' }>, inOrder: readonly number[], pieces: readonly PlacedPiece[]): Hung | null {
+  const hanging = pieces.filter((p) => carries.has(p.body));
   if (hanging.length === 0) return null;
-  const inOrder = valuesInOrder(assembly.rig, values);
   const at = pivotAt(assembly.rig, pivot, inOrder);
   const sums = sumsOf(hanging.map((p) => p.flat));
   const centre = massCentre(sums);

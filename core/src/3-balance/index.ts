@@ -14,3 +14,10 @@ export { judge } from './judge';
 export { trim, toStep, type Obstacle, type TrimOutcome } from './trim/trim';
 export { type BalanceContext } from './balanceCheck';
 export { railCover, type RailCover, type RailInput, type RailPlace } from './railCover';
+// held and set down
+export { handLoad, twoHands, type HandLoad } from './held/handLoad';
+export { heldTurn } from './held/heldTurn';
+export { endurance, type Endurance } from './held/endurance';
+export { type HeldHand, type HeldPose } from './held/held';
+export { supportAt, supportOf, type Support } from './support';
+export { tipOver, type TipOver, type TipOverOutcome } from './tipOver';

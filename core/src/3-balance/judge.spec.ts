@@ -1,18 +1,18 @@
 import { METRIC, render } from '../0-base';
 import type { Change, Judgement } from '../0-base';
-import { assemble, type Assembly } from '../2-frame';
-import { evaluate, judge, quickBalance, trim } from '.';
+import { assemble, USUAL_HANDS, type Assembly } from '../2-frame';
+import { evaluate, judge, trim } from '.';
 import { BALANCE_CHECKS } from './checks';
-import { camera, loadout, bentBar, bentBarAssembly, plainRig, wants } from '../testing/rigs';
+import { balanceContext, figuresOf, camera, loadout, bentBar, bentBarAssembly, plainRig, wants } from '../testing/rigs';
 import { placeLoad } from '../1-load';
 import { turnsOf } from './fixByAdjuster';
 
-const judgeAt = (assembly: Assembly, values: Record<string, number>, want = wants): readonly Judgement[] => judge({ assembly, values, evaluation: evaluate(assembly, values), wants: want, quick: quickBalance(assembly) });
+const judgeAt = (assembly: Assembly, values: Record<string, number>, want = wants): readonly Judgement[] => judge(balanceContext(assembly, values, want));
 const solved = (): Record<string, number> => {
   const found = trim(bentBarAssembly(), {}, wants);
   return found.kind === 'solved' ? { ...found.values } : (fail('the bar cannot be trimmed') as never);
 };
-const applied = (values: Record<string, number>, changes: readonly Change[]): Record<string, number> => ({ ...values, ...Object.fromEntries(changes.flatMap((c) => (c.kind === 'mount' ? [] : [[c.id, c.value]]))) });
+const applied = (values: Record<string, number>, changes: readonly Change[]): Record<string, number> => ({ ...values, ...figuresOf(changes) });
 
 describe('judging', () => {
   it('found its checks, and has nothing to mend on a trimmed rig', () => {
@@ -57,7 +57,7 @@ describe('judging', () => {
   it('leaves the level alone while something is only guessed, and says when nothing is mounted', () => {
     const { mass: _mass, ...unweighed } = camera;
     const load = placeLoad({ ...loadout, items: [loadout.items[0]!] }, new Map([[camera.id, unweighed]]));
-    const assembly = assemble(bentBar.build(bentBar.size(load, { breadth: 0.09 })), load);
+    const assembly = assemble(bentBar.build(bentBar.size(load, USUAL_HANDS)), load);
     expect(judgeAt(assembly, {}).map((f) => f.code)).not.toContain('levelNotKnown');
     expect(judgeAt(assemble(plainRig, null), {}).map((f) => f.code)).toContain('nothingMounted');
   });

@@ -7,7 +7,8 @@ import { BALANCE_CHECKS } from './checks';
 const GRAVITY: Readonly<Record<Severity, number>> = { stop: 0, mend: 1, measure: 2, note: 3 };
 
 export function judge(context: BalanceContext, advice: readonly Judgement[] = []): readonly Judgement[] {
-  const frame = { rig: context.assembly.rig, assembly: context.assembly };
+  const { assembly, hands, cones, spaces, socket, values } = context;
+  const frame = { rig: assembly.rig, assembly, hands, cones, spaces, socket, values, pieces: context.evaluation.pieces };
   const findings: readonly Judgement[] = [
     ...FRAME_CHECKS.flatMap((c) => c.look(frame)).map((f) => ({ ...f, stage: 'frame' as const })),
     ...advice,

@@ -1,10 +1,11 @@
 /** The balance at many settings of one assembly, quickly: sums kept by what moves together, no body visited again. */
 import { addScaled, type Vec3 } from '../0-base';
 import { addSums, massCentre, moveSums, NO_SUMS, sumsOfOne, type Sums } from '../1-load';
-import { bodiesBeyond, countOf, pivotAt, shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
+import { countOf, shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
 import { aboutAxis } from './dropTimeWanted';
 import { dropTime, FROM_LEVEL } from './dropTime';
 import { hang } from './hang';
+import { supportAt, supportOf } from './support';
 
 /** As `evaluate` would find it, but the drop is without the bearing's friction; angles and drop null when it turns over. */
 export interface QuickReading {
@@ -17,12 +18,12 @@ export interface QuickBalance {
   at(values: AdjusterValues): QuickReading;
 }
 
-/** Null when the rig hangs on no universal joint, or nothing hangs there. */
+/** Null when nothing bears the rig, or nothing hangs there. For a held rig `fromPivot` is from the hands, and the rest is of a rig hung there. */
 export function quickBalance(assembly: Assembly): QuickBalance | null {
   const { rig } = assembly;
-  const pivot = rig.pivots.find((p) => p.kind === 'universal');
-  if (!pivot) return null;
-  const beyond = bodiesBeyond(rig, pivot);
+  const support = supportOf(rig);
+  if (!support) return null;
+  const { carries: beyond } = support;
   const groups = new Map<string, { readonly movedBy: readonly number[]; sums: Sums }>();
   for (const piece of assembly.pieces) {
     if (!beyond.has(piece.body)) continue;
@@ -42,7 +43,7 @@ export function quickBalance(assembly: Assembly): QuickBalance | null {
         const body = stackBody(stack, countOf(stack, inOrder));
         if (body) sums = addSums(sums, moveSums(sumsOfOne(body), shiftOf(rig, stack.movedBy, inOrder)));
       }
-      return reading(sums, pivotAt(rig, pivot, inOrder));
+      return reading(sums, supportAt(rig, support, inOrder));
     },
   };
 }

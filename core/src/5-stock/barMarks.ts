@@ -1,7 +1,7 @@
 /** The flat blank of a bent bar with every mark to scribe on it before it is bent, measured from one end. */
 import { materialOf, type Vec3 } from '../0-base';
-import { bentStrip, springBack } from '../2-frame';
-import type { Member, Rig } from '../model';
+import { bentStrip, cutLengthOf, springBack } from '../2-frame';
+import type { Body, Member, Rig } from '../model';
 
 export interface BarMark {
   readonly id: string;
@@ -35,13 +35,13 @@ export interface BarPlan {
 export function barPlans(rig: Rig): readonly BarPlan[] {
   return rig.bodies.flatMap((body) => {
     const nodes = new Map<string, Vec3>(body.nodes.map((n) => [n.id, n.at]));
-    return body.members.map((member) => barPlan(member, nodes, rig));
+    return body.members.map((member) => barPlan(member, nodes, body, rig));
   });
 }
 
-function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, rig: Rig): BarPlan {
+function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, rig: Rig): BarPlan {
   const strip = bentStrip(member, nodes);
-  const finished = strip ? strip.developedLength : distance(nodes.get(member.from), nodes.get(member.to));
+  const finished = strip ? strip.developedLength : cutLengthOf(member, body);
   const { section } = member.stock;
   const material = materialOf(member.stock.material, rig.materials);
   const marks: BarMark[] = [];
@@ -67,12 +67,10 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, rig: Rig): Ba
     member: member.id,
     name: member.name,
     stock: member.stock.name,
-    width: section.kind === 'flat' ? section.width : section.outerDiameter,
+    width: section.kind === 'tube' ? section.outerDiameter : section.kind === 'rod' ? section.diameter : section.width,
     blank: finished + member.leftLong,
     finished,
     marks: marks.sort((a, b) => a.along - b.along),
     bends,
   };
 }
-
-const distance = (a: Vec3 | undefined, b: Vec3 | undefined): number => (a && b ? Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]) : 0);

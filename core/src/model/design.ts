@@ -1,13 +1,23 @@
 /** A design: a family with its dimensions and the maker's own edits, or a freed rig; and what the maker wants of it. */
 import * as z from 'zod';
-import { typedWords, id, massQuantity, name, notNegative, positive, quantity } from './quantity';
-import { part, rig } from './rig';
+import { typedWords, id, massQuantity, name, notNegative, positive, quantity, quaternion, vec3 } from './quantity';
+import { joint, member, node, part, rig, station, stock } from './rig';
 
-/** A change by identifier on top of the family's rig. One that no longer finds its target is shown, never dropped. */
+/**
+ * A change by identifier on top of the family's rig, or made at once in a freed one. One that no longer finds its target
+ * is shown, never dropped. What is done to a thing with a twin is done to both, mirrored.
+ */
 export const edit = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('weigh'), id, target: id, mass: massQuantity }),
   z.strictObject({ kind: z.literal('remove'), id, target: id }),
   z.strictObject({ kind: z.literal('add'), id, body: id, part }),
+  z.strictObject({ kind: z.literal('addMember'), id, body: id, nodes: z.array(node).max(2), member, joints: z.array(joint).max(2) }),
+  z.strictObject({ kind: z.literal('addStation'), id, body: id, station, countMost: z.number().int().nonnegative().max(400) }),
+  z.strictObject({ kind: z.literal('move'), id, target: id, by: vec3 }),
+  z.strictObject({ kind: z.literal('turn'), id, target: id, turn: quaternion }),
+  z.strictObject({ kind: z.literal('restock'), id, target: id, stock }),
+  z.strictObject({ kind: z.literal('short'), id, target: id, end: z.literal([0, 1]), by: quantity }),
+  z.strictObject({ kind: z.literal('fitting'), id, target: id, outerRadius: positive.optional(), takeOff: notNegative.optional(), depth: notNegative.optional() }),
 ]);
 export type Edit = z.infer<typeof edit>;
 
@@ -33,9 +43,27 @@ export const wants = z
     /** Inertia in pitch at least this many times the bare camera's. */
     calmAtLeast: notNegative,
     shopPrice: notNegative,
+    /** Most the wrist should carry, N m, and how long it should be held without a rest, s; left out: the usual. */
+    wristAtMost: positive.optional(),
+    holdFor: positive.optional(),
+    /** Inside length, width and height of the bag it should go in, m. */
+    bag: z.tuple([positive, positive, positive]).readonly().optional(),
   })
   .refine((w) => w.dropTime[0] <= w.dropTime[1], { path: ['dropTime'], message: 'must run from the shorter to the longer' });
 export type Wants = z.infer<typeof wants>;
+
+/** The maker's own measures, m, and what a wrist can turn with, N m. */
+export const hands = z.strictObject({
+  /** Across the knuckles of the closed hand. */
+  breadth: positive.max(0.2),
+  /** Level distance from shoulder to hand with the arm close, and out. */
+  armClose: positive.max(1),
+  armOut: positive.max(1.2),
+  /** Most the wrist can hold for a moment, N m. */
+  wristStrength: positive.max(60),
+  leftHanded: z.boolean(),
+});
+export type Hands = z.infer<typeof hands>;
 
 export const rigDocument = z.strictObject({
   id,
@@ -43,6 +71,8 @@ export const rigDocument = z.strictObject({
   notes: z.string().max(4000),
   design,
   wants,
+  /** Left out: a middling adult's. */
+  hands: hands.optional(),
   /** The loadout it is designed for; null until one is chosen. */
   loadout: id.nullable(),
   /** Build steps ticked off, by step id. */

@@ -21,6 +21,14 @@ export const material = z.strictObject({
 export const supply = z.strictObject({ item: name, packOf: positive.int(), packPrice: notNegative });
 export type Supply = z.infer<typeof supply>;
 
+/** A round hole through a part, or a slot of `slot` along its direction; `at` its middle, rig axes. */
+export const partHole = z.strictObject({ at: vec3, axis: vec3, diameter: positive, slot: vec3.optional() });
+export type PartHole = z.infer<typeof partHole>;
+
+/**
+ * Parts, members and nodes may have a `twin`: the same thing mirrored in the plane y = 0. What is done to one is done
+ * to the other, mirrored.
+ */
 export const part = z.strictObject({
   id,
   name,
@@ -32,16 +40,27 @@ export const part = z.strictObject({
   /** A measured or catalogue mass; it overrides the one from the material and scales the inertia. */
   mass: massQuantity.optional(),
   massCentre: vec3.optional(),
-  /** Where the load's foot stands and that it stands here. */
+  /** Where the load's foot stands and that it stands here; `mountTurn` is how the load is turned on it. */
   mount: vec3.optional(),
+  mountTurn: quaternion.optional(),
+  holes: z.array(partHole).max(200).optional(),
   supply: supply.optional(),
+  /** The screw that holds the load here: its length under the head, and what it passes before it comes out. */
+  screw: z.strictObject({ diameter: positive, length: positive, passes: notNegative }).optional(),
+  twin: id.optional(),
 });
 export type Part = z.infer<typeof part>;
 
-export const node = z.strictObject({ id, at: vec3 });
+export const node = z.strictObject({ id, at: vec3, twin: id.optional() });
+export type Node = z.infer<typeof node>;
 
 export const section = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('flat'), width: positive, thickness: positive }),
+  /** `slots` are cut along the middle: each `length` long over its round ends, `pitch` from one to the next. */
+  z.strictObject({ kind: z.literal('flat'), width: positive, thickness: positive, slots: z.strictObject({ width: positive, length: positive, pitch: positive }).optional() }),
+  z.strictObject({ kind: z.literal('rod'), diameter: positive, threadPitch: positive.optional() }),
+  z
+    .strictObject({ kind: z.literal('square'), width: positive, height: positive, wall: positive })
+    .refine((s) => 2 * s.wall < Math.min(s.width, s.height), { path: ['wall'], message: 'must be less than half the smaller side' }),
   z
     .strictObject({ kind: z.literal('tube'), outerDiameter: positive, wall: positive })
     .refine((s) => 2 * s.wall <= s.outerDiameter, { path: ['wall'], message: 'must be at most half the outer diameter' }),
@@ -51,9 +70,12 @@ export const stock = z.strictObject({
   name,
   section,
   material: id,
+  /** Where the sizes come from. */
+  source: z.string().max(200).optional(),
   sold: z.array(z.strictObject({ length: positive, price: notNegative })).max(20),
 });
 export type Stock = z.infer<typeof stock>;
+export type Section = z.infer<typeof section>;
 
 export const bendSegment = z.union([
   z.strictObject({ straight: positive }),
@@ -89,18 +111,52 @@ export const member = z.strictObject({
   leftLong: notNegative,
   holes: z.array(hole).max(100),
   mass: massQuantity.optional(),
+  /** How far each end stops short of its socket's bottom, or of full make-up of its thread: the rig is longer by it. */
+  shortBy: z.tuple([quantity, quantity]).readonly().optional(),
+  twin: id.optional(),
 });
 export type Member = z.infer<typeof member>;
+
+export const FITTINGS = [
+  'elbow90', 'elbow45', 'tee', 'cross', 'sideOutlet', 'fourWay', 'cap', 'coupling', 'union', 'maleAdapter', 'femaleAdapter', 'bush',
+  'flattened', 'boltThrough', 'rodInSleeve', 'hingePin', 'hoseClamp', 'groundClamp', 'woodScrew', 'screw', 'glue', 'solder', 'epoxy', 'heatSetInsert', 'weld',
+] as const;
+export type Fitting = (typeof FITTINGS)[number];
+/** What keeps a pipe in its fitting. */
+export const HOLDS = ['threaded', 'glued', 'soldered', 'pressed', 'setScrew', 'pinned'] as const;
+export type Hold = (typeof HOLDS)[number];
+
+/** One way into a fitting: from its node's centre the pipe's end stands `takeOff` off when home, `depth` of it inside. */
+export const socket = z.strictObject({ direction: vec3, takeOff: notNegative, depth: notNegative });
+
+/** The body of a fitting: arms round the node, one a socket. Its mass is reckoned from walls and material, or weighed. */
+export const hub = z.strictObject({
+  sockets: z.array(socket).min(1).max(6),
+  outerRadius: positive,
+  boreRadius: notNegative,
+  material: id,
+  mass: massQuantity.optional(),
+  supply: supply.optional(),
+});
+export type Hub = z.infer<typeof hub>;
 
 /** What joins members or parts at a node. Mass and take-off belong to the fitting. */
 export const joint = z.strictObject({
   id,
   name,
   node: id,
-  fitting: z.enum(['boltThrough', 'weld', 'glue', 'screw']),
+  fitting: z.enum(FITTINGS),
   joins: z.array(id).max(12),
+  /** Can be undone without harm. */
   reversible: z.boolean(),
+  /** Comes apart by hand each time the rig is packed. */
+  packs: z.boolean().optional(),
+  hold: z.enum(HOLDS).optional(),
+  /** Until it may be loaded, s. */
+  dryingTime: notNegative.optional(),
+  hub: hub.optional(),
 });
+export type Joint = z.infer<typeof joint>;
 
 export const washer = z.strictObject({
   name,
@@ -123,6 +179,8 @@ export const station = z.strictObject({
   /** Length of bolt that may carry washers; the nut has its own. */
   room: notNegative,
   washer,
+  /** How far the stack's middle may lie off the bolt, m, where something centres it; left out: half its slack on the bolt. */
+  sideError: notNegative.optional(),
   count: z.number().int().nonnegative(),
 });
 export type Station = z.infer<typeof station>;
@@ -163,14 +221,18 @@ export const contact = z.strictObject({
   comfortLimit: positive.optional(),
 });
 
-export const pose = z.strictObject({ id, name, contacts: z.array(id).max(12), turn: quaternion.optional() });
+/** `arm`: level distance from the shoulder to the hand, m. `turn`: how the rig is turned from level. */
+export const pose = z.strictObject({ id, name, contacts: z.array(id).max(12), turn: quaternion.optional(), arm: notNegative.max(1.2).optional() });
+export type Pose = z.infer<typeof pose>;
+export type Contact = z.infer<typeof contact>;
 
 export const adjuster = z
   .strictObject({
     id,
     name,
-    kind: z.enum(['slide', 'thread', 'count']),
-    /** Way a slide or thread moves what it moves; a count has none. */
+    /** `holes` steps from hole to hole; `mark` is where something is held or clamped along a tube; `count` counts washers. */
+    kind: z.enum(['slide', 'thread', 'telescope', 'holes', 'mark', 'count']),
+    /** Way it moves what it moves; a count has none. */
     axis: vec3.optional(),
     range: z.tuple([finite, finite]).readonly(),
     /** The least change that can be set by hand: m, or one washer. */
@@ -178,10 +240,10 @@ export const adjuster = z
     /** Travel of one whole turn, for threads and fine screws, m. */
     perTurn: positive.optional(),
     value: finite,
-    moves: z.array(z.strictObject({ kind: z.enum(['part', 'station', 'pivot', 'body']), id })).min(1).max(40),
+    moves: z.array(z.strictObject({ kind: z.enum(['part', 'member', 'station', 'pivot', 'body', 'contact']), id })).min(1).max(40),
   })
   .refine((a) => a.range[0] <= a.range[1], { path: ['range'], message: 'must run from the smaller to the larger' })
-  .refine((a) => a.kind === 'count' || a.axis !== undefined, { path: ['axis'], message: 'a slide or thread needs its axis' });
+  .refine((a) => a.kind === 'count' || a.axis !== undefined, { path: ['axis'], message: 'needs the way it moves' });
 export type Adjuster = z.infer<typeof adjuster>;
 
 export const rig = z.strictObject({

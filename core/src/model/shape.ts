@@ -1,12 +1,14 @@
 /**
- * Solid shapes, each in its own frame. Box: centred. Tube (also rods, discs, washers, stacks): along local z, centred.
+ * Solid shapes, each in its own frame. Box: centred, x its length; `bore` is the width and height of a hole all along x. Tube (also rods, discs, washers, stacks): along local z, centred.
  * Arc bar: bend centre at the origin, bent about local z from local +x through `angle`. Mesh: outward right-handed.
  */
 import * as z from 'zod';
 import { finite, notNegative, positive, vec3 } from './quantity';
 
 export const shape = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('box'), size: z.tuple([positive, positive, positive]).readonly() }),
+  z
+    .strictObject({ kind: z.literal('box'), size: z.tuple([positive, positive, positive]).readonly(), bore: z.tuple([positive, positive]).readonly().optional() })
+    .refine((s) => !s.bore || (s.bore[0] < s.size[1] && s.bore[1] < s.size[2]), { path: ['bore'], message: 'must be smaller than the box is wide and high' }),
   z
     .strictObject({ kind: z.literal('tube'), outerRadius: positive, innerRadius: notNegative, length: positive })
     .refine((s) => s.innerRadius < s.outerRadius, { path: ['innerRadius'], message: 'must be smaller than the outer radius' }),

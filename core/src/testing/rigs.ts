@@ -1,9 +1,12 @@
 /** Rigs and loads that several specs share. */
 import { placeLoad } from '../1-load';
-import { assemble, FAMILIES, familyById, type Assembly, type Family } from '../2-frame';
+import type { Change } from '../0-base';
+import { assemble, familyById, placedPieces, USUAL_HANDS, type AdjusterValues, type Assembly, type Family } from '../2-frame';
+import type { FrameContext } from '../2-frame/frameCheck';
+import { evaluate, quickBalance, type BalanceContext } from '../3-balance';
 import { rig as rigSchema, type KitItem, type Loadout, type Rig, type RigDocument } from '../model';
 
-export const bentBar: Family = familyById(FAMILIES[0]!.id)!;
+export const bentBar: Family = familyById('gimballed-bent-bar')!;
 export const usual = { dimensions: Object.fromEntries(bentBar.dimensions.map((d) => [d.id, d.usual])), choices: Object.fromEntries(bentBar.choices.map((c) => [c.id, c.usual])) };
 
 export const camera: KitItem = {
@@ -16,7 +19,7 @@ export const kit: ReadonlyMap<string, KitItem> = new Map([[camera.id, camera], [
 
 export function bentBarAssembly(): Assembly {
   const load = placeLoad(loadout, kit);
-  return assemble(bentBar.build(bentBar.size(load, { breadth: 0.088 })), load);
+  return assemble(bentBar.build(bentBar.size(load, USUAL_HANDS)), load);
 }
 
 export const wants: RigDocument['wants'] = { levelWithin: Math.PI / 180, dropTime: [1.8, 2.4], massAtMost: 2.5, calmAtLeast: 5, shopPrice: 200 };
@@ -37,3 +40,13 @@ export const plainRig: Rig = rigSchema.parse({
   contacts: [], poses: [], adjusters: [],
   materials: { slate: { name: 'slate', density: 2800, densitySpread: 0.05, stiffness: 60e9, yield: 20e6, elongation: 0.01, look: 'wood', source: 'a test' } },
 });
+
+/** What frame and balance checks look at, for an assembly with nothing known of lenses and doors. */
+export const frameContext = (assembly: Assembly, values: AdjusterValues = {}, more: Partial<FrameContext> = {}): FrameContext =>
+  ({ rig: assembly.rig, assembly, values, pieces: placedPieces(assembly, values), hands: USUAL_HANDS, cones: [], spaces: [], socket: null, ...more });
+export const balanceContext = (assembly: Assembly, values: AdjusterValues = {}, want = wants): BalanceContext =>
+  ({ assembly, values, evaluation: evaluate(assembly, values), wants: want, quick: quickBalance(assembly), hands: USUAL_HANDS, cones: [], spaces: [], socket: null });
+
+/** Figures a fix sets, by id; what it moves or mounts is left out. */
+export const figuresOf = (changes: readonly Change[]): Record<string, number> =>
+  Object.fromEntries(changes.flatMap((c) => (c.kind === 'dimension' || c.kind === 'adjuster' ? [[c.id, c.value]] : [])));

@@ -6,7 +6,7 @@ import { showAngle, showTime } from './angleAndTime';
 import { showLength, type Fraction, type LengthSystem } from './length';
 import { showMass } from './mass';
 
-export type QuantityKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'money' | 'ratio' | 'percent';
+export type QuantityKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'money' | 'ratio' | 'percent' | 'torque' | 'force';
 export interface Figure {
   readonly kind: QuantityKind;
   /** SI; a percent is stored as a part of one. */
@@ -18,6 +18,9 @@ export interface UnitChoice {
   readonly system: LengthSystem;
   readonly fraction: Fraction;
 }
+
+const POUND_FORCE = 4.4482216152605; // N, exact
+const POUND_INCH = POUND_FORCE * 0.0254;
 
 export const METRIC: UnitChoice = { system: 'mm', fraction: 32 };
 
@@ -50,6 +53,8 @@ export function showFigure({ kind, value, decimals }: Figure, units: UnitChoice)
     case 'count': return value.toFixed(decimals ?? 0);
     case 'money': return value.toFixed(2);
     case 'ratio': return `${value.toFixed(decimals ?? (value < 10 ? 1 : 0))} ×`;
+    case 'torque': return units.system === 'inch' ? `${(value / POUND_INCH).toFixed(decimals ?? 1)} lb·in` : `${value.toFixed(decimals ?? 2)} N·m`;
+    case 'force': return units.system === 'inch' ? `${(value / POUND_FORCE).toFixed(decimals ?? 1)} lbf` : `${value.toFixed(decimals ?? 0)} N`;
     case 'percent': return `${(value * 100).toFixed(decimals ?? 1)} %`;
   }
 }

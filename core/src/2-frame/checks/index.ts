@@ -1,7 +1,20 @@
 /** All checks of the frame; written by scripts/lists.mjs from the files in this folder. */
 import type { FrameCheck } from '../frameCheck';
 import { bendTooTight } from './bendTooTight';
+import { cameraBumps } from './cameraBumps';
+import { cameraScrewLength } from './cameraScrewLength';
+import { doorsFree } from './doorsFree';
+import { fingersRoom } from './fingersRoom';
+import { fittingsMeet } from './fittingsMeet';
+import { heldInSocket } from './heldInSocket';
 import { holeInBar } from './holeInBar';
+import { holeNearEnd } from './holeNearEnd';
+import { inShot } from './inShot';
+import { noFitting } from './noFitting';
 import { partsWithoutMass } from './partsWithoutMass';
+import { pinThroughTube } from './pinThroughTube';
+import { sharpEnds } from './sharpEnds';
+import { threadsUnderSlide } from './threadsUnderSlide';
+import { weightMeetsLegs } from './weightMeetsLegs';
 
-export const FRAME_CHECKS: readonly FrameCheck[] = [bendTooTight, holeInBar, partsWithoutMass];
+export const FRAME_CHECKS: readonly FrameCheck[] = [bendTooTight, cameraBumps, cameraScrewLength, doorsFree, fingersRoom, fittingsMeet, heldInSocket, holeInBar, holeNearEnd, inShot, noFitting, partsWithoutMass, pinThroughTube, sharpEnds, threadsUnderSlide, weightMeetsLegs];

@@ -1,8 +1,8 @@
-import { FAMILIES, designRig, assemble, placedPieces, FRAME_CHECKS } from '..';
+import { FAMILIES, designRig, assemble, placedPieces, FRAME_CHECKS, USUAL_HANDS } from '..';
 import { familyInput } from '../family';
 import { rig as rigSchema } from '../../model';
 import { placeLoad, sumsOf } from '../../1-load';
-import { kit, loadout } from '../../testing/rigs';
+import { frameContext, kit, loadout } from '../../testing/rigs';
 
 const load = placeLoad(loadout, kit);
 
@@ -48,11 +48,11 @@ describe('every family', () => {
       });
 
       it('sizes itself to the load within its own ranges', () => {
-        const sized = family.size(load, { breadth: 0.088 });
+        const sized = family.size(load, USUAL_HANDS);
         for (const spec of family.dimensions) expect(sized.dimensions[spec.id]!).withContext(spec.id).toBeGreaterThanOrEqual(spec.range[0]);
         expect(sized.reasons.length).toBeGreaterThan(0);
         const rig = family.build(sized);
-        const frame = { rig, assembly: assemble(rig, load) };
+        const frame = frameContext(assemble(rig, load), sized.startValues);
         expect([...family.advise(sized, rig), ...FRAME_CHECKS.flatMap((c) => c.look(frame))].filter((f) => f.severity === 'stop')).toEqual([]);
       });
     });
@@ -60,7 +60,7 @@ describe('every family', () => {
 });
 
 describe('a design', () => {
-  const design = { kind: 'family' as const, family: FAMILIES[0]!.id, dimensions: {}, choices: {}, edits: [] };
+  const design = { kind: 'family' as const, family: 'gimballed-bent-bar', dimensions: {}, choices: {}, edits: [] };
   it('takes the maker’s edits by identifier and keeps those that find nothing', () => {
     const made = designRig({ ...design, edits: [{ kind: 'weigh', id: 'e1', target: 'bar', mass: { value: 0.5 } }, { kind: 'remove', id: 'e2', target: 'grip' }, { kind: 'weigh', id: 'e3', target: 'sail', mass: { value: 1 } }] });
     if (!made.ok) return fail(made.reason);

@@ -2,12 +2,13 @@
  * Gimballed bent bar: one flat bar, its platform on top, bent forward and round to a foot below the pivot, hung on a
  * universal joint with a hand grip. The pivot is the origin; the bar starts at its rear end and runs forward.
  */
-import { add, addScaled, DEGREE, figure, say, scale, type Finding, type Phrase, type Vec3 } from '../../0-base';
+import { add, addScaled, figure, say, scale, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
-import type { Hole, Member, Rig, Station } from '../../model';
+import type { Hands, Hole, Member, Rig, Station } from '../../model';
 import { assemble, placedPieces } from '../assemble';
 import { followBends, frameAlong, neutralFractionFor, stripStart, type BentStrip, type StripFrame } from '../bend';
-import type { Family, FamilyInput, Hands, Sizing } from '../family';
+import type { Family, FamilyInput, Sizing } from '../family';
+import { angleSpec, lengthSpec, toFive, usualInput } from '../familyTools';
 import { bolt } from '../parts/bolt';
 import { crossSlide } from '../parts/crossSlide';
 import { FLAT_BARS } from '../parts/flatBars';
@@ -20,12 +21,6 @@ const HAND_ROOM = 0.045; // below the grip, so that the rig may swing 20 degrees
 const TRAVEL = { foreAft: 0.025, sideways: 0.012 };
 const STUD = { perTurn: 0.00125, step: 0.00015625, range: 0.006 }; // 1.25 mm pitch, to an eighth of a turn
 const LONGEST_STACK = 0.05; // what a bolt sold in common lengths leaves for washers
-const toFive = (metres: number): number => Math.round(metres * 200) / 200; // sizes a maker can set: 5 mm steps
-
-const length = (id: string, name: string, about: string, usual: number, least: number, most: number, help: string) =>
-  ({ id, name, about, usual, range: [least, most] as const, help, kind: 'length' as const });
-const angle = (id: string, name: string, about: string, usual: number, most: number, least: number, help: string) =>
-  ({ id, name, about, usual: usual * DEGREE, range: [least * DEGREE, most * DEGREE] as const, help, kind: 'angle' as const });
 
 interface Layout {
   readonly bar: Member;
@@ -137,7 +132,7 @@ function footWashersWanted(rig: Rig, load: PlacedLoad | null): { count: number; 
 }
 
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
-  const usual = { dimensions: Object.fromEntries(dimensions.map((s) => [s.id, s.usual])), choices: Object.fromEntries(choices.map((c) => [c.id, c.usual])) };
+  const usual = usualInput(dimensions, choices);
   const gripLength = Math.min(0.16, Math.max(0.09, hands.breadth + 0.03));
   const loadMass = load ? sumsOf(load.bodies).mass : 0;
   const picked = { ...usual.choices, washer: loadMass > 1.3 ? 'm12-37' : 'm10-30', bar: loadMass > 1.6 ? 'aluminium-40x5' : 'aluminium-30x6' };
@@ -164,17 +159,17 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
 }
 
 const dimensions = [
-  length('platformLength', 'Platform length', 'bar', 0.21, 0.12, 0.32, 'Rear end of the bar to where the bend begins.'),
-  length('pivotFromRear', 'Pivot from the rear end', 'joint-upper', 0.15, 0.06, 0.22, 'Hole for the universal joint, from the rear end.'),
-  length('stageFromPivot', 'Stage ahead of the pivot', 'stage-base', -0.02, -0.06, 0.06, 'Middle of the stage; behind the pivot is negative.'),
-  length('bendInsideRadius', 'Bend radius, inside', 'bar', 0.13, 0.03, 0.25, 'Radius of the inside of the arc. The foot hangs twice this below the platform.'),
-  angle('bendAngle', 'Bend angle', 'bar', 180, 190, 120, 'How far the bar turns round: 180° brings the tail back level under the platform.'),
-  length('tail', 'Tail', 'bar', 0.13, 0.05, 0.3, 'Straight run behind the bend, as finished.'),
-  length('leftLong', 'Left long', 'bar', 0.03, 0, 0.1, 'Extra on the tail until the foot hole is drilled; cut off last.'),
-  angle('outOfPlane', 'Bend out of its plane', 'bar', 0, 5, -5, 'How far the bend leans out of the plane of the platform; 0° is true.'),
-  length('jointHeight', 'Joint height', 'joint-upper', 0.035, 0.02, 0.07, 'Pivot to the underside of the bar, with the stud in the middle of its thread.'),
-  length('gripLength', 'Grip length', 'grip', 0.12, 0.08, 0.18, 'Length of the hand grip.'),
-  length('stackRoom', 'Room for washers', 'rear', 0.04, 0.01, 0.08, 'Length of each weight bolt that can take washers.'),
+  lengthSpec('platformLength', 'Platform length', 'bar', 0.21, 0.12, 0.32, 'Rear end of the bar to where the bend begins.'),
+  lengthSpec('pivotFromRear', 'Pivot from the rear end', 'joint-upper', 0.15, 0.06, 0.22, 'Hole for the universal joint, from the rear end.'),
+  lengthSpec('stageFromPivot', 'Stage ahead of the pivot', 'stage-base', -0.02, -0.06, 0.06, 'Middle of the stage; behind the pivot is negative.'),
+  lengthSpec('bendInsideRadius', 'Bend radius, inside', 'bar', 0.13, 0.03, 0.25, 'Radius of the inside of the arc. The foot hangs twice this below the platform.'),
+  angleSpec('bendAngle', 'Bend angle', 'bar', 180, 120, 190, 'How far the bar turns round: 180° brings the tail back level under the platform.'),
+  lengthSpec('tail', 'Tail', 'bar', 0.13, 0.05, 0.3, 'Straight run behind the bend, as finished.'),
+  lengthSpec('leftLong', 'Left long', 'bar', 0.03, 0, 0.1, 'Extra on the tail until the foot hole is drilled; cut off last.'),
+  angleSpec('outOfPlane', 'Bend out of its plane', 'bar', 0, -5, 5, 'How far the bend leans out of the plane of the platform; 0° is true.'),
+  lengthSpec('jointHeight', 'Joint height', 'joint-upper', 0.035, 0.02, 0.07, 'Pivot to the underside of the bar, with the stud in the middle of its thread.'),
+  lengthSpec('gripLength', 'Grip length', 'grip', 0.12, 0.08, 0.18, 'Length of the hand grip.'),
+  lengthSpec('stackRoom', 'Room for washers', 'rear', 0.04, 0.01, 0.08, 'Length of each weight bolt that can take washers.'),
 ];
 
 const choices = [
@@ -234,6 +229,8 @@ export const gimballedBentBar: Family = {
   summary: 'One flat bar bent to an arc, camera on top, weights at the rear, the front and the foot, hung on a joint in the hand.',
   goodFor: ['follow shots', 'eye level', 'tight corners'],
   givesUp: 'It does not fold, and a slow one is touchy in wind.',
+  suits: { carries: ['eye level', 'waist'], moves: ['walking', 'running', 'tight spaces'], hands: 1, wet: false, hangs: true },
+  goesWrong: ['The bend leaves its plane and it leans for ever.', 'The foot hole is drilled before the bar has hung.', 'A washer more or less after each change of lens.'],
   dimensions,
   choices,
   size,

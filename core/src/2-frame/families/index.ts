@@ -1,5 +1,11 @@
 /** All rig families; written by scripts/lists.mjs from the files in this folder. */
 import type { Family } from '../family';
+import { balanceArm } from './balanceArm';
+import { boom } from './boom';
 import { gimballedBentBar } from './gimballedBentBar';
+import { handFrame } from './handFrame';
+import { pipePost } from './pipePost';
+import { plateAndPillar } from './plateAndPillar';
+import { tubeFrame } from './tubeFrame';
 
-export const FAMILIES: readonly Family[] = [gimballedBentBar];
+export const FAMILIES: readonly Family[] = [balanceArm, boom, gimballedBentBar, handFrame, pipePost, plateAndPillar, tubeFrame];

@@ -21,3 +21,11 @@ export const WASHERS: Readonly<Record<string, WasherSize>> = {
   'm12-37': size('M12 wide washer 37 mm', 0.012, 0.037, 0.013, 0.003, 10, 4.1),
   '3/8-1.5in': size('3/8 in wide washer 1 1/2 in', 0.009525, 0.0381, 0.0103, 0.0016, 20, 4.9),
 };
+
+/** A size as the washer itself and the bolt it sits on. */
+export function washerOf(id: string): { readonly washer: Washer; readonly boltDiameter: number } {
+  const found = WASHERS[id];
+  if (!found) throw new RangeError(`no washer “${id}”`);
+  const { boltDiameter, ...washer } = found;
+  return { washer, boltDiameter };
+}

@@ -27,7 +27,7 @@ export const dropInPool: BalanceCheck = {
     // Top-heavy is the far end of too long: the time grows without bound as the mass centre nears the pivot.
     const fix = fixByAdjuster(context, 2, (r) => (r.dropPitch ?? Infinity) - middle);
     return [{
-      code: long ? 'dropTooLong' : 'dropTooShort', severity: 'mend', about: fix?.changes[0]?.id ?? 'foot',
+      code: long ? 'dropTooLong' : 'dropTooShort', severity: 'mend', about: fix?.changes[0]?.id ?? hung.pivot.id,
       figure: figure('time', drop.time), limit: figure('time', long ? most : least),
       title: say`It takes ${figure('time', drop.time)} to right itself; you want ${figure('time', least)} to ${figure('time', most)}.`,
       why: long

@@ -12,17 +12,17 @@ export const heavyAndCalm: BalanceCheck = {
         code: 'tooHeavy', severity: 'mend', about: 'load', figure: figure('mass', evaluation.mass), limit: figure('mass', wants.massAtMost),
         title: say`At ${figure('mass', evaluation.mass)} it is heavier than the ${figure('mass', wants.massAtMost)} you want to carry.`,
         why: say`The arm tires first; ${figure('mass', evaluation.addedMass)} of it is washers.`,
-        toDo: say`A lower foot needs fewer washers; a lighter bar or load helps at once.`,
+        toDo: say`The same weights further out do more, so fewer will do; a lighter frame or load helps at once.`,
         fixes: [],
       });
     }
-    const calm = evaluation.hung?.calm;
+    const { calm } = evaluation;
     if (calm && calm.pitch < wants.calmAtLeast) {
       findings.push({
-        code: 'notCalm', severity: 'note', about: 'foot', figure: figure('ratio', calm.pitch), limit: figure('ratio', wants.calmAtLeast),
+        code: 'notCalm', severity: 'note', about: 'load', figure: figure('ratio', calm.pitch), limit: figure('ratio', wants.calmAtLeast),
         title: say`In pitch it resists a twist only ${figure('ratio', calm.pitch)} as well as the bare camera.`,
-        why: say`You want ${figure('ratio', wants.calmAtLeast)}. Mass further from the pivot counts with the square of its distance.`,
-        toDo: say`A wider bend, or weights further out at the rear and the front.`,
+        why: say`You want ${figure('ratio', wants.calmAtLeast)}. Mass further from where it is held counts with the square of its distance.`,
+        toDo: say`A longer frame, or the same weights further out.`,
         fixes: [],
       });
     }

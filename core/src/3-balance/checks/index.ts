@@ -3,9 +3,12 @@ import type { BalanceCheck } from '../balanceCheck';
 import { dropInPool } from './dropInPool';
 import { hangsLevel } from './hangsLevel';
 import { heavyAndCalm } from './heavyAndCalm';
+import { holdTime } from './holdTime';
 import { levelNotKnown } from './levelNotKnown';
 import { nothingMounted } from './nothingMounted';
 import { stackFitsBolt } from './stackFitsBolt';
+import { standsOnFeet } from './standsOnFeet';
 import { topHeavy } from './topHeavy';
+import { wristLoad } from './wristLoad';
 
-export const BALANCE_CHECKS: readonly BalanceCheck[] = [dropInPool, hangsLevel, heavyAndCalm, levelNotKnown, nothingMounted, stackFitsBolt, topHeavy];
+export const BALANCE_CHECKS: readonly BalanceCheck[] = [dropInPool, hangsLevel, heavyAndCalm, holdTime, levelNotKnown, nothingMounted, stackFitsBolt, standsOnFeet, topHeavy, wristLoad];

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import type { Rig } from '../../model';
-import { assemble, type Assembly } from '../../2-frame';
+import { assemble, USUAL_HANDS, type Assembly } from '../../2-frame';
 import { bentBar, bentBarAssembly, kit, loadout, plainRig, wants } from '../../testing/rigs';
 import { holds } from '../../testing/holds';
 import { placeLoad } from '../../1-load';
@@ -9,7 +9,7 @@ import { evaluate, readings, toStep, trim } from '..';
 /** A bar with room for few washers, so that trying everything the slow way stays quick. */
 function smallBar(room: number, pivotHeight = 0): { assembly: Assembly; values: Record<string, number> } {
   const load = placeLoad(loadout, kit);
-  const sized = bentBar.size(load, { breadth: 0.088 });
+  const sized = bentBar.size(load, USUAL_HANDS);
   const rig = bentBar.build({ ...sized, dimensions: { ...sized.dimensions, stackRoom: room } });
   return { assembly: assemble(rig, load), values: { 'pivot-height': pivotHeight } };
 }

@@ -1,0 +1,28 @@
+/** Pipes that meet in a way no fitting of their system takes: which one is in the way, and the nearest that works. */
+import { DEGREE, figure, say } from '../../0-base';
+import { FITTING_NAMES } from '../fittingFor';
+import type { FrameCheck } from '../frameCheck';
+import { fittingAt, pipeOfMember } from '../refit';
+
+export const noFitting: FrameCheck = {
+  id: 'noFitting',
+  look: ({ rig }) =>
+    rig.bodies.flatMap((body) =>
+      body.joints.filter((j) => j.hold && !j.hub).flatMap((joint) => {
+        const found = fittingAt(joint, body);
+        if (!found || found.outcome.kind === 'fits') return [];
+        const { inTheWay, nearest, without } = found.outcome;
+        const culprit = found.members[inTheWay]!;
+        const system = pipeOfMember(culprit)!.system.name;
+        return [{
+          code: 'noFitting', severity: 'stop' as const, about: culprit.id, figure: nearest ? figure('angle', nearest.turn, 0) : null, limit: null,
+          title: say`No fitting of ${system} joins these ${figure('count', found.members.length)} pipes; the ${culprit.name} is in the way.`,
+          why: without ? say`The others meet in a ${FITTING_NAMES[without]}.` : say`Even without it the others meet at angles no fitting is made for.`,
+          toDo: nearest && nearest.turn > 0.5 * DEGREE
+            ? say`Turn it ${figure('angle', nearest.turn, 0)} and a ${FITTING_NAMES[nearest.fitting]} takes all; or branch it off a little further along with a short piece and a tee.`
+            : say`Branch it off a little further along, with a short piece and a tee of its own.`,
+          fixes: [],
+        }];
+      }),
+    ),
+};

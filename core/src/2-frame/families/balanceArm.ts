@@ -1,0 +1,198 @@
+/**
+ * Balance arm with a cross-slide stage: stage on a head bar over the pivot, an arm reaching forward and down from its front,
+ * weights clamped along the arm. Rebalanced in seconds. The pivot is the origin.
+ */
+import { add, addScaled, DEGREE, figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
+import type { PlacedLoad } from '../../1-load';
+import type { Hands, Member, Part, Rig, Station } from '../../model';
+import { followBends, frameAlong, neutralFractionFor, stripStart, type StripFrame } from '../bend';
+import type { Family, FamilyInput, Sizing } from '../family';
+import { angleSpec, choiceSpec, lengthSpec, loadBox, named, namesOf, toFive, usualInput, weighed, within } from '../familyTools';
+import { bolt } from '../parts/bolt';
+import { crossSlide } from '../parts/crossSlide';
+import { FLAT_BARS } from '../parts/flatBars';
+import { clampBlock } from '../parts/hardware';
+import { lowerJointAndGrip, upperJoint } from '../parts/jointAndGrip';
+import { WASHERS, washerOf } from '../parts/washers';
+
+const STUD = { perTurn: 0.00125, step: 0.00015625, range: 0.008 };
+const TRAVEL = { foreAft: 0.04, sideways: 0.02 };
+const HEAD_REAR = 0.06; // head bar behind the stage's middle
+const BEND_RADIUS = 0.03; // of a straight arm's one bend, enough for 6 mm aluminium
+const HAND_ROOM = 0.045;
+/** A carriage on one pair of rails rocks on its own bearing; on two pairs, over their spacing. */
+const CARRIAGE = 0.03;
+/** Rock that is seen: about a twentieth of a degree is a third of a per cent of a 40 degree picture. */
+const ROCK_SEEN = 0.05 * DEGREE;
+
+interface Layout {
+  readonly arm: Member;
+  readonly nodes: readonly { id: string; at: Vec3 }[];
+  readonly low: StripFrame;
+  readonly middle: StripFrame;
+  readonly thickness: number;
+}
+
+function layOut({ dimensions: d, choices }: FamilyInput): Layout {
+  const stock = FLAT_BARS[choices['bar']!]!;
+  if (stock.section.kind !== 'flat') throw new TypeError('the arm is flat bar');
+  const { thickness } = stock.section;
+  const start: Vec3 = [d['stageFromPivot']! - HEAD_REAR, 0, d['jointHeight']! + thickness / 2];
+  const curved = choices['arm'] === 'curved';
+  const insideRadius = curved ? d['armRadius']! : BEND_RADIUS;
+  const neutralFraction = neutralFractionFor(insideRadius, thickness);
+  const segments = [{ straight: HEAD_REAR + d['headAhead']! }, { angle: d['armAngle']!, insideRadius, neutralFraction }, { straight: d['armLength']! }];
+  const strip = followBends(stock.section, segments, stripStart(start, [1, 0, 0], [0, 0, -1]));
+  const total = strip.developedLength;
+  return {
+    thickness,
+    arm: { id: 'arm', name: 'arm', from: 'arm-start', to: 'arm-end', stock, path: { kind: 'bent', along: [1, 0, 0], across: [0, 0, -1], segments }, leftLong: 0, holes: [{ id: 'hole-joint', name: 'universal joint', along: HEAD_REAR - d['stageFromPivot']!, across: 0, diameter: 0.0085, afterBending: false }] },
+    nodes: [{ id: 'arm-start', at: start }, { id: 'arm-end', at: strip.end.at }],
+    low: frameAlong(strip, total - Math.min(0.8 * total, d['lowClamp']!)),
+    middle: frameAlong(strip, total - Math.min(0.8 * total, d['midClamp']!)),
+  };
+}
+
+function build(input: FamilyInput): Rig {
+  const { dimensions: d, choices } = input;
+  const lay = layOut(input);
+  const { washer, boltDiameter } = washerOf(choices['washer']!);
+  const room = d['stackRoom']!;
+  const foot: Vec3 = [d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness];
+  const stage = crossSlide(foot, TRAVEL);
+  const clamp = (id: string, frame: StripFrame): Part => clampBlock({ id, at: frame.at, size: [0.03, 0.045, lay.thickness + 0.016] });
+  const station = (id: string, name: string, frame: StripFrame): Station => ({ id, name, seat: addScaled(frame.at, frame.across, lay.thickness / 2 + 0.008), axis: frame.across, boltDiameter, room, washer, count: 0 });
+  const stations = [station('low', 'Low clamp washers', lay.low), station('middle', 'Middle clamp washers', lay.middle)];
+  const marks = (['low', 'middle'] as const).map((id) => ({
+    id: `${id}-along`, name: id === 'low' ? 'Low clamp, along the arm' : 'Middle clamp, along the arm', kind: 'mark' as const, axis: lay[id].along, range: [-0.03, 0.03] as const, step: 0.001, value: 0,
+    moves: [{ kind: 'part' as const, id: `${id}-clamp` }, { kind: 'part' as const, id: `${id}-bolt` }, { kind: 'station' as const, id }],
+  }));
+  // On a curve only the tangent is straight: there the clamps are set by their dimension, not by a slide.
+  const slides = choices['arm'] === 'straight' ? marks : [];
+  return {
+    bodies: [
+      { id: 'held-grip', name: 'grip', nodes: [], members: [], joints: [], parts: [...lowerJointAndGrip(d['gripLength']!)], stations: [] },
+      {
+        id: 'sled', name: 'arm with camera',
+        nodes: [...lay.nodes, { id: 'at-stage', at: foot }, { id: 'at-joint', at: [0, 0, d['jointHeight']!] }],
+        members: [lay.arm],
+        joints: [
+          { id: 'stage-on-arm', name: 'stage on the arm', node: 'at-stage', fitting: 'boltThrough', joins: ['arm', 'stage-base'], reversible: true, packs: true },
+          { id: 'joint-on-arm', name: 'joint under the arm', node: 'at-joint', fitting: 'boltThrough', joins: ['arm', 'joint-upper'], reversible: true, packs: true },
+        ],
+        parts: [
+          ...stage.parts, ...(choices['rails'] === 'two' ? [secondRails(foot, d['railSpacing']!)] : []), upperJoint(d['jointHeight']!), clamp('low-clamp', lay.low), clamp('middle-clamp', lay.middle),
+          ...stations.map((s) => bolt({ id: `${s.id}-bolt`, name: `bolt ${Math.round(boltDiameter * 1000)} mm × ${Math.round(room * 1000) + 15} mm, ${s.id}`, seat: s.seat, axis: s.axis, diameter: boltDiameter, length: room + 0.01, inside: 0.005, price: 0.9 })),
+        ],
+        stations,
+      },
+    ],
+    pivots: [{ id: 'joint', name: 'universal joint', kind: 'universal', at: [0, 0, 0], heldBy: 'held-grip', carries: 'sled', frictionTorque: { value: 0.0002, spread: 0.0001, source: 'bearing friction, a guess' } }],
+    contacts: [{ id: 'hand-on-grip', name: 'hand', kind: 'hand', body: 'held-grip', at: [0, 0, -0.02 - d['gripLength']! / 2], direction: [0, 0, 1] }],
+    poses: [{ id: 'carried', name: 'Carried upright', contacts: ['hand-on-grip'], arm: 0.35 }],
+    adjusters: [
+      ...stage.adjusters,
+      { id: 'pivot-height', name: 'Pivot height', kind: 'thread', axis: [0, 0, 1], range: [-STUD.range, STUD.range], step: STUD.step, perTurn: STUD.perTurn, value: 0, moves: [{ kind: 'pivot', id: 'joint' }, { kind: 'body', id: 'held-grip' }] },
+      ...slides,
+      ...stations.map((s) => ({ id: `${s.id}-count`, name: s.name, kind: 'count' as const, range: [0, Math.floor(room / washer.thickness + 1e-9)] as const, step: 1, value: 0, moves: [{ kind: 'station' as const, id: s.id }] })),
+    ],
+  };
+}
+
+/** A second pair of rails with its carriage, beside the first and under the top plate's other edge. */
+const secondRails = (foot: Vec3, spacing: number): Part => ({
+  id: 'second-rails', name: 'second pair of rails', shape: { kind: 'box', size: [0.09, 0.016, 0.012] }, at: add(foot, [0, -spacing, 0.006]), material: 'steel',
+  mass: { value: 0.048, spread: 0.005, source: 'mass of second pair of rails' }, supply: { item: 'rail pair with carriage', packOf: 1, packPrice: 9 },
+});
+
+const dimensions = [
+  lengthSpec('headAhead', 'Arm leaves ahead of the stage', 'arm', 0.07, 0.03, 0.2, 'From the stage’s middle to where the arm bends down.'),
+  lengthSpec('armLength', 'Arm, straight run', 'arm', 0.3, 0.05, 0.6, 'From the end of the bend to the arm’s end.'),
+  lengthSpec('armRadius', 'Arm’s bend, inside radius', 'arm', 0.16, 0.05, 0.3, 'Of a curved arm.'),
+  angleSpec('armAngle', 'Arm turns down', 'arm', 100, 60, 170, 'From level: 90° hangs straight down, more comes back under the pivot.'),
+  lengthSpec('lowClamp', 'Low clamp from the end', 'low', 0.03, 0.015, 0.3, 'Along the arm, from its end.'),
+  lengthSpec('midClamp', 'Middle clamp from the end', 'middle', 0.18, 0.06, 0.5, 'Along the arm, from its end.'),
+  lengthSpec('stageFromPivot', 'Stage ahead of the pivot', 'stage-base', -0.02, -0.1, 0.06, 'Middle of the stage; behind is negative.'),
+  lengthSpec('jointHeight', 'Joint height', 'joint-upper', 0.035, 0.02, 0.07, 'Pivot to the underside of the head bar, with the stud in the middle of its thread.'),
+  lengthSpec('gripLength', 'Grip length', 'grip', 0.12, 0.08, 0.18, 'Length of the hand grip.'),
+  lengthSpec('stackRoom', 'Room for washers', 'low', 0.045, 0.01, 0.09, 'Length of each clamp’s bolt that can take washers.'),
+  lengthSpec('railSpacing', 'Rail spacing', 'stage-base', 0.04, 0.02, 0.09, 'Between the two pairs of rails.'),
+  lengthSpec('railPlay', 'Play of a carriage on its rails', 'stage-top', 0.0001, 0, 0.001, 'Rock the stage by hand and measure at a feeler gauge.'),
+];
+
+const choices = [
+  choiceSpec('arm', 'Arm', 'Curved keeps the weights under you; straight lets clamps slide.', 'straight', named({ straight: 'straight, one tight bend', curved: 'curved' })),
+  choiceSpec('bar', 'Bar', 'Flat bar by trade size.', 'aluminium-30x6', namesOf(FLAT_BARS)),
+  choiceSpec('rails', 'Rails under the stage', 'One pair rocks when you run; two do not.', 'two', named({ one: 'one pair', two: 'two pairs' })),
+  choiceSpec('washer', 'Washers', 'On both clamps.', 'm12-37', namesOf(WASHERS)),
+];
+
+function size(load: PlacedLoad | null, hands: Hands): Sizing {
+  const usual = usualInput(dimensions, choices);
+  const box = loadBox(load);
+  const picked = { ...usual.choices, bar: box.mass > 1.4 ? 'aluminium-40x5' : 'aluminium-30x6', washer: box.mass > 0.5 ? 'm12-37' : 'm10-30' };
+  const gripLength = within(hands.breadth + 0.03, 0.08, 0.18);
+  const at = (armLength: number, stageFromPivot = 0): FamilyInput => ({ choices: picked, dimensions: { ...usual.dimensions, armLength, stageFromPivot, gripLength, stackRoom: box.mass > 1.4 ? 0.07 : 0.045 } });
+  const { washer } = washerOf(picked.washer);
+  const each = 7850 * Math.PI * (washer.outerRadius ** 2 - washer.innerRadius ** 2) * washer.thickness;
+  const most = Math.floor(at(0.2).dimensions['stackRoom']! / washer.thickness + 1e-9);
+  const least = toFive(gripLength + 0.02 + HAND_ROOM);
+  let armLength = within(least, 0.05, 0.6);
+  let wanted = 0;
+  let rig = build(at(armLength));
+  for (; armLength < 0.6; armLength = toFive(armLength + 0.01)) {
+    rig = build(at(armLength));
+    const bare = weighed(rig, load, {}, ['sled']);
+    const depth = rig.bodies[1]!.stations[0]!.seat[2];
+    wanted = Math.max(0, Math.ceil((bare.mass * (bare.centre[2] + 0.0015)) / (each * -(depth + 0.0015))));
+    if (wanted <= most * 0.8) break;
+  }
+  const low = Math.min(most, wanted);
+  const set = weighed(rig, load, { 'low-count': low }, ['sled']);
+  const moving = box.mass + 0.19; // the stage goes with the camera when it is bolted further back
+  const stageFromPivot = within(toFive(-(set.centre[0] * set.mass) / moving), -0.1, 0.06);
+  const reasons: Phrase[] = [
+    say`An arm of ${figure('length', armLength)} hangs ${figure('count', low)} washers low enough to carry your ${figure('mass', box.mass)} and clears your fist.`,
+    say`The stage sits ${figure('length', Math.abs(stageFromPivot))} ${stageFromPivot < 0 ? 'behind' : 'ahead of'} the pivot, against the arm that reaches forward.`,
+    say`Two pairs of rails: with one, the play of a carriage is seen when you run.`,
+  ];
+  return { ...at(armLength, stageFromPivot), reasons, startValues: { 'low-count': low, 'middle-count': 0 } };
+}
+
+function advise({ dimensions: d, choices: c }: FamilyInput): readonly Finding[] {
+  const base = c['rails'] === 'two' ? Math.max(CARRIAGE, d['railSpacing']!) : CARRIAGE;
+  const rock = Math.atan2(d['railPlay']!, base);
+  if (rock <= ROCK_SEEN) return [];
+  // How far apart the pairs must stand for the same play not to be seen.
+  const spacing = toFive(d['railPlay']! / Math.tan(ROCK_SEEN) + 0.0024);
+  return [{
+    code: 'stageRocks', severity: rock > 3 * ROCK_SEEN ? 'mend' : 'note', about: 'stage-top', figure: figure('angle', rock, 2), limit: figure('angle', ROCK_SEEN, 2),
+    title: say`The stage rocks ${figure('angle', rock, 2)} on its rails.`,
+    why: say`A play of ${figure('length', d['railPlay']!, 2)} over ${figure('length', base)}: at each step the picture jumps by ${figure('percent', Math.tan(rock) / (2 * Math.tan(20 * DEGREE)), 2)} of a 40° wide frame.`,
+    toDo: c['rails'] === 'one' ? say`Two pairs of rails, or a shim in the carriage.` : say`Set the pairs further apart, or take up the play with a shim or a lock screw.`,
+    fixes: c['rails'] === 'one'
+      ? [{ label: say`Two pairs of rails`, changes: [{ kind: 'choice', id: 'rails', value: 'two' }] }]
+      : spacing <= 0.09 ? [{ label: say`Rails ${figure('length', spacing)} apart`, changes: [{ kind: 'dimension', id: 'railSpacing', value: spacing }] }] : [],
+  }];
+}
+
+export const balanceArm: Family = {
+  id: 'balance-arm',
+  name: 'Balance arm with a cross-slide stage',
+  summary: 'Camera on a stage with two slides, an arm reaching forward and down, weights clamped along it: rebalanced in seconds.',
+  goodFor: ['changing lenses often', 'walking shots', 'learning what balance does'],
+  givesUp: 'Every slide has play, and bought slides cost more than the rest together.',
+  suits: { carries: ['eye level', 'waist'], moves: ['walking', 'running'], hands: 1, wet: false, hangs: true },
+  goesWrong: ['The stage rocks on one pair of rails when you run.', 'A clamp creeps down the arm in the bag and all is lost: mark it.', 'The arm’s end meets the knee.'],
+  dimensions, choices, size, build, advise,
+  drawn: (input) => {
+    const lay = layOut(input);
+    const [start, end] = [lay.nodes[0]!.at, lay.nodes[1]!.at];
+    const bendEnd = addScaled(end, lay.low.along, -input.dimensions['armLength']!);
+    return [
+      { dimension: 'headAhead', from: [input.dimensions['stageFromPivot']!, 0, start[2]], to: [input.dimensions['stageFromPivot']! + input.dimensions['headAhead']!, 0, start[2]], view: 'side', offset: -120 },
+      { dimension: 'armLength', from: end, to: bendEnd, view: 'side', offset: 60 },
+      { dimension: 'stageFromPivot', from: [0, 0, start[2]], to: [input.dimensions['stageFromPivot']!, 0, start[2]], view: 'side', offset: -90 },
+    ];
+  },
+};

@@ -1,0 +1,77 @@
+/** Quick questions about what stands near what, for the checks of clearances. */
+import { add, length, subtract, transform, type Vec3 } from '../0-base';
+import type { FreeSpace, LensCone } from '../1-load';
+import { shiftOf, valuesInOrder, type PlacedPiece } from './assemble';
+import { solidGap, type Solid3 } from './clearance';
+import type { FrameContext } from './frameCheck';
+
+/** Radius of the ball about `at` that holds the whole shape, m. */
+export function reachOf({ shape }: Solid3): number {
+  switch (shape.kind) {
+    case 'box': return Math.hypot(...shape.size) / 2;
+    case 'tube': return Math.hypot(shape.outerRadius, shape.length / 2);
+    case 'arcBar': return Math.hypot(shape.midRadius + shape.thickness / 2, shape.width / 2);
+    case 'mesh': return Math.max(...shape.vertices.map(length));
+    case 'point': return 0;
+  }
+}
+
+/** The gap where it is under `limit`, else null; far things are told apart by their balls alone. */
+export function gapUnder(a: Solid3, b: Solid3, limit: number): number | null {
+  if (length(subtract(a.at, b.at)) - reachOf(a) - reachOf(b) >= limit) return null;
+  const gap = solidGap(a, b);
+  return gap < limit ? gap : null;
+}
+
+/** Corners and middles of a box; rings along a tube: enough to tell whether it stands in a cone. */
+export function pointsOf({ shape, at, rotation }: Solid3): readonly Vec3[] {
+  const place = (p: Vec3): Vec3 => add(at, transform(rotation, p));
+  if (shape.kind === 'tube') {
+    const along = Math.max(2, Math.ceil(shape.length / 0.03) + 1);
+    return Array.from({ length: along }, (_, i) => shape.length * (i / (along - 1) - 0.5)).flatMap((z) => [0, 1, 2, 3, 4, 5, 6, 7].map((k) => place([shape.outerRadius * Math.cos((k * Math.PI) / 4), shape.outerRadius * Math.sin((k * Math.PI) / 4), z])));
+  }
+  if (shape.kind === 'arcBar') {
+    const along = Math.max(4, Math.ceil((shape.angle * shape.midRadius) / 0.03));
+    return Array.from({ length: along + 1 }, (_, i) => (shape.angle * i) / along).flatMap((t) => [-1, 1].map((s) => place([shape.midRadius * Math.cos(t), shape.midRadius * Math.sin(t), (s * shape.width) / 2])));
+  }
+  if (shape.kind === 'mesh') return shape.vertices.map(place);
+  if (shape.kind === 'point') return [at];
+  const steps = shape.size.map((s) => Math.max(1, Math.min(12, Math.ceil(s / 0.04))));
+  const line = (axis: 0 | 1 | 2): readonly number[] => Array.from({ length: steps[axis]! + 1 }, (_, i) => shape.size[axis] * (i / steps[axis]! - 0.5));
+  return line(0).flatMap((x) => line(1).flatMap((y) => line(2).map((z) => place([x, y, z]))));
+}
+
+/** From load axes at the mount to rig axes, with the adjusters set; null when nothing carries a load. */
+export function loadPlace({ assembly, values }: FrameContext): ((p: Vec3) => Vec3) | null {
+  if (!assembly.mount) return null;
+  const movedBy = assembly.pieces.find((p) => p.isLoad)?.movedBy ?? [];
+  const origin = add(assembly.mount, shiftOf(assembly.rig, movedBy, valuesInOrder(assembly.rig, values)));
+  return (p) => add(origin, transform(assembly.mountTurn, p));
+}
+
+/** How far a point stands inside the picture's edge, m; nought or less outside, and behind the lens's front. */
+export function intoPicture(p: Vec3, cone: LensCone, place: (p: Vec3) => Vec3): number {
+  const front = place(cone.front);
+  const way = (v: Vec3): Vec3 => subtract(place(v), place([0, 0, 0]));
+  const d = subtract(p, front);
+  const along = (v: Vec3): number => d[0] * v[0] + d[1] * v[1] + d[2] * v[2];
+  const ahead = along(way(cone.forward));
+  if (ahead <= 0) return -1;
+  const rim = cone.frontRadius;
+  const across = rim + ahead * Math.tan(cone.wide.across / 2) - Math.abs(along(way(cone.left)));
+  const up = rim + ahead * Math.tan(cone.wide.up / 2) - Math.abs(along(way(cone.up)));
+  return Math.min(across, up);
+}
+
+export function spaceSolid(space: FreeSpace, place: (p: Vec3) => Vec3): Solid3 {
+  const columns = [0, 1, 2].map((i) => subtract(place(column(space.turn, i)), place([0, 0, 0])));
+  const rotation = [0, 1, 2].map((r) => columns.map((c) => c[r]!) as unknown as Vec3) as unknown as Solid3['rotation'];
+  return { shape: { kind: 'box', size: space.size }, at: place(space.at), rotation };
+}
+const column = (m: readonly Vec3[], i: number): Vec3 => [m[0]![i]!, m[1]![i]!, m[2]![i]!];
+
+/** Frame pieces by the element they belong to, the load left out. */
+export const framePieces = (frame: FrameContext): readonly PlacedPiece[] => frame.pieces.filter((p) => !p.isLoad);
+
+export const nameOf = (frame: FrameContext, owner: string): string => frame.pieces.find((p) => p.flat.owner === owner)?.flat.name ?? owner;
+

@@ -1,0 +1,31 @@
+/** What a rig is borne by: the universal joint it hangs on, or the hands of a pose. Every readout starts from here. */
+import type { Vec3 } from '../0-base';
+import { bodiesBeyond, contactAt, pivotAt } from '../2-frame';
+import type { Contact, Pivot, Pose, Rig } from '../model';
+
+export type Support =
+  | { readonly kind: 'pivot'; readonly pivot: Pivot; readonly carries: ReadonlySet<string> }
+  | { readonly kind: 'hands'; readonly pose: Pose; readonly hands: readonly Contact[]; readonly carries: ReadonlySet<string> };
+
+/** Null when it neither hangs nor is held. A pose counts when it has hands and nothing else bears. */
+export function supportOf(rig: Rig): Support | null {
+  const pivot = rig.pivots.find((p) => p.kind === 'universal');
+  if (pivot) return { kind: 'pivot', pivot, carries: bodiesBeyond(rig, pivot) };
+  const held = heldPoses(rig)[0];
+  return held ? { kind: 'hands', ...held, carries: new Set(rig.bodies.map((b) => b.id)) } : null;
+}
+
+export function heldPoses(rig: Rig): readonly { readonly pose: Pose; readonly hands: readonly Contact[] }[] {
+  const contacts = new Map(rig.contacts.map((c) => [c.id, c]));
+  return rig.poses.flatMap((pose) => {
+    const bearing = pose.contacts.map((id) => contacts.get(id));
+    return bearing.length > 0 && bearing.length <= 2 && bearing.every((c) => c?.kind === 'hand') ? [{ pose, hands: bearing as Contact[] }] : [];
+  });
+}
+
+/** The pivot, the hand, or half way between two hands; m, rig axes, with the adjusters set. */
+export function supportAt(rig: Rig, support: Support, values: readonly number[]): Vec3 {
+  if (support.kind === 'pivot') return pivotAt(rig, support.pivot, values);
+  const places = support.hands.map((h) => contactAt(rig, h, values));
+  return [0, 1, 2].map((i) => places.reduce((sum, p) => sum + p[i]!, 0) / places.length) as unknown as Vec3;
+}
