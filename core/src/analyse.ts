@@ -2,7 +2,7 @@
 import { METRIC, render } from './0-base';
 import { inertiaAbout, inertiaAboutMassCentre, type FlatBody } from './1-load';
 import type { Judgement } from './0-base';
-import type { Drop, Evaluation } from './3-balance';
+import type { Drop, Evaluation, HeldPose } from './3-balance';
 import type { RigFile } from './contract';
 import { judged, workpiece } from './derive';
 import { stockPlan } from './5-stock';
@@ -28,6 +28,8 @@ export function analyse(file: RigFile, loadoutName: string | null): AnalyseOutco
       setup: Object.fromEntries(made.piece.rig.adjusters.map((a) => [a.id, Math.min(a.range[1], Math.max(a.range[0], values[a.id] ?? a.value))])),
       ...whole(evaluation),
       hung: hungFigures(evaluation),
+      held: evaluation.held.map(heldFigures),
+      inertiaAgainstBareCamera: evaluation.calm,
       cost: stockPlan(made.piece.rig, values, [], file.rig.kerf).cost,
       findings: findings.map(findingFigures),
       bodies: evaluation.pieces.map(({ flat, body }) => bodyFigures(flat, body)),
@@ -68,6 +70,15 @@ function hungFigures({ hung }: Evaluation): Readonly<Record<string, unknown>> | 
     inertiaAgainstBareCamera: hung.calm,
   };
 }
+
+const heldFigures = ({ pose, hands, shoulder, holds, tires }: HeldPose): Readonly<Record<string, unknown>> => ({
+  pose: pose.name,
+  hands: hands.map((h) => ({ id: h.contact.id, at: h.at, holdsUp: h.up, torqueNoseDown: h.noseDown, torqueLeftSideDown: h.leftSideDown })),
+  shoulderMoment: shoulder,
+  shareOfStrength: holds.share,
+  tires,
+  roughMinutes: holds.kind === 'minutes' ? { least: holds.least, usual: holds.usual, most: holds.most } : holds.kind,
+});
 
 const seconds = (drop: Drop): number | null => (drop.kind === 'falls' ? drop.time : null);
 

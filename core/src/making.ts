@@ -5,3 +5,4 @@ export * from './6-build';
 export * from './7-field';
 export * from './8-log';
 export { analyse } from './analyse';
+export { candidate, chooseFamilies, type Candidate, type ChooseInput, type Reason, type Wishes } from './choose';

@@ -48,3 +48,14 @@ export function loadBox(load: PlacedLoad | null): { readonly low: readonly [numb
   }
   return { low, high, mass: sumsOf(load.bodies).mass };
 }
+
+/** Where f, nearly a straight line, is nought: two secant steps, kept between the ends. */
+export function nilOf(f: (x: number) => number, least: number, most: number): number {
+  let [a, b] = [least, most];
+  let [fa, fb] = [f(a), f(b)];
+  for (let step = 0; step < 3 && fa !== fb; step++) {
+    const next = within(a - (fa * (b - a)) / (fb - fa), least, most);
+    [a, fa, b, fb] = [b, fb, next, f(next)];
+  }
+  return b;
+}

@@ -15,10 +15,17 @@ export { cutLengthOf, memberEnds, type MemberEnd, type MemberEnds } from './memb
 export { fittingFor, FITTING_NAMES, hubOf, type FittingOutcome } from './fittingFor';
 export { jointFacts, type JointFacts } from './jointFacts';
 export { PIPE_SYSTEMS, pipeOf, type PipeSize, type PipeSystem } from './parts/pipes';
+export { stockById, STOCK_OPTIONS } from './parts/stocks';
 export { BARS } from './parts/bars';
 export { pipework, type Pipework, type Run } from './pipework';
+export { breakDown, fitsBag, type BagFit, type BreakDown, type PackedPiece } from './breakDown';
+export { fittingAt, pipeOfMember } from './refit';
+export { CARRIES, MOVES, type Suits } from './family';
+export { freed, withEdit, withoutWeight } from './withEdit';
+export { PART_LIBRARY, type LibraryPart } from './parts/library';
+export { applyEdits, type EditedRig } from './applyEdits';
 // room between things
 export { barGap, pointGap, reachFromAxis, solidGap, type RoundBar, type Solid3 } from './clearance';
 export { sweep, type Sweep, type SweepInput } from './sweep';
 // drawing
-export { nearness, outline, project, type Point2, type View } from './outline';
+export { boreOutline, nearness, outline, project, type Point2, type View } from './outline';

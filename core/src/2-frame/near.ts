@@ -49,18 +49,18 @@ export function loadPlace({ assembly, values }: FrameContext): ((p: Vec3) => Vec
   return (p) => add(origin, transform(assembly.mountTurn, p));
 }
 
-/** How far a point stands inside the picture's edge, m; nought or less outside, and behind the lens's front. */
-export function intoPicture(p: Vec3, cone: LensCone, place: (p: Vec3) => Vec3): number {
+/** How far a point stands inside the picture's edge, m, at its sides and at its top or bottom; the lesser counts. Null behind the lens's front. */
+export function intoPicture(p: Vec3, cone: LensCone, place: (p: Vec3) => Vec3): { readonly across: number; readonly up: number } | null {
   const front = place(cone.front);
   const way = (v: Vec3): Vec3 => subtract(place(v), place([0, 0, 0]));
   const d = subtract(p, front);
   const along = (v: Vec3): number => d[0] * v[0] + d[1] * v[1] + d[2] * v[2];
   const ahead = along(way(cone.forward));
-  if (ahead <= 0) return -1;
+  if (ahead <= 0) return null;
   const rim = cone.frontRadius;
   const across = rim + ahead * Math.tan(cone.wide.across / 2) - Math.abs(along(way(cone.left)));
   const up = rim + ahead * Math.tan(cone.wide.up / 2) - Math.abs(along(way(cone.up)));
-  return Math.min(across, up);
+  return { across, up };
 }
 
 export function spaceSolid(space: FreeSpace, place: (p: Vec3) => Vec3): Solid3 {

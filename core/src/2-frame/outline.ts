@@ -28,6 +28,13 @@ export function outline(body: Pick<FlatBody, 'shape' | 'at' | 'rotation'>, view:
   return hull(corners(shape).map(place));
 }
 
+/** The bore of a tube seen end-on, to be left open; null where it is not seen through. */
+export function boreOutline(body: Pick<FlatBody, 'shape' | 'at' | 'rotation'>, view: View): readonly Point2[] | null {
+  const { shape } = body;
+  if (shape.kind !== 'tube' || shape.innerRadius <= 0 || Math.abs(nearness(transform(body.rotation, [0, 0, 1]), view)) < 0.999) return null;
+  return Array.from({ length: ROUND_STEPS }, (_, i) => (2 * Math.PI * i) / ROUND_STEPS).map((t) => project(add(body.at, transform(body.rotation, [shape.innerRadius * Math.cos(t), shape.innerRadius * Math.sin(t), 0])), view));
+}
+
 function corners(shape: Exclude<Shape, { kind: 'arcBar' }>): readonly Vec3[] {
   switch (shape.kind) {
     case 'box': {

@@ -78,7 +78,10 @@ function packLines(rig: Rig, values: AdjusterValues, bin: readonly BinItem[]): r
     const before = needs.get(supply.item);
     needs.set(supply.item, { packOf: supply.packOf, packPrice: supply.packPrice, needed: (before?.needed ?? 0) + count, about: [...(before?.about ?? []), about] });
   };
-  for (const body of rig.bodies) for (const part of body.parts) if (part.supply) need(part.supply, 1, part.id);
+  for (const body of rig.bodies) {
+    for (const part of body.parts) if (part.supply) need(part.supply, 1, part.id);
+    for (const joint of body.joints) if (joint.hub?.supply) need(joint.hub.supply, 1, joint.id);
+  }
   const inOrder = valuesInOrder(rig, values);
   const stacks = assemble(rig, null).stacks.filter((s) => s.station.washer.supply);
   for (const stack of stacks) need(stack.station.washer.supply!, countOf(stack, inOrder), stack.station.id);

@@ -3,3 +3,4 @@ export { buildSteps } from './buildSteps';
 export { orderSteps, type Ordered } from './orderSteps';
 export { type BuildStep } from './step';
 export { barTemplate, type BarTemplate, type SheetMark } from './sheets/barTemplate';
+export { scaleFor, squareOn, type SheetOutline, type SheetView, type SquareOnSheet } from './sheets/squareOn';

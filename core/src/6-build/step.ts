@@ -12,6 +12,10 @@ export interface BuildStep {
   readonly figures: readonly Phrase[];
   readonly check: Phrase;
   readonly caution: string | null;
+  /** Hands on the work, rough; drying is told apart. */
+  readonly minutes: number;
+  /** Until the next step may load it, s. */
+  readonly dries?: number;
   /** Cannot be undone: the check comes before it. */
   readonly final: boolean;
   /** Ids of steps that must be done before. A need that no step answers is dropped. */

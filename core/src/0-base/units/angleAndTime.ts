@@ -15,7 +15,11 @@ export function parseTime(text: string): Parsed {
 }
 
 export const showAngle = (radians: number, decimals = 1): string => `${fixed(radians / DEGREE, decimals)}°`;
-export const showTime = (seconds: number, decimals = 1): string => `${fixed(seconds, decimals)} s`;
+/** Seconds up to three minutes, then minutes, then hours: nobody waits 86,400 s. */
+export function showTime(seconds: number, decimals = 1): string {
+  if (seconds >= 3 * 3600) return `${fixed(seconds / 3600, 0)} h`;
+  return seconds >= 180 ? `${fixed(seconds / 60, 0)} min` : `${fixed(seconds, decimals)} s`;
+}
 
 function fixed(value: number, decimals: number): string {
   const text = value.toFixed(decimals);

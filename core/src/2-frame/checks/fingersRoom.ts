@@ -6,23 +6,24 @@ import type { FrameCheck } from '../frameCheck';
 
 /** What is this near to the middle of the hand is what it holds. */
 const HELD = 0.03;
-/** Fingers round a handle reach this far from its middle, m: knuckles of a large hand and a millimetre or two. */
-const FINGERS = 0.055;
+/** Beyond half the hand's own breadth, m: for gloves, and so that a knuckle is not pinched. */
+const SPARE = 0.005;
 
 export const fingersRoom: FrameCheck = {
   id: 'fingersRoom',
-  look: ({ rig, pieces, values }) => {
+  look: ({ rig, pieces, values, hands }) => {
+    const least = hands.breadth / 2 + SPARE;
     const inOrder = valuesInOrder(rig, values);
     return rig.contacts.filter((c) => c.kind === 'hand').flatMap((contact) => {
       const at = contactAt(rig, contact, inOrder);
       const held = new Set(pieces.filter((p) => pointGap(at, p.flat) < HELD).map((p) => p.flat.owner));
-      const near = pieces.filter((p) => !held.has(p.flat.owner)).map((p) => ({ flat: p.flat, gap: pointGap(at, p.flat) })).filter((n) => n.gap < FINGERS);
+      const near = pieces.filter((p) => !held.has(p.flat.owner)).map((p) => ({ flat: p.flat, gap: pointGap(at, p.flat) })).filter((n) => n.gap < least);
       if (near.length === 0) return [];
       const { flat, gap } = near.reduce((a, b) => (b.gap < a.gap ? b : a));
       return [{
-        code: 'fingersRoom', severity: 'mend' as const, about: flat.owner, figure: figure('length', gap), limit: figure('length', FINGERS),
+        code: 'fingersRoom', severity: 'mend' as const, about: flat.owner, figure: figure('length', gap), limit: figure('length', least),
         title: say`The ${flat.name} is ${figure('length', gap)} from the middle of the ${contact.name}.`,
-        why: say`Fingers round a handle need ${figure('length', FINGERS)}, more in gloves; they are pinched when something swings.`,
+        why: say`Fingers round a handle need ${figure('length', least)} from its middle: half your hand's breadth and a little for gloves.`,
         toDo: say`Move the hand along, or the ${flat.name} away.`,
         fixes: [],
       }];

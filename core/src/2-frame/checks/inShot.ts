@@ -22,6 +22,9 @@ interface Seen {
   readonly owner: string;
   readonly name: string;
   readonly by: number;
+  /** How much higher, or lower, the camera would have to stand to see over it, m. */
+  readonly rise: number;
+  readonly below: boolean;
   /** How far ahead of the lens's front it reaches, m. */
   readonly ahead: number;
 }
@@ -32,19 +35,21 @@ function oneCone(frame: FrameContext, cone: LensCone, place: (p: Vec3) => Vec3):
   const seen = new Map<string, Seen>();
   const look = (owner: string, name: string, points: readonly Vec3[], round: number): void => {
     for (const p of points) {
-      const by = intoPicture(p, cone, place) + round;
-      if (by <= SEEN || (round > 0 && by <= round)) continue;
+      const inside = intoPicture(p, cone, place);
+      if (!inside) continue;
+      const by = Math.min(inside.across, inside.up) + round;
+      if (by <= SEEN) continue;
       const before = seen.get(owner);
-      seen.set(owner, { owner, name, by: Math.max(by, before?.by ?? 0), ahead: Math.max(p[0] - front[0], before?.ahead ?? 0) });
+      seen.set(owner, { owner, name, by: Math.max(by, before?.by ?? 0), rise: Math.max(inside.up + round, before?.rise ?? 0), below: p[2] < front[2], ahead: Math.max(p[0] - front[0], before?.ahead ?? 0) });
     }
   };
   for (const { flat } of framePieces(frame)) look(flat.owner, flat.name, pointsOf(flat), 0);
   for (const contact of frame.rig.contacts) if (contact.kind === 'hand') look(contact.id, contact.name, [contactAt(frame.rig, contact, inOrder)], FIST);
-  return [...seen.values()].sort((a, b) => b.by - a.by).slice(0, 2).map(({ owner, name, by, ahead }) => ({
+  return [...seen.values()].sort((a, b) => b.by - a.by).slice(0, 2).map(({ owner, name, by, rise, below, ahead }) => ({
     code: 'inShot', severity: 'mend', about: owner, figure: figure('length', by), limit: figure('length', 0),
     title: say`The ${name} stands ${figure('length', by)} inside the picture.`,
     why: say`At ${figure('angle', cone.wide.across, 0)} across, the lens sees everything within its cone; this reaches ${figure('length', ahead)} ahead of its front.`,
-    toDo: say`Bring the camera ${figure('length', ahead)} forward, take that part further out, or use a longer lens.`,
+    toDo: say`Bring the camera ${figure('length', ahead)} forward, stand it ${figure('length', rise)} ${below ? 'higher' : 'lower'}, or use a longer lens.`,
     fixes: [],
   }));
 }

@@ -9,13 +9,17 @@ const STRIDE = 0.17;
 /** Hands are carried at about elbow height; legs begin this far under them, m. */
 const LEGS_BELOW = 0.15;
 
+/** A hand this far out from the shoulder carries the rig in front, m. */
+const IN_FRONT = 0.2;
+
 export const weightMeetsLegs: FrameCheck = {
   id: 'weightMeetsLegs',
   look: ({ rig, pieces, values }) => {
     const inOrder = valuesInOrder(rig, values);
     return rig.poses.flatMap((pose) => {
       const contact = rig.contacts.find((c) => c.kind === 'hand' && pose.contacts.includes(c.id));
-      if (pose.arm === undefined || !contact) return [];
+      // With the arm hanging the rig is carried beside the leg, not before it.
+      if (pose.arm === undefined || pose.arm < IN_FRONT || !contact) return [];
       const hand = contactAt(rig, contact, inOrder);
       const low = pieces.filter((p) => p.flat.at[2] < hand[2]).flatMap((p) => pointsOf(p.flat).filter((q) => q[2] < hand[2] - LEGS_BELOW).map((q) => ({ owner: p.flat.owner, name: p.flat.name, room: pose.arm! + q[0] - hand[0] })));
       if (low.length === 0) return [];

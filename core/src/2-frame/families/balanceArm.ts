@@ -7,7 +7,7 @@ import type { PlacedLoad } from '../../1-load';
 import type { Hands, Member, Part, Rig, Station } from '../../model';
 import { followBends, frameAlong, neutralFractionFor, stripStart, type StripFrame } from '../bend';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { angleSpec, choiceSpec, lengthSpec, loadBox, named, namesOf, toFive, usualInput, weighed, within } from '../familyTools';
+import { angleSpec, choiceSpec, lengthSpec, loadBox, named, namesOf, nilOf, toFive, usualInput, weighed, within } from '../familyTools';
 import { bolt } from '../parts/bolt';
 import { crossSlide } from '../parts/crossSlide';
 import { FLAT_BARS } from '../parts/flatBars';
@@ -17,8 +17,8 @@ import { WASHERS, washerOf } from '../parts/washers';
 
 const STUD = { perTurn: 0.00125, step: 0.00015625, range: 0.008 };
 const TRAVEL = { foreAft: 0.04, sideways: 0.02 };
-const HEAD_REAR = 0.06; // head bar behind the stage's middle
-const BEND_RADIUS = 0.03; // of a straight arm's one bend, enough for 6 mm aluminium
+const HEAD_REAR = 0.06; // head bar behind the stage's middle, or behind the joint's where that lies further back
+const BEND_RADIUS = 0.05; // of a straight arm's one bend: 6 mm aluminium takes it by hand
 const HAND_ROOM = 0.045;
 /** A carriage on one pair of rails rocks on its own bearing; on two pairs, over their spacing. */
 const CARRIAGE = 0.03;
@@ -37,16 +37,17 @@ function layOut({ dimensions: d, choices }: FamilyInput): Layout {
   const stock = FLAT_BARS[choices['bar']!]!;
   if (stock.section.kind !== 'flat') throw new TypeError('the arm is flat bar');
   const { thickness } = stock.section;
-  const start: Vec3 = [d['stageFromPivot']! - HEAD_REAR, 0, d['jointHeight']! + thickness / 2];
+  const rear = Math.min(d['stageFromPivot']! - HEAD_REAR, -0.02);
+  const start: Vec3 = [rear, 0, d['jointHeight']! + thickness / 2];
   const curved = choices['arm'] === 'curved';
   const insideRadius = curved ? d['armRadius']! : BEND_RADIUS;
   const neutralFraction = neutralFractionFor(insideRadius, thickness);
-  const segments = [{ straight: HEAD_REAR + d['headAhead']! }, { angle: d['armAngle']!, insideRadius, neutralFraction }, { straight: d['armLength']! }];
+  const segments = [{ straight: Math.max(d['stageFromPivot']!, 0) + Math.max(d['headAhead']!, 0.03) - rear }, { angle: d['armAngle']!, insideRadius, neutralFraction }, { straight: d['armLength']! }];
   const strip = followBends(stock.section, segments, stripStart(start, [1, 0, 0], [0, 0, -1]));
   const total = strip.developedLength;
   return {
     thickness,
-    arm: { id: 'arm', name: 'arm', from: 'arm-start', to: 'arm-end', stock, path: { kind: 'bent', along: [1, 0, 0], across: [0, 0, -1], segments }, leftLong: 0, holes: [{ id: 'hole-joint', name: 'universal joint', along: HEAD_REAR - d['stageFromPivot']!, across: 0, diameter: 0.0085, afterBending: false }] },
+    arm: { id: 'arm', name: 'arm', from: 'arm-start', to: 'arm-end', stock, path: { kind: 'bent', along: [1, 0, 0], across: [0, 0, -1], segments }, leftLong: 0, holes: [{ id: 'hole-joint', name: 'universal joint', along: -rear, across: 0, diameter: 0.0085, afterBending: false }] },
     nodes: [{ id: 'arm-start', at: start }, { id: 'arm-end', at: strip.end.at }],
     low: frameAlong(strip, total - Math.min(0.8 * total, d['lowClamp']!)),
     middle: frameAlong(strip, total - Math.min(0.8 * total, d['midClamp']!)),
@@ -81,7 +82,7 @@ function build(input: FamilyInput): Rig {
           { id: 'joint-on-arm', name: 'joint under the arm', node: 'at-joint', fitting: 'boltThrough', joins: ['arm', 'joint-upper'], reversible: true, packs: true },
         ],
         parts: [
-          ...stage.parts, ...(choices['rails'] === 'two' ? [secondRails(foot, d['railSpacing']!)] : []), upperJoint(d['jointHeight']!), clamp('low-clamp', lay.low), clamp('middle-clamp', lay.middle),
+          ...stage.parts, ...(choices['rails'] === 'two' ? secondRails(foot, d['railSpacing']!) : []), upperJoint(d['jointHeight']!), clamp('low-clamp', lay.low), clamp('middle-clamp', lay.middle),
           ...stations.map((s) => bolt({ id: `${s.id}-bolt`, name: `bolt ${Math.round(boltDiameter * 1000)} mm × ${Math.round(room * 1000) + 15} mm, ${s.id}`, seat: s.seat, axis: s.axis, diameter: boltDiameter, length: room + 0.01, inside: 0.005, price: 0.9 })),
         ],
         stations,
@@ -99,11 +100,12 @@ function build(input: FamilyInput): Rig {
   };
 }
 
-/** A second pair of rails with its carriage, beside the first and under the top plate's other edge. */
-const secondRails = (foot: Vec3, spacing: number): Part => ({
-  id: 'second-rails', name: 'second pair of rails', shape: { kind: 'box', size: [0.09, 0.016, 0.012] }, at: add(foot, [0, -spacing, 0.006]), material: 'steel',
-  mass: { value: 0.048, spread: 0.005, source: 'mass of second pair of rails' }, supply: { item: 'rail pair with carriage', packOf: 1, packPrice: 9 },
-});
+/** Rails on both sides of the stage's own screw, the carriage of each under an edge of the top plate. */
+const secondRails = (foot: Vec3, spacing: number): readonly Part[] =>
+  ([['left', 1], ['right', -1]] as const).map(([side, s]) => ({
+    id: `rails-${side}`, twin: `rails-${side === 'left' ? 'right' : 'left'}`, name: 'rails with carriage', shape: { kind: 'box', size: [0.09, 0.012, 0.012] }, at: add(foot, [0, (s * spacing) / 2, 0.006]), material: 'steel',
+    mass: { value: 0.024, spread: 0.003, source: 'mass of rails with carriage' }, supply: { item: 'rail pair with carriage', packOf: 2, packPrice: 9 },
+  }));
 
 const dimensions = [
   lengthSpec('headAhead', 'Arm leaves ahead of the stage', 'arm', 0.07, 0.03, 0.2, 'From the stage’s middle to where the arm bends down.'),
@@ -112,12 +114,12 @@ const dimensions = [
   angleSpec('armAngle', 'Arm turns down', 'arm', 100, 60, 170, 'From level: 90° hangs straight down, more comes back under the pivot.'),
   lengthSpec('lowClamp', 'Low clamp from the end', 'low', 0.03, 0.015, 0.3, 'Along the arm, from its end.'),
   lengthSpec('midClamp', 'Middle clamp from the end', 'middle', 0.18, 0.06, 0.5, 'Along the arm, from its end.'),
-  lengthSpec('stageFromPivot', 'Stage ahead of the pivot', 'stage-base', -0.02, -0.1, 0.06, 'Middle of the stage; behind is negative.'),
+  lengthSpec('stageFromPivot', 'Stage ahead of the pivot', 'stage-base', -0.02, -0.15, 0.06, 'Middle of the stage; behind is negative.'),
   lengthSpec('jointHeight', 'Joint height', 'joint-upper', 0.035, 0.02, 0.07, 'Pivot to the underside of the head bar, with the stud in the middle of its thread.'),
   lengthSpec('gripLength', 'Grip length', 'grip', 0.12, 0.08, 0.18, 'Length of the hand grip.'),
   lengthSpec('stackRoom', 'Room for washers', 'low', 0.045, 0.01, 0.09, 'Length of each clamp’s bolt that can take washers.'),
-  lengthSpec('railSpacing', 'Rail spacing', 'stage-base', 0.04, 0.02, 0.09, 'Between the two pairs of rails.'),
-  lengthSpec('railPlay', 'Play of a carriage on its rails', 'stage-top', 0.0001, 0, 0.001, 'Rock the stage by hand and measure at a feeler gauge.'),
+  lengthSpec('railSpacing', 'Rail spacing', 'stage-base', 0.07, 0.02, 0.12, 'Between the two pairs of rails.'),
+  lengthSpec('railPlay', 'Play of a carriage on its rails', 'stage-top', 0.00005, 0, 0.001, 'Rock the stage by hand and measure at a feeler gauge.'),
 ];
 
 const choices = [
@@ -148,9 +150,8 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     if (wanted <= most * 0.8) break;
   }
   const low = Math.min(most, wanted);
-  const set = weighed(rig, load, { 'low-count': low }, ['sled']);
-  const moving = box.mass + 0.19; // the stage goes with the camera when it is bolted further back
-  const stageFromPivot = within(toFive(-(set.centre[0] * set.mass) / moving), -0.1, 0.06);
+  // The whole arm moves over the pivot with its stage: where that brings the mass centre over the joint.
+  const stageFromPivot = toFive(nilOf((x) => weighed(build(at(armLength, x)), load, { 'low-count': low }, ['sled']).centre[0], -0.15, 0.06));
   const reasons: Phrase[] = [
     say`An arm of ${figure('length', armLength)} hangs ${figure('count', low)} washers low enough to carry your ${figure('mass', box.mass)} and clears your fist.`,
     say`The stage sits ${figure('length', Math.abs(stageFromPivot))} ${stageFromPivot < 0 ? 'behind' : 'ahead of'} the pivot, against the arm that reaches forward.`,
@@ -172,7 +173,7 @@ function advise({ dimensions: d, choices: c }: FamilyInput): readonly Finding[] 
     toDo: c['rails'] === 'one' ? say`Two pairs of rails, or a shim in the carriage.` : say`Set the pairs further apart, or take up the play with a shim or a lock screw.`,
     fixes: c['rails'] === 'one'
       ? [{ label: say`Two pairs of rails`, changes: [{ kind: 'choice', id: 'rails', value: 'two' }] }]
-      : spacing <= 0.09 ? [{ label: say`Rails ${figure('length', spacing)} apart`, changes: [{ kind: 'dimension', id: 'railSpacing', value: spacing }] }] : [],
+      : spacing <= 0.12 ? [{ label: say`Rails ${figure('length', spacing)} apart`, changes: [{ kind: 'dimension', id: 'railSpacing', value: spacing }] }] : [],
   }];
 }
 

@@ -6,7 +6,7 @@ import { figure, quaternionOfTurns, rotationOf, say, transform, type Finding, ty
 import type { PlacedLoad } from '../../1-load';
 import type { Hands, Member, Part, Rig, Station } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { angleSpec, choiceSpec, lengthSpec, loadBox, named, namesOf, usualInput, weighed, within } from '../familyTools';
+import { angleSpec, choiceSpec, lengthSpec, loadBox, named, namesOf, toFive, usualInput, weighed, within } from '../familyTools';
 import { BARS, barOptions, ROUND_TUBES } from '../parts/bars';
 import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip } from '../parts/hardware';
@@ -15,8 +15,10 @@ import { WASHERS, washerOf } from '../parts/washers';
 
 const FLAT = 0.045; // of the tube's end, hammered flat
 const TAIL_BAR = 'aluminium-25x5';
-const STACK_ROOM = 0.06;
+const STACK_ROOM = 0.09;
+const TAIL_END = 0.02; // from a bolt to the bar's end, so that the end does not tear
 const GRIP = 0.15;
+const WANTED = 0.42; // of the tube behind the hand, to start from
 
 function layOut({ dimensions: d, choices }: FamilyInput) {
   const stock = BARS[choices['tube']!]!;
@@ -39,7 +41,7 @@ function build(input: FamilyInput): Rig {
   const straight = (id: string, name: string, from: string, to: string, of: Member['stock'], widthDirection: Vec3, holes: Member['holes'] = []): Member => ({ id, name, from, to, stock: of, leftLong: 0, holes, path: { kind: 'straight', widthDirection } });
   const hole = (id: string, name: string, along: number, diameter: number) => ({ id, name, along, across: 0, diameter, afterBending: false });
   const station = (id: string, name: string, z: number): Station => ({ id, name, seat: [tailAt - 0.0025, 0, z], axis: [-1, 0, 0], boltDiameter, room: STACK_ROOM, washer, count: 0 });
-  const end = half - 0.015;
+  const end = half - TAIL_END;
   const bolts = [{ id: 'up', z: end }, { id: 'down', z: -end }];
   const parts: Part[] = [
     ...headParts(input, neck),
@@ -53,7 +55,7 @@ function build(input: FamilyInput): Rig {
       nodes: [{ id: 'rear', at: rear }, { id: 'front', at: front }, { id: 'tail-high', at: [tailAt, 0, half] }, { id: 'tail-low', at: [tailAt, 0, -half] }],
       members: [
         straight('tube', 'boom tube', 'rear', 'front', stock, [0, 1, 0], [hole('hole-head', 'camera bracket bolt', d['length']! - FLAT / 2, 0.0066)]),
-        straight('tail-bar', 'tail bar', 'tail-high', 'tail-low', flatBar, [0, 1, 0], [hole('hole-up', 'upper weights', 0.015, boltDiameter + 0.0005), hole('hole-down', 'lower weights', d['tailBar']! - 0.015, boltDiameter + 0.0005)]),
+        straight('tail-bar', 'tail bar', 'tail-high', 'tail-low', flatBar, [0, 1, 0], [hole('hole-up', 'upper weights', TAIL_END, boltDiameter + 0.0005), hole('hole-down', 'lower weights', d['tailBar']! - TAIL_END, boltDiameter + 0.0005)]),
       ],
       joints: [
         { id: 'head-on-tube', name: 'flattened end', node: 'front', fitting: 'flattened', joins: ['tube', 'camera-plate'], reversible: true, packs: true },
@@ -86,7 +88,7 @@ function headParts({ dimensions: d }: FamilyInput, neck: Vec3): readonly Part[] 
   const middle: Vec3 = [neck[0] + 0.02, 0, neck[2] + 0.02];
   const mount: Vec3 = [middle[0] + up[0] * 0.003, middle[1] + up[1] * 0.003, middle[2] + up[2] * 0.003];
   return [
-    { ...plate({ id: 'camera-plate', name: 'camera plate', middle, size: [0.05, 0.045, 0.006], material: 'aluminium', supply: { item: 'angle bracket 50 mm', packOf: 1, packPrice: 2.4 } }), turn, mount, mountTurn: turn, screw: { diameter: 0.00635, length: 0.0127, passes: 0.007 } },
+    { ...plate({ id: 'camera-plate', name: 'camera plate', middle, size: [0.05, 0.045, 0.006], material: 'aluminium', supply: { item: 'angle bracket 50 mm', packOf: 1, packPrice: 2.4 } }), turn, mount, mountTurn: turn, screw: { diameter: 0.00635, length: 0.0127, passes: 0.008 } },
     { id: 'neck', name: 'neck bolt with wing nut', shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0, length: 0.03 }, at: [neck[0], 0, neck[2] + 0.004], material: 'steel', mass: { value: 0.03, spread: 0.004, source: 'mass of neck bolt' }, supply: { item: '1/4-20 bolt with wing nut', packOf: 1, packPrice: 1.2 } },
   ];
 }
@@ -112,17 +114,28 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const box = loadBox(load);
   const length = box.mass > 1 ? 0.9 : box.mass > 0.35 ? 1.1 : 1.4;
   const picked = { ...usual.choices, tube: box.mass > 1 ? 'tube-steel-3/4in' : box.mass > 0.35 ? 'tube-alu-25x2' : 'tube-alu-20x1.5', washer: box.mass > 0.35 ? 'm12-37' : 'm10-30' };
-  const at = (holdFromRear: number, tailBar = 0.16): FamilyInput => ({ choices: picked, dimensions: { ...usual.dimensions, length, holdFromRear, tailBar } });
-  const most = Math.floor(STACK_ROOM / WASHERS[picked.washer]!.thickness + 1e-9);
-  // Washers until it balances no nearer the front than two fifths of the way: then the arm is not at the camera.
-  const wantedHold = 0.42 * length;
-  let tail: { up: number; down: number } = { up: 0, down: 0 };
-  let hold = wantedHold;
-  for (let n = 0; n <= 2 * most; n++) {
-    tail = split(build(at(wantedHold)), load, n, most);
-    hold = wantedHold + weighed(build(at(wantedHold)), load, counts(tail)).centre[0];
-    if (hold <= 0.5 * length) break;
+  const at = (holdFromRear: number, tailBar: number): FamilyInput => ({ choices: picked, dimensions: { ...usual.dimensions, length, holdFromRear, tailBar } });
+  const { washer } = washerOf(picked.washer);
+  const most = Math.floor(STACK_ROOM / washer.thickness + 1e-9);
+  const each = 7850 * Math.PI * (washer.outerRadius ** 2 - washer.innerRadius ** 2) * washer.thickness;
+  // How many more must hang below the tube than above it, for the mass centre to fall on the tube: a longer bar needs fewer.
+  const bare = (tailBar: number) => weighed(build(at(WANTED * length, tailBar)), load);
+  let tailBar = 0.16;
+  let more = 0;
+  for (; tailBar <= 0.3; tailBar = toFive(tailBar + 0.02)) {
+    const { mass, centre } = bare(tailBar);
+    more = Math.max(0, Math.round((mass * (centre[2] + 0.001)) / (each * (tailBar / 2 - TAIL_END))));
+    if (more <= 0.7 * most) break;
   }
+  tailBar = Math.min(tailBar, 0.3);
+  const { mass, centre } = bare(tailBar);
+  // And how many in all, for it to balance no nearer the camera than half way: then the arm is not at the camera.
+  const tailX = 0.03 - WANTED * length;
+  const forBalance = Math.ceil((mass * (centre[0] - (0.5 - WANTED) * length)) / (each * ((0.5 - WANTED) * length - tailX)));
+  const count = within(Math.max(more, forBalance), 0, more + 2 * Math.max(0, most - more));
+  const down = Math.min(most, Math.ceil((count + more) / 2));
+  const tail = { up: Math.max(0, down - more), down };
+  const hold = WANTED * length + weighed(build(at(WANTED * length, tailBar)), load, counts(tail)).centre[0];
   const holdFromRear = within(Math.round(hold * 1000) / 1000, 0.15, 1.6);
   const reasons: Phrase[] = [
     say`A boom of ${figure('length', length)} is as long as your ${figure('mass', box.mass)} lets one arm carry for a take.`,
@@ -130,17 +143,10 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     say`${figure('count', tail.down)} of them sit below the tube and ${figure('count', tail.up)} above, so that it does not roll over in the hand.`,
     say`Your hand is ${figure('length', hands.breadth)} across; the grip is ${figure('length', GRIP)}, so that the mark may wander with the loadout.`,
   ];
-  return { ...at(holdFromRear), reasons, startValues: counts(tail) };
+  return { ...at(holdFromRear, tailBar), reasons, startValues: counts(tail) };
 }
 
 const counts = (tail: { up: number; down: number }): Record<string, number> => ({ 'tail-up-count': tail.up, 'tail-down-count': tail.down });
-
-/** The sharing of n washers that brings the mass centre nearest the tube's middle, in height. */
-function split(rig: Rig, load: PlacedLoad | null, n: number, most: number): { up: number; down: number } {
-  const options = Array.from({ length: n + 1 }, (_, up) => ({ up, down: n - up })).filter((o) => o.up <= most && o.down <= most);
-  const off = (o: { up: number; down: number }): number => Math.abs(weighed(rig, load, counts(o)).centre[2] + 0.002);
-  return options.reduce((best, o) => (off(o) < off(best) ? o : best), options[0] ?? { up: 0, down: 0 });
-}
 
 function advise(input: FamilyInput): readonly Finding[] {
   const { level, front } = layOut(input);

@@ -5,10 +5,10 @@
 import { add, addScaled, figure, say, scale, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
 import type { Hands, Hole, Member, Rig, Station } from '../../model';
-import { assemble, placedPieces } from '../assemble';
+import { assemble } from '../assemble';
 import { followBends, frameAlong, neutralFractionFor, stripStart, type BentStrip, type StripFrame } from '../bend';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { angleSpec, lengthSpec, toFive, usualInput } from '../familyTools';
+import { angleSpec, lengthSpec, nilOf, toFive, usualInput, weighed } from '../familyTools';
 import { bolt } from '../parts/bolt';
 import { crossSlide } from '../parts/crossSlide';
 import { FLAT_BARS } from '../parts/flatBars';
@@ -116,58 +116,54 @@ function build(input: FamilyInput): Rig {
   };
 }
 
-/** Foot washers that bring the mass centre just under the pivot, from the rig's own sums with its bolts bare. */
-function footWashersWanted(rig: Rig, load: PlacedLoad | null): { count: number; forward: number; moving: number; washer: number; footX: number; rearX: number } {
-  const assembly = assemble(rig, load);
-  const sled = placedPieces(assembly, {}).filter((p) => p.body === 'sled');
-  const sums = sumsOf(sled.map((p) => p.flat));
-  const stack = (id: string) => assembly.stacks.find((s) => s.station.id === id)!;
-  const foot = stack('foot');
-  const height = foot.station.seat[2] + 0.01;
+/** Foot washers that bring the mass centre just under the pivot, with the rear ones on; and how far it hangs under with none. */
+function footWashersWanted(rig: Rig, load: PlacedLoad | null, rear: number): { readonly count: number; readonly under: number } {
+  const bare = weighed(rig, load, { 'rear-count': rear }, ['sled']);
+  const foot = assemble(rig, null).stacks.find((s) => s.station.id === 'foot')!;
   const wantedDepth = 0.0015;
-  const perWasher = foot.one.mass * -(height + wantedDepth);
-  const count = Math.max(0, Math.ceil((sums.first[2] + sums.mass * wantedDepth) / perWasher));
-  const stageMass = sled.filter((p) => p.isLoad || p.flat.owner === 'stage-top' || p.flat.owner === 'stage-base' || p.flat.owner === 'camera-screw').reduce((m, p) => m + p.flat.mass, 0);
-  return { count, forward: sums.first[0], moving: stageMass, washer: foot.one.mass, footX: foot.station.seat[0], rearX: stack('rear').station.seat[0] };
+  const perWasher = foot.one.mass * -(foot.station.seat[2] + 0.01 + wantedDepth);
+  return { count: Math.max(0, Math.ceil((bare.mass * (bare.centre[2] + wantedDepth)) / perWasher)), under: -bare.centre[2] };
 }
 
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const usual = usualInput(dimensions, choices);
   const gripLength = Math.min(0.16, Math.max(0.09, hands.breadth + 0.03));
   const loadMass = load ? sumsOf(load.bodies).mass : 0;
-  const picked = { ...usual.choices, washer: loadMass > 1.3 ? 'm12-37' : 'm10-30', bar: loadMass > 1.6 ? 'aluminium-40x5' : 'aluminium-30x6' };
+  const picked = { ...usual.choices, washer: loadMass > 1.3 ? 'm12-37' : 'm10-30', bar: loadMass > 1.6 ? 'aluminium-40x5' : loadMass > 0.3 ? 'aluminium-30x6' : 'aluminium-25x5' };
   const most = Math.floor(usual.dimensions['stackRoom']! / WASHERS[picked.washer]!.thickness);
-  const handRoom = (usual.dimensions['jointHeight']! + 0.02 + gripLength + HAND_ROOM + LONGEST_STACK) / 2;
-  let bendInsideRadius = toFive(handRoom + 0.0024);
-  const at = (radius: number, stageFromPivot = 0): FamilyInput => ({ choices: picked, dimensions: { ...usual.dimensions, gripLength, bendInsideRadius: radius, stageFromPivot } });
-  let need = footWashersWanted(build(at(bendInsideRadius)), load);
-  while (need.count > 0.65 * most && bendInsideRadius < 0.245) {
+  const clear = (jointHeight: number): number => toFive((jointHeight + 0.02 + gripLength + HAND_ROOM + LONGEST_STACK) / 2 + 0.0024);
+  const at = (radius: number, jointHeight: number, stageFromPivot = 0): FamilyInput => ({ choices: picked, dimensions: { ...usual.dimensions, gripLength, jointHeight, bendInsideRadius: radius, stageFromPivot } });
+  const rear = loadMass > 0.3 ? Math.round(most / 2) : 2;
+  // A light camera leaves the bare bar bottom-heavy: a taller joint lowers the pivot until it is not.
+  let jointHeight = usual.dimensions['jointHeight']!;
+  const needed = (radius: number) => footWashersWanted(build(at(radius, jointHeight)), load, rear);
+  for (let step = 0; step < 6 && needed(clear(jointHeight)).under > 0.004 && jointHeight < 0.119; step++) jointHeight = toFive(Math.min(0.12, jointHeight + 1.2 * (needed(clear(jointHeight)).under - 0.002)));
+  let bendInsideRadius = clear(jointHeight);
+  let { count } = needed(bendInsideRadius);
+  while (count > 0.65 * most && bendInsideRadius < 0.245) {
     bendInsideRadius = toFive(bendInsideRadius + 0.005);
-    need = footWashersWanted(build(at(bendInsideRadius)), load);
+    ({ count } = needed(bendInsideRadius));
   }
-  const rearStart = Math.round(most / 2);
-  const forward = need.forward + rearStart * need.washer * need.rearX + need.count * need.washer * need.footX;
-  const wanted = need.moving > 0 ? -forward / need.moving : 0;
-  const stageFromPivot = Math.min(0.06, Math.max(-0.06, toFive(wanted)));
+  const startValues = { 'rear-count': rear, 'front-count': 0, 'foot-count': Math.min(count, most) };
+  const stageFromPivot = toFive(nilOf((x) => weighed(build(at(bendInsideRadius, jointHeight, x)), load, startValues, ['sled']).centre[0], -0.12, 0.06));
   const reasons: Phrase[] = [
-    say`The arc's inside radius of ${figure('length', bendInsideRadius)} clears your fist and lets ${figure('count', need.count)} foot washers carry a load of ${figure('mass', loadMass)}.`,
+    say`The arc's inside radius of ${figure('length', bendInsideRadius)} clears your fist and lets ${figure('count', count)} foot washers carry a load of ${figure('mass', loadMass)}.`,
     say`The stage sits ${figure('length', Math.abs(stageFromPivot))} ${stageFromPivot < 0 ? 'behind' : 'ahead of'} the pivot, because the arc and the lens pull forward.`,
     say`The grip is your hand's breadth and ${figure('length', 0.03)} more.`,
   ];
-  const start = at(bendInsideRadius, stageFromPivot);
-  return { ...start, reasons, startValues: { 'rear-count': rearStart, 'front-count': 0, 'foot-count': Math.min(need.count, most) } };
+  return { ...at(bendInsideRadius, jointHeight, stageFromPivot), reasons, startValues };
 }
 
 const dimensions = [
   lengthSpec('platformLength', 'Platform length', 'bar', 0.21, 0.12, 0.32, 'Rear end of the bar to where the bend begins.'),
   lengthSpec('pivotFromRear', 'Pivot from the rear end', 'joint-upper', 0.15, 0.06, 0.22, 'Hole for the universal joint, from the rear end.'),
-  lengthSpec('stageFromPivot', 'Stage ahead of the pivot', 'stage-base', -0.02, -0.06, 0.06, 'Middle of the stage; behind the pivot is negative.'),
+  lengthSpec('stageFromPivot', 'Stage ahead of the pivot', 'stage-base', -0.02, -0.12, 0.06, 'Middle of the stage; behind the pivot is negative.'),
   lengthSpec('bendInsideRadius', 'Bend radius, inside', 'bar', 0.13, 0.03, 0.25, 'Radius of the inside of the arc. The foot hangs twice this below the platform.'),
   angleSpec('bendAngle', 'Bend angle', 'bar', 180, 120, 190, 'How far the bar turns round: 180° brings the tail back level under the platform.'),
   lengthSpec('tail', 'Tail', 'bar', 0.13, 0.05, 0.3, 'Straight run behind the bend, as finished.'),
   lengthSpec('leftLong', 'Left long', 'bar', 0.03, 0, 0.1, 'Extra on the tail until the foot hole is drilled; cut off last.'),
   angleSpec('outOfPlane', 'Bend out of its plane', 'bar', 0, -5, 5, 'How far the bend leans out of the plane of the platform; 0° is true.'),
-  lengthSpec('jointHeight', 'Joint height', 'joint-upper', 0.035, 0.02, 0.07, 'Pivot to the underside of the bar, with the stud in the middle of its thread.'),
+  lengthSpec('jointHeight', 'Joint height', 'joint-upper', 0.035, 0.02, 0.12, 'Pivot to the underside of the bar, with the stud in the middle of its thread.'),
   lengthSpec('gripLength', 'Grip length', 'grip', 0.12, 0.08, 0.18, 'Length of the hand grip.'),
   lengthSpec('stackRoom', 'Room for washers', 'rear', 0.04, 0.01, 0.08, 'Length of each weight bolt that can take washers.'),
 ];

@@ -5,6 +5,7 @@
 import { addScaled, DEGREE, figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
 import type { Hands, Joint, Member, Part, Rig } from '../../model';
+import { hubOf } from '../fittingFor';
 import { cutLengthOf } from '../memberEnds';
 import type { Family, FamilyInput, Sizing } from '../family';
 import { angleSpec, choiceSpec, lengthSpec, loadBox, named, toFive, usualInput, weighed, within } from '../familyTools';
@@ -16,7 +17,6 @@ import { pipework, type Pipework, type Run } from '../pipework';
 const PLATE: Vec3 = [0.07, 0.055, 0.006];
 const KERF = 0.0015; // a hacksaw's, for what one length of pipe gives
 const NECK = 0.05; // nipple above the top tee, for the handle to be pinned to
-const OVERLAP = 0.03; // of the handle over its neck
 
 function runsOf({ dimensions: d, choices }: FamilyInput): readonly Run[] {
   const run = (id: string, name: string, from: string, to: string, direction: Vec3, cut: number, twin?: string): Run => ({ id, name, from, to, direction, cut, ...(twin ? { twin } : {}) });
@@ -52,15 +52,18 @@ function build(input: FamilyInput): Rig {
   const { size } = pipeOf(choices['pipe']!);
   const outside = size.stock.section.kind === 'tube' ? size.stock.section.outerDiameter : 0;
   const lean: Vec3 = [Math.sin(d['handleAngle']!), 0, Math.cos(d['handleAngle']!)];
-  const pin = addScaled(pipes.at('neck-end'), [0, 0, 1], -OVERLAP / 2);
+  const pin = pipes.at('neck-end');
   const handleEnd = addScaled(pin, lean, d['handle']!);
-  const hand = addScaled(pin, lean, d['handle']! - d['gripLength']! / 2 - 0.005);
+  const hand = addScaled(pin, lean, d['handle']! - d['gripLength']! / 2 - size.depth - size.takeOff.cap);
   // The handle is the same pipe, slotted over the neck and pinned: its own length runs from the pin.
   const handle: Member = {
-    id: 'handle', name: 'handle', from: 'pin', to: 'handle-end', stock: size.stock, leftLong: 0, path: { kind: 'straight', widthDirection: [0, 1, 0] },
+    id: 'handle', name: 'handle', from: 'neck-end', to: 'handle-end', stock: size.stock, leftLong: 0, path: { kind: 'straight', widthDirection: [0, 1, 0] },
     holes: [{ id: 'hole-pin', name: 'pin', along: 0.012, across: 0, diameter: 0.0055, afterBending: false }],
   };
-  const joints: Joint[] = [{ id: 'pin-joint', name: 'hinge pin', node: 'pin', fitting: 'hingePin', joins: ['handle', 'neck'], reversible: true, packs: true }];
+  const joints: Joint[] = [
+    { id: 'pin-joint', name: 'hinge pin', node: 'neck-end', fitting: 'hingePin', joins: ['handle', 'neck'], reversible: true, packs: true },
+    { id: 'joint-handle-end', name: 'cap', node: 'handle-end', fitting: 'cap', hold: 'pressed', joins: ['handle'], reversible: true, packs: false, hub: hubOf('cap', pipeOf(choices['pipe']!).system, size, [[-lean[0], 0, -lean[2]]]) },
+  ];
   const parts: Part[] = [
     ...cameraParts(input, pipes),
     foamGrip({ id: 'grip', at: hand, axis: lean, length: d['gripLength']!, inside: outside }),
@@ -69,7 +72,7 @@ function build(input: FamilyInput): Rig {
   ];
   return {
     bodies: [{
-      id: 'frame', name: 'frame', nodes: [...pipes.nodes, { id: 'pin', at: pin }, { id: 'handle-end', at: handleEnd }],
+      id: 'frame', name: 'frame', nodes: [...pipes.nodes, { id: 'handle-end', at: handleEnd }],
       members: [...pipes.members, handle], joints: [...pipes.joints, ...joints], parts, stations: [],
     }],
     pivots: [],
@@ -92,7 +95,7 @@ const sideMiddle = (pipes: Pipework, side: 'left' | 'right'): Vec3 => {
 };
 
 function cameraParts({ dimensions: d, choices }: FamilyInput, pipes: Pipework): readonly Part[] {
-  const screw = { diameter: 0.00635, length: 0.0127, passes: 0.007 };
+  const screw = { diameter: 0.00635, length: 0.0127, passes: 0.008 };
   if (choices['camera'] === 'clamp') {
     const middle: Vec3 = [d['stub']!, 0, 0.036];
     return [
@@ -156,8 +159,9 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     halfWidth = Math.floor(Math.min(0.25, halfWidth + (spare - longer) / 4) * 1000) / 1000;
   }
   const { centre } = weighed(build(at(handle, 0)), load);
-  const pin = build(at(handle, 0)).bodies[0]!.nodes.find((n) => n.id === 'pin')!.at;
-  const reach = handle - gripLength / 2 - 0.005;
+  const pin = build(at(handle, 0)).bodies[0]!.nodes.find((n) => n.id === 'neck-end')!.at;
+  const { size: pipe } = pipeOf(picked.pipe);
+  const reach = handle - gripLength / 2 - pipe.depth - pipe.takeOff.cap;
   const handleAngle = within(Math.round(Math.asin(within((centre[0] - pin[0]) / reach, -0.34, 0.86)) / DEGREE) * DEGREE, -20 * DEGREE, 60 * DEGREE);
   const sized = at(handle, handleAngle);
   const over = oneLength(build(sized), sold).over;
@@ -211,7 +215,7 @@ export const handFrame: Family = {
     const pipes = layOut(input);
     const [bottom, lowLeft, highLeft, lowRight] = ['bottom', 'low-left', 'high-left', 'low-right'].map((n) => pipes.at(n)) as [Vec3, Vec3, Vec3, Vec3];
     const rig = build(input);
-    const [pin, end] = ['pin', 'handle-end'].map((n) => rig.bodies[0]!.nodes.find((o) => o.id === n)!.at) as [Vec3, Vec3];
+    const [pin, end] = ['neck-end', 'handle-end'].map((n) => rig.bodies[0]!.nodes.find((o) => o.id === n)!.at) as [Vec3, Vec3];
     return [
       { dimension: 'halfWidth', from: bottom, to: lowLeft, view: 'front', offset: 44 },
       { dimension: 'side', from: lowRight, to: [lowRight[0], lowRight[1], highLeft[2]], view: 'front', offset: 44 },

@@ -40,7 +40,7 @@ function layOut({ dimensions: d, choices }: FamilyInput): { readonly pipes: Pipe
     fastens: { 'camera-end': ['camera-plate'], 'weight-end': ['discs', 'trim'] },
   });
   const end = pipes.at('handle-end');
-  return { pipes, way, up, handleMiddle: addScaled(end, way, -(d['gripLength']! / 2 + 0.006)) };
+  return { pipes, way, up, handleMiddle: addScaled(end, way, -(d['gripLength']! / 2 + pipe.size.depth + pipe.size.takeOff.cap)) };
 }
 
 function build(input: FamilyInput): Rig {
@@ -85,7 +85,7 @@ function build(input: FamilyInput): Rig {
 }
 
 function cameraParts({ dimensions: d }: FamilyInput, end: Vec3, up: 1 | -1): readonly Part[] {
-  const screw = { diameter: 0.00635, length: 0.0159, passes: 0.0095 };
+  const screw = { diameter: 0.00635, length: 0.0159, passes: 0.0111 };
   const forward = d['cameraForward']!;
   if (up > 0) {
     const middle: Vec3 = [forward, 0, end[2] + PLATE[2] / 2];
@@ -93,7 +93,7 @@ function cameraParts({ dimensions: d }: FamilyInput, end: Vec3, up: 1 | -1): rea
   }
   const low = end[2] - d['bracketInside']! - 0.005;
   const middle: Vec3 = [forward, 0, low - 0.005];
-  return [{ id: 'camera-plate', name: 'camera screw and washer', shape: { kind: 'tube', outerRadius: 0.012, innerRadius: 0, length: 0.01 }, at: middle, material: 'steel', mount: [forward, 0, low], screw: { ...screw, passes: 0.008 }, supply: { item: '1/4-20 camera screw with knob', packOf: 1, packPrice: 2.4 } }];
+  return [{ id: 'camera-plate', name: 'camera screw and washer', shape: { kind: 'tube', outerRadius: 0.012, innerRadius: 0, length: 0.01 }, at: middle, material: 'steel', mount: [forward, 0, low], screw: { ...screw, length: 0.0127, passes: 0.008 }, supply: { item: '1/4-20 camera screw with knob', packOf: 1, packPrice: 2.4 } }];
 }
 
 /** From over the post's cap to the left, down and back under: one hole right over the other. */
@@ -124,7 +124,7 @@ function cBracket({ dimensions: d }: FamilyInput, end: Vec3): { readonly member:
 const dimensions = [
   lengthSpec('upperPost', 'Upper post', 'upper-post', 0.2, 0.06, 0.5, 'Sawn length from the tee to the cap under the camera.'),
   lengthSpec('lowerPost', 'Lower post', 'lower-post', 0.3, 0.06, 0.7, 'Sawn length from the tee to the cap over the weight.'),
-  lengthSpec('handle', 'Handle pipe', 'handle', 0.16, 0.08, 0.3, 'Sawn length from the tee to the handle’s cap.'),
+  lengthSpec('handle', 'Handle pipe', 'handle', 0.165, 0.08, 0.3, 'Sawn length from the tee to the handle’s cap.'),
   lengthSpec('gripLength', 'Grip length', 'grip', 0.118, 0.07, 0.25, 'Foam on the outer end of the handle.'),
   lengthSpec('cameraForward', 'Camera ahead of the post', 'camera-plate', 0, -0.04, 0.04, 'Camera hole from the post’s middle; behind is negative.'),
   lengthSpec('pushedShort', 'Short of home, each thread', 'upper-post', 0, 0, 0.012, 'How far each pipe stops short of full make-up: one turn less is 1.8 mm on steel pipe.'),
@@ -147,7 +147,7 @@ const choices = [
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const usual = usualInput(dimensions, choices);
   const box = loadBox(load);
-  const pipe = box.mass > 1.2 ? 'steel/3/4' : box.mass > 0.35 ? 'steel/1/2' : 'steel/3/8';
+  const pipe = box.mass > 2.5 ? 'steel/3/4' : box.mass > 0.35 ? 'steel/1/2' : 'steel/3/8';
   // A disc of about the camera's own mass: as much again below as above gives a long lever for little weight.
   const disc = Object.entries(DISC_PLATES).reduce((a, b) => (Math.abs(b[1].mass!.value - box.mass * 0.9) < Math.abs(a[1].mass!.value - box.mass * 0.9) ? b : a))[0];
   const picked = { ...usual.choices, pipe, disc, handleSide: hands.leftHanded ? 'left' : 'right' };
@@ -155,7 +155,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const at = (lowerPost: number, cameraForward: number): FamilyInput => ({
     choices: picked,
     dimensions: {
-      ...usual.dimensions, upperPost: toFive(within(0.12 + box.high[2], 0.14, 0.3)), lowerPost, gripLength, handle: toFive(gripLength + 0.045), cameraForward,
+      ...usual.dimensions, upperPost: toFive(within(0.12 + box.high[2], 0.14, 0.3)), lowerPost, gripLength, handle: toFive(gripLength + 2 * pipeOf(pipe).size.depth + 0.0225), cameraForward,
       armClose: hands.armClose, armOut: hands.armOut, bracketInside: toFive(within(box.high[2] + 0.03, 0.06, 0.3)), bracketReach: toFive(within(Math.max(box.high[1], 0.03) + 0.012, 0.045, 0.16)),
     },
   });
@@ -188,12 +188,13 @@ function advise({ choices: c, dimensions: d }: FamilyInput, rig: Rig): readonly 
       fixes: c['centring'] === 'bush' ? [] : [{ label: say`Centre it with a bush`, changes: [{ kind: 'choice', id: 'centring', value: 'bush' }] }],
     });
   }
-  if (d['gripLength']! + 0.02 > d['handle']!) {
-    const handle = toFive(d['gripLength']! + 0.0425);
+  const held = 2 * pipeOf(c['pipe']!).size.depth + 0.015; // threaded into tee and cap, and knuckles' room
+  if (d['gripLength']! + held > d['handle']!) {
+    const handle = toFive(d['gripLength']! + held + 0.0024);
     findings.push({
-      code: 'gripTooLong', severity: 'mend', about: 'grip', figure: figure('length', d['gripLength']!), limit: figure('length', d['handle']! - 0.02),
+      code: 'gripTooLong', severity: 'mend', about: 'grip', figure: figure('length', d['gripLength']!), limit: figure('length', d['handle']! - held),
       title: say`The grip leaves no room between the hand and the post.`,
-      why: say`The tee and knuckles need ${figure('length', 0.02)} at least.`,
+      why: say`Tee, cap and knuckles need ${figure('length', held)} of the pipe.`,
       toDo: say`Make the handle pipe ${figure('length', handle)} long.`,
       fixes: [{ label: say`Handle of ${figure('length', handle)}`, changes: [{ kind: 'dimension', id: 'handle', value: handle }] }],
     });

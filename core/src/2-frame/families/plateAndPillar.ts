@@ -106,17 +106,17 @@ function cameraParts({ dimensions: d, choices }: FamilyInput): readonly Part[] {
   const quick = choices['release'] === 'quick';
   const middle: Vec3 = [d['cameraForward']!, 0, 0.003];
   const base = plate({ id: 'camera-plate', name: 'camera plate', middle, size: [0.1, 0.06, 0.006], material: 'aluminium', mount: !quick, supply: { item: 'aluminium plate 100 × 60 × 6', packOf: 1, packPrice: 5 } });
-  const screw = { diameter: 0.00635, length: 0.0127, passes: 0.007 };
+  const screw = { diameter: 0.00635, length: 0.0127, passes: 0.008 };
   if (!quick) return [{ ...base, screw }];
-  return [base, { ...quickRelease({ id: 'release', at: [d['cameraForward']!, 0, 0.006] }), mount: [d['cameraForward']!, 0, 0.006 + QUICK_RELEASE_HEIGHT], screw: { ...screw, passes: 0.0075 } }];
+  return [base, { ...quickRelease({ id: 'release', at: [d['cameraForward']!, 0, 0.006] }), mount: [d['cameraForward']!, 0, 0.006 + QUICK_RELEASE_HEIGHT], screw: { ...screw, passes: 0.008 } }];
 }
 
 function topHandle({ choices }: FamilyInput, lay: Layout): readonly Part[] {
   if (choices['handle'] !== 'bar') return [];
   const top = lay.upper + lay.thickness;
   const post = (id: string, x: number): Part => ({ id, name: 'handle stand-off', shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0, length: 0.05 }, at: [x, 0, top + 0.025], material: 'aluminium', supply: { item: 'stand-off 50 mm with screws', packOf: 2, packPrice: 3.4 } });
-  const bar: Part = { id: 'handle-bar', name: 'handle bar', shape: { kind: 'box', size: [0.15, 0.02, 0.004] }, at: [0, 0, top + 0.052], material: 'aluminium', supply: { item: 'aluminium flat 20 × 4, short', packOf: 1, packPrice: 1.8 } };
-  return [post('stand-off-front', 0.055), post('stand-off-rear', -0.055), bar, { ...foamGrip({ id: 'handle-grip', at: [0, 0, top + 0.052], axis: [1, 0, 0], length: 0.1, inside: 0.021 }), name: 'handle grip' }];
+  const bar: Part = { id: 'handle-bar', name: 'handle bar', shape: { kind: 'box', size: [0.16, 0.02, 0.004] }, at: [0, 0, top + 0.052], material: 'aluminium', supply: { item: 'aluminium flat 20 × 4, short', packOf: 1, packPrice: 1.8 } };
+  return [post('stand-off-front', 0.065), post('stand-off-rear', -0.065), bar, { ...foamGrip({ id: 'handle-grip', at: [0, 0, top + 0.052], axis: [1, 0, 0], length: 0.1, inside: 0.021 }), name: 'handle grip' }];
 }
 
 function footParts({ dimensions: d }: FamilyInput, lay: Layout): { readonly parts: readonly Part[]; readonly contacts: readonly Contact[] } {

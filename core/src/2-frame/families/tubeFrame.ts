@@ -6,7 +6,7 @@ import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base'
 import type { PlacedLoad } from '../../1-load';
 import type { Hands, Hole, Member, Part, Rig, Station } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { choiceSpec, lengthSpec, loadBox, named, namesOf, toFive, usualInput, weighed, within } from '../familyTools';
+import { choiceSpec, lengthSpec, loadBox, named, namesOf, nilOf, toFive, usualInput, weighed, within } from '../familyTools';
 import { mirroredMember, mirroredNode } from '../mirror';
 import { RODS } from '../parts/bars';
 import { cameraScrew } from '../parts/hardware';
@@ -46,7 +46,7 @@ function build(input: FamilyInput): Rig {
   const { size } = pipeOf(choices['tube']!);
   const outside = size.stock.section.kind === 'tube' ? size.stock.section.outerDiameter : 0;
   const { washer, boltDiameter } = washerOf(choices['washer']!);
-  const rod = RODS[boltDiameter > 0.0099 ? 'rod-m10' : 'rod-m8']!;
+  const rod = RODS[boltDiameter > 0.0099 ? 'rod-m10' : boltDiameter > 0.0075 ? 'rod-m8' : 'rod-m6']!;
   const rodDiameter = rod.section.kind === 'rod' ? rod.section.diameter : boltDiameter;
   const hole = (id: string, name: string, along: number): Hole => ({ id, name, along, across: 0, diameter: rodDiameter + 0.0005, afterBending: false });
   // Holes for the two rods, drilled with both sides clamped together, from the front end of each foot tube.
@@ -76,7 +76,7 @@ function build(input: FamilyInput): Rig {
           ...joints,
           bolted('deck-on-tubes', 'front-top-left', ['platform', 'top-left', 'top-right']),
           bolted('joint-on-deck', 'under-deck', ['platform', 'joint-upper']),
-          ...rods.map((r) => bolted(`rod-${r.id}`, `${r.id}-rod-left`, [`rod-${r.id}-across`, 'foot-left', 'foot-right'])),
+          ...rods.flatMap((r) => (['left', 'right'] as const).map((side) => ({ ...bolted(`rod-${r.id}-${side}`, `${r.id}-rod-${side}`, [`rod-${r.id}-across`, `foot-${side}`]), name: 'nuts and a cap nut' }))),
         ],
         parts: [...deck, upperJoint(d['jointHeight']!)],
         stations,
@@ -104,10 +104,12 @@ function rodAcross(id: 'front' | 'rear', at: Vec3, d: FamilyInput['dimensions'],
 function deckParts({ dimensions: d, choices }: FamilyInput): readonly Part[] {
   const bottom = d['jointHeight']!;
   const middle: Vec3 = [d['cameraFromPivot']!, 0, bottom + PLATE_THICKNESS / 2];
+  // The plate reaches from the joint's screws to beyond the last hole.
+  const [rear, front] = [Math.min(-0.025, d['cameraFromPivot']! - 0.065), Math.max(0.025, d['cameraFromPivot']! + 0.065)];
   const holes = choices['deck'] === 'grid' ? holesOf({ kind: 'grid', diameter: 0.0066, pitch: GRID_PITCH, along: 9, across: 3 }, middle) : holesOf({ kind: 'slot', diameter: 0.0066, length: 0.08 }, middle);
-  const deck = plate({ id: 'platform', name: 'platform', middle: [d['cameraFromPivot']!, 0, middle[2]], size: [0.14, d['width']! + 0.03, PLATE_THICKNESS], material: choices['deckMaterial']!, holes, supply: { item: `${choices['deckMaterial'] === 'birchPly' ? 'plywood' : 'aluminium'} plate 6 mm, A5`, packOf: 1, packPrice: 7 } });
+  const deck = plate({ id: 'platform', name: 'platform', middle: [(rear + front) / 2, 0, middle[2]], size: [front - rear, d['width']! + 0.03, PLATE_THICKNESS], material: choices['deckMaterial']!, holes, supply: { item: `${choices['deckMaterial'] === 'birchPly' ? 'plywood' : 'aluminium'} plate 6 mm, A5`, packOf: 1, packPrice: 7 } });
   const top = bottom + PLATE_THICKNESS;
-  return [deck, { ...cameraScrew({ id: 'camera-screw', at: [d['cameraFromPivot']!, 0, bottom] }), mount: [d['cameraFromPivot']!, 0, top], screw: { diameter: 0.00635, length: 0.0127, passes: PLATE_THICKNESS + 0.001 } }];
+  return [deck, { ...cameraScrew({ id: 'camera-screw', at: [d['cameraFromPivot']!, 0, bottom] }), mount: [d['cameraFromPivot']!, 0, top], screw: { diameter: 0.00635, length: 0.0127, passes: PLATE_THICKNESS + 0.002 } }];
 }
 
 const dimensions = [
@@ -116,8 +118,8 @@ const dimensions = [
   lengthSpec('leg', 'Front leg', 'leg-left', 0.26, 0.14, 0.5, 'Sawn length, each side: how far the foot hangs below.'),
   lengthSpec('footTube', 'Foot tube', 'foot-left', 0.26, 0.12, 0.42, 'Sawn length, each side: the weights ride on it.'),
   lengthSpec('frontFromPivot', 'Front leg ahead of the pivot', 'leg-left', 0.1, 0.06, 0.2, 'Middle of the leg from the pivot.'),
-  lengthSpec('cameraFromPivot', 'Camera ahead of the pivot', 'camera-screw', 0, -0.05, 0.05, 'Middle hole of the platform; behind is negative.'),
-  lengthSpec('jointHeight', 'Joint height', 'joint-upper', 0.03, 0.02, 0.06, 'Pivot to the underside of the platform.'),
+  lengthSpec('cameraFromPivot', 'Camera ahead of the pivot', 'camera-screw', 0, -0.15, 0.06, 'Middle hole of the platform; behind is negative.'),
+  lengthSpec('jointHeight', 'Joint height', 'joint-upper', 0.03, 0.02, 0.12, 'Pivot to the underside of the platform.'),
   lengthSpec('gripLength', 'Grip length', 'grip', 0.12, 0.08, 0.18, 'Length of the hand grip.'),
   lengthSpec('stackRoom', 'Room for washers', 'front-left', 0.03, 0.01, 0.06, 'Rod that sticks out each side for washers.'),
 ];
@@ -133,48 +135,42 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const usual = usualInput(dimensions, choices);
   const box = loadBox(load);
   const tube = box.mass > 1.5 ? 'copper/3/4-M' : box.mass > 0.45 ? 'copper/1/2-M' : 'cpvc/1/2';
-  const picked = { ...usual.choices, tube, washer: box.mass > 1.2 ? 'm12-37' : 'm10-30' };
+  const picked = { ...usual.choices, tube, washer: box.mass > 1.2 ? 'm8-40' : 'm6-30' };
   const gripLength = within(hands.breadth + 0.03, 0.08, 0.18);
-  const at = (leg: number, cameraFromPivot: number): FamilyInput => ({
+  const at = (leg: number, jointHeight: number, cameraFromPivot: number): FamilyInput => ({
     choices: picked,
-    dimensions: { ...usual.dimensions, leg, cameraFromPivot, gripLength, width: toFive(within(hands.breadth + 0.03, 0.08, 0.2)), stackRoom: box.mass > 1.2 ? 0.05 : 0.03 },
+    dimensions: { ...usual.dimensions, leg, jointHeight, cameraFromPivot, gripLength, width: toFive(within(hands.breadth + 0.03, 0.08, 0.2)), stackRoom: box.mass > 1.2 ? 0.05 : 0.03, footTube: box.mass > 0.45 ? 0.26 : 0.2 },
   });
   const { washer } = washerOf(picked.washer);
-  const volume = Math.PI * (washer.outerRadius ** 2 - washer.innerRadius ** 2) * washer.thickness;
-  const each = 7850 * volume;
-  const most = Math.floor(at(0.2, 0).dimensions['stackRoom']! / washer.thickness + 1e-9);
-  const least = toFive(0.05 + gripLength + HAND_ROOM + 0.02);
-  let leg = within(least, 0.14, 0.5);
+  const each = 7850 * Math.PI * (washer.outerRadius ** 2 - washer.innerRadius ** 2) * washer.thickness;
+  const most = 4 * Math.floor(at(0.2, 0.03, 0).dimensions['stackRoom']! / washer.thickness + 1e-9);
+  const clear = (jointHeight: number): number => toFive(within(jointHeight + 0.02 + gripLength + HAND_ROOM + 0.01, 0.14, 0.5));
+  // A light camera leaves the bare frame bottom-heavy: a taller joint lowers the pivot until it is not.
+  let jointHeight = 0.03;
+  const depth = (leg: number): number => -weighed(build(at(leg, jointHeight, 0)), load, {}, ['sled']).centre[2];
+  for (let step = 0; step < 6 && depth(clear(jointHeight)) > 0.004 && jointHeight < 0.119; step++) jointHeight = toFive(Math.min(0.12, jointHeight + 1.2 * (depth(clear(jointHeight)) - 0.002)));
+  // A heavy one needs weights below, and longer legs when the rods cannot take so many.
+  let leg = clear(jointHeight);
   let wanted = 0;
-  let forward = 0;
-  for (; leg < 0.5; leg = toFive(leg + 0.01)) {
-    const rig = build(at(leg, 0));
+  for (; leg <= 0.5; leg = toFive(leg + 0.01)) {
+    const rig = build(at(leg, jointHeight, 0));
     const bare = weighed(rig, load, {}, ['sled']);
     const foot = rig.bodies[1]!.stations[0]!.seat[2];
-    // Washers that bring the mass centre 1.5 mm under the pivot, shared over four ends.
     wanted = Math.max(0, Math.ceil((bare.mass * (bare.centre[2] + 0.0015)) / (each * -(foot + 0.0015)) / 2) * 2);
-    forward = bare.centre[0] * bare.mass;
-    if (wanted <= 4 * most * 0.7) break;
+    if (wanted <= most * 0.7) break;
   }
-  const count = Math.min(4 * most, wanted);
-  const [front, rear] = splitFrontRear(build(at(leg, 0)), forward, count, each, most);
-  const left = forward + each * (front * footX(build(at(leg, 0)), 'front-left') + rear * footX(build(at(leg, 0)), 'rear-left'));
-  const cameraFromPivot = box.mass > 0 ? within(Math.round((-left / (box.mass + 0.15)) * 200) / 200, -0.05, 0.05) : 0;
+  leg = Math.min(leg, 0.5);
+  const count = Math.min(most, wanted);
+  const [front, rear] = [Math.ceil(count / 4), Math.floor(count / 4)];
+  const startValues = { 'front-left-count': front, 'front-right-count': front, 'rear-left-count': rear, 'rear-right-count': rear };
+  const cameraFromPivot = toFive(nilOf((x) => weighed(build(at(leg, jointHeight, x)), load, startValues, ['sled']).centre[0], -0.15, 0.06));
+  const sized = at(leg, jointHeight, cameraFromPivot);
   const reasons: Phrase[] = [
-    say`The sides stand ${figure('length', at(leg, 0).dimensions['width']!)} apart: your hand's breadth and room to turn.`,
+    say`The sides stand ${figure('length', sized.dimensions['width']!)} apart: your hand's breadth and room to turn.`,
     say`Legs of ${figure('length', leg)} clear your fist and let ${figure('count', count)} washers on the four rod ends carry your ${figure('mass', box.mass)}.`,
     say`${tube.startsWith('cpvc') ? 'Plastic tube is enough for a load this light' : 'Copper tube, soldered: stiff enough that the foot does not whip'}.`,
   ];
-  return { ...at(leg, cameraFromPivot), reasons, startValues: { 'front-left-count': front / 2, 'front-right-count': front / 2, 'rear-left-count': rear / 2, 'rear-right-count': rear / 2 } };
-}
-
-const footX = (rig: Rig, station: string): number => rig.bodies[1]!.stations.find((s) => s.id === station)!.seat[0];
-
-/** An even number on each rod, shared so that the foot comes as near to balancing the rest fore and aft as washers can. */
-function splitFrontRear(rig: Rig, forward: number, count: number, each: number, most: number): readonly [number, number] {
-  const options = Array.from({ length: Math.floor(count / 2) + 1 }, (_, i) => [2 * i, count - 2 * i] as const).filter(([a, b]) => a <= 2 * most && b <= 2 * most);
-  const off = ([a, b]: readonly [number, number]): number => Math.abs(forward + each * (a * footX(rig, 'front-left') + b * footX(rig, 'rear-left')));
-  return options.reduce((best, o) => (off(o) < off(best) ? o : best), options[0] ?? [0, 0]);
+  return { ...sized, reasons, startValues };
 }
 
 function advise({ dimensions: d, choices: c }: FamilyInput, rig: Rig): readonly Finding[] {

@@ -16,6 +16,9 @@ const size = (name: string, bolt: number, outer: number, hole: number, thickness
 });
 
 export const WASHERS: Readonly<Record<string, WasherSize>> = {
+  'm6-30': size('M6 penny washer 30 mm', 0.006, 0.03, 0.0064, 0.0015, 25, 3.6),
+  'm8-40': size('M8 penny washer 40 mm', 0.008, 0.04, 0.0084, 0.003, 10, 4.8),
+  '1/4-1.25in': size('1/4 in fender washer 1 1/4 in', 0.00635, 0.03175, 0.0071, 0.0016, 25, 4.2),
   'm8-24': size('M8 washer 24 mm', 0.008, 0.024, 0.0084, 0.002, 25, 3.2),
   'm10-30': size('M10 wide washer 30 mm', 0.01, 0.03, 0.0105, 0.0025, 20, 4.4),
   'm12-37': size('M12 wide washer 37 mm', 0.012, 0.037, 0.013, 0.003, 10, 4.1),

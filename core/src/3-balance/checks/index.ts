@@ -1,6 +1,7 @@
 /** All checks of the balance; written by scripts/lists.mjs from the files in this folder. */
 import type { BalanceCheck } from '../balanceCheck';
 import { dropInPool } from './dropInPool';
+import { fitsTheBag } from './fitsTheBag';
 import { hangsLevel } from './hangsLevel';
 import { heavyAndCalm } from './heavyAndCalm';
 import { holdTime } from './holdTime';
@@ -11,4 +12,4 @@ import { standsOnFeet } from './standsOnFeet';
 import { topHeavy } from './topHeavy';
 import { wristLoad } from './wristLoad';
 
-export const BALANCE_CHECKS: readonly BalanceCheck[] = [dropInPool, hangsLevel, heavyAndCalm, holdTime, levelNotKnown, nothingMounted, stackFitsBolt, standsOnFeet, topHeavy, wristLoad];
+export const BALANCE_CHECKS: readonly BalanceCheck[] = [dropInPool, fitsTheBag, hangsLevel, heavyAndCalm, holdTime, levelNotKnown, nothingMounted, stackFitsBolt, standsOnFeet, topHeavy, wristLoad];

@@ -8,7 +8,7 @@ export const bending: StepMaker = {
   make: ({ bars }) =>
     bars.flatMap((bar) =>
       bar.bends.map((bend, i) => ({
-        id: `bend:${bar.member}:${i + 1}`, about: bar.member, final: true,
+        id: `bend:${bar.member}:${i + 1}`, about: bar.member, final: true, minutes: 20,
         needs: [`mark:${bar.member}`, ...(i > 0 ? [`bend:${bar.member}:${i}`] : [])],
         title: say`Bend the ${bar.name} to ${figure('angle', bend.angle, 0)}`,
         tool: 'round former, clamps, bench',

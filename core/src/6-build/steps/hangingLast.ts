@@ -10,19 +10,19 @@ export const hangingLast: StepMaker = {
     return bars.flatMap((bar) => {
       const last = bar.marks.filter((m) => m.last && m.kind === 'hole').flatMap((mark): BuildStep[] => [
         {
-          id: `plumb:${mark.id}`, about: bar.member, final: false, needs: hung,
+          id: `plumb:${mark.id}`, about: bar.member, final: false, minutes: 10, needs: hung,
           title: say`Hang the rig and plumb the ${mark.name} exactly below the pivot`,
           tool: 'plumb line, scriber', figures: [say`expect it ${figure('length', mark.along, 1)} from the rear end, along the bar; the plumb line decides`],
           check: say`Look from the side and from the front: the line falls on the mark both ways.`, caution: null,
         },
         {
-          id: `pilot:${mark.id}`, about: bar.member, final: false, needs: [`plumb:${mark.id}`],
+          id: `pilot:${mark.id}`, about: bar.member, final: false, minutes: 4, needs: [`plumb:${mark.id}`],
           title: say`Take it down, punch and pilot the ${mark.name} hole`,
           tool: 'centre punch, drill', figures: [say`small bit first`],
           check: say`Hang it once more: the pilot is still under the pivot.`, caution: 'Glasses on. Clamp the bar: a caught bit spins it.',
         },
         {
-          id: `drill:${mark.id}`, about: bar.member, final: true, needs: [`pilot:${mark.id}`],
+          id: `drill:${mark.id}`, about: bar.member, final: true, minutes: 4, needs: [`pilot:${mark.id}`],
           title: say`Drill the ${mark.name} hole to size`,
           tool: 'drill', figures: [say`${figure('length', mark.diameter!, 1)}`],
           check: say`The bolt passes without force.`, caution: 'Glasses on. Clamp the bar: a caught bit spins it.',
@@ -30,7 +30,7 @@ export const hangingLast: StepMaker = {
       ]);
       const end = bar.marks.find((m) => m.kind === 'finishedEnd');
       const tail: BuildStep[] = end ? [{
-        id: `tail:${bar.member}`, about: bar.member, final: true,
+        id: `tail:${bar.member}`, about: bar.member, final: true, minutes: 8,
         needs: [...last.map((s) => s.id), ...hung],
         title: say`Cut the tail of the ${bar.name} to length and round it`,
         tool: 'hacksaw, file', figures: [say`${figure('length', bar.blank - bar.finished, 1)} comes off`],

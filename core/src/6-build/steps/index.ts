@@ -4,8 +4,9 @@ import { balancing } from './balancing';
 import { bending } from './bending';
 import { cutting } from './cutting';
 import { drilling } from './drilling';
+import { dryFitting } from './dryFitting';
 import { hangingLast } from './hangingLast';
 import { joining } from './joining';
 import { marking } from './marking';
 
-export const STEP_MAKERS: readonly StepMaker[] = [balancing, bending, cutting, drilling, hangingLast, joining, marking];
+export const STEP_MAKERS: readonly StepMaker[] = [balancing, bending, cutting, drilling, dryFitting, hangingLast, joining, marking];
