@@ -1,6 +1,6 @@
 /** Writes the demo scenario's documents: a tiny crew filming tide pools and a harbour. Run when the scenario changes. */
 import { writeFileSync } from 'node:fs';
-import { familyById, placeLoad, workpiece, judged, trim, FAMILIES, type KitItem, type Loadout, type RigDocument, type SetUp, type LogEntry, type BinItem } from '@tide-pebble/core';
+import { familyById, placeLoad, workpiece, judged, trim, startRig, USUAL_HANDS, type KitItem, type Loadout, type RigDocument, type SetUp, type LogEntry, type BinItem } from '@tide-pebble/core';
 import { weighedAs, withMeasurement } from '@tide-pebble/core/measuring';
 
 const plain = (item: Omit<KitItem, 'mountPoints'> & Partial<Pick<KitItem, 'mountPoints'>>): KitItem => ({ mountPoints: [], ...item });
@@ -17,7 +17,7 @@ const heron = withMeasurement(measuredKit(plain({
     { id: 'strap', name: 'strap', choices: [{ id: 'off', name: 'off' }, { id: 'on', name: 'on', change: { kind: 'adds', mass: { value: 0.038, spread: 0.0006 }, at: [-0.01, 0, -0.03], spread: [0.01, 0.02, 0.01] } }] },
   ],
   clearances: [
-    { id: 'battery-door', kind: 'battery door', at: [0.014, -0.035, -0.015], size: [0.04, 0.035, 0.03] },
+    { id: 'battery-door', kind: 'battery door', at: [0.014, -0.046, -0.015], size: [0.04, 0.024, 0.03] },
     { id: 'screen-swing', kind: 'screen swing', at: [-0.02, 0.095, 0.036], size: [0.02, 0.066, 0.05] },
     { id: 'socket', kind: 'tripod socket', at: [0, 0, 0.003], size: [0.0066, 0.0066, 0.0055] },
   ],
@@ -42,6 +42,7 @@ const kit: KitItem[] = [
   measuredKit(plain({ id: 'kit-cell', name: 'Monitor battery', class: 'battery', form: 'box', size: [0.02, 0.04, 0.07], boxCentre: [-0.01, 0, 0], foot: 'bay' }), 96, [null, null, null]),
   measuredKit(plain({ id: 'kit-grey', name: 'Grey filter', class: 'filter', form: 'cylinder', size: [0.006, 0.064, 0.064], boxCentre: [0.003, 0, 0], foot: 'thread' }), 21, [null, null, null]),
   measuredKit(plain({ id: 'kit-crab', name: 'Crab cam', class: 'action camera', form: 'box', size: [0.033, 0.071, 0.051], boxCentre: [0, 0, 0.0255], foot: 'clip', sensor: { width: 0.0063, height: 0.0047 }, focalLength: { shortest: 0.0028, longest: 0.0028 } }), 152, [[17, 18], [35, 36], [25, 26]]),
+  measuredKit(plain({ id: 'kit-slate', name: 'Slate phone', class: 'phone', form: 'box', size: [0.009, 0.152, 0.073], boxCentre: [0, 0, 0.0365], foot: 'clip', sensor: { width: 0.0071, height: 0.0053 }, focalLength: { shortest: 0.0054, longest: 0.0054 } }), 203, [[4, 5], [74, 76], [36, 37]]),
 ];
 const asShot = { screen: 'out', strap: 'off' };
 const loadouts: Loadout[] = [
@@ -59,13 +60,15 @@ const loadouts: Loadout[] = [
     { id: 'spring-lens', item: 'kit-zoom', on: { mounted: 'spring-body', point: 'flange' }, offset: [0, 0, 0] },
     { id: 'spring-light', item: 'kit-dusk', on: { mounted: 'spring-body', point: 'shoe' }, offset: [0, 0, 0] },
   ] },
+  { id: 'loadout-neap', name: 'Neap: crab cam alone', conditions: 'In its clip, strap off.', items: [{ id: 'neap-cam', item: 'kit-crab', on: null, offset: [0, 0, 0] }] },
+  { id: 'loadout-slack', name: 'Slack: phone', conditions: 'Case off, in the clip.', items: [{ id: 'slack-phone', item: 'kit-slate', on: null, offset: [0, 0, 0] }] },
 ];
 const items = new Map(kit.map((k) => [k.id, k]));
-const family = FAMILIES[0]!;
+const family = familyById('gimballed-bent-bar')!;
 const wants: RigDocument['wants'] = { levelWithin: Math.PI / 180, dropTime: [1.8, 2.4], massAtMost: 2.2, calmAtLeast: 8, shopPrice: 210 };
 
 function rigFor(id: string, name: string, loadout: Loadout, notes: string): RigDocument {
-  const sized = familyById(family.id)!.size(placeLoad(loadout, items), { breadth: 0.088 });
+  const sized = family.size(placeLoad(loadout, items), USUAL_HANDS);
   return {
     id, name, notes, wants, loadout: loadout.id, done: {}, kerf: 0.0015,
     design: { kind: 'family', family: family.id, dimensions: Object.fromEntries(Object.entries(sized.dimensions).map(([k, value]) => [k, { value }])), choices: { ...sized.choices }, edits: [] },
@@ -101,6 +104,21 @@ const log: LogEntry[] = [
   { id: 'log-1', rig: limpet.id, loadout: loadouts[0]!.id, when: '2026-06-14T17:20:00Z', values: trimmed, expected, seen: { noseDown: 0.035, dropTimes: [1.7, 1.8, 1.6] }, notes: 'First hang on the slip. A little quick; tail still carries a burr and a blob of paint.' },
   { id: 'log-2', rig: limpet.id, loadout: loadouts[0]!.id, when: '2026-06-15T08:05:00Z', values: trimmed, expected, seen: { noseDown: 0.005, leftSideDown: 0.01, dropTimes: [2.0, 2.1, 2.0] }, notes: 'Tail dressed, fine screw two sixteenths back. Walked the wall twice: horizon stays put.' },
 ];
+/** One more of each other family, started as a maker would, for the loadout it suits. */
+const OTHERS = [
+  { id: 'rig-y-winkle', name: 'Winkle', family: 'pipe-post', loadout: 'loadout-ebb', notes: 'Three pipes from the boat shed. The spare for when Limpet is out.' },
+  { id: 'rig-y-cockle', name: 'Cockle', family: 'tube-frame', loadout: 'loadout-spring', notes: 'Soldered frame for the zoom and the light.' },
+  { id: 'rig-y-dulse', name: 'Dulse', family: 'balance-arm', loadout: 'loadout-ebb', notes: 'Straight arm with slides, for trying things out.' },
+  { id: 'rig-y-razor', name: 'Razor', family: 'boom', loadout: 'loadout-neap', notes: 'Crab cam out over the gullies.' },
+  { id: 'rig-y-mussel', name: 'Mussel', family: 'hand-frame', loadout: 'loadout-slack', notes: 'One length of pipe, an evening, the phone.' },
+  { id: 'rig-y-barnacle', name: 'Barnacle', family: 'plate-and-pillar', loadout: 'loadout-ebb', notes: 'Both hands, on the rocks.' },
+] as const;
+const others = OTHERS.map(({ id, name, family: familyId, loadout: loadoutId, notes }) => {
+  const loadout = loadouts.find((l) => l.id === loadoutId)!;
+  const { design, values } = startRig(familyById(familyId)!, loadout, items, wants);
+  setups.push({ id: `setup-${id.slice(6)}`, rig: id, loadout: loadoutId, values: { ...values } });
+  return { id, name, notes, wants, loadout: loadoutId, done: {}, kerf: 0.0015, design } satisfies RigDocument;
+});
 const bin: BinItem[] = [
   { id: 'bin-washers', name: 'M10 wide washer 30 mm', count: 12, lengths: [] },
   { id: 'bin-bar', name: 'aluminium flat 30 × 6', count: 0, lengths: [0.42] },
@@ -108,7 +126,7 @@ const bin: BinItem[] = [
 ];
 for (const id of ['cut:bar', 'deburr:bar', 'mark:bar', 'bend:bar:1']) limpet.done[id] = true;
 const of = (kind: string, list: readonly { id: string }[]) => list.map((body) => ({ kind, id: body.id, body }));
-const documents = [...of('kit', kit), ...of('loadout', loadouts), ...of('rig', [limpet, whelk]), ...of('setup', setups), ...of('log', log), ...of('bin', bin)];
+const documents = [...of('kit', kit), ...of('loadout', loadouts), ...of('rig', [limpet, whelk, ...others]), ...of('setup', setups), ...of('log', log), ...of('bin', bin)];
 writeFileSync(new URL('../demo/tide-pools.json', import.meta.url), `${JSON.stringify({ format: 'tide-pebble-backup', version: 1, savedAt: '2026-06-15T09:00:00Z', documents }, null, 1)}\n`);
 writeFileSync(new URL('../demo/limpet.rig.json', import.meta.url), `${JSON.stringify({ format: 'tide-pebble-rig', version: 1, rig: limpet, kit: kit.filter((k) => ['kit-heron', 'kit-24', 'kit-mic'].includes(k.id)), loadouts: [loadouts[0]], setups: setups.filter((s) => s.id === 'setup-limpet-ebb') }, null, 1)}\n`);
 console.log(JSON.stringify({ trimmed, mass: evaluation.mass, added: evaluation.addedMass, expected, calm: hung.calm, spread: hung.spread, findings: findings.map((f) => f.code), dims: limpet.design.kind === 'family' && limpet.design.dimensions }, null, 1));

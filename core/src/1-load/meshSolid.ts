@@ -67,3 +67,13 @@ function checkClosed(vertices: readonly Vec3[], triangles: readonly Vec3[]): voi
     }
   }
 }
+
+/** The volume of a mesh that can be weighed (m³), or why it cannot and where: for files that people bring. */
+export function meshFault(vertices: readonly Vec3[], triangles: readonly Vec3[]): { readonly volume: number } | { readonly reason: string; readonly at: Vec3 | null } {
+  try {
+    return { volume: meshSolid(vertices, triangles).volume };
+  } catch (error) {
+    if (error instanceof MeshFault) return { reason: error.message, at: error.at };
+    throw error;
+  }
+}

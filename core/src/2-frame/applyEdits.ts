@@ -30,7 +30,7 @@ function applied(rig: Rig, edit: Edit): Rig | null {
     case 'addStation': return withStation(rig, edit);
     case 'weigh': return weighed(rig, edit);
     case 'remove': return removed(rig, edit.target);
-    case 'move': return inPairs(rig, edit.target, (r, id, twin) => moved(r, id, twin ? mirroredPoint(edit.by) : edit.by));
+    case 'move': return inPairs(rig, edit.target, (r, id, twin) => moved(r, id, twin ? mirroredPoint(edit.by) : edit.by, twin));
     case 'turn': return inPairs(rig, edit.target, (r, id, twin) => partChanged(r, id, (part) => turned(part, twin ? mirroredTurn(edit.turn) : edit.turn)));
     case 'restock': return inPairs(rig, edit.target, (r, id) => memberChanged(r, id, (member) => ({ ...member, stock: edit.stock })));
     case 'short': return inPairs(rig, edit.target, (r, id) => pushedShort(r, id, edit));
@@ -119,7 +119,7 @@ function withStation(rig: Rig, { body, station, countMost }: EditOf<'addStation'
 }
 
 /** A part, station, contact or pivot by itself; a node with what is fastened there; a member with both its nodes. */
-function moved(rig: Rig, id: string, by: Vec3): Rig | null {
+function moved(rig: Rig, id: string, by: Vec3, isTwin: boolean): Rig | null {
   const part = partChanged(rig, id, (p) => partMoved(p, by));
   if (part) return part;
   const station = inBody(rig, bodyOf(rig, (b) => b.stations.some((s) => s.id === id)), (b) => ({ ...b, stations: b.stations.map((s) => (s.id === id ? { ...s, seat: add(s.seat, by) } : s)) }));
@@ -128,7 +128,7 @@ function moved(rig: Rig, id: string, by: Vec3): Rig | null {
   if (rig.pivots.some((p) => p.id === id)) return { ...rig, pivots: rig.pivots.map((p) => (p.id === id ? { ...p, at: add(p.at, by) } : p)) };
   const holder = rig.bodies.find((b) => b.nodes.some((n) => n.id === id) || b.members.some((m) => m.id === id));
   const member = holder?.members.find((m) => m.id === id);
-  return holder ? inBody(rig, holder.id, (b) => nodesMoved(b, new Set(member ? [member.from, member.to] : [id]), by)) : null;
+  return holder ? inBody(rig, holder.id, (b) => nodesMoved(b, new Set(member ? [member.from, member.to] : [id]), by, isTwin)) : null;
 }
 
 export const partMoved = (p: Part, by: Vec3): Part => ({
@@ -139,14 +139,20 @@ export const partMoved = (p: Part, by: Vec3): Part => ({
   ...(p.holes ? { holes: p.holes.map((h) => ({ ...h, at: add(h.at, by) })) } : {}),
 });
 
-function nodesMoved(body: Body, ids: ReadonlySet<string>, by: Vec3): Body {
+/**
+ * What is fastened at the nodes moves with them. A part without a twin, on nodes that have one, is held by both sides: it
+ * moves once, and not to a side, for its other half moves as far the other way.
+ */
+function nodesMoved(body: Body, ids: ReadonlySet<string>, by: Vec3, isTwin = false): Body {
+  const paired = body.nodes.some((n) => ids.has(n.id) && n.twin);
+  const share = (twin: string | undefined): Vec3 => (!paired || twin ? by : isTwin ? [0, 0, 0] : [by[0], 0, by[2]]);
   const fastened = new Set(body.joints.filter((j) => ids.has(j.node)).flatMap((j) => j.joins));
   const near = new Set([...ids, ...body.members.filter((m) => ids.has(m.from) || ids.has(m.to)).flatMap((m) => [m.from, m.to])]);
   return refit(
     {
       ...body,
       nodes: body.nodes.map((n) => (ids.has(n.id) ? { ...n, at: add(n.at, by) } : n)),
-      parts: body.parts.map((p) => (fastened.has(p.id) ? partMoved(p, by) : p)),
+      parts: body.parts.map((p) => (fastened.has(p.id) ? partMoved(p, share(p.twin)) : p)),
       stations: body.stations.map((s) => (fastened.has(s.id) ? { ...s, seat: add(s.seat, by) } : s)),
     },
     near,

@@ -15,6 +15,7 @@ export { cutLengthOf, memberEnds, type MemberEnd, type MemberEnds } from './memb
 export { fittingFor, FITTING_NAMES, hubOf, type FittingOutcome } from './fittingFor';
 export { jointFacts, type JointFacts } from './jointFacts';
 export { PIPE_SYSTEMS, pipeOf, type PipeSize, type PipeSystem } from './parts/pipes';
+export { WASHERS } from './parts/washers';
 export { stockById, STOCK_OPTIONS } from './parts/stocks';
 export { BARS } from './parts/bars';
 export { pipework, type Pipework, type Run } from './pipework';

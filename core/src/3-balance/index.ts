@@ -20,4 +20,5 @@ export { heldTurn } from './held/heldTurn';
 export { endurance, type Endurance } from './held/endurance';
 export { type HeldHand, type HeldPose } from './held/held';
 export { supportAt, supportOf, type Support } from './support';
+export { holdFor, wristAtMost } from './wantsOfHands';
 export { tipOver, type TipOver, type TipOverOutcome } from './tipOver';

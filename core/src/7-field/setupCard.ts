@@ -1,6 +1,6 @@
 /** The set-up as a card to be read at arm's length: so many washers here, slide at this mark, expect this. */
 import { countOf, valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
-import { readings, wayOf, type Evaluation } from '../3-balance';
+import { readings, wayOf, type Evaluation, type HeldPose } from '../3-balance';
 
 export interface CountLine {
   readonly id: string;
@@ -26,6 +26,8 @@ export interface SetUpCard {
   readonly leftSideDown: number | null;
   readonly dropTime: number | null;
   readonly mass: number;
+  /** What the hands carry, where the rig is held rigidly and hangs on nothing. */
+  readonly held: HeldPose | null;
 }
 
 export function setupCard(assembly: Assembly, values: AdjusterValues, evaluation: Evaluation, conditions: string): SetUpCard {
@@ -42,5 +44,6 @@ export function setupCard(assembly: Assembly, values: AdjusterValues, evaluation
     ...level,
     dropTime: dropPitch,
     mass: evaluation.mass,
+    held: evaluation.held[0] ?? null,
   };
 }

@@ -1,5 +1,5 @@
 /** Hands a file to the browser to keep. */
-export function saveFile(name: string, content: string, type: string): void {
+export function saveFile(name: string, content: string | Uint8Array<ArrayBuffer>, type: string): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = url;

@@ -1,6 +1,6 @@
 /** The rig on the bench: which one, with which loadout and set-up, and every figure derived from them. */
 import { inject, Injectable } from '@angular/core';
-import { changedLoadout, judged, workpiece, type AdjusterValues, type BinItem, type Change, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type Workpiece } from '@tide-pebble/core';
+import { changedLoadout, freed, judged, withEdit, withoutWeight, workpiece, type AdjusterValues, type BinItem, type Change, type Design, type Edit, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type Workpiece } from '@tide-pebble/core';
 import type { StockPlan } from '@tide-pebble/core/making';
 import { BehaviorSubject, catchError, combineLatest, debounceTime, distinctUntilChanged, map, of, shareReplay, startWith, switchMap, type Observable } from 'rxjs';
 import { Documents } from './documents';
@@ -39,8 +39,8 @@ export class Workspace {
   readonly loadout$: Observable<Loadout | null> = combineLatest([this.rig$, this.loadouts$]).pipe(map(([rig, all]) => all.find((l) => l.id === rig?.loadout) ?? null), distinctUntilChanged(), keep());
   readonly setup$: Observable<SetUp | null> = combineLatest([this.rig$, this.setups$]).pipe(map(([rig, all]) => all.find((s) => s.rig === rig?.id && s.loadout === (rig?.loadout ?? 'bare')) ?? null), distinctUntilChanged(), keep());
 
-  private readonly piece$ = combineLatest([this.rig$.pipe(map((r) => r?.design ?? null), distinctUntilChanged()), this.loadout$, this.kit$]).pipe(
-    map(([design, loadout, kit]) => (design ? workpiece({ design }, loadout, kit) : null)),
+  private readonly piece$ = combineLatest([this.rig$.pipe(distinctUntilChanged((a, b) => a?.design === b?.design && a?.hands === b?.hands)), this.loadout$, this.kit$]).pipe(
+    map(([rig, loadout, kit]) => (rig ? workpiece(rig, loadout, kit) : null)),
     keep(),
   );
 
@@ -80,6 +80,28 @@ export class Workspace {
     this.editRig(`change of ${id}`, (rig) => withDimensions(rig, { [id]: quantity }), `dimension ${id}`);
   }
 
+  /** Changes of things on the rig, as one step. False when one finds nothing to act on; then none is kept. */
+  edit(label: string, edits: Edit | readonly Edit[], merge: string | null = null): boolean {
+    const rig = this.rigNow();
+    const design = rig && [edits].flat().reduce<Design | null>((made, edit) => made && withEdit(made, edit), rig.design);
+    if (!rig || !design) return false;
+    this.documents.commit(label, [{ kind: 'rig', id: rig.id, body: { ...rig, design } }], merge);
+    return true;
+  }
+
+  forgetWeight(target: string): void {
+    this.editRig('forgetting a weight', (rig) => ({ ...rig, design: withoutWeight(rig.design, target) }));
+  }
+
+  setChoice(id: string, value: string): void {
+    this.editRig(`choice of ${id}`, (rig) => withChoices(rig, { [id]: value }));
+  }
+
+  /** From now on the rig is plain parts, and its family's dimensions are gone; one undo brings them back. */
+  free(): void {
+    this.editRig('freeing the rig from its family', (rig) => ({ ...rig, design: freed(rig.design) ?? rig.design }));
+  }
+
   setAdjusters(label: string, values: AdjusterValues, merge: string | null = null, typed: Readonly<Record<string, string>> = {}): void {
     const edit = this.setupWith(values, typed);
     if (edit) this.documents.commit(label, [{ kind: 'setup', id: edit.id, body: edit }], merge);
@@ -95,10 +117,13 @@ export class Workspace {
       return;
     }
     const dimensions = Object.fromEntries(changes.filter((c) => c.kind === 'dimension').map((c) => [c.id, { value: c.value }]));
+    const choices = Object.fromEntries(changes.flatMap((c) => (c.kind === 'choice' ? [[c.id, c.value]] : [])));
     const values = Object.fromEntries(changes.filter((c) => c.kind === 'adjuster').map((c) => [c.id, c.value]));
+    const edits = changes.flatMap(editOf);
+    const changed = edits.reduce((r, edit) => ({ ...r, design: withEdit(r.design, edit) ?? r.design }), withChoices(withDimensions(rig, dimensions), choices));
     const setup = Object.keys(values).length > 0 ? this.setupWith(values) : null;
     this.documents.commit(label, [
-      ...(Object.keys(dimensions).length > 0 ? [{ kind: 'rig' as const, id: rig.id, body: withDimensions(rig, dimensions) }] : []),
+      ...(changed === rig ? [] : [{ kind: 'rig' as const, id: rig.id, body: changed }]),
       ...(setup ? [{ kind: 'setup' as const, id: setup.id, body: setup }] : []),
       ...this.mounting(changes),
     ]);
@@ -130,8 +155,20 @@ export class Workspace {
 }
 
 function withDimensions(rig: RigDocument, dimensions: Readonly<Record<string, Quantity>>): RigDocument {
-  if (rig.design.kind !== 'family') return rig;
+  if (rig.design.kind !== 'family' || Object.keys(dimensions).length === 0) return rig;
   return { ...rig, design: { ...rig.design, dimensions: { ...rig.design.dimensions, ...dimensions } } };
+}
+
+function withChoices(rig: RigDocument, choices: Readonly<Record<string, string>>): RigDocument {
+  if (rig.design.kind !== 'family' || Object.keys(choices).length === 0) return rig;
+  return { ...rig, design: { ...rig.design, choices: { ...rig.design.choices, ...choices } } };
+}
+
+/** A finding's change of the frame itself, as the edit it is. */
+function editOf(change: Change): readonly Edit[] {
+  if (change.kind === 'short') return [{ kind: 'short', id: crypto.randomUUID(), target: change.id, end: change.end, by: { value: change.value } }];
+  if (change.kind === 'move') return [{ kind: 'move', id: crypto.randomUUID(), target: change.id, by: change.by }];
+  return [];
 }
 
 function keep<T>() {

@@ -1,5 +1,5 @@
 /** The six readouts of the tide line, from the bench: figure, target and place on the gauge. Pure. */
-import { figure, showFigure, type UnitChoice } from '@tide-pebble/core';
+import { figure, holdFor, showFigure, wristAtMost, type HeldHand, type UnitChoice } from '@tide-pebble/core';
 import type { StockPlan } from '@tide-pebble/core/making';
 import type { Bench } from '../services/workspace';
 import type { Gauge } from '../ui/tide-gauge';
@@ -25,6 +25,24 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
     const flat = Math.abs(angle) < 0.0009;
     return { name, figure: flat ? 'level' : say('angle', Math.abs(angle)), rest: `${flat ? '' : words[angle > 0 ? 0 : 1]} ± ${say('angle', 2 * spread, 0)}`.trim(), pebble: 0.5 + angle / (2 * reach), pool: [0.4, 0.6], out };
   };
+  const held = evaluation.held[0];
+  /** Held rigidly: what tips in the wrist that carries most, in place of a lean it cannot have. */
+  const wrist = (name: string, of: (hand: HeldHand) => number, words: readonly [string, string]): Omit<Gauge, 'was'> | null => {
+    if (!held) return null;
+    const torque = held.hands.map(of).reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a));
+    const most = wristAtMost(wants);
+    const nil = Math.abs(torque) < 0.005;
+    return { name, figure: say('torque', Math.abs(torque)), rest: nil ? 'nothing tips' : words[torque > 0 ? 0 : 1], pebble: 0.5 + torque / (5 * most), pool: [0.3, 0.7], out: Math.abs(torque) > most };
+  };
+  const hold = (): Omit<Gauge, 'was'> | null => {
+    if (!held) return null;
+    const wanted = holdFor(wants);
+    const { holds, tires } = held;
+    if (holds.kind === 'long') return { name: 'Hold', figure: 'long', rest: `${say('percent', holds.share, 0)} of the ${tires}`, pebble: 0.9, pool: [0.4, 1], out: false };
+    if (holds.kind === 'tooMuch') return { name: 'Hold', figure: 'not at all', rest: `too much for the ${tires}`, pebble: 0, pool: [0.4, 1], out: true };
+    const usual = holds.usual * 60;
+    return { name: 'Hold, roughly', figure: say('time', usual, 0), rest: `then the ${tires}`, pebble: Math.min(1, (0.4 * usual) / wanted), pool: [0.4, 1], out: usual < wanted };
+  };
   const drop = (): Omit<Gauge, 'was'> => {
     const [pitch, roll] = [hung?.pitch.drop, hung?.roll.drop];
     const [least, most] = wants.dropTime;
@@ -34,16 +52,17 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
     return { name: 'Drop, pitch and roll', figure: say('time', pitch.time), rest: roll?.kind === 'falls' ? `and ${roll.time.toFixed(1)} ± ${say('time', 2 * hung.spread.dropPitch)}` : '', pebble: pitch.time / reach, pool: [least / reach, most / reach], out: pitch.time < least || pitch.time > most };
   };
   const calm = (): Omit<Gauge, 'was'> => {
-    if (!hung?.calm) return none('Calm', 'nothing mounted');
+    const ratio = evaluation.calm;
+    if (!ratio) return none('Calm', 'nothing mounted');
     const reach = Math.max(2 * wants.calmAtLeast, 1);
-    return { name: 'Calm', figure: say('ratio', hung.calm.pitch, 0), rest: `bare camera, roll ${say('ratio', hung.calm.roll, 0)}`, pebble: hung.calm.pitch / reach, pool: [wants.calmAtLeast / reach, 1], out: hung.calm.pitch < wants.calmAtLeast };
+    return { name: 'Calm', figure: say('ratio', ratio.pitch, ratio.pitch < 10 ? 1 : 0), rest: `bare camera, roll ${say('ratio', ratio.roll, 0)}`, pebble: Math.min(1, ratio.pitch / reach), pool: [wants.calmAtLeast / reach, 1], out: ratio.pitch < wants.calmAtLeast };
   };
   const massReach = wants.massAtMost * 1.3;
   const cost = stock?.cost ?? null;
   return [
-    { id: 'nose', gauge: level('Nose', rest?.noseDown, hung?.spread.noseDown ?? 0, ['nose down', 'nose up']) },
-    { id: 'sides', gauge: level('Sides', rest?.leftSideDown, hung?.spread.leftSideDown ?? 0, ['left down', 'right down']) },
-    { id: 'drop', gauge: drop() },
+    { id: 'nose', gauge: wrist('Wrist, nose', (h) => h.noseDown, ['nose down', 'nose up']) ?? level('Nose', rest?.noseDown, hung?.spread.noseDown ?? 0, ['nose down', 'nose up']) },
+    { id: 'sides', gauge: wrist('Wrist, sides', (h) => h.leftSideDown, ['left down', 'right down']) ?? level('Sides', rest?.leftSideDown, hung?.spread.leftSideDown ?? 0, ['left down', 'right down']) },
+    { id: 'drop', gauge: hold() ?? drop() },
     { id: 'mass', gauge: { name: 'Mass', figure: say('mass', evaluation.mass), rest: `± ${say('mass', 2 * evaluation.massSpread)}`, pebble: evaluation.mass / massReach, pool: [0, 1 / 1.3], out: evaluation.mass > wants.massAtMost } },
     { id: 'calm', gauge: calm() },
     { id: 'cost', gauge: cost === null ? none('Cost to buy', '…') : { name: 'Cost to buy', figure: say('money', cost), rest: `shop ${say('money', wants.shopPrice)}`, pebble: cost / Math.max(wants.shopPrice * 1.3, cost, 1), pool: [0, 1 / 1.3], out: wants.shopPrice > 0 && cost > wants.shopPrice } },

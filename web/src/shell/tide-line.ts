@@ -2,7 +2,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { mdiClose } from '@mdi/js';
-import { figure, showFigure, type Judgement, type Quantity, type Wants } from '@tide-pebble/core';
+import { figure, holdFor, showFigure, wristAtMost, type Judgement, type Quantity, type Wants } from '@tide-pebble/core';
 import { Units } from '../services/units';
 import { Workspace, type BenchState } from '../services/workspace';
 import { Findings } from '../ui/findings';
@@ -20,12 +20,18 @@ interface WantField {
 }
 
 const ABOUT: Readonly<Record<GaugeId, { title: string; codes: readonly string[] }>> = {
-  nose: { title: 'Nose, fore and aft', codes: ['notLevelForeAft', 'levelNotKnown', 'topHeavy', 'neutral'] },
-  sides: { title: 'Sides, left and right', codes: ['notLevelSideways', 'topHeavy', 'neutral', 'bendOutOfPlane'] },
-  drop: { title: 'Drop time, let go lying level', codes: ['dropTooLong', 'dropTooShort', 'stopsShort', 'topHeavy'] },
+  nose: { title: 'Nose, fore and aft', codes: ['notLevelForeAft', 'levelNotKnown', 'topHeavy', 'neutral', 'wristNose'] },
+  sides: { title: 'Sides, left and right', codes: ['notLevelSideways', 'topHeavy', 'neutral', 'bendOutOfPlane', 'wristSides'] },
+  drop: { title: 'Drop time, let go lying level', codes: ['dropTooLong', 'dropTooShort', 'stopsShort', 'topHeavy', 'holdTime'] },
   mass: { title: 'Mass of rig and load', codes: ['tooHeavy', 'notWeighed', 'notCounted'] },
   calm: { title: 'Calm: how it resists a twist, against the bare camera', codes: ['notCalm', 'nothingMounted'] },
   cost: { title: 'Cost of what is still to buy', codes: [] },
+};
+/** What the same gauges tell of a rig that is held rigidly. */
+const HELD: Partial<typeof ABOUT> = {
+  nose: { title: 'What tips in the wrist, nose down or up', codes: ['wristNose'] },
+  sides: { title: 'What tips in the wrist, to the sides', codes: ['wristSides'] },
+  drop: { title: 'How long it can be held; rough', codes: ['holdTime'] },
 };
 const WAS_SHOWN_MS = 4000;
 
@@ -59,11 +65,11 @@ export class TideLine {
     const id = this.open();
     const bench = this.bench();
     if (!id || !bench) return null;
-    const { title, codes } = ABOUT[id];
+    const { title, codes } = (bench.judged.evaluation.held.length > 0 ? HELD[id] : undefined) ?? ABOUT[id];
     const findings: readonly Judgement[] = bench.judged.findings.filter((f) => codes.includes(f.code));
     const length = id === 'drop' ? (bench.judged.evaluation.hung?.pitch.pendulumLength ?? null) : null;
     const vivid = length === null ? '' : `It swings like a plain pendulum ${showFigure(figure('length', length, 0), this.units())} long.`;
-    return { title, findings, vivid, fields: fieldsOf(id, bench.rig.wants) };
+    return { title, findings, vivid, fields: fieldsOf(id, bench.rig.wants, bench.judged.evaluation.held.length > 0) };
   });
 
   constructor() {
@@ -93,7 +99,9 @@ export class TideLine {
   }
 }
 
-function fieldsOf(id: GaugeId, wants: Wants): readonly WantField[] {
+function fieldsOf(id: GaugeId, wants: Wants, held: boolean): readonly WantField[] {
+  if (held && (id === 'nose' || id === 'sides')) return [{ label: 'Wrist at most', kind: 'torque', value: wristAtMost(wants), range: [0.05, 40], set: (w, value) => ({ ...w, wristAtMost: value }) }];
+  if (held && id === 'drop') return [{ label: 'Held for at least', kind: 'time', value: holdFor(wants), range: [5, 7200], set: (w, value) => ({ ...w, holdFor: value }) }];
   switch (id) {
     case 'nose':
     case 'sides': return [{ label: 'Level within', kind: 'angle', value: wants.levelWithin, range: [0.0017, 0.5], set: (w, value) => ({ ...w, levelWithin: value }) }];

@@ -41,6 +41,13 @@ export class AdjusterRow {
     const step = this.step();
     const a = this.adjuster();
     const what = a.kind === 'count' ? (step.direction > 0 ? 'one more' : 'one less') : `${a.perTurn ? turnsOf(step.size / a.perTurn) : showFigure(figure('length', step.size, 2), this.units())} ${wayOf(a, step.direction)}`;
+    if (step.fromHands) {
+      const [x, , z] = step.fromHands;
+      const upright = a.axis === undefined || Math.abs(a.axis[0]) < 0.7;
+      const offset = upright && a.kind === 'count' && Math.abs(z) > Math.abs(x) ? z : x;
+      const place = offset === z ? (z > 0 ? 'above' : 'below') : x > 0 ? 'ahead of' : 'behind';
+      return `${what}: mass centre ${showFigure(figure('length', Math.abs(offset), 1), this.units())} ${place} the hand`;
+    }
     const level = step.noseDown === null ? 'turns over' : [lean(step.noseDown, 'nose down', 'nose up', this.units()), a.axis && Math.abs(a.axis[1]) > 0.7 ? lean(step.leftSideDown ?? 0, 'left down', 'right down', this.units()) : ''].filter(Boolean).pop();
     const drop = step.dropPitch === null ? '' : `, drop ${showFigure(figure('time', step.dropPitch), this.units())}`;
     return `${what}: ${level}${drop}`;

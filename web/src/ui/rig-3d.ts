@@ -1,10 +1,11 @@
 /** The rig in the round, to turn with mouse, touch or arrow keys. Fetched only when asked for. */
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, effect, ElementRef, inject, input, signal } from '@angular/core';
-import { transform, type PlacedPiece, type Shape } from '@tide-pebble/core';
+import type { PlacedPiece } from '@tide-pebble/core';
 import { Pointer } from '../services/pointer';
 import type { Bench } from '../services/workspace';
 import { litBy } from './lit';
-import { AmbientLight, BoxGeometry, BufferGeometry, Color, CylinderGeometry, DirectionalLight, ExtrudeGeometry, Float32BufferAttribute, Group, Matrix4, Mesh, MeshLambertMaterial, PerspectiveCamera, Raycaster, Scene, Shape as Outline, SphereGeometry, Vector2, Vector3, WebGLRenderer } from 'three';
+import { AmbientLight, Box3, BufferGeometry, Color, DirectionalLight, DoubleSide, Group, Mesh, MeshLambertMaterial, PerspectiveCamera, Raycaster, Scene, Vector2, Vector3, WebGLRenderer } from 'three';
+import { placement, solidGeometry } from './solid-geometry';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 
 const COLOUR_TOKEN = { steel: '--steel', wood: '--wood', plastic: '--plastic', rubber: '--rubber', gear: '--slate' } as const;
@@ -32,6 +33,7 @@ export class Rig3d {
   private readonly ray = new Raycaster();
   private renderer: WebGLRenderer | null = null;
   private controls: OrbitControls | null = null;
+  private seen = '';
 
   constructor() {
     const destroyed = inject(DestroyRef);
@@ -42,6 +44,9 @@ export class Rig3d {
     this.scene.add(new AmbientLight(0xffffff, 1.5), sun, this.rig);
     effect(() => {
       this.fill(this.pieces());
+      const rig = this.bench().rig.id;
+      if (rig !== this.seen) this.lookAt(this.pieces());
+      this.seen = rig;
       this.paint();
     });
     effect(() => {
@@ -88,8 +93,7 @@ export class Rig3d {
     }
     element.append(this.renderer.domElement);
     this.controls = new OrbitControls(this.camera, this.renderer.domElement);
-    this.controls.target.set(0.05, 0, -0.1);
-    this.controls.update();
+    this.lookAt(this.pieces());
     this.controls.addEventListener('change', () => this.paint());
     const observer = new ResizeObserver(() => {
       const { clientWidth: width, clientHeight: height } = element;
@@ -111,36 +115,28 @@ export class Rig3d {
     this.rig.clear();
     const style = getComputedStyle(document.documentElement);
     for (const { flat } of pieces) {
-      const mesh = new Mesh(solid(flat.shape), new MeshLambertMaterial({ color: new Color(style.getPropertyValue(COLOUR_TOKEN[flat.look]).trim() || '#888888') }));
-      const [x, y, z] = [transform(flat.rotation, [1, 0, 0]), transform(flat.rotation, [0, 1, 0]), transform(flat.rotation, [0, 0, 1])];
+      const mesh = new Mesh(solidGeometry(flat.shape), new MeshLambertMaterial({ side: DoubleSide, color: new Color(style.getPropertyValue(COLOUR_TOKEN[flat.look]).trim() || '#888888') }));
       mesh.userData['owner'] = flat.owner;
       mesh.matrixAutoUpdate = false;
-      mesh.matrix = new Matrix4().makeBasis(new Vector3(...x), new Vector3(...y), new Vector3(...z)).setPosition(...flat.at);
+      mesh.matrix = placement(flat.at, flat.rotation);
       this.rig.add(mesh);
     }
   }
 
+  /** The whole rig in view: the camera stands off by its size. Done once a rig, so that an edit does not move the onlooker. */
+  private lookAt(pieces: readonly PlacedPiece[]): void {
+    const box = new Box3();
+    for (const mesh of this.meshes()) box.expandByPoint(new Vector3().setFromMatrixPosition(mesh.matrix));
+    if (pieces.length === 0 || box.isEmpty()) return;
+    const middle = box.getCenter(new Vector3());
+    const size = Math.max(0.25, box.getSize(new Vector3()).length());
+    this.camera.position.copy(middle).add(new Vector3(0.75, -0.95, 0.45).multiplyScalar(size * 1.35));
+    this.controls?.target.copy(middle);
+    this.camera.lookAt(middle);
+    this.controls?.update();
+  }
+
   private paint(): void {
     this.renderer?.render(this.scene, this.camera);
-  }
-}
-
-function solid(shape: Shape): BufferGeometry {
-  switch (shape.kind) {
-    case 'box': return new BoxGeometry(...shape.size);
-    // The cylinder of the library stands along y, ours along z.
-    case 'tube': return new CylinderGeometry(shape.outerRadius, shape.outerRadius, shape.length, 40).rotateX(Math.PI / 2);
-    case 'arcBar': {
-      const [inner, outer] = [shape.midRadius - shape.thickness / 2, shape.midRadius + shape.thickness / 2];
-      const ring = new Outline().absarc(0, 0, outer, 0, shape.angle, false).absarc(0, 0, inner, shape.angle, 0, true);
-      return new ExtrudeGeometry(ring, { depth: shape.width, bevelEnabled: false, curveSegments: 48 }).translate(0, 0, -shape.width / 2);
-    }
-    case 'mesh': {
-      const geometry = new BufferGeometry();
-      geometry.setAttribute('position', new Float32BufferAttribute(shape.triangles.flatMap((t) => t.flatMap((i) => [...shape.vertices[i]!])), 3));
-      geometry.computeVertexNormals();
-      return geometry;
-    }
-    case 'point': return new SphereGeometry(0.004, 12, 8);
   }
 }

@@ -1,5 +1,5 @@
 /** From placed pieces to paths on paper: the square-on views at one stated scale. Pure, so it is tested on its own. */
-import { nearness, outline, project, type FlatBody, type PlacedPiece, type Point2, type Vec3, type View } from '@tide-pebble/core';
+import { boreOutline, nearness, outline, project, type FlatBody, type PlacedPiece, type Point2, type Vec3, type View } from '@tide-pebble/core';
 
 /** CSS pixels in a metre at full size. */
 const FULL_SIZE = 96 / 0.0254;
@@ -37,6 +37,8 @@ const TITLES: Readonly<Record<View, readonly [string, string]>> = {
   front: ['From the front', 'looking at the lens'],
   top: ['From above', 'lens to the right'],
 };
+/** A view's title and note take about this much, px. */
+const TITLE_ROOM = 176;
 /** Room round the views, px; `between` also holds the magnifier, `top` a dimension line. */
 export interface Margins {
   readonly left: number;
@@ -89,14 +91,21 @@ export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], 
       const onPaper = ([u, v]: Point2): Point2 => [origin + u * pixelsPerMetre, down + (top - v) * pixelsPerMetre];
       const shapes = [...outlines[i]!]
         .sort((a, b) => nearness(a.piece.flat.centre, view) - nearness(b.piece.flat.centre, view))
-        .map(({ piece, points }) => shapeOf(piece, points.map(onPaper), swinging?.bodies.has(piece.body) ?? false));
-      return { view, title: TITLES[view][0], note: `${TITLES[view][1]}, 1 : ${scale}`, titleAt: [origin + box.left * pixelsPerMetre, 28] as const, shapes, place: (p: Vec3) => onPaper(project(p, view)), onPaper, bottom: down + (top - box.low) * pixelsPerMetre, right: origin + box.right * pixelsPerMetre };
+        .map(({ piece, points }) => shapeOf(piece, points.map(onPaper), boreOutline(piece.flat, view)?.map(onPaper) ?? [], swinging?.bodies.has(piece.body) ?? false));
+      return { view, title: TITLES[view][0], note: `${TITLES[view][1]}, 1 : ${scale}`, titleAt: [Math.max(12, Math.min(origin + box.left * pixelsPerMetre, size.width - TITLE_ROOM)), 28] as const, shapes, place: (p: Vec3) => onPaper(project(p, view)), onPaper, bottom: down + (top - box.low) * pixelsPerMetre, right: origin + box.right * pixelsPerMetre };
     }),
   };
 }
 
-function shapeOf({ flat }: PlacedPiece, points: readonly Point2[], swings: boolean): DrawnShape {
-  return { key: flat.id, owner: flat.owner, name: flat.name, look: flat.look, swings, path: `M${points.map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join('L')}Z` };
+function shapeOf({ flat }: PlacedPiece, points: readonly Point2[], bore: readonly Point2[], swings: boolean): DrawnShape {
+  const ring = (list: readonly Point2[]): string => (list.length === 0 ? '' : `M${list.map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join('L')}Z`);
+  return { key: flat.id, owner: flat.owner, name: flat.name, look: flat.look, swings, path: ring(points) + ring(bore) };
+}
+
+/** The rig-axes move that a shift on the paper stands for, m: nothing moves towards or away from the onlooker. */
+export function moveOnPaper(view: View, right: number, down: number, pixelsPerMetre: number): Vec3 {
+  const [u, v] = [right / pixelsPerMetre, -down / pixelsPerMetre];
+  return view === 'side' ? [u, 0, v] : view === 'front' ? [0, u, v] : [u, v, 0];
 }
 
 /** The same outline with the rig leaning; nothing for what does not hang. */

@@ -1,14 +1,16 @@
 /** The drawing that is the screen: the rig square-on, hanging as it hangs, with what the stage wants shown over it. */
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { bodiesBeyond, DEGREE, figure, FROM_LEVEL, showFigure, type DrawnDimension, type Point2, type Quantity, type View } from '@tide-pebble/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { bodiesBeyond, DEGREE, figure, FROM_LEVEL, showFigure, type DrawnDimension, type Point2, type Quantity, type Vec3, type View } from '@tide-pebble/core';
 import type { Bench } from '../services/workspace';
 import { Pointer } from '../services/pointer';
 import { Units } from '../services/units';
 import { litBy } from './lit';
 import { PoolGlass } from './pool-glass';
 import { QuantityField } from './quantity-field';
-import { PLAIN, sheetOf, WITH_DIMENSIONS, WITH_GLASS, type DrawnView } from './rig-drawing';
+import { moveOnPaper, PLAIN, sheetOf, WITH_DIMENSIONS, WITH_GLASS, type DrawnView } from './rig-drawing';
 import { hostSize } from './host-size';
+
+const LEVEL = { side: 0, front: 0, top: 0 };
 
 interface DimensionMark {
   readonly id: string;
@@ -29,6 +31,7 @@ interface DimensionMark {
   imports: [QuantityField, PoolGlass],
   templateUrl: './rig-views.html',
   styleUrl: './rig-views.css',
+  host: { '[attr.tabindex]': 'selectable() ? 0 : null', '[attr.role]': 'selectable() ? "group" : null', '[attr.aria-label]': 'selectable() ? "Drawing; arrow keys move what is picked" : null', '(keydown)': 'nudge($event)', '(pointerdown)': 'selectable() && picked.emit(null)', '(pointermove)': 'pull($event)', '(pointerup)': 'letGo()', '(pointercancel)': 'letGo()' },
 })
 export class RigViews {
   protected readonly pointer = inject(Pointer);
@@ -43,6 +46,14 @@ export class RigViews {
   readonly swing = input<number | null>(null);
   readonly dimensions = input<readonly DrawnDimension[]>([]);
   readonly dimensionChanged = output<{ id: string; quantity: Quantity }>();
+  /** What is picked on the drawing, and where it is dragged or nudged to; only where the stage asks for it. */
+  readonly selectable = input(false);
+  readonly selected = input<string | null>(null);
+  /** The least move a drag or an arrow key makes, m. */
+  readonly snap = input(0.001);
+  readonly picked = output<string | null>();
+  readonly dragged = output<{ id: string; by: Vec3 }>();
+  private readonly drag = signal<{ view: View; from: Point2; by: Point2 } | null>(null);
 
   private readonly hung = computed(() => this.bench().judged.evaluation.hung);
   /** While a drop plays, room is kept for the whole of it. */
@@ -50,7 +61,8 @@ export class RigViews {
     const hung = this.hung();
     if (!hung) return null;
     const rest = hung.hang.rest;
-    const lean = { side: this.playing() ? FROM_LEVEL : (rest?.noseDown ?? 0), front: rest?.leftSideDown ?? 0, top: 0 };
+    // Where it is built it is drawn square, however it would hang.
+    const lean = this.selectable() ? LEVEL : { side: this.playing() ? FROM_LEVEL : (rest?.noseDown ?? 0), front: rest?.leftSideDown ?? 0, top: 0 };
     return { bodies: bodiesBeyond(this.bench().piece.rig, hung.pivot), pivot: hung.pivotAt, lean };
   });
   private readonly playing = computed(() => this.swing() !== null);
@@ -70,6 +82,7 @@ export class RigViews {
   protected readonly shownViews = computed<readonly View[]>(() => (this.size().width < 560 || this.playing() ? this.views().slice(0, 1) : this.views()));
   protected readonly lean = computed(() => {
     const rest = this.hung()?.hang.rest;
+    if (this.selectable()) return LEVEL;
     return { side: this.swing() ?? rest?.noseDown ?? 0, front: this.swing() === null ? (rest?.leftSideDown ?? 0) : 0, top: 0 };
   });
   protected readonly label = computed(() => {
@@ -81,9 +94,27 @@ export class RigViews {
     const hung = this.hung();
     return hung ? this.sheet().views.map((v) => ({ view: v.view, at: v.place(hung.pivotAt), centre: v.place(hung.massCentre), bottom: v.bottom })) : [];
   });
+  /** Where the mass centre lies, and the hands hold, for a rig that hangs on nothing or is only looked at. */
+  protected readonly centres = computed(() => {
+    if (this.balance() && this.hung()) return [];
+    const { massCentre } = this.bench().judged.evaluation;
+    return massCentre ? this.sheet().views.map((v) => ({ view: v.view, at: v.place(massCentre) })) : [];
+  });
+  protected readonly hands = computed(() => {
+    const { evaluation } = this.bench().judged;
+    const held = evaluation.held[0]?.hands ?? [];
+    return this.balance() || this.selectable() ? this.sheet().views.flatMap((v) => held.map((h) => ({ key: `${v.view} ${h.contact.id}`, id: h.contact.id, name: h.contact.name, at: v.place(h.at) }))) : [];
+  });
+  /** A round length to measure the paper by. */
+  protected readonly bar = computed(() => {
+    const { pixelsPerMetre } = this.sheet();
+    const inch = this.units().system === 'inch';
+    const length = (inch ? [1, 2, 4, 6, 12, 24].map((n) => n * 0.0254) : [0.01, 0.02, 0.05, 0.1, 0.2, 0.5]).find((l) => l * pixelsPerMetre >= 60) ?? 1;
+    return { width: length * pixelsPerMetre, text: showFigure(figure('length', length, 0), this.units()), y: this.size().height - 14 };
+  });
   protected readonly lit = computed(() => litBy(this.pointer.at(), this.bench()));
   protected readonly pivotId = computed(() => this.hung()?.pivot.id ?? '');
-  protected readonly marks = computed(() => this.dimensions().flatMap((d) => this.markOf(d)));
+  protected readonly marks = computed(() => apart(this.dimensions().flatMap((d) => this.markOf(d)), this.size()));
   /** What the rig's lean says beside each view. */
   protected readonly leanWords = computed(() => {
     const rest = this.hung()?.hang.rest;
@@ -101,6 +132,46 @@ export class RigViews {
     return pivot ? `rotate(${(this.lean()[view] / DEGREE).toFixed(3)} ${pivot.at[0]} ${pivot.at[1]})` : null;
   }
 
+  protected ghost(owner: string, view: View): string | null {
+    const drag = this.drag();
+    return drag && owner === this.selected() && drag.view === view ? `translate(${drag.by[0]} ${drag.by[1]})` : null;
+  }
+
+  protected press(event: PointerEvent, owner: string, view: View): void {
+    if (!this.selectable() || event.button !== 0) return;
+    event.stopPropagation();
+    if (owner !== this.selected()) return this.picked.emit(owner);
+    (event.target as Element).setPointerCapture(event.pointerId);
+    this.drag.set({ view, from: [event.clientX, event.clientY], by: [0, 0] });
+  }
+
+  protected pull(event: PointerEvent): void {
+    const drag = this.drag();
+    if (!drag) return;
+    const step = this.snap() * this.sheet().pixelsPerMetre;
+    const snapped = (px: number): number => Math.round(px / step) * step;
+    this.drag.set({ ...drag, by: [snapped(event.clientX - drag.from[0]), snapped(event.clientY - drag.from[1])] });
+  }
+
+  protected letGo(): void {
+    const drag = this.drag();
+    const id = this.selected();
+    this.drag.set(null);
+    if (drag && id && Math.hypot(...drag.by) > 0.01) this.dragged.emit({ id, by: moveOnPaper(drag.view, drag.by[0], drag.by[1], this.sheet().pixelsPerMetre) });
+  }
+
+  /** Arrow keys move what is picked by one step, in the first view; with Shift in the second. Escape lets go of it. */
+  protected nudge(event: KeyboardEvent): void {
+    const id = this.selected();
+    if (!this.selectable() || !id || /^(INPUT|TEXTAREA|SELECT)$/.test((event.target as Element).tagName)) return;
+    if (event.key === 'Escape') return this.picked.emit(null);
+    const [right, down] = ({ ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Record<string, [number, number]>)[event.key] ?? [0, 0];
+    if (right === 0 && down === 0) return;
+    event.preventDefault();
+    const views = this.shownViews();
+    this.dragged.emit({ id, by: moveOnPaper(views[event.shiftKey ? views.length - 1 : 0]!, right * this.snap(), down * this.snap(), 1) });
+  }
+
   private says(angle: number, [positive, negative]: readonly [string, string]): string {
     const size = Math.abs(angle);
     if (size < 0.05 * DEGREE) return 'level';
@@ -114,9 +185,30 @@ export class RigViews {
     if (!view || !spec || !given) return [];
     const [from, to] = [view.place(drawn.from), view.place(drawn.to)];
     const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
-    const size = Math.hypot(dx, dy) || 1;
+    const size = Math.hypot(dx, dy);
+    // A dimension of nought has nothing to be drawn between; it stands in the list.
+    if (size < 1) return [];
     const off: Point2 = [(-dy / size) * drawn.offset, (dx / size) * drawn.offset];
     const line: readonly [Point2, Point2] = [[from[0] + off[0], from[1] + off[1]], [to[0] + off[0], to[1] + off[1]]];
     return [{ id: spec.id, name: spec.name, about: spec.about, value: given.dimensions[spec.id]!, range: spec.range, from, to, line, labelAt: [(line[0][0] + line[1][0]) / 2, (line[0][1] + line[1][1]) / 2] }];
   }
+}
+
+const LABEL = { width: 78, height: 26 };
+
+/** Figures that would lie on one another are slid along their own dimension line, then out from it, till they do not. */
+function apart(marks: readonly DimensionMark[], paper: { width: number; height: number }): readonly DimensionMark[] {
+  const placed: Point2[] = [];
+  return marks.map((mark) => {
+    const [[x0, y0], [x1, y1]] = mark.line;
+    const size = Math.hypot(x1 - x0, y1 - y0) || 1;
+    const out: Point2 = [-(y1 - y0) / size, (x1 - x0) / size];
+    const free = (p: Point2): boolean => placed.every((q) => Math.abs(p[0] - q[0]) >= LABEL.width || Math.abs(p[1] - q[1]) >= LABEL.height);
+    // A figure stays on the paper, and off the views' titles.
+    const kept = ([x, y]: Point2): Point2 => [Math.max(44, Math.min(paper.width - 44, x)), Math.max(64, Math.min(paper.height - 20, y))];
+    const tries = [0, 30, -30, 60, -60].flatMap((away) => [0.5, 0.3, 0.7, 0.15, 0.85].map((t): Point2 => [x0 + t * (x1 - x0) + away * out[0], y0 + t * (y1 - y0) + away * out[1]])).map(kept);
+    const labelAt = tries.find(free) ?? kept(mark.labelAt);
+    placed.push(labelAt);
+    return { ...mark, labelAt };
+  });
 }

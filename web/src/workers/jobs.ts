@@ -1,17 +1,19 @@
 /** The messages between page and worker. Workers are thin: they parse the message, call the core and answer. */
 import { trim, type AdjusterValues, type Assembly, type BinItem, type Rig, type TrimOutcome, type Wants } from '@tide-pebble/core';
-import { stockPlan, type StockPlan } from '@tide-pebble/core/making';
+import { chooseFamilies, stockPlan, type Candidate, type ChooseInput, type StockPlan } from '@tide-pebble/core/making';
 import { readTable, type TableInput, type TableOutcome, type TablePart } from './read-table';
 
 export interface JobInputs {
   readonly trim: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants };
   readonly stock: { readonly rig: Rig; readonly values: AdjusterValues; readonly bin: readonly BinItem[]; readonly kerf: number };
   readonly table: TableInput;
+  readonly choose: ChooseInput;
 }
 export interface JobResults {
   readonly trim: TrimOutcome;
   readonly stock: StockPlan;
   readonly table: TableOutcome;
+  readonly choose: readonly Candidate[];
 }
 export type JobName = keyof JobInputs;
 export type JobRequest<N extends JobName> = JobInputs[N];
@@ -36,6 +38,7 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
   switch (message.name) {
     case 'trim': return trim(message.input.assembly, message.input.values, message.input.wants);
     case 'stock': return stockPlan(message.input.rig, message.input.values, message.input.bin, message.input.kerf);
+    case 'choose': return chooseFamilies(message.input);
     case 'table': return readTable(message.input, tell);
   }
 }

@@ -1,4 +1,4 @@
-/** Angles in degrees and times in seconds; stored in radians and seconds. */
+/** Angles in degrees, times in seconds, torques in newton metres; stored in radians and seconds. */
 import { parseWithUnits, type Parsed } from './parsed';
 
 export const DEGREE = Math.PI / 180;
@@ -12,6 +12,15 @@ export function parseAngle(text: string): Parsed {
 
 export function parseTime(text: string): Parsed {
   return parseWithUnits(text, TIMES, { what: 'time', example: '2.1 s', bareUnit: 's', fractionUnit: 's' });
+}
+
+const POUND_INCH = 4.4482216152605 * 0.0254; // N m, exact
+const TORQUES: Readonly<Record<string, number>> = { 'n·m': 1, 'n m': 1, nm: 1, 'n*m': 1, 'lb·in': POUND_INCH, 'lb in': POUND_INCH, 'lbf·in': POUND_INCH, 'in·lb': POUND_INCH, 'n·cm': 0.01, ncm: 0.01 };
+
+/** Torques in newton metres; a bare figure is in the maker's own unit. */
+export function parseTorque(text: string, system: 'mm' | 'inch'): Parsed {
+  const bareUnit = system === 'inch' ? 'lb·in' : 'n·m';
+  return parseWithUnits(text.toLowerCase(), TORQUES, { what: 'torque', example: system === 'inch' ? '12 lb·in' : '1.5 N·m', bareUnit, fractionUnit: bareUnit });
 }
 
 export const showAngle = (radians: number, decimals = 1): string => `${fixed(radians / DEGREE, decimals)}°`;

@@ -52,7 +52,7 @@ export function showFigure({ kind, value, decimals }: Figure, units: UnitChoice)
     case 'time': return showTime(value, decimals);
     case 'count': return value.toFixed(decimals ?? 0);
     case 'money': return value.toFixed(2);
-    case 'ratio': return `${value.toFixed(decimals ?? (value < 10 ? 1 : 0))} ×`;
+    case 'ratio': return `${value >= 100 ? Number(value.toPrecision(2)).toFixed(0) : value.toFixed(decimals ?? (value < 10 ? 1 : 0))} ×`;
     case 'torque': return units.system === 'inch' ? `${(value / POUND_INCH).toFixed(decimals ?? 1)} lb·in` : `${value.toFixed(decimals ?? 2)} N·m`;
     case 'force': return units.system === 'inch' ? `${(value / POUND_FORCE).toFixed(decimals ?? 1)} lbf` : `${value.toFixed(decimals ?? 0)} N`;
     case 'percent': return `${(value * 100).toFixed(decimals ?? 1)} %`;

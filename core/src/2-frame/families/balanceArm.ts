@@ -193,7 +193,7 @@ export const balanceArm: Family = {
     return [
       { dimension: 'headAhead', from: [input.dimensions['stageFromPivot']!, 0, start[2]], to: [input.dimensions['stageFromPivot']! + input.dimensions['headAhead']!, 0, start[2]], view: 'side', offset: -120 },
       { dimension: 'armLength', from: end, to: bendEnd, view: 'side', offset: 60 },
-      { dimension: 'stageFromPivot', from: [0, 0, start[2]], to: [input.dimensions['stageFromPivot']!, 0, start[2]], view: 'side', offset: -90 },
+      { dimension: 'stageFromPivot', from: [Math.min(0, input.dimensions['stageFromPivot']!), 0, start[2]], to: [Math.max(0, input.dimensions['stageFromPivot']!), 0, start[2]], view: 'side', offset: -180 },
     ];
   },
 };

@@ -17,7 +17,6 @@ const FLAT = 0.045; // of the tube's end, hammered flat
 const TAIL_BAR = 'aluminium-25x5';
 const STACK_ROOM = 0.09;
 const TAIL_END = 0.02; // from a bolt to the bar's end, so that the end does not tear
-const GRIP = 0.15;
 const WANTED = 0.42; // of the tube behind the hand, to start from
 
 function layOut({ dimensions: d, choices }: FamilyInput) {
@@ -45,7 +44,7 @@ function build(input: FamilyInput): Rig {
   const bolts = [{ id: 'up', z: end }, { id: 'down', z: -end }];
   const parts: Part[] = [
     ...headParts(input, neck),
-    foamGrip({ id: 'grip', at: [0, 0, 0], axis: [1, 0, 0], length: GRIP, inside: outside }),
+    foamGrip({ id: 'grip', at: [0, 0, 0], axis: [1, 0, 0], length: d['gripLength']!, inside: outside }),
     { id: 'tail-clamp', name: 'tail bolt and saddle', shape: { kind: 'box', size: [0.03, outside + 0.006, outside + 0.006] }, at: [tailAt, 0, 0], material: 'aluminium', mass: { value: 0.06, spread: 0.008, source: 'mass of tail bolt and saddle' }, supply: { item: 'saddle clamp with bolts', packOf: 1, packPrice: 5 } },
     ...bolts.map(({ id, z }): Part => ({ id: `tail-${id}-bolt`, name: 'weight bolt', shape: { kind: 'tube', outerRadius: boltDiameter / 2, innerRadius: 0, length: STACK_ROOM + 0.02 }, at: [tailAt - 0.03, 0, z], turn: [Math.SQRT1_2, 0, -Math.SQRT1_2, 0], material: 'steel', supply: { item: `bolt ${Math.round(boltDiameter * 1000)} mm × 80, with nut`, packOf: 1, packPrice: 1.4 } })),
   ];
@@ -97,6 +96,7 @@ const dimensions = [
   lengthSpec('length', 'Tube length', 'tube', 1.1, 0.5, 2.2, 'End to end, the flattened end included.'),
   lengthSpec('holdFromRear', 'Hold mark from the rear', 'hand-on-mark', 0.45, 0.15, 1.6, 'Where it balances on a finger, from the rear end.'),
   lengthSpec('tailBar', 'Tail bar', 'tail-bar', 0.16, 0.08, 0.3, 'Upright bar across the rear end; a bolt of weights at each end.'),
+  lengthSpec('gripLength', 'Grip length', 'grip', 0.15, 0.1, 0.3, 'Foam round the hold mark: your hand and room for the mark to wander.'),
   lengthSpec('secondHand', 'Second hand behind the mark', 'second-hand', 0.3, 0.12, 0.8, 'Where the other hand steadies it.'),
   angleSpec('noseDown', 'Camera tilt, nose down', 'camera-plate', 0, -90, 90, 'About the bolt through the neck; up is negative.'),
   angleSpec('turnLeft', 'Camera turn, to the left', 'camera-plate', 0, -180, 180, 'About the camera screw or the upright bolt.'),
@@ -111,10 +111,11 @@ const choices = [
 
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const usual = usualInput(dimensions, choices);
+  const gripLength = within(hands.breadth + 0.06, 0.1, 0.3);
   const box = loadBox(load);
   const length = box.mass > 1 ? 0.9 : box.mass > 0.35 ? 1.1 : 1.4;
   const picked = { ...usual.choices, tube: box.mass > 1 ? 'tube-steel-3/4in' : box.mass > 0.35 ? 'tube-alu-25x2' : 'tube-alu-20x1.5', washer: box.mass > 0.35 ? 'm12-37' : 'm10-30' };
-  const at = (holdFromRear: number, tailBar: number): FamilyInput => ({ choices: picked, dimensions: { ...usual.dimensions, length, holdFromRear, tailBar } });
+  const at = (holdFromRear: number, tailBar: number): FamilyInput => ({ choices: picked, dimensions: { ...usual.dimensions, length, holdFromRear, tailBar, gripLength } });
   const { washer } = washerOf(picked.washer);
   const most = Math.floor(STACK_ROOM / washer.thickness + 1e-9);
   const each = 7850 * Math.PI * (washer.outerRadius ** 2 - washer.innerRadius ** 2) * washer.thickness;
@@ -141,7 +142,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     say`A boom of ${figure('length', length)} is as long as your ${figure('mass', box.mass)} lets one arm carry for a take.`,
     say`${figure('count', tail.up + tail.down)} washers on the tail bring the balance to ${figure('length', holdFromRear)} from the rear: mark it and hold it there.`,
     say`${figure('count', tail.down)} of them sit below the tube and ${figure('count', tail.up)} above, so that it does not roll over in the hand.`,
-    say`Your hand is ${figure('length', hands.breadth)} across; the grip is ${figure('length', GRIP)}, so that the mark may wander with the loadout.`,
+    say`Your hand is ${figure('length', hands.breadth)} across; the grip is ${figure('length', gripLength)}, so that the mark may wander with the loadout.`,
   ];
   return { ...at(holdFromRear, tailBar), reasons, startValues: counts(tail) };
 }

@@ -218,9 +218,9 @@ export const handFrame: Family = {
     const [pin, end] = ['neck-end', 'handle-end'].map((n) => rig.bodies[0]!.nodes.find((o) => o.id === n)!.at) as [Vec3, Vec3];
     return [
       { dimension: 'halfWidth', from: bottom, to: lowLeft, view: 'front', offset: 44 },
-      { dimension: 'side', from: lowRight, to: [lowRight[0], lowRight[1], highLeft[2]], view: 'front', offset: 44 },
+      { dimension: 'side', from: lowRight, to: [lowRight[0], lowRight[1], highLeft[2]], view: 'front', offset: -52 },
       ...(input.choices['camera'] === 'stub' ? [{ dimension: 'stub', from: bottom, to: pipes.at('stub-bend'), view: 'side' as const, offset: 44 }] : []),
-      { dimension: 'handle', from: pin, to: end, view: 'side', offset: -40 },
+      { dimension: 'handle', from: pin, to: end, view: 'side', offset: -66 },
     ];
   },
 };

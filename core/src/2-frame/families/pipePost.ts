@@ -160,7 +160,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     },
   });
   const trial = weighed(build(at(0.3, 0)), load);
-  const cameraForward = within(box.mass > 0 ? -Math.round(((trial.centre[0] * trial.mass) / box.mass) * 1000) / 1000 : 0, -0.02, 0.02);
+  const cameraForward = within(box.mass > 0 ? Math.round(((-trial.centre[0] * trial.mass) / box.mass) * 1000) / 1000 : 0, -0.02, 0.02) + 0; // no minus nought
   // The lower post grows until the mass centre lies a little under the handle: then the hand need not hold it up.
   let lower = 0.1;
   while (lower < 0.6 && weighed(build(at(lower, cameraForward)), load).centre[2] > -0.03) lower = toFive(lower + 0.005);

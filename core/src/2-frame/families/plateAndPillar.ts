@@ -114,9 +114,9 @@ function cameraParts({ dimensions: d, choices }: FamilyInput): readonly Part[] {
 function topHandle({ choices }: FamilyInput, lay: Layout): readonly Part[] {
   if (choices['handle'] !== 'bar') return [];
   const top = lay.upper + lay.thickness;
-  const post = (id: string, x: number): Part => ({ id, name: 'handle stand-off', shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0, length: 0.05 }, at: [x, 0, top + 0.025], material: 'aluminium', supply: { item: 'stand-off 50 mm with screws', packOf: 2, packPrice: 3.4 } });
-  const bar: Part = { id: 'handle-bar', name: 'handle bar', shape: { kind: 'box', size: [0.16, 0.02, 0.004] }, at: [0, 0, top + 0.052], material: 'aluminium', supply: { item: 'aluminium flat 20 × 4, short', packOf: 1, packPrice: 1.8 } };
-  return [post('stand-off-front', 0.065), post('stand-off-rear', -0.065), bar, { ...foamGrip({ id: 'handle-grip', at: [0, 0, top + 0.052], axis: [1, 0, 0], length: 0.1, inside: 0.021 }), name: 'handle grip' }];
+  const post = (id: string, y: number): Part => ({ id, name: 'handle stand-off', shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0, length: 0.05 }, at: [0, y, top + 0.025], material: 'aluminium', ...(id.endsWith('left') ? { twin: 'stand-off-right' } : { twin: 'stand-off-left' }), supply: { item: 'stand-off 50 mm with screws', packOf: 2, packPrice: 3.4 } });
+  const bar: Part = { id: 'handle-bar', name: 'handle bar', shape: { kind: 'box', size: [0.02, 0.16, 0.004] }, at: [0, 0, top + 0.052], material: 'aluminium', supply: { item: 'aluminium flat 20 × 4, short', packOf: 1, packPrice: 1.8 } };
+  return [post('stand-off-left', 0.065), post('stand-off-right', -0.065), bar, { ...foamGrip({ id: 'handle-grip', at: [0, 0, top + 0.052], axis: [0, 1, 0], length: 0.1, inside: 0.021 }), name: 'handle grip' }];
 }
 
 function footParts({ dimensions: d }: FamilyInput, lay: Layout): { readonly parts: readonly Part[]; readonly contacts: readonly Contact[] } {
@@ -220,7 +220,7 @@ export const plateAndPillar: Family = {
     return [
       { dimension: 'span', from: [0, half, lay.upper], to: [0, -half, lay.upper], view: 'front', offset: 74 },
       { dimension: 'post', from: [0, half, 0], to: [0, half, lay.upper], view: 'front', offset: -62 },
-      { dimension: 'cameraForward', from: [0, 0, 0], to: [input.dimensions['cameraForward']!, 0, 0], view: 'side', offset: 70 },
+      { dimension: 'cameraForward', from: [Math.min(0, input.dimensions['cameraForward']!), 0, 0], to: [Math.max(0, input.dimensions['cameraForward']!), 0, 0], view: 'side', offset: 96 },
       { dimension: 'foot', from: [-input.dimensions['foot']! / 2, 0, -lay.thickness], to: [input.dimensions['foot']! / 2, 0, -lay.thickness], view: 'side', offset: 56 },
     ];
   },

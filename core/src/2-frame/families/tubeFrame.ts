@@ -214,7 +214,7 @@ export const tubeFrame: Family = {
     const [rearTop, top, foot, rear] = ['rear-top-left', 'front-top-left', 'front-foot-left', 'rear-foot-left'].map((n) => left.at(n)) as [Vec3, Vec3, Vec3, Vec3];
     return [
       { dimension: 'topTube', from: rearTop, to: top, view: 'side', offset: -150 },
-      { dimension: 'leg', from: foot, to: top, view: 'side', offset: 44 },
+      { dimension: 'leg', from: foot, to: top, view: 'side', offset: 64 },
       { dimension: 'footTube', from: rear, to: foot, view: 'side', offset: 40 },
       { dimension: 'width', from: [foot[0], input.dimensions['width']! / 2, foot[2]], to: [foot[0], -input.dimensions['width']! / 2, foot[2]], view: 'front', offset: -60 },
     ];

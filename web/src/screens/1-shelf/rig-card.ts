@@ -50,7 +50,7 @@ export class RigCard {
   });
   protected readonly state = computed(() => {
     const worst = this.judged()?.findings.find((f) => f.severity === 'stop' || f.severity === 'mend' || f.severity === 'measure');
-    return worst ? { good: false, text: render(worst.title, this.units()) } : { good: true, text: 'Hangs level and rights itself in the time you want.' };
+    return worst ? { good: false, text: render(worst.title, this.units()) } : { good: true, text: this.judged()?.evaluation.hung ? 'Hangs level and rights itself in the time you want.' : 'Lies well in the hand.' };
   });
   protected readonly picture = computed(() => {
     const found = this.judged();

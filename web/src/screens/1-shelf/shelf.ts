@@ -2,24 +2,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
-import { Router } from '@angular/router';
-import { adoptRigFile, faultLine, FAMILIES, parseRigFile, placeLoad, rigFileOf, type Family, type RigDocument } from '@tide-pebble/core';
+import { Router, RouterLink } from '@angular/router';
+import { adoptRigFile, faultLine, FAMILIES, parseRigFile, rigFileOf, USUAL_HANDS, type Family, type RigDocument } from '@tide-pebble/core';
 import { Documents } from '../../services/documents';
+import { NewRig } from '../../services/new-rig';
 import { saveFile } from '../../services/save-file';
 import { Workspace } from '../../services/workspace';
 import { Notices } from '../../ui/notices';
 import { QuantityField } from '../../ui/quantity-field';
 import { RigCard } from './rig-card';
 
-const USUAL_WANTS: RigDocument['wants'] = { levelWithin: Math.PI / 180, dropTime: [1.8, 2.4], massAtMost: 2.5, calmAtLeast: 6, shopPrice: 200 };
-const USUAL_HAND = 0.088;
-/** A hacksaw's cut. */
-const USUAL_KERF = 0.0015;
-
 @Component({
   selector: 'tp-shelf',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, RigCard, QuantityField],
+  imports: [MatButton, RouterLink, RigCard, QuantityField],
   templateUrl: './shelf.html',
   styleUrl: './shelf.css',
 })
@@ -28,6 +24,7 @@ export class Shelf {
   private readonly workspace = inject(Workspace);
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
+  private readonly newRig = inject(NewRig);
 
   protected readonly families = FAMILIES;
   protected readonly rigs = toSignal(this.workspace.rigs$, { initialValue: [] });
@@ -36,26 +33,13 @@ export class Shelf {
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
   protected readonly name = signal('');
   protected readonly loadout = signal<string | null>(null);
-  protected readonly hand = signal(USUAL_HAND);
+  protected readonly hand = signal(USUAL_HANDS.breadth);
   protected readonly fault = signal('');
   protected readonly chosenLoadout = computed(() => this.loadout() ?? this.loadouts()[0]?.id ?? '');
 
   protected start(family: Family): void {
     const loadout = this.loadouts().find((l) => l.id === this.chosenLoadout()) ?? null;
-    const sized = family.size(loadout ? placeLoad(loadout, this.kit()) : null, { breadth: this.hand() });
-    const id = crypto.randomUUID();
-    const rig: RigDocument = {
-      id,
-      name: this.name().trim() || this.freeName('Rig'),
-      notes: '',
-      wants: USUAL_WANTS,
-      loadout: loadout?.id ?? null,
-      done: {},
-      kerf: USUAL_KERF,
-      design: { kind: 'family', family: family.id, dimensions: Object.fromEntries(Object.entries(sized.dimensions).map(([k, value]) => [k, { value }])), choices: { ...sized.choices }, edits: [] },
-    };
-    const setup = { id: crypto.randomUUID(), rig: id, loadout: loadout?.id ?? 'bare', values: { ...sized.startValues } };
-    this.documents.commit(`new rig ${rig.name}`, [{ kind: 'rig', id, body: rig }, { kind: 'setup', id: setup.id, body: setup }]);
+    const rig = this.newRig.start(family, { name: this.name(), loadout, kit: this.kit(), hands: { ...USUAL_HANDS, breadth: this.hand() } });
     this.name.set('');
     this.open(rig);
   }
@@ -68,7 +52,7 @@ export class Shelf {
   protected duplicate(rig: RigDocument): void {
     const id = crypto.randomUUID();
     const setups = this.documents.all('setup').filter((s) => s.rig === rig.id).map((s) => ({ ...s, id: crypto.randomUUID(), rig: id }));
-    this.documents.commit(`copy of ${rig.name}`, [{ kind: 'rig', id, body: { ...rig, id, name: this.freeName(`${rig.name} copy`), done: {} } }, ...setups.map((s) => ({ kind: 'setup' as const, id: s.id, body: s }))]);
+    this.documents.commit(`copy of ${rig.name}`, [{ kind: 'rig', id, body: { ...rig, id, name: this.newRig.freeName(`${rig.name} copy`), done: {} } }, ...setups.map((s) => ({ kind: 'setup' as const, id: s.id, body: s }))]);
   }
 
   protected rename(rig: RigDocument, name: string): void {
@@ -110,13 +94,6 @@ export class Shelf {
     } catch (error) {
       this.fault.set(`${file.name} was not restored; nothing has changed. ${error instanceof Error ? error.message : ''}`);
     }
-  }
-
-  private freeName(base: string): string {
-    const taken = new Set(this.documents.all('rig').map((r) => r.name));
-    let name = base;
-    for (let n = 2; taken.has(name); n++) name = `${base} ${n}`;
-    return name;
   }
 }
 

@@ -1,31 +1,59 @@
-/** Frame: the dimensions, editable in the list and on the drawing; what it is made of, and its parts weighed. */
+/** Frame: sizes on the drawing and in the list, what it is made of, every part picked, moved, weighed, added and taken away. */
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { type Edit, type Quantity } from '@tide-pebble/core';
+import { RouterLink } from '@angular/router';
+import { type Quantity, type Vec3, type View } from '@tide-pebble/core';
 import { injectBench } from '../../services/bench-signal';
 import { Pointer } from '../../services/pointer';
+import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { Findings } from '../../ui/findings';
 import { NoBench } from '../../ui/no-bench';
+import { Notices } from '../../ui/notices';
 import { QuantityField } from '../../ui/quantity-field';
 import { Rig3d } from '../../ui/rig-3d';
 import { RigViews } from '../../ui/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
+import { AddPanel } from './add-panel';
+import { ElementList } from './element-list';
+import { FilesPanel } from './files-panel';
+import { PackPanel } from './pack-panel';
+import { elementOf } from './elements';
+
+type Look = 'square' | 'above' | 'solid';
+const VIEWS: Readonly<Record<Exclude<Look, 'solid'>, readonly View[]>> = { square: ['side', 'front'], above: ['top'] };
+const STEP = { mm: 0.001, inch: 0.0254 / 16 };
 
 @Component({
   selector: 'tp-frame',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, StageLayout, RigViews, Rig3d, Findings, QuantityField, NoBench],
+  imports: [MatButton, RouterLink, StageLayout, RigViews, Rig3d, Findings, QuantityField, NoBench, ElementList, AddPanel, FilesPanel, PackPanel],
   templateUrl: './frame.html',
   styleUrl: './frame.css',
 })
 export class Frame {
   private readonly workspace = inject(Workspace);
+  private readonly notices = inject(Notices);
+  private readonly units = inject(Units).now;
   protected readonly pointer = inject(Pointer);
   protected readonly bench = injectBench();
-  protected readonly solid = signal(false);
+  protected readonly look = signal<Look>('square');
+  protected readonly looks = [{ id: 'square', name: 'Side and front' }, { id: 'above', name: 'From above' }, { id: 'solid', name: 'In 3D' }] as const;
+  private readonly pickedId = signal<string | null>(null);
 
+  protected readonly views = computed(() => {
+    const look = this.look();
+    return look === 'solid' ? [] : VIEWS[look];
+  });
+  /** What is picked, while it is still there: an undo may have taken it away. */
+  protected readonly picked = computed(() => {
+    const id = this.pickedId();
+    const bench = this.bench();
+    return id && bench && elementOf(bench.piece.rig, id) ? id : null;
+  });
+  protected readonly snap = computed(() => STEP[this.units().system]);
   protected readonly findings = computed(() => this.bench()?.judged.findings.filter((f) => f.stage === 'frame') ?? []);
+  protected readonly isFree = computed(() => this.bench()?.rig.design.kind === 'free');
   protected readonly fields = computed(() => {
     const { family, input } = this.bench()?.piece ?? {};
     return family && input ? family.dimensions.map((spec) => ({ ...spec, value: input.dimensions[spec.id]! })) : [];
@@ -36,41 +64,29 @@ export class Frame {
   });
   protected readonly drawn = computed(() => {
     const { family, input } = this.bench()?.piece ?? {};
-    return family && input ? family.drawn(input) : [];
+    return family && input && this.look() === 'square' ? family.drawn(input) : [];
   });
-  /** Parts and members with the mass each has, and whether it was weighed. A stack is weighed by one washer. */
-  protected readonly parts = computed(() => {
+
+  protected pick(id: string | null): void {
+    // The load is arranged in Load, not here.
     const bench = this.bench();
-    if (!bench) return [];
-    const masses = new Map<string, { mass: number; measured: boolean }>();
-    for (const { flat, isLoad } of bench.judged.evaluation.pieces) {
-      if (isLoad) continue;
-      masses.set(flat.owner, { mass: (masses.get(flat.owner)?.mass ?? 0) + flat.mass, measured: this.weighed().has(flat.owner) });
-    }
-    return bench.piece.rig.bodies.flatMap((b) => [...b.members, ...b.parts]).map((e) => ({ id: e.id, name: e.name, mass: masses.get(e.id)?.mass ?? null, measured: this.weighed().has(e.id) }));
-  });
-  private readonly weighed = computed(() => {
-    const design = this.bench()?.rig.design;
-    return new Set(design?.kind === 'family' ? design.edits.filter((e) => e.kind === 'weigh').map((e) => e.target) : []);
-  });
+    this.pickedId.set(id !== null && bench && elementOf(bench.piece.rig, id) ? id : null);
+  }
 
   protected dimension(id: string, quantity: Quantity): void {
     this.workspace.setDimension(id, quantity);
   }
 
   protected choose(id: string, value: string): void {
-    this.workspace.editRig(`choice of ${id}`, (rig) => (rig.design.kind === 'family' ? { ...rig, design: { ...rig.design, choices: { ...rig.design.choices, [id]: value } } } : rig));
+    this.workspace.setChoice(id, value);
   }
 
-  protected weigh(target: string, mass: Quantity | null): void {
-    this.workspace.editRig(mass ? 'weighing a part' : 'forgetting a weight', (rig) => {
-      if (rig.design.kind !== 'family') return rig;
-      const others: Edit[] = rig.design.edits.filter((e) => e.kind !== 'weigh' || e.target !== target);
-      const edits = mass ? [...others, { kind: 'weigh' as const, id: `weigh-${target}`, target, mass: { ...mass, spread: SCALE_SPREAD, source: `mass of ${target}` } }] : others;
-      return { ...rig, design: { ...rig.design, edits } };
-    });
+  protected move({ id, by }: { id: string; by: Vec3 }): void {
+    if (!this.workspace.edit(`moving ${id}`, { kind: 'move', id: crypto.randomUUID(), target: id, by }, `move ${id}`)) this.notices.say('That cannot be moved by itself: move what it is fastened to.');
+  }
+
+  protected free(): void {
+    this.workspace.free();
+    this.notices.sayWithUndo('The rig is free of its family: every part is yours to change.');
   }
 }
-
-/** A kitchen scale with a step of 1 g: half a step either way, as a standard uncertainty, with its own drift. */
-const SCALE_SPREAD = 0.0006;

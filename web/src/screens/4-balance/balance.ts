@@ -43,6 +43,21 @@ export class Balance {
   private playing = 0;
 
   protected readonly findings = computed(() => this.bench()?.judged.findings.filter((f) => f.stage === 'balance' || f.code === 'nothingMounted') ?? []);
+  protected readonly hung = computed(() => this.bench()?.judged.evaluation.hung ?? null);
+  /** What each pose asks of the hands, for a rig that hangs on nothing. */
+  protected readonly poses = computed(() => {
+    const say = (kind: Parameters<typeof figure>[0], value: number, decimals?: number): string => showFigure(figure(kind, value, decimals), this.units());
+    const tips = (torque: number, words: readonly [string, string]): string => (Math.abs(torque) < 0.005 ? '' : `${say('torque', Math.abs(torque))} ${words[torque > 0 ? 0 : 1]}`);
+    return (this.bench()?.judged.evaluation.held ?? []).map(({ pose, hands, shoulder, holds, tires }) => ({
+      id: pose.id,
+      name: pose.name,
+      lines: [
+        ...hands.map((h) => `${h.contact.name}: ${Math.abs(h.up) < 0.05 ? 'carries nothing' : `${h.up >= 0 ? 'holds up' : 'holds down'} ${say('force', Math.abs(h.up), 1)}`}${[tips(h.noseDown, ['nose down', 'nose up']), tips(h.leftSideDown, ['left side down', 'right side down'])].filter(Boolean).map((t) => `, ${t}`).join('')}`),
+        ...(shoulder === null ? [] : [`Shoulder ${say('torque', shoulder, 1)}, the arm's own weight with it.`]),
+        holds.kind === 'long' ? `Long: ${say('percent', holds.share, 0)} of the ${tires}.` : holds.kind === 'tooMuch' ? `More than the ${tires} can hold.` : `The ${tires} gives out first, after roughly ${say('time', holds.least * 60, 0)} to ${say('time', holds.most * 60, 0)}.`,
+      ],
+    }));
+  });
   protected readonly rows = computed(() => {
     const bench = this.bench();
     if (!bench) return [];

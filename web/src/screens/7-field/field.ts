@@ -66,6 +66,10 @@ export class Field {
   }
 
   private levelWords(card: SetUpCard, within: number): { head: string; rest: string } {
+    if (card.held) {
+      const most = Math.max(...card.held.hands.map((h) => Math.hypot(h.noseDown, h.leftSideDown)));
+      return { head: showFigure(figure('torque', most), this.units()), rest: `tips in the wrist: ${card.held.pose.name.toLowerCase()}` };
+    }
     if (card.noseDown === null || card.leftSideDown === null) return { head: 'turns over', rest: 'do not let go of it' };
     const worst = Math.abs(card.noseDown) > Math.abs(card.leftSideDown) ? { angle: card.noseDown, words: ['nose down', 'nose up'] } : { angle: card.leftSideDown, words: ['left down', 'right down'] };
     const say = (angle: number): string => showFigure(figure('angle', Math.abs(angle)), this.units());

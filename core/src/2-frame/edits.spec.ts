@@ -1,0 +1,136 @@
+import * as fc from 'fast-check';
+import { applyEdits, assemble, designRig, FAMILIES, familyById, freed, placedPieces, withEdit, withoutWeight } from '.';
+import { quaternionAbout, type Vec3 } from '../0-base';
+import { inertiaAboutMassCentre, massCentre, sumsOf } from '../1-load';
+import type { Design, Edit, Rig } from '../model';
+import { BARS } from './parts/bars';
+import { familyInput } from './family';
+
+const built = (id: string): Rig => {
+  const family = familyById(id)!;
+  return family.build(familyInput(family, {}, {}).input);
+};
+const sums = (rig: Rig) => sumsOf(placedPieces(assemble(rig, null), {}).map((p) => p.flat));
+const done = (rig: Rig, ...edits: readonly (Edit extends infer E ? (E extends Edit ? Omit<E, 'id'> : never) : never)[]): Rig => {
+  const made = applyEdits(rig, edits.map((e, i) => ({ ...e, id: `e${i}` }) as Edit));
+  expect(made.unapplied).toEqual([]);
+  return made.rig;
+};
+
+describe('a rig built part by part as a free frame', () => {
+  // Everything of a family's rig is taken off and put on again by edits: the figures must be the family's.
+  for (const family of FAMILIES) {
+    it(`gives the figures of its family: ${family.name}`, () => {
+      const rig = built(family.id);
+      const bare: Rig = { ...rig, adjusters: rig.adjusters.filter((a) => a.kind !== 'count'), bodies: rig.bodies.map((b) => ({ ...b, members: [], parts: [], stations: [], joints: [], nodes: [] })) };
+      // Corners first, then what runs between them.
+      const withNodes: Rig = { ...bare, bodies: bare.bodies.map((b, i) => ({ ...b, nodes: rig.bodies[i]!.nodes.map(withoutTwin) })) };
+      const members = applyEdits(withNodes, rig.bodies.flatMap((b) => b.members.map((m): Edit => ({ kind: 'addMember', id: `m${m.id}`, body: b.id, nodes: [], member: withoutTwin(m), joints: [] })))).rig;
+      const joints: Rig = { ...members, bodies: members.bodies.map((b, i) => ({ ...b, joints: rig.bodies[i]!.joints })) };
+      const whole = applyEdits(joints, rig.bodies.flatMap((b): Edit[] => [
+        ...b.parts.map((p): Edit => ({ kind: 'add', id: `p${p.id}`, body: b.id, part: withoutTwin(p) })),
+        ...b.stations.map((s): Edit => ({ kind: 'addStation', id: `s${s.id}`, body: b.id, station: s, countMost: 20 })),
+      ])).rig;
+      const [a, z] = [sums(rig), sums(whole)];
+      expect(z.mass).toBeCloseTo(a.mass, 12);
+      massCentre(a).forEach((c, i) => expect(massCentre(z)[i]!).toBeCloseTo(c, 12));
+      inertiaAboutMassCentre(a).flat().forEach((x, i) => expect(inertiaAboutMassCentre(z).flat()[i]!).toBeCloseTo(x, 12));
+    });
+  }
+});
+
+const withoutTwin = <T extends { twin?: string | undefined }>(e: T): T => {
+  const { twin: _twin, ...rest } = e;
+  return rest as T;
+};
+
+describe('edits', () => {
+  it('move a part by so much, and the mass centre by its share', () => {
+    const rig = built('tube-frame');
+    const moved = done(rig, { kind: 'move', target: 'platform', by: [0.01, 0, 0.02] });
+    const platform = placedPieces(assemble(rig, null), {}).find((p) => p.flat.owner === 'platform')!.flat.mass;
+    const [a, z] = [sums(rig), sums(moved)];
+    expect(massCentre(z)[0] - massCentre(a)[0]).toBeCloseTo((0.01 * platform) / a.mass, 12);
+    expect(massCentre(z)[2] - massCentre(a)[2]).toBeCloseTo((0.02 * platform) / a.mass, 12);
+  });
+
+  it('keep mirror pairs pairs: whatever is done to one, the rig stays balanced side to side', () => {
+    const edit = fc.oneof(
+      fc.record({ kind: fc.constant('move' as const), target: fc.constantFrom('rear-foot-left', 'leg-left', 'front-top-right', 'foot-right'), by: fc.tuple(fc.double({ min: -0.05, max: 0.05, noNaN: true }), fc.double({ min: -0.02, max: 0.02, noNaN: true }), fc.double({ min: -0.05, max: 0.05, noNaN: true })) }),
+      fc.record({ kind: fc.constant('restock' as const), target: fc.constantFrom('leg-left', 'foot-right', 'top-left'), stock: fc.constantFrom(BARS['tube-alu-20x1.5']!, BARS['round-12']!) }),
+      fc.record({ kind: fc.constant('remove' as const), target: fc.constantFrom('foot-left', 'leg-right') }),
+    );
+    expect(() => fc.assert(fc.property(edit, (one) => {
+      const rig = built('tube-frame');
+      const sled: Rig = { ...rig, bodies: rig.bodies.slice(1), pivots: [] };
+      const { rig: made, unapplied } = applyEdits(sled, [{ ...one, id: 'e' } as Edit]);
+      return unapplied.length === 0 && Math.abs(massCentre(sums(made))[1]) < 1e-12;
+    }), { numRuns: 100, seed: 11 })).not.toThrow();
+  });
+
+  it('find the fitting again: a pipe taken off a tee leaves an elbow, one more makes a cross', () => {
+    const rig = built('pipe-post');
+    const without = done(rig, { kind: 'remove', target: 'lower-post' });
+    expect(without.bodies[0]!.joints.find((j) => j.node === 'tee')!.fitting).toBe('elbow90');
+    const more = done(rig, { kind: 'addMember', body: 'post', nodes: [{ id: 'n', at: [0, 0.2, 0] }], joints: [], member: { ...rig.bodies[0]!.members[2]!, id: 'second-handle', to: 'n' } });
+    expect(more.bodies[0]!.joints.find((j) => j.node === 'tee')!.fitting).toBe('cross');
+    const odd = done(rig, { kind: 'addMember', body: 'post', nodes: [{ id: 'n', at: [0.1, 0.2, 0.07] }], joints: [], member: { ...rig.bodies[0]!.members[2]!, id: 'odd', to: 'n' } });
+    expect(odd.bodies[0]!.joints.find((j) => j.node === 'tee')!.hub).toBeUndefined();
+  });
+
+  it('move all beyond a pipe that stands short of home', () => {
+    const rig = built('pipe-post');
+    const at = (r: Rig, node: string): Vec3 => r.bodies[0]!.nodes.find((n) => n.id === node)!.at;
+    const short = done(rig, { kind: 'short', target: 'lower-post', end: 0, by: { value: 0.0018 } });
+    expect(at(short, 'weight-end')[2]).toBeCloseTo(at(rig, 'weight-end')[2] - 0.0018, 12);
+    expect(at(short, 'camera-end')).toEqual(at(rig, 'camera-end'));
+    expect(short.bodies[0]!.stations[0]!.seat[2]).toBeCloseTo(rig.bodies[0]!.stations[0]!.seat[2] - 0.0018, 12);
+  });
+
+  it('turn a part about itself: its mass stays, the camera on it turns with it', () => {
+    const rig = built('pipe-post');
+    const turned = done(rig, { kind: 'turn', target: 'camera-plate', turn: quaternionAbout([0, 1, 0], 0.3) });
+    expect(sums(turned).mass).toBeCloseTo(sums(rig).mass, 12);
+    expect(turned.bodies[0]!.parts[0]!.mountTurn).toBeDefined();
+    expect(assemble(turned, null).mountTurn[0][2]).toBeCloseTo(Math.sin(0.3), 12);
+  });
+
+  it('measure a fitting: what the pipe takes off follows', () => {
+    const rig = built('pipe-post');
+    const made = done(rig, { kind: 'fitting', target: 'joint-tee', takeOff: 0.02, depth: 0.012 });
+    expect(made.bodies[0]!.joints.find((j) => j.id === 'joint-tee')!.hub!.sockets.every((s) => s.takeOff === 0.02 && s.depth === 0.012)).toBeTrue();
+  });
+});
+
+describe('a design with edits', () => {
+  const design: Design = { kind: 'family', family: 'pipe-post', dimensions: {}, choices: {}, edits: [] };
+  const edit = (now: Design, e: Edit): Design => withEdit(now, e)!;
+
+  it('folds one move into the next, and forgets what was added and taken off again', () => {
+    const twice = edit(edit(design, { kind: 'move', id: 'a', target: 'grip', by: [0.01, 0, 0] }), { kind: 'move', id: 'b', target: 'grip', by: [0, 0.02, 0] });
+    expect(twice.kind === 'family' && twice.edits).toEqual([{ kind: 'move', id: 'b', target: 'grip', by: [0.01, 0.02, 0] }]);
+    const part = { id: 'knob', name: 'knob', shape: { kind: 'point' as const }, at: [0, 0, 0] as Vec3, mass: { value: 0.02 } };
+    const gone = edit(edit(design, { kind: 'add', id: 'c', body: 'post', part }), { kind: 'remove', id: 'd', target: 'knob' });
+    expect(gone.kind === 'family' && gone.edits).toEqual([]);
+  });
+
+  it('refuses what finds nothing, and leaves the design alone', () => {
+    expect(withEdit(design, { kind: 'move', id: 'x', target: 'sail', by: [0, 0, 1] })).toBeNull();
+    expect(withEdit(freed(design)!, { kind: 'remove', id: 'x', target: 'sail' })).toBeNull();
+  });
+
+  it('gives the same rig freed as on its family, and takes the same edits', () => {
+    for (const e of [{ kind: 'weigh', id: 'w', target: 'handle', mass: { value: 0.4 } }, { kind: 'move', id: 'm', target: 'grip', by: [0, 0.01, 0] }, { kind: 'remove', id: 'r', target: 'foot' }] as const satisfies readonly Edit[]) {
+      const [a, z] = [designRig(edit(design, e)), designRig(edit(freed(design)!, e))];
+      if (!a.ok || !z.ok) return fail('not built');
+      expect(z.rig).toEqual(a.rig);
+    }
+  });
+
+  it('goes back to the reckoned mass when a weight is forgotten', () => {
+    const weighed = edit(design, { kind: 'weigh', id: 'w', target: 'handle', mass: { value: 0.4 } });
+    expect(withoutWeight(weighed, 'handle')).toEqual(design);
+    const free = edit(freed(design)!, { kind: 'weigh', id: 'w', target: 'handle', mass: { value: 0.4 } });
+    expect(withoutWeight(free, 'handle')).toEqual(freed(design)!);
+  });
+});

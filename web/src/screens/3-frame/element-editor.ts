@@ -1,0 +1,163 @@
+/** What can be done with the thing picked: where it is, how it is turned, what it weighs, what it is cut from, a copy, a mirror, away. */
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { mdiClose } from '@mdi/js';
+import { cutLengthOf, figure, memberEnds, quaternionOf, rotationAbout, showFigure, stockById, STOCK_OPTIONS, type Edit, type Part, type Quantity, type Vec3 } from '@tide-pebble/core';
+import { Units } from '../../services/units';
+import { Workspace, type Bench } from '../../services/workspace';
+import { Icon } from '../../ui/icon';
+import { Notices } from '../../ui/notices';
+import { QuantityField } from '../../ui/quantity-field';
+import { elementName, elementOf, freeId } from './elements';
+
+/** A kitchen scale with a step of 1 g: half a step either way, as a standard uncertainty, with its own drift. */
+const SCALE_SPREAD = 0.0006;
+/** A hand pushes a pipe home, or counts turns, to about this, m. */
+const SHORT_SPREAD = 0.0005;
+const REACH: readonly [number, number] = [-3, 3];
+
+type EditBody = Edit extends infer E ? (E extends Edit ? Omit<E, 'id'> : never) : never;
+
+@Component({
+  selector: 'tp-element-editor',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, QuantityField, Icon],
+  templateUrl: './element-editor.html',
+  styleUrl: './element-editor.css',
+})
+export class ElementEditor {
+  private readonly workspace = inject(Workspace);
+  private readonly notices = inject(Notices);
+  private readonly units = inject(Units).now;
+  protected readonly icons = { close: mdiClose };
+  protected readonly stocks = STOCK_OPTIONS;
+  protected readonly reach = REACH;
+  protected readonly ways = [{ axis: 0, name: 'Forward of the middle' }, { axis: 1, name: 'Left of the middle' }, { axis: 2, name: 'Above the middle' }] as const;
+  protected readonly turns = [{ name: 'Nose down', axis: [0, 1, 0] as Vec3 }, { name: 'To the left', axis: [0, 0, 1] as Vec3 }, { name: 'Left side down', axis: [-1, 0, 0] as Vec3 }];
+
+  readonly bench = input.required<Bench>();
+  readonly target = input.required<string>();
+  readonly closed = output<void>();
+  readonly picked = output<string>();
+
+  protected readonly found = computed(() => elementOf(this.bench().piece.rig, this.target()));
+  protected readonly name = computed(() => {
+    const found = this.found();
+    return found ? elementName(found) : '';
+  });
+  protected readonly twin = computed(() => {
+    const found = this.found();
+    return found && 'twin' in found.element ? (found.element.twin ?? null) : null;
+  });
+  /** Where it is, when it has a place of its own. */
+  protected readonly place = computed((): Vec3 | null => {
+    const found = this.found();
+    if (!found) return null;
+    if (found.kind === 'part' || found.kind === 'node') return found.element.at;
+    return found.kind === 'station' ? found.element.seat : null;
+  });
+  protected readonly mass = computed(() => {
+    const found = this.found();
+    if (!found || found.kind === 'node') return null;
+    const own = this.bench().judged.evaluation.pieces.filter((p) => p.flat.owner === this.target());
+    // A station is weighed by one of its washers.
+    const one = this.bench().piece.assembly.stacks.find((s) => s.station.id === this.target())?.one.mass;
+    const mass = one ?? own.reduce((sum, p) => sum + p.flat.mass, 0);
+    const measured = found.kind === 'joint' ? found.element.hub?.mass !== undefined : found.kind === 'station' ? found.element.washer.mass !== undefined : found.element.mass !== undefined;
+    return mass > 0 ? { value: mass, label: `${found.kind === 'station' ? 'One washer weighs' : 'Mass'}${measured ? ', weighed' : ', reckoned'}` } : null;
+  });
+  protected readonly member = computed(() => {
+    const found = this.found();
+    if (found?.kind !== 'member') return null;
+    const nodes = new Map(found.body.nodes.map((n) => [n.id, n.at]));
+    const ends = memberEnds(found.element, nodes, found.body.joints);
+    const straight = found.element.path.kind === 'straight';
+    return {
+      stock: found.element.stock.name,
+      cut: straight ? showFigure(figure('length', cutLengthOf(found.element, found.body), 1), this.units()) : null,
+      ends: [ends.from, ends.to].flatMap((e, end) => (e.depth === null ? [] : [{ end: end as 0 | 1, joint: e.joint?.name ?? 'fitting', depth: e.depth, short: e.shortBy, name: end === 0 ? found.element.from : found.element.to }])),
+    };
+  });
+  protected readonly joint = computed(() => {
+    const found = this.found();
+    if (found?.kind !== 'joint') return null;
+    const [socket] = found.element.hub?.sockets ?? [];
+    return { about: found.element.reversible ? 'comes apart' : 'cannot be undone', socket: socket ?? null, outer: found.element.hub?.outerRadius ?? null };
+  });
+  protected readonly supply = computed(() => {
+    const found = this.found();
+    return found?.kind === 'part' ? (found.element.supply ?? null) : null;
+  });
+  protected readonly canCopy = computed(() => this.found()?.kind === 'part');
+  protected readonly canTurn = computed(() => this.found()?.kind === 'part');
+
+  protected moveTo(axis: 0 | 1 | 2, { value }: Quantity): void {
+    const place = this.place();
+    if (!place) return;
+    const by = [0, 0, 0].map((_, i) => (i === axis ? value - place[i]! : 0)) as unknown as Vec3;
+    this.apply('moving', { kind: 'move', target: this.target(), by }, `move ${this.target()}`);
+  }
+
+  protected turn(axis: Vec3, { value }: Quantity): void {
+    if (value !== 0) this.apply('turning', { kind: 'turn', target: this.target(), turn: quaternionOf(rotationAbout(axis, value)) });
+  }
+
+  protected weigh(mass: Quantity): void {
+    this.apply('weighing', { kind: 'weigh', target: this.target(), mass: { ...mass, spread: SCALE_SPREAD, source: `mass of ${this.target()}` } });
+  }
+
+  protected unweigh(): void {
+    this.workspace.forgetWeight(this.target());
+  }
+
+  protected restock(id: string): void {
+    const stock = stockById(id);
+    if (stock) this.apply('changing what it is cut from', { kind: 'restock', target: this.target(), stock });
+  }
+
+  protected short(end: 0 | 1, { value }: Quantity): void {
+    this.apply('how far it goes in', { kind: 'short', target: this.target(), end, by: { value, spread: SHORT_SPREAD, source: `how far ${this.target()} is pushed home` } });
+  }
+
+  protected measureFitting(change: { takeOff?: number; depth?: number; outerRadius?: number }): void {
+    this.apply('measuring a fitting', { kind: 'fitting', target: this.target(), ...change });
+  }
+
+  protected copy(): void {
+    const found = this.found();
+    if (found?.kind !== 'part') return;
+    const id = freeId(this.bench().piece.rig, found.element.id.replace(/-\d+$/, ''));
+    const { mount: _mount, mountTurn: _turn, twin: _twin, screw: _screw, ...part } = found.element;
+    // A little to the side, so that two things are seen.
+    const moved: Part = { ...part, id, at: [part.at[0] + 0.02, part.at[1], part.at[2]], ...(part.holes ? { holes: part.holes.map((h) => ({ ...h, at: [h.at[0] + 0.02, h.at[1], h.at[2]] as Vec3 })) } : {}) };
+    if (this.apply('copying', { kind: 'add', body: found.body.id, part: moved })) this.picked.emit(id);
+  }
+
+  protected mirror(): void {
+    const found = this.found();
+    if (found?.kind !== 'part' || found.element.twin) return;
+    if (Math.abs(found.element.at[1]) < 0.001) return this.notices.say('It stands in the middle plane: its mirror image would be in its place.');
+    const id = freeId(this.bench().piece.rig, found.element.id.replace(/-\d+$/, ''));
+    const { mount: _mount, mountTurn: _turn, screw: _screw, ...part } = found.element;
+    // The pair is added as one: from then on what is done to one is done to both.
+    const pair: readonly Edit[] = [
+      { kind: 'add', id: crypto.randomUUID(), body: found.body.id, part: { ...part, id, twin: `${id}-twin` } },
+      { kind: 'remove', id: crypto.randomUUID(), target: this.target() },
+    ];
+    if (this.workspace.edit(`mirroring ${this.name()}`, pair)) this.picked.emit(id);
+  }
+
+  protected remove(): void {
+    const name = this.name();
+    if (this.apply('removing', { kind: 'remove', target: this.target() })) {
+      this.closed.emit();
+      this.notices.sayWithUndo(`The ${name} is off the rig.`);
+    }
+  }
+
+  private apply(label: string, edit: EditBody, merge: string | null = null): boolean {
+    const done = this.workspace.edit(`${label} ${this.name()}`, { ...edit, id: crypto.randomUUID() } as Edit, merge);
+    if (!done) this.notices.say('That cannot be done with this part.');
+    return done;
+  }
+}

@@ -1,0 +1,29 @@
+/** A new rig on the shelf: of a family, sized and set up for a loadout and the maker's hands. */
+import { inject, Injectable } from '@angular/core';
+import { startRig, type Family, type Hands, type KitItem, type Loadout, type RigDocument } from '@tide-pebble/core';
+import { Documents } from './documents';
+
+export const USUAL_WANTS: RigDocument['wants'] = { levelWithin: Math.PI / 180, dropTime: [1.8, 2.4], massAtMost: 2.5, calmAtLeast: 6, shopPrice: 200 };
+/** A hacksaw's cut. */
+const USUAL_KERF = 0.0015;
+
+@Injectable({ providedIn: 'root' })
+export class NewRig {
+  private readonly documents = inject(Documents);
+
+  start(family: Family, of: { name: string; loadout: Loadout | null; kit: ReadonlyMap<string, KitItem>; hands: Hands }): RigDocument {
+    const { design, values } = startRig(family, of.loadout, of.kit, USUAL_WANTS, of.hands);
+    const id = crypto.randomUUID();
+    const rig: RigDocument = { id, name: of.name.trim() || this.freeName('Rig'), notes: '', wants: USUAL_WANTS, hands: of.hands, loadout: of.loadout?.id ?? null, done: {}, kerf: USUAL_KERF, design };
+    const setup = { id: crypto.randomUUID(), rig: id, loadout: of.loadout?.id ?? 'bare', values: { ...values } };
+    this.documents.commit(`new rig ${rig.name}`, [{ kind: 'rig', id, body: rig }, { kind: 'setup', id: setup.id, body: setup }]);
+    return rig;
+  }
+
+  freeName(base: string): string {
+    const taken = new Set(this.documents.all('rig').map((r) => r.name));
+    let name = base;
+    for (let n = 2; taken.has(name); n++) name = `${base} ${n}`;
+    return name;
+  }
+}
