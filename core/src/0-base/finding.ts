@@ -11,6 +11,9 @@ export type Change =
   | { readonly kind: 'choice'; readonly id: string; readonly value: string }
   /** A member's end pushed home, or a thing moved, m. */
   | { readonly kind: 'short'; readonly id: string; readonly end: 0 | 1; readonly value: number }
+  /** A member cut from other stock, by its id in the stock list; a camera screw of another length under its head, m. */
+  | { readonly kind: 'restock'; readonly id: string; readonly stock: string }
+  | { readonly kind: 'screw'; readonly id: string; readonly length: number }
   | { readonly kind: 'move'; readonly id: string; readonly by: readonly [number, number, number] }
   | { readonly kind: 'mount'; readonly id: string; readonly into: string };
 

@@ -34,6 +34,7 @@ function applied(rig: Rig, edit: Edit): Rig | null {
     case 'turn': return inPairs(rig, edit.target, (r, id, twin) => partChanged(r, id, (part) => turned(part, twin ? mirroredTurn(edit.turn) : edit.turn)));
     case 'restock': return inPairs(rig, edit.target, (r, id) => memberChanged(r, id, (member) => ({ ...member, stock: edit.stock })));
     case 'short': return inPairs(rig, edit.target, (r, id) => pushedShort(r, id, edit));
+    case 'screw': return partChanged(rig, edit.target, (part) => (part.screw ? { ...part, screw: { ...part.screw, length: edit.length } } : part));
     case 'fitting': return measuredFitting(rig, edit);
   }
 }

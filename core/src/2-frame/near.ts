@@ -1,5 +1,5 @@
 /** Quick questions about what stands near what, for the checks of clearances. */
-import { add, length, subtract, transform, type Vec3 } from '../0-base';
+import { add, dot, figure, length, say, subtract, transform, type Finding, type Vec3 } from '../0-base';
 import type { FreeSpace, LensCone } from '../1-load';
 import { shiftOf, valuesInOrder, type PlacedPiece } from './assemble';
 import { solidGap, type Solid3 } from './clearance';
@@ -50,17 +50,19 @@ export function loadPlace({ assembly, values }: FrameContext): ((p: Vec3) => Vec
 }
 
 /** How far a point stands inside the picture's edge, m, at its sides and at its top or bottom; the lesser counts. Null behind the lens's front. */
-export function intoPicture(p: Vec3, cone: LensCone, place: (p: Vec3) => Vec3): { readonly across: number; readonly up: number } | null {
+export type IntoPicture = (p: Vec3) => { readonly across: number; readonly up: number } | null;
+
+/** The lens's cone where the load stands on the rig, worked out once for all the points that are asked about. */
+export function pictureOf(cone: LensCone, place: (p: Vec3) => Vec3): IntoPicture {
   const front = place(cone.front);
-  const way = (v: Vec3): Vec3 => subtract(place(v), place([0, 0, 0]));
-  const d = subtract(p, front);
-  const along = (v: Vec3): number => d[0] * v[0] + d[1] * v[1] + d[2] * v[2];
-  const ahead = along(way(cone.forward));
-  if (ahead <= 0) return null;
-  const rim = cone.frontRadius;
-  const across = rim + ahead * Math.tan(cone.wide.across / 2) - Math.abs(along(way(cone.left)));
-  const up = rim + ahead * Math.tan(cone.wide.up / 2) - Math.abs(along(way(cone.up)));
-  return { across, up };
+  const origin = place([0, 0, 0]);
+  const [forward, left, upward] = [cone.forward, cone.left, cone.up].map((v) => subtract(place(v), origin)) as [Vec3, Vec3, Vec3];
+  const [wide, tall] = [Math.tan(cone.wide.across / 2), Math.tan(cone.wide.up / 2)];
+  return (p) => {
+    const d = subtract(p, front);
+    const ahead = dot(d, forward);
+    return ahead <= 0 ? null : { across: cone.frontRadius + ahead * wide - Math.abs(dot(d, left)), up: cone.frontRadius + ahead * tall - Math.abs(dot(d, upward)) };
+  };
 }
 
 export function spaceSolid(space: FreeSpace, place: (p: Vec3) => Vec3): Solid3 {
@@ -73,5 +75,14 @@ const column = (m: readonly Vec3[], i: number): Vec3 => [m[0]![i]!, m[1]![i]!, m
 /** Frame pieces by the element they belong to, the load left out. */
 export const framePieces = (frame: FrameContext): readonly PlacedPiece[] => frame.pieces.filter((p) => !p.isLoad);
 
-export const nameOf = (frame: FrameContext, owner: string): string => frame.pieces.find((p) => p.flat.owner === owner)?.flat.name ?? owner;
+/** A part pushed straight away from a point by so much, as a change to offer; members stay, for their fittings would not. */
+export function pushAway(frame: Pick<FrameContext, 'rig'>, owner: string, from: Vec3, at: Vec3, by: number): Finding['fixes'] {
+  const part = frame.rig.bodies.flatMap((b) => b.parts).find((p) => p.id === owner && !p.mount);
+  const away = subtract(at, from);
+  const axis = [0, 1, 2].reduce((best, i) => (Math.abs(away[i]!) > Math.abs(away[best]!) ? i : best), 0);
+  if (!part || by > 0.1 || away[axis] === 0) return [];
+  const move = [0, 1, 2].map((i) => (i === axis ? Math.sign(away[i]!) * (by + 0.0005) : 0)) as unknown as Vec3;
+  return [{ label: say`Move the ${part.name} ${figure('length', by)} away`, changes: [{ kind: 'move', id: owner, by: move }] }];
+}
+
 

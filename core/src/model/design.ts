@@ -17,6 +17,7 @@ export const edit = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('turn'), id, target: id, turn: quaternion }),
   z.strictObject({ kind: z.literal('restock'), id, target: id, stock }),
   z.strictObject({ kind: z.literal('short'), id, target: id, end: z.literal([0, 1]), by: quantity }),
+  z.strictObject({ kind: z.literal('screw'), id, target: id, length: positive }),
   z.strictObject({ kind: z.literal('fitting'), id, target: id, outerRadius: positive.optional(), takeOff: notNegative.optional(), depth: notNegative.optional() }),
 ]);
 export type Edit = z.infer<typeof edit>;

@@ -1,6 +1,6 @@
 /** The rig on the bench: which one, with which loadout and set-up, and every figure derived from them. */
 import { inject, Injectable } from '@angular/core';
-import { changedLoadout, freed, judged, withEdit, withoutWeight, workpiece, type AdjusterValues, type BinItem, type Change, type Design, type Edit, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type Workpiece } from '@tide-pebble/core';
+import { changedLoadout, freed, judged, stockById, withEdit, withoutWeight, workpiece, type AdjusterValues, type BinItem, type Change, type Design, type Edit, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type Workpiece } from '@tide-pebble/core';
 import type { StockPlan } from '@tide-pebble/core/making';
 import { BehaviorSubject, catchError, combineLatest, debounceTime, distinctUntilChanged, map, of, shareReplay, startWith, switchMap, type Observable } from 'rxjs';
 import { Documents } from './documents';
@@ -167,6 +167,9 @@ function withChoices(rig: RigDocument, choices: Readonly<Record<string, string>>
 /** A finding's change of the frame itself, as the edit it is. */
 function editOf(change: Change): readonly Edit[] {
   if (change.kind === 'short') return [{ kind: 'short', id: crypto.randomUUID(), target: change.id, end: change.end, by: { value: change.value } }];
+  if (change.kind === 'screw') return [{ kind: 'screw', id: crypto.randomUUID(), target: change.id, length: change.length }];
+  const stock = change.kind === 'restock' ? stockById(change.stock) : null;
+  if (change.kind === 'restock') return stock ? [{ kind: 'restock', id: crypto.randomUUID(), target: change.id, stock }] : [];
   if (change.kind === 'move') return [{ kind: 'move', id: crypto.randomUUID(), target: change.id, by: change.by }];
   return [];
 }

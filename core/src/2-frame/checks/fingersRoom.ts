@@ -3,6 +3,7 @@ import { figure, say } from '../../0-base';
 import { contactAt, valuesInOrder } from '../assemble';
 import { pointGap } from '../clearance';
 import type { FrameCheck } from '../frameCheck';
+import { pushAway } from '../near';
 
 /** What is this near to the middle of the hand is what it holds. */
 const HELD = 0.03;
@@ -25,7 +26,7 @@ export const fingersRoom: FrameCheck = {
         title: say`The ${flat.name} is ${figure('length', gap)} from the middle of the ${contact.name}.`,
         why: say`Fingers round a handle need ${figure('length', least)} from its middle: half your hand's breadth and a little for gloves.`,
         toDo: say`Move the hand along, or the ${flat.name} away.`,
-        fixes: [],
+        fixes: pushAway({ rig }, flat.owner, at, flat.at, least - gap),
       }];
     });
   },

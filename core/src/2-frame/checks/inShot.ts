@@ -3,12 +3,13 @@ import { figure, say, type Finding, type Vec3 } from '../../0-base';
 import type { LensCone } from '../../1-load';
 import { contactAt, valuesInOrder } from '../assemble';
 import type { FrameCheck, FrameContext } from '../frameCheck';
-import { framePieces, intoPicture, loadPlace, pointsOf } from '../near';
+import { framePieces, loadPlace, pictureOf, pointsOf, reachOf } from '../near';
 
 /** A fist is about this far across from its middle, m. */
 const FIST = 0.045;
 /** Less than this is the blur of a lens's edge. */
 const SEEN = 0.001;
+const MOST_MOVED = 0.1;
 
 export const inShot: FrameCheck = {
   id: 'inShot',
@@ -17,6 +18,17 @@ export const inShot: FrameCheck = {
     return place ? frame.cones.flatMap((cone) => oneCone(frame, cone, place)) : [];
   },
 };
+
+/** Forward, or on a riser, whichever is the smaller change: more than a hand's breadth of either is another rig. */
+function fixesFor(frame: FrameContext, ahead: number, rise: number, below: boolean): Finding['fixes'] {
+  const id = frame.rig.bodies.flatMap((b) => b.parts).find((p) => p.mount)?.id;
+  if (!id) return [];
+  const up = below ? rise : -rise;
+  return [
+    ...(ahead <= MOST_MOVED ? [{ size: ahead, label: say`Camera ${figure('length', ahead)} forward`, changes: [{ kind: 'move' as const, id, by: [ahead + SEEN, 0, 0] as Vec3 }] }] : []),
+    ...(below && rise <= MOST_MOVED ? [{ size: rise, label: say`Camera on a riser of ${figure('length', rise)}`, changes: [{ kind: 'move' as const, id, by: [0, 0, up + SEEN] as Vec3 }] }] : []),
+  ].sort((a, b) => a.size - b.size).slice(0, 1).map(({ label, changes }) => ({ label, changes }));
+}
 
 interface Seen {
   readonly owner: string;
@@ -31,11 +43,12 @@ interface Seen {
 
 function oneCone(frame: FrameContext, cone: LensCone, place: (p: Vec3) => Vec3): readonly Finding[] {
   const front = place(cone.front);
+  const picture = pictureOf(cone, place);
   const inOrder = valuesInOrder(frame.rig, frame.values);
   const seen = new Map<string, Seen>();
   const look = (owner: string, name: string, points: readonly Vec3[], round: number): void => {
     for (const p of points) {
-      const inside = intoPicture(p, cone, place);
+      const inside = picture(p);
       if (!inside) continue;
       const by = Math.min(inside.across, inside.up) + round;
       if (by <= SEEN) continue;
@@ -43,13 +56,19 @@ function oneCone(frame: FrameContext, cone: LensCone, place: (p: Vec3) => Vec3):
       seen.set(owner, { owner, name, by: Math.max(by, before?.by ?? 0), rise: Math.max(inside.up + round, before?.rise ?? 0), below: p[2] < front[2], ahead: Math.max(p[0] - front[0], before?.ahead ?? 0) });
     }
   };
-  for (const { flat } of framePieces(frame)) look(flat.owner, flat.name, pointsOf(flat), 0);
+  for (const { flat } of framePieces(frame)) {
+    // Whole bodies that lie clear of the cone by more than their own reach are not looked at point by point.
+    const middle = picture(flat.at);
+    const reach = 3 * reachOf(flat);
+    if (middle && Math.min(middle.across, middle.up) < -reach) continue;
+    look(flat.owner, flat.name, pointsOf(flat), 0);
+  }
   for (const contact of frame.rig.contacts) if (contact.kind === 'hand') look(contact.id, contact.name, [contactAt(frame.rig, contact, inOrder)], FIST);
   return [...seen.values()].sort((a, b) => b.by - a.by).slice(0, 2).map(({ owner, name, by, rise, below, ahead }) => ({
     code: 'inShot', severity: 'mend', about: owner, figure: figure('length', by), limit: figure('length', 0),
     title: say`The ${name} stands ${figure('length', by)} inside the picture.`,
     why: say`At ${figure('angle', cone.wide.across, 0)} across, the lens sees everything within its cone; this reaches ${figure('length', ahead)} ahead of its front.`,
     toDo: say`Bring the camera ${figure('length', ahead)} forward, stand it ${figure('length', rise)} ${below ? 'higher' : 'lower'}, or use a longer lens.`,
-    fixes: [],
+    fixes: fixesFor(frame, ahead, rise, below),
   }));
 }

@@ -1,5 +1,6 @@
 /** Pipes that meet in a way no fitting of their system takes: which one is in the way, and the nearest that works. */
-import { DEGREE, figure, say } from '../../0-base';
+import { DEGREE, addScaled, figure, length, say, subtract, type Fix, type Vec3 } from '../../0-base';
+import type { Body, Member } from '../../model';
 import { FITTING_NAMES } from '../fittingFor';
 import type { FrameCheck } from '../frameCheck';
 import { fittingAt, pipeOfMember } from '../refit';
@@ -21,8 +22,16 @@ export const noFitting: FrameCheck = {
           toDo: nearest && nearest.turn > 0.5 * DEGREE
             ? say`Turn it ${figure('angle', nearest.turn, 0)} and a ${FITTING_NAMES[nearest.fitting]} takes all; or branch it off a little further along with a short piece and a tee.`
             : say`Branch it off a little further along, with a short piece and a tee of its own.`,
-          fixes: [],
+          fixes: nearest && nearest.turn > 0.5 * DEGREE ? [turned(body, culprit, joint.node, nearest.direction, nearest.turn)] : [],
         }];
       }),
     ),
 };
+
+/** The far corner of the pipe in the way, swung to where a fitting takes it. */
+function turned(body: Body, pipe: Member, node: string, direction: Vec3, by: number): Fix {
+  const at = (id: string): Vec3 => body.nodes.find((n) => n.id === id)!.at;
+  const far = pipe.from === node ? pipe.to : pipe.from;
+  const to = addScaled(at(node), direction, length(subtract(at(far), at(node))));
+  return { label: say`Turn the ${pipe.name} ${figure('angle', by, 0)}`, changes: [{ kind: 'move', id: far, by: subtract(to, at(far)) }] };
+}

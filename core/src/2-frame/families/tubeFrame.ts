@@ -86,10 +86,11 @@ function build(input: FamilyInput): Rig {
     contacts: [{ id: 'hand-on-grip', name: 'hand', kind: 'hand', body: 'held-grip', at: [0, 0, -0.02 - d['gripLength']! / 2], direction: [0, 0, 1] }],
     poses: [{ id: 'carried', name: 'Carried upright', contacts: ['hand-on-grip'], arm: 0.35 }],
     adjusters: [
-      { id: 'deck-fore-aft', name: choices['deck'] === 'grid' ? 'Camera hole, fore and aft' : 'Camera in the slot, fore and aft', kind: choices['deck'] === 'grid' ? 'holes' : 'slide', axis: [1, 0, 0], range: [-0.04, 0.04], step: choices['deck'] === 'grid' ? GRID_PITCH : 0.0005, value: 0, moves: [{ kind: 'part', id: 'camera-screw' }] },
+      { id: 'deck-fore-aft', name: choices['deck'] === 'grid' ? 'Camera hole, fore and aft' : 'Camera in the slot, fore and aft', kind: choices['deck'] === 'grid' ? 'holes' : 'slide', axis: [1, 0, 0], range: [-0.04, 0.04], step: choices['deck'] === 'grid' ? GRID_PITCH : 0.00025, value: 0, moves: [{ kind: 'part', id: 'camera-screw' }] },
       { id: 'deck-sideways', name: 'Camera, side to side', kind: 'slide', axis: [0, 1, 0], range: [-0.008, 0.008], step: 0.00025, value: 0, moves: [{ kind: 'part', id: 'camera-screw' }] },
       { id: 'pivot-height', name: 'Pivot height', kind: 'thread', axis: [0, 0, 1], range: [-STUD.range, STUD.range], step: STUD.step, perTurn: STUD.perTurn, value: 0, moves: [{ kind: 'pivot', id: 'joint' }, { kind: 'body', id: 'held-grip' }] },
-      ...stations.map((s) => ({ id: `${s.id}-count`, name: s.name, kind: 'count' as const, range: [0, Math.floor(d['stackRoom']! / washer.thickness + 1e-9)] as const, step: 1, value: 0, moves: [{ kind: 'station' as const, id: s.id }] })),
+      // Left and right are set as a pair: side to side is what the platform's slide is for.
+      ...(['front', 'rear'] as const).map((id) => ({ id: `${id}-count`, name: `${id === 'front' ? 'Front' : 'Rear'} washers, each side`, kind: 'count' as const, range: [0, Math.floor(d['stackRoom']! / washer.thickness + 1e-9)] as const, step: 1, value: 0, moves: [{ kind: 'station' as const, id: `${id}-left` }, { kind: 'station' as const, id: `${id}-right` }] })),
     ],
   };
 }
@@ -162,7 +163,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   leg = Math.min(leg, 0.5);
   const count = Math.min(most, wanted);
   const [front, rear] = [Math.ceil(count / 4), Math.floor(count / 4)];
-  const startValues = { 'front-left-count': front, 'front-right-count': front, 'rear-left-count': rear, 'rear-right-count': rear };
+  const startValues = { 'front-count': front, 'rear-count': rear };
   const cameraFromPivot = toFive(nilOf((x) => weighed(build(at(leg, jointHeight, x)), load, startValues, ['sled']).centre[0], -0.15, 0.06));
   const sized = at(leg, jointHeight, cameraFromPivot);
   const reasons: Phrase[] = [

@@ -75,7 +75,7 @@ function variablesOf(assembly: Assembly, values: AdjusterValues): Variables | nu
       groups.set(key, { slides, sums: addSums(groups.get(key)?.sums ?? NO_SUMS, sums) });
     }
   }
-  const stacks = [];
+  const stacks: { adjuster: number; byCount: Sums[] }[] = [];
   for (const stack of assembly.stacks.filter((s) => beyond.has(s.body))) {
     const shift = shiftOf(rig, stack.movedBy, inOrder);
     const at = (count: number): Sums => {
@@ -85,7 +85,11 @@ function variablesOf(assembly: Assembly, values: AdjusterValues): Variables | nu
     if (stack.countedBy === null) fixed = addSums(fixed, at(stack.station.count));
     else {
       const [least, most] = rig.adjusters[stack.countedBy]!.range;
-      stacks.push({ adjuster: stack.countedBy, byCount: Array.from({ length: Math.floor(most) - Math.ceil(least) + 1 }, (_, n) => at(Math.ceil(least) + n)) });
+      const byCount = Array.from({ length: Math.floor(most) - Math.ceil(least) + 1 }, (_, n) => at(Math.ceil(least) + n));
+      // One count may set several bolts at once: a pair, left and right.
+      const pair = stacks.find((s) => s.adjuster === stack.countedBy);
+      if (pair) pair.byCount = pair.byCount.map((sums, n) => addSums(sums, byCount[n]!));
+      else stacks.push({ adjuster: stack.countedBy, byCount });
     }
   }
   return { inOrder, pivot: pivotAt(rig, pivot, inOrder), fixed, groups: [...groups.values()], stacks };
