@@ -4,10 +4,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import Database from 'better-sqlite3';
-import { evaluate, massCentre, parseRigFile, sumsOf, workpiece, type Rig } from '@tide-pebble/core';
+import { evaluate, FAMILIES, judged, massCentre, parseRigFile, startRig, sumsOf, workpiece, type Rig } from '@tide-pebble/core';
 import { coverageOf } from '@tide-pebble/core/measuring';
 import { openStore } from '../server/src/store/openStore';
 import { queryText } from '../server/src/store/sqlFiles';
+import { measureFrame } from './frame';
 import { madeKit, measureLoad } from './load';
 import { measurePage } from './page';
 
@@ -42,6 +43,20 @@ line(`evaluate the demo rig (${bodies.length} bodies), over adding it up once`, 
 line('evaluate a rig of 200 bodies, over the demo rig', `${(large / demo).toFixed(1)} ×`, `aim under 20 ×; ${large.toFixed(3)} ms here`);
 
 const FRAME_MS = 1000 / 60;
+const families = FAMILIES.map((family) => {
+  const start = startRig(family, loadouts[0]!, new Map(kit.map((k) => [k.id, k])), rig.wants);
+  const one = workpiece({ design: start.design }, loadouts[0]!, new Map(kit.map((k) => [k.id, k])));
+  if (!one.ok) throw new Error(one.reason);
+  const kept = timeOf(() => evaluate(one.piece.assembly, start.values), 400);
+  const checked = timeOf(() => judged(one.piece, start.values, rig.wants), 200);
+  // The naive way: from the documents again at each edit, as if nothing were kept.
+  const naive = timeOf(() => {
+    const again = workpiece({ design: start.design }, loadouts[0]!, new Map(kit.map((k) => [k.id, k])));
+    if (again.ok) judged(again.piece, start.values, rig.wants);
+  }, 200);
+  return { id: family.id, kept, checked, naive };
+});
+for (const f of families) line(`${f.id}: setting an adjuster, all checks, over from the documents`, `${(f.checked / f.naive).toFixed(2)} ×`, `aim under 1 ×; evaluate ${f.kept.toFixed(2)} ms (aim under 1), with checks ${f.checked.toFixed(2)}, naive ${f.naive.toFixed(2)}`);
 const many = madeKit(120, 200);
 const manyKit = new Map(many.kit.map((k) => [k.id, k]));
 const covering = timeOf(() => coverageOf(many.loadouts, manyKit), 200);
@@ -63,6 +78,11 @@ line('longest task on the main thread while editing, over 50 ms', `${(page.longe
 const bytes = page.fetched.reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0);
 line('first load with the Shelf usable, gz, over 200 kB', `${(bytes / 200_000).toFixed(2)} ×`, `aim under 1 ×; ${(bytes / 1000).toFixed(0)} kB of page, styles and code`);
 line('fonts of the first load (woff2)', `${(page.fontBytes / 1000).toFixed(0)} kB`, 'latin only');
+
+const frame = await measureFrame();
+line('Frame: edit of a size to painted, all checks, over a frame', `${(frame.family / FRAME_MS).toFixed(2)} ×`, `aim under 2 × (waits for the frame); ${frame.family.toFixed(1)} ms`);
+line('the same on a free frame of 200 members', `${(frame.free / FRAME_MS).toFixed(2)} ×`, `aim under 2 × (waits for the frame); ${frame.free.toFixed(1)} ms`);
+for (const { rig: id, rate } of frame.turning) line(`3D turned in software, ${id}, over 50 a second`, `${(rate / 50).toFixed(2)} ×`, `aim over 1 ×; ${rate.toFixed(0)} frames a second`);
 
 function bigRig(base: Rig, count: number): Rig {
   const [hand, sled] = base.bodies;

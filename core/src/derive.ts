@@ -74,6 +74,7 @@ function describeEdit(edit: Edit): string {
     case 'add': return `add ${edit.part.name}`;
     case 'addMember': return `add ${edit.member.name}`;
     case 'addStation': return `add ${edit.station.name}`;
+    case 'price': return `price of ${edit.item}`;
     default: return `${edit.kind}, ${edit.target}`;
   }
 }

@@ -6,4 +6,4 @@ export * from './2-frame';
 export * from './3-balance';
 export * from './contract';
 export { judged, workpiece, type Judged, type Workpiece, type WorkpieceOutcome } from './derive';
-export { startRig, type Start } from './startRig';
+export { holdPlaces, startRig, type HoldPlace, type Start } from './startRig';

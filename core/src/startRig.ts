@@ -1,8 +1,8 @@
 /** A new rig of a family for a load: sized, then set up as near to level and to the wanted drop time as its adjusters go. */
 import { placeLoad, type PlacedLoad } from './1-load';
-import { assemble, USUAL_HANDS, type AdjusterValues, type Family, type Sizing } from './2-frame';
+import { assemble, USUAL_HANDS, type AdjusterValues, type Assembly, type Family, type Sizing } from './2-frame';
 import { evaluate, supportOf, trim } from './3-balance';
-import type { Design, Hands, KitItem, Loadout, Wants } from './model';
+import type { Adjuster, Design, Hands, KitItem, Loadout, Rig, Wants } from './model';
 
 export interface Start {
   readonly sized: Sizing;
@@ -31,15 +31,43 @@ function setUp(family: Family, sized: Sizing, load: PlacedLoad | null, wants: Wa
   return overHand(assembly, sized.startValues);
 }
 
-/** A rig held in the hand: the mark it is held at, or the camera's slide, is set so that nothing tips fore and aft. */
-function overHand(assembly: ReturnType<typeof assemble>, values: AdjusterValues): AdjusterValues {
-  const adjuster = assembly.rig.adjusters.find((a) => a.kind !== 'count' && Math.abs(a.axis?.[0] ?? 0) > 0.9);
-  if (!adjuster) return values;
+export interface HoldPlace {
+  readonly loadout: string;
+  readonly name: string;
+  /** Setting of the adjuster, and whether it reaches so far. */
+  readonly value: number;
+  readonly reaches: boolean;
+}
+
+/** Where each loadout wants a held rig's mark or slide, so that nothing tips fore and aft; null when it has none. */
+export function holdPlaces(rig: Rig, loadouts: readonly Loadout[], kit: ReadonlyMap<string, KitItem>, values: AdjusterValues): { readonly adjuster: Adjuster; readonly places: readonly HoldPlace[] } | null {
+  const adjuster = foreAftOf(rig);
+  if (!adjuster || supportOf(rig)?.kind !== 'hands') return null;
+  return {
+    adjuster,
+    places: loadouts.map((loadout) => {
+      const wanted = levelAt(assemble(rig, placeLoad(loadout, kit)), adjuster, values);
+      const [least, most] = adjuster.range;
+      return { loadout: loadout.id, name: loadout.name, value: wanted, reaches: wanted >= least - 1e-9 && wanted <= most + 1e-9 };
+    }),
+  };
+}
+
+const foreAftOf = (rig: Rig): Adjuster | null => rig.adjusters.find((a) => a.kind !== 'count' && Math.abs(a.axis?.[0] ?? 0) > 0.9) ?? null;
+
+/** The setting at which the mass centre is over the hands, fore and aft; beyond the range where that is where it lies. */
+function levelAt(assembly: Assembly, adjuster: Adjuster, values: AdjusterValues): number {
   const miss = (value: number): number => evaluate(assembly, { ...values, [adjuster.id]: value }).fromSupport?.[0] ?? 0;
   const [least, most] = adjuster.range;
   const [a, b] = [miss(least), miss(most)];
-  if (a === b) return values;
-  const exact = least + ((most - least) * a) / (a - b);
-  const stepped = Math.round(Math.min(most, Math.max(least, exact)) / adjuster.step) * adjuster.step;
+  return a === b ? 0 : least + ((most - least) * a) / (a - b);
+}
+
+/** A rig held in the hand: the mark it is held at, or the camera's slide, is set so that nothing tips fore and aft. */
+function overHand(assembly: Assembly, values: AdjusterValues): AdjusterValues {
+  const adjuster = foreAftOf(assembly.rig);
+  if (!adjuster) return values;
+  const [least, most] = adjuster.range;
+  const stepped = Math.round(Math.min(most, Math.max(least, levelAt(assembly, adjuster, values))) / adjuster.step) * adjuster.step;
   return { ...values, [adjuster.id]: stepped };
 }

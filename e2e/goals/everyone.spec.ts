@@ -13,7 +13,7 @@ for (const demo of [true, false]) {
         await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
         await page.setViewportSize({ width, height: 844 });
         const found: string[] = [];
-        for (const stage of demo ? [...STAGES, 'load/kit-heron', 'load/kit-zoom'] : STAGES) {
+        for (const stage of demo ? [...STAGES, 'load/kit-heron', 'load/kit-zoom', 'shelf/choose', 'frame/print'] : STAGES) {
           await page.goto(`${server.address}/${stage}`);
           await expect(page.locator('main h1, main h2, main .view-title').first()).toBeVisible();
           const { violations } = await new AxeBuilder({ page }).analyze();

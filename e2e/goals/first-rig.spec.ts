@@ -45,7 +45,7 @@ test('make, trim, build, carry and log the first rig', async ({ bench: page, ser
   await test.step('start the bent bar for them', async () => {
     await goTo(page, 'Shelf');
     await page.getByPlaceholder('Limpet, say').fill('Limpet');
-    await page.getByRole('button', { name: 'Start this one' }).click();
+    await page.getByRole('button', { name: 'Start this one: Bent bar on a universal joint' }).click();
     await expect(page.getByRole('heading', { name: 'From the side' })).toHaveCount(0);
     await expect(page.getByText('From the side')).toBeVisible();
     await fill(page, 'Tail', '140 mm');

@@ -24,6 +24,13 @@ export interface FlatBody {
   /** Figures with the same source vary together. */
   readonly source: string;
   readonly look: 'steel' | 'wood' | 'plastic' | 'rubber' | 'gear';
+  /** How it moves with each thing that is not known and moves other bodies too. */
+  readonly shifts?: readonly Shift[];
+}
+/** One standard uncertainty of a place, m, rig axes; equal sources move together. */
+export interface Shift {
+  readonly source: string;
+  readonly by: Vec3;
 }
 
 export interface FlatBodyInput {

@@ -1,7 +1,7 @@
 /** Load: what is carried, weighed and measured; from shapes to mass, mass centre and inertia. Measuring and coverage have their own door, ../measuring. */
 export { solidOf, type Solid } from './solid';
 export { MeshFault, meshFault } from './meshSolid';
-export { flatBody, shifted, type FlatBody } from './flatBody';
+export { flatBody, shifted, type FlatBody, type Shift } from './flatBody';
 export { turnedBody } from './turnedBody';
 export { NO_SUMS, addSums, carryOver, inertiaAbout, inertiaAboutMassCentre, massCentre, moveSums, scaleSums, sumsOf, sumsOfOne, type RigidPiece, type Sums } from './moments';
 // kit and loadouts

@@ -1,7 +1,9 @@
 /** The maker's own changes laid over a rig by identifier; what has a twin is changed in pairs, mirrored. */
 import { add, multiply, quaternionOf, rotationOf, subtract, transform, type Quaternion, type Vec3 } from '../0-base';
-import type { Body, Edit, Joint, Member, Part, Rig } from '../model';
+import type { Body, Edit, Joint, Member, Part, Rig, Supply } from '../model';
 import { mirroredMember, mirroredNode, mirroredPart, mirroredPoint, mirroredTurn } from './mirror';
+import { FITTING_NAMES } from './fittingFor';
+import { jointFacts } from './jointFacts';
 import { refit } from './refit';
 
 export interface EditedRig {
@@ -34,6 +36,7 @@ function applied(rig: Rig, edit: Edit): Rig | null {
     case 'turn': return inPairs(rig, edit.target, (r, id, twin) => partChanged(r, id, (part) => turned(part, twin ? mirroredTurn(edit.turn) : edit.turn)));
     case 'restock': return inPairs(rig, edit.target, (r, id) => memberChanged(r, id, (member) => ({ ...member, stock: edit.stock })));
     case 'short': return inPairs(rig, edit.target, (r, id) => pushedShort(r, id, edit));
+    case 'price': return priced(rig, edit);
     case 'screw': return partChanged(rig, edit.target, (part) => (part.screw ? { ...part, screw: { ...part.screw, length: edit.length } } : part));
     case 'fitting': return measuredFitting(rig, edit);
   }
@@ -204,12 +207,42 @@ function reachable(body: Body, without: Member, from: string): ReadonlySet<strin
   return found;
 }
 
-function measuredFitting(rig: Rig, { target, outerRadius, takeOff, depth }: EditOf<'fitting'>): Rig | null {
+/** Another fitting of the same ways, another hold, or this one's own measures. */
+function measuredFitting(rig: Rig, { target, fitting, hold, outerRadius, takeOff, depth }: EditOf<'fitting'>): Rig | null {
   return inBody(rig, bodyOf(rig, (b) => b.joints.some((j) => j.id === target && j.hub)), (body) => ({
     ...body,
     joints: body.joints.map((j) => (j.id !== target || !j.hub ? j : {
       ...j,
+      ...(fitting ? { fitting, name: FITTING_NAMES[fitting] } : {}),
+      ...(fitting || hold ? heldBy(j, fitting ?? j.fitting, hold ?? j.hold) : {}),
       hub: { ...j.hub, outerRadius: outerRadius ?? j.hub.outerRadius, sockets: j.hub.sockets.map((s) => ({ ...s, takeOff: takeOff ?? s.takeOff, depth: depth ?? s.depth })) },
     })),
   }));
+}
+
+/** What a hold, or a union that unscrews, does to a joint: whether it opens, whether it can be undone, how long it sets. */
+function heldBy(joint: Joint, fitting: Joint['fitting'], hold: Joint['hold']): Partial<Joint> {
+  const facts = jointFacts({ fitting, hold });
+  const opens = fitting === 'union';
+  return { ...(hold ? { hold } : {}), packs: opens || facts.packs, reversible: opens || facts.reversible, dryingTime: hold === joint.hold ? (joint.dryingTime ?? 0) : facts.dryingTime };
+}
+
+/** Every place that buys the item pays the new price; null when nothing here is that item. */
+function priced(rig: Rig, { item, length: sold, price }: EditOf<'price'>): Rig | null {
+  let found = false;
+  const supply = <T extends { supply?: Supply | undefined }>(e: T): T => {
+    if (e.supply?.item !== item) return e;
+    found = true;
+    return { ...e, supply: { ...e.supply, packPrice: price } };
+  };
+  const stocked = (member: Member): Member => {
+    if (member.stock.name !== item || !member.stock.sold.some((s) => s.length === sold)) return member;
+    found = true;
+    return { ...member, stock: { ...member.stock, sold: member.stock.sold.map((s) => (s.length === sold ? { ...s, price } : s)) } };
+  };
+  const bodies = rig.bodies.map((b) => ({
+    ...b, members: b.members.map(stocked), parts: b.parts.map(supply),
+    joints: b.joints.map((j) => (j.hub ? { ...j, hub: supply(j.hub) } : j)), stations: b.stations.map((s) => ({ ...s, washer: supply(s.washer) })),
+  }));
+  return found ? { ...rig, bodies } : null;
 }

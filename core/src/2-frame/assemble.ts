@@ -3,9 +3,10 @@
  * setting an adjuster afterwards only shifts pieces.
  */
 import { add, alignZ, IDENTITY, materialOf, rotationOf, scale, unit, type Mat3, type Vec3, ZERO } from '../0-base';
-import { flatBody, shifted, turnedBody, type FlatBody, type PlacedLoad } from '../1-load';
+import { flatBody, shifted, turnedBody, type FlatBody, type PlacedLoad, type Shift } from '../1-load';
 import type { Adjuster, Body, Contact, Part, Rig, Station } from '../model';
 import { hubBodies, memberBodies } from './memberBodies';
+import { shortShifts } from './shortShifts';
 
 export interface RigFault {
   readonly about: string;
@@ -24,6 +25,7 @@ export interface StackPlace {
   readonly movedBy: readonly number[];
   /** The adjuster that sets how many washers are on; null leaves the count as the rig has it. */
   readonly countedBy: number | null;
+  readonly shifts: readonly Shift[];
   readonly one: { readonly mass: number; readonly massSpread: number; readonly source: string };
 }
 export interface Assembly {
@@ -47,13 +49,15 @@ export function assemble(rig: Rig, load: PlacedLoad | null): Assembly {
   let mountTurn: Mat3 = IDENTITY;
   for (const body of rig.bodies) {
     const movers = (id: string): readonly number[] => moversOf(rig.adjusters, body.id, id);
-    pieces.push(...framePieces(rig, body, movers, faults));
-    stacks.push(...stackPlaces(rig, body, movers, faults));
+    const shifts = shortShifts(rig, body);
+    const known = (piece: Piece, id: string): Piece => (shifts.has(id) ? { ...piece, flat: { ...piece.flat, shifts: shifts.get(id)! } } : piece);
+    pieces.push(...framePieces(rig, body, movers, faults).map((piece) => known(piece, piece.flat.owner)));
+    stacks.push(...stackPlaces(rig, body, movers, faults).map((stack) => ({ ...stack, shifts: shifts.get(stack.station.id) ?? [] })));
     const holder = body.parts.find((p) => p.mount);
     if (holder?.mount && mount === null) {
       mount = holder.mount;
       const turn = holder.mountTurn ? rotationOf(holder.mountTurn) : IDENTITY;
-      for (const flat of load?.bodies ?? []) pieces.push({ body: body.id, flat: shifted(turnedBody(flat, turn), holder.mount), movedBy: movers(holder.id), isLoad: true });
+      for (const flat of load?.bodies ?? []) pieces.push(known({ body: body.id, flat: shifted(turnedBody(flat, turn), holder.mount), movedBy: movers(holder.id), isLoad: true }, holder.id));
       mountTurn = turn;
     }
   }
@@ -112,7 +116,7 @@ function holesPart({ shape, holes = [] }: Part): number {
   return Math.min(0.9, (area * thickness) / (shape.size[0] * shape.size[1] * shape.size[2]));
 }
 
-function stackPlaces(rig: Rig, body: Body, movers: (id: string) => readonly number[], faults: RigFault[]): readonly StackPlace[] {
+function stackPlaces(rig: Rig, body: Body, movers: (id: string) => readonly number[], faults: RigFault[]): readonly Omit<StackPlace, 'shifts'>[] {
   return body.stations.flatMap((station) => {
     const { washer } = station;
     const material = materialOf(washer.material, rig.materials);
@@ -148,14 +152,14 @@ export function shiftOf(rig: Rig, movedBy: readonly number[], values: readonly n
 }
 
 /** A stack of n washers as one exact tube, its centre n·t/2 out from the seat; null when the bolt is bare. */
-export function stackBody({ station, one }: StackPlace, count: number): FlatBody | null {
+export function stackBody({ station, one, shifts }: StackPlace, count: number): FlatBody | null {
   if (count <= 0) return null;
   const { washer } = station;
   const axis = unit(station.axis);
   const height = count * washer.thickness;
   // Each washer lies anywhere within its play on the bolt: an even spread of that full width, sideways.
   const lie = (station.sideError === undefined ? Math.max(0, 2 * washer.innerRadius - station.boltDiameter) : 2 * station.sideError) / Math.sqrt(12);
-  return flatBody({
+  const body = flatBody({
     id: `${station.id}/stack`,
     name: `${count} × ${washer.name}`,
     owner: station.id,
@@ -167,6 +171,7 @@ export function stackBody({ station, one }: StackPlace, count: number): FlatBody
     centreSpread: [lie * (1 - Math.abs(axis[0])), lie * (1 - Math.abs(axis[1])), lie * (1 - Math.abs(axis[2]))],
     look: 'steel',
   });
+  return shifts.length > 0 ? { ...body, shifts } : body;
 }
 
 export interface PlacedPiece {

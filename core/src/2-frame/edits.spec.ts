@@ -5,6 +5,7 @@ import { inertiaAboutMassCentre, massCentre, sumsOf } from '../1-load';
 import type { Design, Edit, Rig } from '../model';
 import { BARS } from './parts/bars';
 import { familyInput } from './family';
+import { evaluate } from '../3-balance';
 
 const built = (id: string): Rig => {
   const family = familyById(id)!;
@@ -99,6 +100,31 @@ describe('edits', () => {
     const rig = built('pipe-post');
     const made = done(rig, { kind: 'fitting', target: 'joint-tee', takeOff: 0.02, depth: 0.012 });
     expect(made.bodies[0]!.joints.find((j) => j.id === 'joint-tee')!.hub!.sockets.every((s) => s.takeOff === 0.02 && s.depth === 0.012)).toBeTrue();
+  });
+});
+
+describe('prices', () => {
+  it('are of an item or a length of stock, wherever the rig uses it', () => {
+    const rig = built('tube-frame');
+    const made = done(rig, { kind: 'price', item: 'elbow 90°, copper tube 1/2 in type M', price: 3.2 }, { kind: 'price', item: 'copper tube 1/2 in type M', length: 0.6096, price: 9 });
+    const elbows = made.bodies[1]!.joints.filter((j) => j.fitting === 'elbow90');
+    expect(elbows.length).toBe(4);
+    expect(elbows.every((j) => j.hub!.supply!.packPrice === 3.2)).toBeTrue();
+    expect(made.bodies[1]!.members.filter((m) => m.stock.name.startsWith('copper')).every((m) => m.stock.sold[0]!.price === 9)).toBeTrue();
+    expect(applyEdits(rig, [{ kind: 'price', id: 'x', item: 'kelp', price: 1 }]).unapplied.length).toBe(1);
+  });
+});
+
+describe('not knowing how far pipes are pushed home', () => {
+  it('spreads the mass centre along them, all pipes of one size together', () => {
+    const known = evaluate(assemble(built('tube-frame'), null), {}).hung!.spread.massCentre[2];
+    const frame = built('tube-frame');
+    const strip = (r: Rig): Rig => ({ ...r, bodies: r.bodies.map((b) => ({ ...b, members: b.members.map(({ shortBy: _s, ...m }) => m) })) });
+    const without = evaluate(assemble(strip(frame), null), {}).hung!.spread.massCentre[2];
+    expect(known).toBeGreaterThan(without);
+    // The foot hangs below two ends of the leg and of its elbow: a millimetre of it for half a millimetre an end.
+    const shifts = assemble(frame, null).pieces.find((p) => p.flat.owner === 'foot-left')!.flat.shifts!;
+    expect(shifts.reduce((s, x) => s + x.by[2], 0)).toBeCloseTo(-0.001, 9);
   });
 });
 

@@ -44,7 +44,7 @@ function folded(edits: readonly Edit[], edit: Edit): Edit[] {
     if (own) return edits.filter((e) => addedId(e) !== edit.target && !('target' in e && e.target === edit.target));
     return [...edits, edit];
   }
-  const same = (e: Edit): boolean => e.kind === edit.kind && 'target' in e && 'target' in edit && e.target === edit.target && (e.kind !== 'short' || (edit.kind === 'short' && e.end === edit.end));
+  const same = (e: Edit): boolean => (edit.kind === 'price' && e.kind === 'price' && e.item === edit.item && e.length === edit.length) || e.kind === edit.kind && 'target' in e && 'target' in edit && e.target === edit.target && (e.kind !== 'short' || (edit.kind === 'short' && e.end === edit.end));
   const last = edits.reduce((found, e, i) => (same(e) ? i : found), -1);
   if (last < 0) return [...edits, edit];
   const before = edits[last]!;

@@ -1,6 +1,6 @@
 /** What is not known: masses and mass centres with their spreads, carried to first order into level and drop time. */
 import { subtract, type Vec3 } from '../0-base';
-import { addSums, massCentre, scaleSums, sumsOfOne, type FlatBody, type Sums } from '../1-load';
+import { addSums, massCentre, moveSums, scaleSums, sumsOfOne, type FlatBody, type Sums } from '../1-load';
 import { STANDARD_GRAVITY } from '../0-base';
 import { aboutAxis } from './dropTimeWanted';
 import { dropTime, FROM_LEVEL } from './dropTime';
@@ -22,7 +22,7 @@ export interface Contribution {
   readonly share: number;
 }
 
-interface Shift extends Contribution {
+interface Change extends Contribution {
   readonly sums: Sums;
 }
 
@@ -50,14 +50,20 @@ export function spreadOf(bodies: readonly FlatBody[], sums: Sums, pivot: Vec3): 
   };
 }
 
-function shiftsOf(bodies: readonly FlatBody[]): readonly Shift[] {
-  const byMass = new Map<string, Shift>();
-  const centres: Shift[] = [];
+function shiftsOf(bodies: readonly FlatBody[]): readonly Change[] {
+  const byMass = new Map<string, Change>();
+  const byPlace = new Map<string, Change>();
+  const centres: Change[] = [];
   for (const body of bodies) {
     if (body.massSpread > 0) {
       const one = scaleSums(sumsOfOne(body), body.massSpread / body.mass);
       const before = byMass.get(body.source);
       byMass.set(body.source, { source: body.source, owner: before?.owner ?? body.owner, share: 0, sums: before ? addSums(before.sums, one) : one });
+    }
+    for (const { source, by } of body.shifts ?? []) {
+      const one = addSums(moveSums(sumsOfOne(body), by), scaleSums(sumsOfOne(body), -1));
+      const before = byPlace.get(source);
+      byPlace.set(source, { source, owner: before?.owner ?? body.owner, share: 0, sums: before ? addSums(before.sums, one) : one });
     }
     body.centreSpread.forEach((spread, axis) => {
       if (spread <= 0) return;
@@ -65,7 +71,7 @@ function shiftsOf(bodies: readonly FlatBody[]): readonly Shift[] {
       centres.push({ source: `mass centre of ${body.name}`, owner: body.owner, share: 0, sums: addSums(sumsOfOne({ ...body, centre }), scaleSums(sumsOfOne(body), -1)) });
     });
   }
-  return [...byMass.values(), ...centres];
+  return [...byMass.values(), ...byPlace.values(), ...centres];
 }
 
 function outcome(sums: Sums, pivot: Vec3): { d: Vec3; drop: number | null } {
@@ -77,7 +83,7 @@ function outcome(sums: Sums, pivot: Vec3): { d: Vec3; drop: number | null } {
   return { d, drop: drop.kind === 'falls' ? drop.time : null };
 }
 
-function largest(parts: readonly { s: Shift; part: number }[]): Contribution | null {
+function largest(parts: readonly { s: Change; part: number }[]): Contribution | null {
   const variance = parts.reduce((sum, p) => sum + p.part ** 2, 0);
   if (variance === 0) return null;
   const bySource = new Map<string, { owner: string; square: number }>();

@@ -23,6 +23,8 @@ export interface BuyLine {
   readonly packOf: number;
   readonly barLength: number | null;
   readonly cost: number;
+  /** Of one pack, or one bar. */
+  readonly unitPrice: number;
   readonly about: readonly string[];
 }
 export interface StockPlan {
@@ -67,7 +69,7 @@ const leftOver = (bar: CutBar, kerf: number): number => Math.max(0, bar.length -
 function barLine(cut: CutPlan): BuyLine {
   const buy = cut.bars.filter((b) => !b.fromBin).length;
   return {
-    item: cut.stock, kind: 'bars', needed: cut.pieces.length, inBin: cut.bars.length - buy, buy, packOf: 1, barLength: cut.barLength, cost: buy * cut.barPrice,
+    item: cut.stock, kind: 'bars', needed: cut.pieces.length, inBin: cut.bars.length - buy, buy, packOf: 1, barLength: cut.barLength, cost: buy * cut.barPrice, unitPrice: cut.barPrice,
     about: cut.pieces.map((p) => p.member),
   };
 }
@@ -89,6 +91,6 @@ function packLines(rig: Rig, values: AdjusterValues, bin: readonly BinItem[]): r
   return [...needs].map(([item, { needed, packOf, packPrice, about }]) => {
     const have = Math.min(needed, inBin(bin, item)?.count ?? 0);
     const buy = Math.ceil((needed - have) / packOf);
-    return { item, kind: 'packs' as const, needed, inBin: have, buy, packOf, barLength: null, cost: buy * packPrice, about };
+    return { item, kind: 'packs' as const, needed, inBin: have, buy, packOf, barLength: null, cost: buy * packPrice, unitPrice: packPrice, about };
   });
 }

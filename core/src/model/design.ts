@@ -1,7 +1,7 @@
 /** A design: a family with its dimensions and the maker's own edits, or a freed rig; and what the maker wants of it. */
 import * as z from 'zod';
 import { typedWords, id, massQuantity, name, notNegative, positive, quantity, quaternion, vec3 } from './quantity';
-import { joint, member, node, part, rig, station, stock } from './rig';
+import { FITTINGS, HOLDS, joint, member, node, part, rig, station, stock } from './rig';
 
 /**
  * A change by identifier on top of the family's rig, or made at once in a freed one. One that no longer finds its target
@@ -17,8 +17,10 @@ export const edit = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('turn'), id, target: id, turn: quaternion }),
   z.strictObject({ kind: z.literal('restock'), id, target: id, stock }),
   z.strictObject({ kind: z.literal('short'), id, target: id, end: z.literal([0, 1]), by: quantity }),
+  /** What the shop asks for a pack of an item, or for one length of a stock. */
+  z.strictObject({ kind: z.literal('price'), id, item: name, length: positive.optional(), price: notNegative }),
   z.strictObject({ kind: z.literal('screw'), id, target: id, length: positive }),
-  z.strictObject({ kind: z.literal('fitting'), id, target: id, outerRadius: positive.optional(), takeOff: notNegative.optional(), depth: notNegative.optional() }),
+  z.strictObject({ kind: z.literal('fitting'), id, target: id, fitting: z.enum(FITTINGS).optional(), hold: z.enum(HOLDS).optional(), outerRadius: positive.optional(), takeOff: notNegative.optional(), depth: notNegative.optional() }),
 ]);
 export type Edit = z.infer<typeof edit>;
 

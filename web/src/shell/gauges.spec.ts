@@ -30,3 +30,13 @@ describe('the tide line', () => {
     expect(say({ kind: 'notHung' })).toContain('hangs on no joint');
   });
 });
+
+describe('the tide line of a held rig', () => {
+  it('tells what tips in the wrist and how long it is held, and no angle or drop', () => {
+    const names = gaugesOf(benchAt({}, 'pipe-post'), null, METRIC).map((g) => g.gauge.name);
+    expect(names.slice(0, 3)).toEqual(['Wrist, nose', 'Wrist, sides', 'Hold, roughly']);
+    const [, sides] = gaugesOf(benchAt({}, 'pipe-post'), null, METRIC);
+    expect(sides!.gauge.figure).toMatch(/N·m$/);
+    expect(sides!.gauge.rest).toBe('left down');
+  });
+});

@@ -30,6 +30,8 @@ function layOut({ dimensions: d, choices }: FamilyInput): Pipework {
   const top = d['jointHeight']! - outside / 2;
   return pipework({
     pipe,
+    // A cup is filled to about half a millimetre.
+    short: { value: 0, spread: 0.0005 },
     start: { node: 'front-top-left', at: [d['frontFromPivot']!, d['width']! / 2, top] },
     runs: [
       { id: 'top-left', name: 'top tube, left', from: 'rear-top-left', to: 'front-top-left', direction: [1, 0, 0], cut: d['topTube']!, twin: 'top-right' },

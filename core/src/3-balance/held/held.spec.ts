@@ -4,6 +4,9 @@ import { inverse, multiply, quaternionOfTurns, rotationOf, STANDARD_GRAVITY, typ
 import { flatBody, massCentre, sumsOf } from '../../1-load';
 import { assemble, familyById } from '../../2-frame';
 import { familyInput } from '../../2-frame/family';
+import { placeLoad } from '../../1-load';
+import { holdPlaces } from '../../startRig';
+import { THREE_LOADS } from '../../testing/loads';
 import { METRIC, render } from '../../0-base';
 import { judge } from '../judge';
 import { balanceContext, figuresOf, wants } from '../../testing/rigs';
@@ -96,6 +99,19 @@ describe('what bears a rig', () => {
     const values = { 'hold-mark': -0.2, ...figuresOf(finding.fixes[0]!.changes) };
     expect(judge(balanceContext(assembly, values, { ...wants, wristAtMost: 0.3 })).map((f) => f.code)).not.toContain('wristNose');
     expect(Math.abs(evaluate(assembly, values).fromSupport![0])).toBeLessThan(0.001);
+  });
+  it('tells where each loadout lies over the hand, and that it then does', () => {
+    const rig = usual('boom');
+    const [phone, action] = THREE_LOADS;
+    const kit = new Map([...phone!.kit, ...action!.kit]);
+    const found = holdPlaces(rig, [phone!.loadout, action!.loadout], kit, {})!;
+    expect(found.adjuster.id).toBe('hold-mark');
+    for (const place of found.places) {
+      const load = placeLoad([phone!, action!].find((l) => l.loadout.id === place.loadout)!.loadout, kit);
+      if (place.reaches) expect(evaluate(assemble(rig, load), { 'hold-mark': place.value }).fromSupport![0]).toBeCloseTo(0, 6);
+    }
+    expect(found.places[0]!.value).toBeGreaterThan(found.places[1]!.value);
+    expect(holdPlaces(usual('tube-frame'), [], kit, {})).toBeNull();
   });
   it('weight out on the arm tells how long, and that people differ', () => {
     const rig = usual('pipe-post');

@@ -62,7 +62,7 @@ function variablesOf(assembly: Assembly, values: AdjusterValues): Variables | nu
   if (!pivot) return null;
   const beyond = bodiesBeyond(rig, pivot);
   const inOrder = valuesInOrder(rig, values);
-  const isSlide = (i: number): boolean => rig.adjusters[i]!.kind === 'slide';
+  const isSlide = (i: number): boolean => ['slide', 'telescope', 'holes'].includes(rig.adjusters[i]!.kind);
   let fixed = NO_SUMS;
   const groups = new Map<string, { slides: readonly number[]; sums: Sums }>();
   for (const piece of assembly.pieces.filter((p) => beyond.has(p.body))) {

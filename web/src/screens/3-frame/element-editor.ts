@@ -2,7 +2,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { mdiClose } from '@mdi/js';
-import { cutLengthOf, figure, memberEnds, quaternionOf, rotationAbout, showFigure, stockById, STOCK_OPTIONS, type Edit, type Part, type Quantity, type Vec3 } from '@tide-pebble/core';
+import { cutLengthOf, figure, FITTING_NAMES, HOLDS, memberEnds, quaternionOf, rotationAbout, showFigure, stockById, STOCK_OPTIONS, type Edit, type Fitting, type Hold, type Part, type Quantity, type Vec3 } from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { Icon } from '../../ui/icon';
@@ -14,6 +14,9 @@ import { elementName, elementOf, freeId } from './elements';
 const SCALE_SPREAD = 0.0006;
 /** A hand pushes a pipe home, or counts turns, to about this, m. */
 const SHORT_SPREAD = 0.0005;
+/** Fittings that join two pipes in line: one may stand for another. */
+const STRAIGHT: readonly Fitting[] = ['coupling', 'union', 'maleAdapter', 'femaleAdapter', 'bush'];
+const HOLD_NAMES: Readonly<Record<Hold, string>> = { threaded: 'its thread', glued: 'glue or cement', soldered: 'solder', pressed: 'pressed in dry', setScrew: 'a set screw', pinned: 'a pin' };
 const REACH: readonly [number, number] = [-3, 3];
 
 type EditBody = Edit extends infer E ? (E extends Edit ? Omit<E, 'id'> : never) : never;
@@ -31,6 +34,8 @@ export class ElementEditor {
   private readonly units = inject(Units).now;
   protected readonly icons = { close: mdiClose };
   protected readonly stocks = STOCK_OPTIONS;
+  protected readonly holds = HOLDS.map((id) => ({ id, name: HOLD_NAMES[id] }));
+  protected readonly fittingNames = FITTING_NAMES;
   protected readonly reach = REACH;
   protected readonly ways = [{ axis: 0, name: 'Forward of the middle' }, { axis: 1, name: 'Left of the middle' }, { axis: 2, name: 'Above the middle' }] as const;
   protected readonly turns = [{ name: 'Nose down', axis: [0, 1, 0] as Vec3 }, { name: 'To the left', axis: [0, 0, 1] as Vec3 }, { name: 'Left side down', axis: [-1, 0, 0] as Vec3 }];
@@ -82,7 +87,8 @@ export class ElementEditor {
     const found = this.found();
     if (found?.kind !== 'joint') return null;
     const [socket] = found.element.hub?.sockets ?? [];
-    return { about: found.element.reversible ? 'comes apart' : 'cannot be undone', socket: socket ?? null, outer: found.element.hub?.outerRadius ?? null };
+    const straight = found.element.hub?.sockets.length === 2 && STRAIGHT.includes(found.element.fitting);
+    return { about: found.element.reversible ? 'comes apart' : 'cannot be undone', socket: socket ?? null, outer: found.element.hub?.outerRadius ?? null, hold: found.element.hold ?? null, fitting: found.element.fitting, fittings: straight ? STRAIGHT : [] };
   });
   protected readonly supply = computed(() => {
     const found = this.found();
@@ -119,7 +125,7 @@ export class ElementEditor {
     this.apply('how far it goes in', { kind: 'short', target: this.target(), end, by: { value, spread: SHORT_SPREAD, source: `how far ${this.target()} is pushed home` } });
   }
 
-  protected measureFitting(change: { takeOff?: number; depth?: number; outerRadius?: number }): void {
+  protected measureFitting(change: { takeOff?: number; depth?: number; outerRadius?: number; hold?: Hold; fitting?: Fitting }): void {
     this.apply('measuring a fitting', { kind: 'fitting', target: this.target(), ...change });
   }
 

@@ -1,8 +1,9 @@
 /** Balance: the rig hung at its pivot, where its mass centre lies and should lie, what can be turned, and the trim. */
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { mdiPlay, mdiStop } from '@mdi/js';
-import { adjusterSteps, dropMotion, figure, FROM_LEVEL, showFigure, type TrimOutcome } from '@tide-pebble/core';
+import { adjusterSteps, dropMotion, figure, FROM_LEVEL, holdPlaces, showFigure, wayOf, type TrimOutcome } from '@tide-pebble/core';
 import { type Subscription, finalize } from 'rxjs';
 import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';
@@ -57,6 +58,16 @@ export class Balance {
         holds.kind === 'long' ? `Long: ${say('percent', holds.share, 0)} of the ${tires}.` : holds.kind === 'tooMuch' ? `More than the ${tires} can hold.` : `The ${tires} gives out first, after roughly ${say('time', holds.least * 60, 0)} to ${say('time', holds.most * 60, 0)}.`,
       ],
     }));
+  });
+  private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
+  private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
+  /** A boom's mark, or a camera's slide, by loadout. */
+  protected readonly marks = computed(() => {
+    const bench = this.bench();
+    const found = bench && holdPlaces(bench.piece.rig, this.loadouts(), this.kit(), bench.values);
+    if (!found) return [];
+    const say = (value: number): string => showFigure(figure('length', Math.abs(value), 0), this.units());
+    return found.places.map((p) => ({ id: p.loadout, name: p.name, reaches: p.reaches, text: Math.abs(p.value) < 0.0005 ? 'on the middle mark' : `${say(p.value)} ${wayOf(found.adjuster, p.value)}${p.reaches ? '' : ', further than it goes'}` }));
   });
   protected readonly rows = computed(() => {
     const bench = this.bench();

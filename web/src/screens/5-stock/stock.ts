@@ -55,6 +55,10 @@ export class Stock {
     this.documents.commit(`bin: ${line.item}`, [{ kind: 'bin', id: body.id, body }]);
   }
 
+  protected price(line: BuyLine, { value }: Quantity): void {
+    this.workspace.edit(`price of ${line.item}`, { kind: 'price', id: crypto.randomUUID(), item: line.item, ...(line.barLength === null ? {} : { length: line.barLength }), price: value });
+  }
+
   protected addOffcut(line: BuyLine, { value }: Quantity): void {
     const held = this.binItem(line.item);
     const body: BinItem = { id: held?.id ?? crypto.randomUUID(), name: line.item, count: held?.count ?? 0, lengths: [...(held?.lengths ?? []), value] };

@@ -1,0 +1,72 @@
+/** Every family for a phone, a small action camera and a camera with a long lens: sized, edited, printed, kept, exported, and told the same by the command line. */
+import { execFileSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import type { Page } from '@playwright/test';
+import { allKept, expect, fill, goTo, readout, test } from '../support/bench';
+
+const root = fileURLToPath(new URL('../../', import.meta.url));
+
+test.use({ demo: true });
+
+/** Each family's first size on the drawing's list, and another figure for it. */
+const FAMILIES = [
+  { name: 'Balance arm with a cross-slide stage', size: 'Arm, straight run', to: '260 mm' },
+  { name: 'Bent bar on a universal joint', size: 'Platform length', to: '230 mm' },
+  { name: 'Boom held at its balance', size: 'Tube length', to: '1500 mm' },
+  { name: 'Closed hand frame', size: 'Half width', to: '140 mm' },
+  { name: 'Open tube frame on a universal joint', size: 'Front leg', to: '280 mm' },
+  { name: 'Pipe post with a side handle', size: 'Upper post', to: '240 mm' },
+  { name: 'Plate and pillar', size: 'Post to post', to: '300 mm' },
+];
+const LOADOUTS = ['Slack: phone', 'Neap: crab cam alone', 'Flood: body, 70'];
+
+const download = async (page: Page, click: () => Promise<void>): Promise<string> => {
+  const [file] = await Promise.all([page.waitForEvent('download'), click()]);
+  return file.path();
+};
+const massShown = async (page: Page): Promise<number> => Number(/Mass ([\d,.]+) g/.exec(await readout(page, 'Mass'))![1]!.replace(',', ''));
+
+for (const family of FAMILIES) {
+  test(family.name, async ({ bench: page, server }) => {
+    for (const [i, loadout] of LOADOUTS.entries()) {
+      const name = `Try ${i + 1}`;
+      await test.step(`for ${loadout}`, async () => {
+        await goTo(page, 'Shelf');
+        await page.getByPlaceholder('Limpet, say').fill(name);
+        await page.getByLabel('For which loadout').selectOption({ label: loadout });
+        await page.getByRole('button', { name: `Start this one: ${family.name}` }).click();
+        await expect(page.getByRole('heading', { name: `${name}: frame` })).toBeAttached();
+        await expect(page.getByRole('region', { name: 'Decide' }).getByText('will not')).toHaveCount(0);
+        const before = await readout(page, 'Mass');
+        await fill(page, family.size, family.to);
+        await expect.poll(() => readout(page, 'Mass')).not.toBe(before);
+        await expect(page.getByLabel(family.size, { exact: true })).toHaveValue(family.to);
+      });
+      await test.step('on paper', async () => {
+        await page.getByRole('link', { name: 'On paper' }).click();
+        await expect(page.locator('.paper svg path').first()).toBeVisible();
+        await expect(page.locator('.paper')).toContainText('This bar is');
+        await page.getByRole('link', { name: `Back to ${name}` }).click();
+      });
+      await test.step('kept, opened again, exported and analysed the same', async () => {
+        await allKept(page);
+        const mass = await massShown(page);
+        await page.goto(server.address);
+        await goTo(page, 'Shelf');
+        const card = page.getByRole('article').filter({ has: page.getByLabel(`Name of ${name}`) });
+        await expect(card).toBeVisible();
+        const path = await download(page, () => card.getByRole('button', { name: `Export ${name}` }).click());
+        const file = join(server.data, `${name}.rig.json`);
+        writeFileSync(file, readFileSync(path));
+        const told = JSON.parse(execFileSync('npm', ['run', '-s', 'analyse', '--', file], { cwd: root, encoding: 'utf8' })) as { mass: number; findings: readonly { severity: string }[] };
+        expect(Math.round(told.mass * 1000)).toBe(mass);
+        // Brought in again it is one more of the same, not another.
+        await page.getByLabel('Rig file').setInputFiles(file);
+        await expect(page.getByText(`${name} is on the shelf.`)).toBeVisible();
+        expect(await massShown(page)).toBe(mass);
+      });
+    }
+  });
+}
