@@ -81,7 +81,7 @@ const flood = trimOf(limpet, loadouts[1]!);
 const setups: SetUp[] = [
   ...(flood ? [{ id: 'setup-limpet-flood', rig: limpet.id, loadout: loadouts[1]!.id, values: flood }] : []),
   { id: 'setup-limpet-ebb', rig: limpet.id, loadout: loadouts[0]!.id, values: trimmed },
-  { id: 'setup-whelk-flood', rig: whelk.id, loadout: loadouts[1]!.id, values: { 'rear-count': 8, 'front-count': 0, 'foot-count': 13 } },
+  { id: 'setup-whelk-flood', rig: whelk.id, loadout: loadouts[1]!.id, values: { 'rear-count': 6, 'front-count': 0, 'foot-count': 11, 'stage-fore-aft': 0.001 } },
 ];
 function trimOf(rig: RigDocument, loadout: Loadout): Record<string, number> | null {
   const made = workpiece(rig, loadout, items);

@@ -14,7 +14,7 @@ test('wishes rank the families, each with its reasons', async ({ bench: page }) 
   await page.getByRole('checkbox', { name: 'long reach' }).check();
   await page.getByRole('checkbox', { name: 'overhead' }).check();
   await expect(list.first()).toHaveText('Boom held at its balance');
-  await expect(page.getByText('Good for long reach.')).toBeVisible();
+  await expect(page.getByText('For it: Good for long reach.')).toBeVisible();
   await fill(page, 'Weight you can hold, camera and all', '1 kg');
   await expect(page.getByText(/over your 1,000 g/).first()).toBeVisible();
   await page.getByRole('checkbox', { name: 'torch' }).uncheck();

@@ -26,7 +26,7 @@ const download = async (page: Page, click: () => Promise<void>): Promise<string>
   const [file] = await Promise.all([page.waitForEvent('download'), click()]);
   return file.path();
 };
-const massShown = async (page: Page): Promise<number> => Number(/Mass ([\d,.]+) g/.exec(await readout(page, 'Mass'))![1]!.replace(',', ''));
+const massShown = async (page: Page): Promise<number> => Number([...(await readout(page, 'Mass')).matchAll(/([\d,]+) g/g)].filter((m) => !/±|was $/.test(m.input.slice(Math.max(0, m.index - 4), m.index)))[0]![1]!.replace(',', ''));
 
 for (const family of FAMILIES) {
   test(family.name, async ({ bench: page, server }) => {

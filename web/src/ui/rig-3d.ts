@@ -4,7 +4,7 @@ import type { PlacedPiece } from '@tide-pebble/core';
 import { Pointer } from '../services/pointer';
 import type { Bench } from '../services/workspace';
 import { litBy } from './lit';
-import { AmbientLight, Box3, BufferGeometry, Color, DirectionalLight, DoubleSide, Group, Mesh, MeshLambertMaterial, PerspectiveCamera, Raycaster, Scene, Vector2, Vector3, WebGLRenderer } from 'three';
+import { AmbientLight, Box3, type BufferGeometry, Color, DirectionalLight, DoubleSide, Group, Mesh, MeshLambertMaterial, PerspectiveCamera, Raycaster, Scene, Vector2, Vector3, WebGLRenderer } from 'three';
 import { placement, solidGeometry } from './solid-geometry';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 

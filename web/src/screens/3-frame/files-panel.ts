@@ -1,7 +1,7 @@
 /** The rig as a model for other programs, and printed parts from them. */
 import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { figure, showFigure } from '@tide-pebble/core';
+import { figure, materialOf, showFigure } from '@tide-pebble/core';
 import { saveFile } from '../../services/save-file';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
@@ -80,8 +80,8 @@ export class FilesPanel {
       const id = freeId(rig, 'printed');
       const name = file.name.replace(/\.(stl|3mf)$/i, '').slice(0, 100) || 'printed part';
       if (!this.workspace.edit(`bringing in ${name}`, { kind: 'add', id: crypto.randomUUID(), body: body.id, part: { id, name, shape: read.shape, at: [0, 0, 0], material: this.material() } })) return this.say('It could not be added to this rig.', true);
-      const mass = this.bench().judged.evaluation.pieces.find((p) => p.flat.owner === id)?.flat.mass;
-      this.say(`${name} is on the rig${mass ? `: ${showFigure(figure('mass', mass, 1), this.units())}, from its volume` : ''}. Move it where it belongs.`);
+      const mass = materialOf(this.material())!.density * read.volume;
+      this.say(`${name} is on the rig: ${showFigure(figure('mass', mass, 1), this.units())}, from its volume. Move it where it belongs.`);
       this.added.emit(id);
     });
   }

@@ -1,5 +1,5 @@
 /** The rig on paper: three views at a stated scale with a bar to check the printer by; the same sheet as SVG or DXF. */
-import { ChangeDetectionStrategy, Component, computed, ElementRef, effect, inject, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, effect, inject, signal, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { scaleFor, squareOn } from '@tide-pebble/core/making';
