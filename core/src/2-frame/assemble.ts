@@ -6,6 +6,7 @@ import { add, alignZ, IDENTITY, materialOf, rotationOf, scale, unit, type Mat3, 
 import { flatBody, shifted, turnedBody, type FlatBody, type PlacedLoad, type Shift } from '../1-load';
 import type { Adjuster, Body, Contact, Part, Rig, Station } from '../model';
 import { hubBodies, memberBodies } from './memberBodies';
+import { placesOf } from './memberEnds';
 import { shortShifts } from './shortShifts';
 
 export interface RigFault {
@@ -72,7 +73,7 @@ function moversOf(adjusters: readonly Adjuster[], body: string, id: string): rea
 }
 
 function framePieces(rig: Rig, body: Body, movers: (id: string) => readonly number[], faults: RigFault[]): readonly Piece[] {
-  const nodes = new Map<string, Vec3>(body.nodes.map((n) => [n.id, n.at]));
+  const nodes = placesOf(body.nodes);
   const pieces: Piece[] = [];
   for (const member of body.members) {
     const material = materialOf(member.stock.material, rig.materials);

@@ -31,7 +31,13 @@ const MINUTES_TO_TRIM = 3;
 
 export function breakDown(rig: Rig, values: AdjusterValues = {}): BreakDown {
   const parent = new Map<string, string>();
-  const root = (id: string): string => (parent.get(id) === id || !parent.has(id) ? id : root(parent.get(id)!));
+  const root = (id: string): string => {
+    const up = parent.get(id);
+    if (up === undefined || up === id) return id;
+    const top = root(up);
+    parent.set(id, top);
+    return top;
+  };
   const together = (a: string, b: string): void => {
     if (!parent.has(a)) parent.set(a, a);
     if (!parent.has(b)) parent.set(b, b);
@@ -56,9 +62,13 @@ export function breakDown(rig: Rig, values: AdjusterValues = {}): BreakDown {
   const groups = new Map<string, { ids: Set<string>; points: Vec3[]; mass: number; name: string; largest: number }>();
   for (const { flat } of placed) {
     const key = root(flat.owner);
-    const group = groups.get(key) ?? { ids: new Set(), points: [], mass: 0, name: flat.name, largest: 0 };
+    const group = groups.get(key) ?? { ids: new Set<string>(), points: [], mass: 0, name: flat.name, largest: 0 };
+    groups.set(key, group);
     const reach = longest(flat);
-    groups.set(key, { ids: group.ids.add(flat.owner), points: [...group.points, ...pointsOf(flat)], mass: group.mass + flat.mass, name: reach > group.largest ? flat.name : group.name, largest: Math.max(reach, group.largest) });
+    group.ids.add(flat.owner);
+    group.points.push(...pointsOf(flat));
+    group.mass += flat.mass;
+    if (reach > group.largest) [group.name, group.largest] = [flat.name, reach];
   }
   const opens = joints.filter((j) => j.packs && j.joins.length > 1).map((j) => ({ id: j.id, name: j.name, tool: jointFacts(j).tool }));
   const pivots = rig.pivots.length;

@@ -27,7 +27,19 @@ export function pointGap(p: Vec3, { shape, at, rotation }: Solid3): number {
   return length(out);
 }
 
-function boxRound(shape: Exclude<Shape, { kind: 'tube' }>): { middle: Vec3; half: Vec3 } {
+type Box = { readonly middle: Vec3; readonly half: Vec3 };
+/** Shapes never change, so the box round a bent bar or a mesh is found once. */
+const boxes = new WeakMap<Shape, Box>();
+
+function boxRound(shape: Exclude<Shape, { kind: 'tube' }>): Box {
+  const known = boxes.get(shape);
+  if (known) return known;
+  const box = roundBox(shape);
+  boxes.set(shape, box);
+  return box;
+}
+
+function roundBox(shape: Exclude<Shape, { kind: 'tube' }>): Box {
   if (shape.kind === 'box') return { middle: [0, 0, 0], half: [shape.size[0] / 2, shape.size[1] / 2, shape.size[2] / 2] };
   if (shape.kind === 'point') return { middle: [0, 0, 0], half: [0, 0, 0] };
   const points = shape.kind === 'mesh' ? shape.vertices : arcCorners(shape);

@@ -1,6 +1,6 @@
 /** Where a member really ends: at its node, or short of it by what the fitting there takes off. */
 import { dot, length, scale, subtract, unit, type Vec3 } from '../0-base';
-import type { Body, Joint, Member } from '../model';
+import type { Body, Joint, Member, Node } from '../model';
 import { cutLength } from './cutLength';
 
 export interface MemberEnd {
@@ -35,9 +35,20 @@ function endAt(member: Member, end: 0 | 1, away: Vec3 | null, joints: readonly J
   return { joint, takeOff: socket?.takeOff ?? 0, depth: socket?.depth ?? null, shortBy: short?.value ?? 0, shortSpread: short?.spread ?? 0 };
 }
 
+const known = new WeakMap<readonly Node[], ReadonlyMap<string, Vec3>>();
+
+/** Where each node is, by id; a rig's lists never change, so each is looked through once. */
+export function placesOf(nodes: readonly Node[]): ReadonlyMap<string, Vec3> {
+  const before = known.get(nodes);
+  if (before) return before;
+  const places = new Map<string, Vec3>(nodes.map((n) => [n.id, n.at]));
+  known.set(nodes, places);
+  return places;
+}
+
 /** Length to saw a straight member to, m; not above nought when its two fittings meet. */
 export function cutLengthOf(member: Member, body: Pick<Body, 'nodes' | 'joints'>): number {
-  const nodes = new Map<string, Vec3>(body.nodes.map((n) => [n.id, n.at]));
+  const nodes = placesOf(body.nodes);
   const [a, b] = [nodes.get(member.from), nodes.get(member.to)];
   if (!a || !b) return 0;
   const { from, to } = memberEnds(member, nodes, body.joints);

@@ -1,6 +1,7 @@
 /** Quick questions about what stands near what, for the checks of clearances. */
 import { add, dot, figure, length, say, subtract, transform, type Finding, type Vec3 } from '../0-base';
 import type { FreeSpace, LensCone } from '../1-load';
+import type { Shape } from '../model';
 import { shiftOf, valuesInOrder, type PlacedPiece } from './assemble';
 import { solidGap, type Solid3 } from './clearance';
 import type { FrameContext } from './frameCheck';
@@ -24,21 +25,33 @@ export function gapUnder(a: Solid3, b: Solid3, limit: number): number | null {
 }
 
 /** Corners and middles of a box; rings along a tube: enough to tell whether it stands in a cone. */
-export function pointsOf({ shape, at, rotation }: Solid3): readonly Vec3[] {
-  const place = (p: Vec3): Vec3 => add(at, transform(rotation, p));
+export const pointsOf = ({ shape, at, rotation }: Solid3): readonly Vec3[] => localPoints(shape).map((p) => add(at, transform(rotation, p)));
+
+/** Shapes never change, so where their points lie is found once. */
+const points = new WeakMap<Shape, readonly Vec3[]>();
+
+function localPoints(shape: Shape): readonly Vec3[] {
+  const known = points.get(shape);
+  if (known) return known;
+  const found = surface(shape);
+  points.set(shape, found);
+  return found;
+}
+
+function surface(shape: Shape): readonly Vec3[] {
   if (shape.kind === 'tube') {
     const along = Math.max(2, Math.ceil(shape.length / 0.03) + 1);
-    return Array.from({ length: along }, (_, i) => shape.length * (i / (along - 1) - 0.5)).flatMap((z) => [0, 1, 2, 3, 4, 5, 6, 7].map((k) => place([shape.outerRadius * Math.cos((k * Math.PI) / 4), shape.outerRadius * Math.sin((k * Math.PI) / 4), z])));
+    return Array.from({ length: along }, (_, i) => shape.length * (i / (along - 1) - 0.5)).flatMap((z) => [0, 1, 2, 3, 4, 5, 6, 7].map((k): Vec3 => [shape.outerRadius * Math.cos((k * Math.PI) / 4), shape.outerRadius * Math.sin((k * Math.PI) / 4), z]));
   }
   if (shape.kind === 'arcBar') {
     const along = Math.max(4, Math.ceil((shape.angle * shape.midRadius) / 0.03));
-    return Array.from({ length: along + 1 }, (_, i) => (shape.angle * i) / along).flatMap((t) => [-1, 1].map((s) => place([shape.midRadius * Math.cos(t), shape.midRadius * Math.sin(t), (s * shape.width) / 2])));
+    return Array.from({ length: along + 1 }, (_, i) => (shape.angle * i) / along).flatMap((t) => [-1, 1].map((s): Vec3 => [shape.midRadius * Math.cos(t), shape.midRadius * Math.sin(t), (s * shape.width) / 2]));
   }
-  if (shape.kind === 'mesh') return shape.vertices.map(place);
-  if (shape.kind === 'point') return [at];
+  if (shape.kind === 'mesh') return shape.vertices;
+  if (shape.kind === 'point') return [[0, 0, 0]];
   const steps = shape.size.map((s) => Math.max(1, Math.min(12, Math.ceil(s / 0.04))));
   const line = (axis: 0 | 1 | 2): readonly number[] => Array.from({ length: steps[axis]! + 1 }, (_, i) => shape.size[axis] * (i / steps[axis]! - 0.5));
-  return line(0).flatMap((x) => line(1).flatMap((y) => line(2).map((z) => place([x, y, z]))));
+  return line(0).flatMap((x) => line(1).flatMap((y) => line(2).map((z): Vec3 => [x, y, z])));
 }
 
 /** From load axes at the mount to rig axes, with the adjusters set; null when nothing carries a load. */

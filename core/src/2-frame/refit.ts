@@ -1,7 +1,8 @@
 /** The fitting at a node found again, after a pipe there was added, moved, changed or taken away. */
-import { subtract, type Vec3 } from '../0-base';
+import { subtract } from '../0-base';
 import type { Body, Joint, Member } from '../model';
 import { FITTING_NAMES, fittingFor, type FittingOutcome } from './fittingFor';
+import { placesOf } from './memberEnds';
 import { PIPE_SYSTEMS, type PipeSize, type PipeSystem } from './parts/pipes';
 
 /** The pipe a member is cut from; null when it is of no system that has fittings. */
@@ -15,7 +16,7 @@ export function pipeOfMember(member: Member): { readonly system: PipeSystem; rea
 
 /** What could join the pipes that meet at a joint's node; null where they are not pipes of one size. */
 export function fittingAt(joint: Joint, body: Pick<Body, 'nodes' | 'members'>): { readonly outcome: FittingOutcome; readonly members: readonly Member[] } | null {
-  const places = new Map<string, Vec3>(body.nodes.map((n) => [n.id, n.at]));
+  const places = placesOf(body.nodes);
   const members = body.members.filter((m) => joint.joins.includes(m.id) && m.path.kind === 'straight' && (m.from === joint.node || m.to === joint.node));
   const pipes = members.map(pipeOfMember);
   const [first] = pipes;

@@ -4,10 +4,15 @@ import type { PlacedPiece } from '@tide-pebble/core';
 import { Pointer } from '../services/pointer';
 import type { Bench } from '../services/workspace';
 import { litBy } from './lit';
-import { AmbientLight, Box3, type BufferGeometry, Color, DirectionalLight, DoubleSide, Group, Mesh, MeshLambertMaterial, PerspectiveCamera, Raycaster, Scene, Vector2, Vector3, WebGLRenderer } from 'three';
+import { Box3, type BufferGeometry, Color, Float32BufferAttribute, Group, Matrix3, type Matrix4, Mesh, MeshBasicMaterial, PerspectiveCamera, Raycaster, Scene, Vector2, Vector3, WebGLRenderer } from 'three';
 import { placement, solidGeometry } from './solid-geometry';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 
+/** Sides of a round thing on the screen, and how long after the last turn it is drawn in fine. */
+const SIDES = 20;
+const STILL_MS = 180;
+const SLOW_MS = 19;
+const COARSEST = 0.4;
 const COLOUR_TOKEN = { steel: '--steel', wood: '--wood', plastic: '--plastic', rubber: '--rubber', gear: '--slate' } as const;
 
 @Component({
@@ -34,14 +39,15 @@ export class Rig3d {
   private renderer: WebGLRenderer | null = null;
   private controls: OrbitControls | null = null;
   private seen = '';
+  private coarse = 1;
+  private painted = 0;
+  private fine: ReturnType<typeof setTimeout> | undefined;
 
   constructor() {
     const destroyed = inject(DestroyRef);
     this.camera.up.set(0, 0, 1);
     this.camera.position.set(0.75, -0.85, 0.35);
-    const sun = new DirectionalLight(0xffffff, 2.2);
-    sun.position.set(1, -1.4, 2);
-    this.scene.add(new AmbientLight(0xffffff, 1.5), sun, this.rig);
+    this.scene.add(this.rig);
     effect(() => {
       this.fill(this.pieces());
       const rig = this.bench().rig.id;
@@ -51,7 +57,7 @@ export class Rig3d {
     });
     effect(() => {
       const lit = litBy(this.pointer.at(), this.bench());
-      for (const mesh of this.meshes()) mesh.material.emissive.set(lit.has(String(mesh.userData['owner'])) ? this.sea : 0);
+      for (const mesh of this.meshes()) mesh.material.color.copy(lit.has(String(mesh.userData['owner'])) ? this.sea : (mesh.userData['colour'] as Color));
       this.paint();
     });
     afterNextRender(() => this.start(destroyed));
@@ -79,14 +85,14 @@ export class Rig3d {
     this.pointer.point(hit ? String(hit.object.userData['owner']) : null);
   }
 
-  private meshes(): Mesh<BufferGeometry, MeshLambertMaterial>[] {
-    return this.rig.children as Mesh<BufferGeometry, MeshLambertMaterial>[];
+  private meshes(): Mesh<BufferGeometry, MeshBasicMaterial>[] {
+    return this.rig.children as Mesh<BufferGeometry, MeshBasicMaterial>[];
   }
 
   private start(destroyed: DestroyRef): void {
     const element = this.host.nativeElement;
     try {
-      this.renderer = new WebGLRenderer({ antialias: true, alpha: true });
+      this.renderer = new WebGLRenderer({ antialias: false, alpha: false });
     } catch {
       this.fault.set('This browser has no 3D. The square-on views show the same rig.');
       return;
@@ -104,21 +110,46 @@ export class Rig3d {
     });
     observer.observe(element);
     destroyed.onDestroy(() => {
+      clearTimeout(this.fine);
       observer.disconnect();
       this.controls?.dispose();
       this.renderer?.dispose();
     });
   }
 
+  /** Coarse while it turns, so that software rendering keeps up; a moment later once more in fine. */
+  private settle(): void {
+    clearTimeout(this.fine);
+    const now = performance.now();
+    const took = now - this.painted;
+    this.painted = now;
+    // Between two turns more than a frame went by: fewer pixels, until it keeps up.
+    if (took > SLOW_MS && took < STILL_MS) this.coarse = Math.max(COARSEST, this.coarse * 0.85);
+    this.ratio(this.coarse);
+    this.fine = setTimeout(() => {
+      this.ratio(2);
+      this.renderer?.render(this.scene, this.camera);
+    }, STILL_MS);
+  }
+
+  private ratio(ratio: number): void {
+    if (this.renderer && this.renderer.getPixelRatio() !== ratio) this.renderer.setPixelRatio(ratio);
+  }
+
   private fill(pieces: readonly PlacedPiece[]): void {
     for (const mesh of this.meshes()) mesh.geometry.dispose();
     this.rig.clear();
     const style = getComputedStyle(document.documentElement);
+    this.scene.background = new Color(style.getPropertyValue('--paper').trim() || '#ffffff');
     for (const { flat } of pieces) {
-      const mesh = new Mesh(solidGeometry(flat.shape), new MeshLambertMaterial({ side: DoubleSide, color: new Color(style.getPropertyValue(COLOUR_TOKEN[flat.look]).trim() || '#888888') }));
+      const geometry = solidGeometry(flat.shape, SIDES);
+      const place = placement(flat.at, flat.rotation);
+      shade(geometry, place);
+      const mesh = new Mesh(geometry, new MeshBasicMaterial({ vertexColors: true, color: new Color(style.getPropertyValue(COLOUR_TOKEN[flat.look]).trim() || '#888888') }));
       mesh.userData['owner'] = flat.owner;
+      mesh.userData['colour'] = mesh.material.color.clone();
       mesh.matrixAutoUpdate = false;
-      mesh.matrix = placement(flat.at, flat.rotation);
+      mesh.matrix = place;
       this.rig.add(mesh);
     }
   }
@@ -137,6 +168,28 @@ export class Rig3d {
   }
 
   private paint(): void {
+    this.settle();
     this.renderer?.render(this.scene, this.camera);
   }
+}
+
+/** Where the light comes from, in rig axes, and how much a face turned from it still has. */
+const SUN = new Vector3(0.41, -0.57, 0.71);
+const SHADE = 0.62;
+
+/**
+ * Light laid into the corners once, for it does not move with the onlooker: each pixel is then only filled, which is what
+ * rendering in software can do many times a second.
+ */
+function shade(geometry: BufferGeometry, place: Matrix4): void {
+  const normals = geometry.getAttribute('normal');
+  const turn = new Matrix3().getNormalMatrix(place);
+  const normal = new Vector3();
+  const colours = new Float32Array(normals.count * 3);
+  for (let i = 0; i < normals.count; i++) {
+    normal.fromBufferAttribute(normals, i).applyMatrix3(turn).normalize();
+    const towards = normal.dot(SUN);
+    colours.fill(SHADE + (1 - SHADE) * Math.max(0, towards) - 0.14 * Math.max(0, -towards), 3 * i, 3 * i + 3);
+  }
+  geometry.setAttribute('color', new Float32BufferAttribute(colours, 3));
 }

@@ -4,10 +4,10 @@ import { BoxGeometry, BufferGeometry, CylinderGeometry, ExtrudeGeometry, Float32
 
 const ROUND = 40;
 
-export function solidGeometry(shape: Shape): BufferGeometry {
+export function solidGeometry(shape: Shape, round = ROUND): BufferGeometry {
   switch (shape.kind) {
     case 'box': return shape.bore ? boredBox(shape.size, shape.bore) : new BoxGeometry(...shape.size);
-    case 'tube': return tube(shape.outerRadius, shape.innerRadius, shape.length);
+    case 'tube': return tube(shape.outerRadius, shape.innerRadius, shape.length, round);
     case 'arcBar': {
       const [inner, outer] = [shape.midRadius - shape.thickness / 2, shape.midRadius + shape.thickness / 2];
       const ring = new Outline().absarc(0, 0, outer, 0, shape.angle, false).absarc(0, 0, inner, shape.angle, 0, true);
@@ -24,11 +24,11 @@ export function solidGeometry(shape: Shape): BufferGeometry {
 }
 
 /** A pipe is open all through; the library turns about y, ours lies along z. */
-function tube(outer: number, inner: number, length: number): BufferGeometry {
+function tube(outer: number, inner: number, length: number, round: number): BufferGeometry {
   const h = length / 2;
-  if (inner <= 0) return new CylinderGeometry(outer, outer, length, ROUND).rotateX(Math.PI / 2);
+  if (inner <= 0) return new CylinderGeometry(outer, outer, length, round).rotateX(Math.PI / 2);
   const wall = [[inner, -h], [outer, -h], [outer, h], [inner, h], [inner, -h]].map(([r, z]) => new Vector2(r, z));
-  return new LatheGeometry(wall, ROUND).rotateX(Math.PI / 2);
+  return new LatheGeometry(wall, round).rotateX(Math.PI / 2);
 }
 
 function boredBox([length, width, height]: readonly [number, number, number], [boreWidth, boreHeight]: readonly [number, number]): BufferGeometry {

@@ -1,7 +1,7 @@
 /** A pipe so short that its two fittings meet, or too short to be held by both. */
 import { figure, say, scale, subtract, unit, type Finding, type Vec3 } from '../../0-base';
 import type { FrameCheck } from '../frameCheck';
-import { cutLengthOf, memberEnds } from '../memberEnds';
+import { cutLengthOf, memberEnds, placesOf } from '../memberEnds';
 
 export const fittingsMeet: FrameCheck = {
   id: 'fittingsMeet',
@@ -9,7 +9,7 @@ export const fittingsMeet: FrameCheck = {
     rig.bodies.flatMap((body) =>
       body.members.flatMap((member) => {
         if (member.path.kind !== 'straight') return [];
-        const nodes = new Map(body.nodes.map((n) => [n.id, n.at]));
+        const nodes = placesOf(body.nodes);
         if (!nodes.has(member.from) || !nodes.has(member.to)) return [];
         const ends = memberEnds(member, nodes, body.joints);
         const least = (ends.from.depth ?? 0) + (ends.to.depth ?? 0);

@@ -1,7 +1,7 @@
 /** A pipe that stands so far out of its socket that too little of it is held. */
 import { figure, say } from '../../0-base';
 import type { FrameCheck } from '../frameCheck';
-import { memberEnds } from '../memberEnds';
+import { memberEnds, placesOf } from '../memberEnds';
 
 /** Part of a socket or thread that must be filled: below it joints work loose and glue lines fail. */
 const LEAST_FILLED = 2 / 3;
@@ -10,7 +10,7 @@ export const heldInSocket: FrameCheck = {
   id: 'heldInSocket',
   look: ({ rig }) =>
     rig.bodies.flatMap((body) => {
-      const nodes = new Map(body.nodes.map((n) => [n.id, n.at]));
+      const nodes = placesOf(body.nodes);
       return body.members.flatMap((member) => {
         const ends = memberEnds(member, nodes, body.joints);
         return ([ends.from, ends.to] as const).flatMap(({ depth, shortBy, joint }, end) => {
