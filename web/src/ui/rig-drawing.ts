@@ -48,7 +48,7 @@ export interface Margins {
   readonly between: number;
 }
 export const PLAIN: Margins = { left: 30, top: 66, right: 30, bottom: 40, between: 60 };
-export const WITH_DIMENSIONS: Margins = { left: 70, top: 98, right: 40, bottom: 56, between: 90 };
+export const WITH_DIMENSIONS: Margins = { left: 70, top: 98, right: 40, bottom: 92, between: 90 };
 export const WITH_GLASS: Margins = { left: 44, top: 66, right: 60, bottom: 48, between: 200 };
 
 interface Box {
