@@ -1,7 +1,7 @@
 /** A new rig of a family for a load: sized, then set up as near to level and to the wanted drop time as its adjusters go. */
 import { placeLoad, type PlacedLoad } from './1-load';
 import { assemble, USUAL_HANDS, type AdjusterValues, type Assembly, type Family, type Sizing } from './2-frame';
-import { evaluate, supportOf, trim } from './3-balance';
+import { quickBalance, supportOf, trim } from './3-balance';
 import type { Adjuster, Design, Hands, KitItem, Loadout, Rig, Wants } from './model';
 
 export interface Start {
@@ -39,26 +39,35 @@ export interface HoldPlace {
   readonly reaches: boolean;
 }
 
-/** Where each loadout wants a held rig's mark or slide, so that nothing tips fore and aft; null when it has none. */
-export function holdPlaces(rig: Rig, loadouts: readonly Loadout[], kit: ReadonlyMap<string, KitItem>, values: AdjusterValues): { readonly adjuster: Adjuster; readonly places: readonly HoldPlace[] } | null {
+export interface HoldPlaces {
+  readonly adjuster: Adjuster;
+  /** By loadout, with everything else set so. */
+  at(values: AdjusterValues): readonly HoldPlace[];
+}
+
+/**
+ * Where each loadout wants the hold mark, the camera's hole or its slide, so that the mass centre lies over what bears the
+ * rig, fore and aft; null when it has none of them. Made once a rig, then asked at each setting.
+ */
+export function holdPlaces(rig: Rig, loadouts: readonly Loadout[], kit: ReadonlyMap<string, KitItem>): HoldPlaces | null {
   const adjuster = foreAftOf(rig);
-  if (!adjuster || supportOf(rig)?.kind !== 'hands') return null;
+  if (!adjuster) return null;
+  const [least, most] = adjuster.range;
+  const balances = loadouts.map((loadout) => ({ loadout, quick: quickBalance(assemble(rig, placeLoad(loadout, kit))) }));
   return {
     adjuster,
-    places: loadouts.map((loadout) => {
-      const wanted = levelAt(assemble(rig, placeLoad(loadout, kit)), adjuster, values);
-      const [least, most] = adjuster.range;
-      return { loadout: loadout.id, name: loadout.name, value: wanted, reaches: wanted >= least - 1e-9 && wanted <= most + 1e-9 };
+    at: (values) => balances.flatMap(({ loadout, quick }): readonly HoldPlace[] => {
+      if (!quick) return [];
+      const value = levelAt((v) => quick.at({ ...values, [adjuster.id]: v }).fromPivot[0], adjuster);
+      return [{ loadout: loadout.id, name: loadout.name, value, reaches: value >= least - 1e-9 && value <= most + 1e-9 }];
     }),
   };
 }
 
 const foreAftOf = (rig: Rig): Adjuster | null => rig.adjusters.find((a) => a.kind !== 'count' && Math.abs(a.axis?.[0] ?? 0) > 0.9) ?? null;
 
-/** The setting at which the mass centre is over the hands, fore and aft; beyond the range where that is where it lies. */
-function levelAt(assembly: Assembly, adjuster: Adjuster, values: AdjusterValues): number {
-  const miss = (value: number): number => evaluate(assembly, { ...values, [adjuster.id]: value }).fromSupport?.[0] ?? 0;
-  const [least, most] = adjuster.range;
+/** The setting at which `miss`, straight in the setting, is nought; beyond the range where that is where it lies. */
+function levelAt(miss: (value: number) => number, { range: [least, most] }: Adjuster): number {
   const [a, b] = [miss(least), miss(most)];
   return a === b ? 0 : least + ((most - least) * a) / (a - b);
 }
@@ -66,8 +75,10 @@ function levelAt(assembly: Assembly, adjuster: Adjuster, values: AdjusterValues)
 /** A rig held in the hand: the mark it is held at, or the camera's slide, is set so that nothing tips fore and aft. */
 function overHand(assembly: Assembly, values: AdjusterValues): AdjusterValues {
   const adjuster = foreAftOf(assembly.rig);
-  if (!adjuster) return values;
+  const quick = quickBalance(assembly);
+  if (!adjuster || !quick) return values;
   const [least, most] = adjuster.range;
-  const stepped = Math.round(Math.min(most, Math.max(least, levelAt(assembly, adjuster, values))) / adjuster.step) * adjuster.step;
+  const wanted = levelAt((v) => quick.at({ ...values, [adjuster.id]: v }).fromPivot[0], adjuster);
+  const stepped = Math.round(Math.min(most, Math.max(least, wanted)) / adjuster.step) * adjuster.step;
   return { ...values, [adjuster.id]: stepped };
 }

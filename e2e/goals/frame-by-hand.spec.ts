@@ -58,6 +58,22 @@ test('a mirrored pair stays a pair', async ({ bench: page }) => {
   expect(masses[0]).toBe(masses[1]);
 });
 
+test('a bar is copied, and mirrored into a pair', async ({ bench: page }) => {
+  await onBench(page, 'Dulse');
+  await page.getByRole('heading', { name: 'Add to it' }).click();
+  await page.getByLabel('Going').selectOption('to the left');
+  await page.locator('tp-add-panel').getByLabel('Cut from').selectOption({ label: 'aluminium round 8' });
+  await page.getByRole('button', { name: 'Add the bar' }).click();
+  await expect(page.getByRole('region', { name: 'Picked: aluminium round 8' })).toBeVisible();
+  await page.getByRole('button', { name: 'Copy' }).click();
+  await expect(row(page, /^aluminium round 8/)).toHaveCount(2);
+  await page.getByRole('button', { name: 'Mirror' }).click();
+  await expect(row(page, /^aluminium round 8/)).toHaveCount(3);
+  await expect(page.getByText('One of a mirrored pair')).toBeVisible();
+  await page.getByRole('button', { name: 'Take it off' }).click();
+  await expect(row(page, /^aluminium round 8/)).toHaveCount(1);
+});
+
 test('one more pipe finds its own fitting; where none is made, that is said with the turn it needs', async ({ bench: page }) => {
   await onBench(page, 'Winkle');
   await page.getByRole('button', { name: 'Free this rig' }).click();

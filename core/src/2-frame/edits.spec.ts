@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { applyEdits, assemble, designRig, FAMILIES, familyById, freed, placedPieces, withEdit, withoutWeight } from '.';
+import { applyEdits, assemble, bentStrip, breakDown, designRig, frameAlong, FAMILIES, familyById, freed, placedPieces, withEdit, withoutWeight } from '.';
 import { quaternionAbout, type Vec3 } from '../0-base';
 import { inertiaAboutMassCentre, massCentre, sumsOf } from '../1-load';
 import type { Design, Edit, Rig } from '../model';
@@ -100,6 +100,41 @@ describe('edits', () => {
     const rig = built('pipe-post');
     const made = done(rig, { kind: 'fitting', target: 'joint-tee', takeOff: 0.02, depth: 0.012 });
     expect(made.bodies[0]!.joints.find((j) => j.id === 'joint-tee')!.hub!.sockets.every((s) => s.takeOff === 0.02 && s.depth === 0.012)).toBeTrue();
+  });
+});
+
+describe('a joint held another way', () => {
+  const joint = (rig: Rig, id: string) => rig.bodies.flatMap((b) => b.joints).find((j) => j.id === id)!;
+  it('pressed dry it opens for the bag; glued it sets and does not', () => {
+    const dry = done(built('hand-frame'), { kind: 'fitting', target: 'joint-low-left', hold: 'pressed' });
+    expect(joint(dry, 'joint-low-left')).toEqual(jasmine.objectContaining({ packs: true, reversible: true, hold: 'pressed', dryingTime: 0 }));
+    const glued = done(dry, { kind: 'fitting', target: 'joint-low-left', hold: 'glued' });
+    expect(joint(glued, 'joint-low-left')).toEqual(jasmine.objectContaining({ packs: false, reversible: false }));
+    expect(joint(glued, 'joint-low-left').dryingTime!).toBeGreaterThan(0);
+    expect(breakDown(dry).opens.length).toBe(breakDown(glued).opens.length + 1);
+  });
+  it('a union in place of a coupling comes apart though it is soldered', () => {
+    const made = done(built('tube-frame'), { kind: 'fitting', target: 'joint-rear-top-left', fitting: 'union' });
+    expect(joint(made, 'joint-rear-top-left')).toEqual(jasmine.objectContaining({ fitting: 'union', name: 'union', packs: true, reversible: true }));
+  });
+});
+
+describe('the pipe post turned over', () => {
+  it('hangs the camera in its bracket hole over hole, under the post', () => {
+    const family = familyById('pipe-post')!;
+    const usual = familyInput(family, {}, {}).input;
+    const rig = family.build({ ...usual, choices: { ...usual.choices, carry: 'low' } });
+    const [body] = rig.bodies;
+    const bracket = body!.members.find((m) => m.id === 'bracket')!;
+    const strip = bentStrip(bracket, new Map(body!.nodes.map((n) => [n.id, n.at])))!;
+    const [cap, camera] = bracket.holes.map((h) => frameAlong(strip, h.along).at);
+    expect(camera![0]).toBeCloseTo(cap![0], 9);
+    expect(camera![1]).toBeCloseTo(cap![1], 9);
+    expect(cap![2] - camera![2]).toBeCloseTo(usual.dimensions['bracketInside']! + 0.005, 3);
+    const mount = assemble(rig, null).mount!;
+    expect(mount[2]).toBeLessThan(cap![2] - usual.dimensions['bracketInside']!);
+    expect(Math.abs(mount[1])).toBeLessThan(1e-9);
+    expect(sums(rig).mass).toBeGreaterThan(1);
   });
 });
 

@@ -1,5 +1,5 @@
 /** The outline of a body seen square-on, as a polygon in metres; what every drawing of a rig is made of. */
-import { add, addScaled, transform, type Vec3 } from '../0-base';
+import { add, addScaled, cross, dot, scale, transform, type Vec3 } from '../0-base';
 import type { FlatBody } from '../1-load';
 import type { Shape } from '../model';
 
@@ -25,7 +25,23 @@ export function outline(body: Pick<FlatBody, 'shape' | 'at' | 'rotation'>, view:
     if (seenFlat) return [...outer, ...inner.reverse()].map(place);
     return hull([...outer, ...inner].flatMap((p) => [place(addScaled(p, [0, 0, 1], shape.width / 2)), place(addScaled(p, [0, 0, 1], -shape.width / 2))]));
   }
+  if (shape.kind === 'tube') {
+    const lying = tubeAcross(shape, body, view);
+    if (lying) return lying;
+  }
   return hull(corners(shape).map(place));
+}
+
+const TOWARDS: Readonly<Record<View, Vec3>> = { side: [0, -1, 0], front: [1, 0, 0], top: [0, 0, 1] };
+
+/** A tube seen from straight beside is a rectangle, as most are; null when it is seen at a slant or end-on. */
+function tubeAcross(shape: Extract<Shape, { kind: 'tube' }>, { at, rotation }: Pick<FlatBody, 'at' | 'rotation'>, view: View): readonly Point2[] | null {
+  const axis = transform(rotation, [0, 0, 1]);
+  const towards = TOWARDS[view];
+  if (Math.abs(dot(axis, towards)) > 1e-9) return null;
+  const along = scale(axis, shape.length / 2);
+  const across = scale(cross(axis, towards), shape.outerRadius);
+  return hull(([[1, 1], [-1, 1], [-1, -1], [1, -1]] as const).map(([a, b]) => project(add(at, add(scale(along, a), scale(across, b))), view)));
 }
 
 /** The bore of a tube seen end-on, to be left open; null where it is not seen through. */

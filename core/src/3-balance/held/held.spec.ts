@@ -104,14 +104,17 @@ describe('what bears a rig', () => {
     const rig = usual('boom');
     const [phone, action] = THREE_LOADS;
     const kit = new Map([...phone!.kit, ...action!.kit]);
-    const found = holdPlaces(rig, [phone!.loadout, action!.loadout], kit, {})!;
+    const found = holdPlaces(rig, [phone!.loadout, action!.loadout], kit)!;
+    const places = found.at({});
     expect(found.adjuster.id).toBe('hold-mark');
-    for (const place of found.places) {
+    for (const place of places) {
       const load = placeLoad([phone!, action!].find((l) => l.loadout.id === place.loadout)!.loadout, kit);
       if (place.reaches) expect(evaluate(assemble(rig, load), { 'hold-mark': place.value }).fromSupport![0]).toBeCloseTo(0, 6);
     }
-    expect(found.places[0]!.value).toBeGreaterThan(found.places[1]!.value);
-    expect(holdPlaces(usual('tube-frame'), [], kit, {})).toBeNull();
+    expect(places[0]!.value).toBeGreaterThan(places[1]!.value);
+    const platform = holdPlaces(usual('tube-frame'), [phone!.loadout], kit)!;
+    expect(platform.adjuster.id).toBe('deck-fore-aft');
+    expect(holdPlaces(usual('pipe-post'), [], kit)).toBeNull();
   });
   it('weight out on the arm tells how long, and that people differ', () => {
     const rig = usual('pipe-post');

@@ -9,8 +9,10 @@ const CAUTION = 'Glasses on, sleeves and hair back. Clamp the bar: a caught bit 
 export const drilling: StepMaker = {
   id: 'drilling',
   place: 40,
-  make: ({ bars }) =>
+  make: ({ bars, rig }) =>
     bars.flatMap((bar) => {
+      const pair = rig.bodies.flatMap((b) => b.members).find((m) => m.id === bar.member)?.twin;
+      const other = pair && bars.find((b) => b.member === pair);
       const bends = bar.bends.map((_, i) => `bend:${bar.member}:${i + 1}`);
       return bar.marks.filter((m) => m.kind === 'hole' && !m.last).flatMap((mark): BuildStep[] => {
         const diameter = mark.diameter!;
@@ -19,7 +21,7 @@ export const drilling: StepMaker = {
             id: `pilot:${mark.id}`, about: bar.member, final: false, minutes: 3, needs: [`mark:${bar.member}`, ...bends],
             title: say`Punch and pilot the hole for the ${mark.name}`,
             tool: 'centre punch, drill', figures: [say`${figure('length', mark.along, 1)} from the ${bar.bends.length > 0 ? 'rear end' : 'end you marked'}, in the middle of the width`, say`pilot ${figure('length', pilotFor(diameter), 1)}`],
-            check: say`The punch mark is in the middle of the bar, both sides measured.`, caution: CAUTION,
+            check: other ? say`Clamped to the ${other.name}, ends flush: the hole is drilled through both in one pass, so that they match.` : say`The punch mark is in the middle of the bar, both sides measured.`, caution: CAUTION,
           },
           {
             id: `drill:${mark.id}`, about: bar.member, final: true, minutes: 4, needs: [`pilot:${mark.id}`],

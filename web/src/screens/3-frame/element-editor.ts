@@ -2,7 +2,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { mdiClose } from '@mdi/js';
-import { cutLengthOf, figure, FITTING_NAMES, HOLDS, memberEnds, quaternionOf, rotationAbout, showFigure, stockById, STOCK_OPTIONS, type Edit, type Fitting, type Hold, type Part, type Quantity, type Vec3 } from '@tide-pebble/core';
+import { cutLengthOf, figure, FITTING_NAMES, HOLDS, memberEnds, quaternionOf, rotationAbout, showFigure, stockById, STOCK_OPTIONS, type Body, type Edit, type Fitting, type Hold, type Member, type Part, type Quantity, type Vec3 } from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { Icon } from '../../ui/icon';
@@ -94,7 +94,10 @@ export class ElementEditor {
     const found = this.found();
     return found?.kind === 'part' ? (found.element.supply ?? null) : null;
   });
-  protected readonly canCopy = computed(() => this.found()?.kind === 'part');
+  protected readonly canCopy = computed(() => {
+    const found = this.found();
+    return found?.kind === 'part' || (found?.kind === 'member' && found.element.path.kind === 'straight');
+  });
   protected readonly canTurn = computed(() => this.found()?.kind === 'part');
 
   protected moveTo(axis: 0 | 1 | 2, { value }: Quantity): void {
@@ -131,6 +134,7 @@ export class ElementEditor {
 
   protected copy(): void {
     const found = this.found();
+    if (found?.kind === 'member') return this.copyMember(found.body, found.element);
     if (found?.kind !== 'part') return;
     const id = freeId(this.bench().piece.rig, found.element.id.replace(/-\d+$/, ''));
     const { mount: _mount, mountTurn: _turn, twin: _twin, screw: _screw, ...part } = found.element;
@@ -141,6 +145,7 @@ export class ElementEditor {
 
   protected mirror(): void {
     const found = this.found();
+    if (found?.kind === 'member') return this.mirrorMember(found.body, found.element);
     if (found?.kind !== 'part' || found.element.twin) return;
     if (Math.abs(found.element.at[1]) < 0.001) return this.notices.say('It stands in the middle plane: its mirror image would be in its place.');
     const id = freeId(this.bench().piece.rig, found.element.id.replace(/-\d+$/, ''));
@@ -151,6 +156,35 @@ export class ElementEditor {
       { kind: 'remove', id: crypto.randomUUID(), target: this.target() },
     ];
     if (this.workspace.edit(`mirroring ${this.name()}`, pair)) this.picked.emit(id);
+  }
+
+  /** A bar of the same stock between corners of its own, a little further out; its ends are bare until something meets them. */
+  private copyMember(body: Body, member: Member): void {
+    const { rig } = this.bench().piece;
+    const id = freeId(rig, member.id.replace(/-\d+$/, ''));
+    const nodes = [member.from, member.to].map((n, i) => {
+      const [x, y, z] = body.nodes.find((o) => o.id === n)!.at;
+      return { id: `${id}-end-${i + 1}`, at: [x + 0.03, y, z] as Vec3 };
+    });
+    const { twin: _twin, shortBy: _short, ...rest } = member;
+    const holes = member.holes.map((h) => ({ ...h, id: `${h.id}-${id}` }));
+    if (this.apply('copying', { kind: 'addMember', body: body.id, nodes, member: { ...rest, id, from: nodes[0]!.id, to: nodes[1]!.id, holes }, joints: [] })) this.picked.emit(id);
+  }
+
+  /** The bar's mirror image on the other side, between mirrored corners; the two are a pair from then on. */
+  private mirrorMember(body: Body, member: Member): void {
+    if (member.twin) return;
+    const { rig } = this.bench().piece;
+    const at = (node: string): Vec3 => body.nodes.find((o) => o.id === node)!.at;
+    if ([member.from, member.to].every((n) => Math.abs(at(n)[1]) < 0.001)) return this.notices.say('It lies in the middle plane: its mirror image would be in its place.');
+    const id = freeId(rig, member.id.replace(/-\d+$/, ''));
+    const nodes = [member.from, member.to].map((n, i) => ({ id: `${id}-end-${i + 1}`, at: at(n), twin: `${id}-end-${i + 1}-twin` }));
+    const { shortBy: _short, ...rest } = member;
+    const edits: readonly Edit[] = [
+      { kind: 'addMember', id: crypto.randomUUID(), body: body.id, nodes, member: { ...rest, id, from: nodes[0]!.id, to: nodes[1]!.id, twin: `${id}-twin`, holes: [] }, joints: [] },
+      { kind: 'remove', id: crypto.randomUUID(), target: member.id },
+    ];
+    if (this.workspace.edit(`mirroring ${this.name()}`, edits)) this.picked.emit(id);
   }
 
   protected remove(): void {

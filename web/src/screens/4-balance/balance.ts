@@ -61,13 +61,24 @@ export class Balance {
   });
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
-  /** A boom's mark, or a camera's slide, by loadout. */
+  private readonly benchRig = computed(() => this.bench()?.piece.rig ?? null);
+  private readonly places = computed(() => {
+    const rig = this.benchRig();
+    return rig ? holdPlaces(rig, this.loadouts(), this.kit()) : null;
+  });
+  /** A boom's mark, or the camera's hole or slide, by loadout. */
   protected readonly marks = computed(() => {
-    const bench = this.bench();
-    const found = bench && holdPlaces(bench.piece.rig, this.loadouts(), this.kit(), bench.values);
-    if (!found) return [];
+    const values = this.bench()?.values;
+    const found = this.places();
+    if (!found || !values) return [];
     const say = (value: number): string => showFigure(figure('length', Math.abs(value), 0), this.units());
-    return found.places.map((p) => ({ id: p.loadout, name: p.name, reaches: p.reaches, text: Math.abs(p.value) < 0.0005 ? 'on the middle mark' : `${say(p.value)} ${wayOf(found.adjuster, p.value)}${p.reaches ? '' : ', further than it goes'}` }));
+    const { adjuster } = found;
+    const place = (value: number): string => {
+      if (adjuster.kind !== 'holes') return Math.abs(value) < 0.0005 ? 'on the middle mark' : `${say(value)} ${wayOf(adjuster, value)}`;
+      const holes = Math.round(value / adjuster.step);
+      return `${holes === 0 ? 'middle hole' : `${Math.abs(holes)} ${Math.abs(holes) === 1 ? 'hole' : 'holes'} ${wayOf(adjuster, holes)}`}, ${say(value - holes * adjuster.step)} off`;
+    };
+    return found.at(values).map((p) => ({ id: p.loadout, name: p.name, reaches: p.reaches, text: `${place(p.value)}${p.reaches ? '' : ', further than it goes'}` }));
   });
   protected readonly rows = computed(() => {
     const bench = this.bench();
