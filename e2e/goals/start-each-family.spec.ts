@@ -30,6 +30,7 @@ const massShown = async (page: Page): Promise<number> => Number([...(await reado
 
 for (const family of FAMILIES) {
   test(family.name, async ({ bench: page, server }) => {
+    test.setTimeout(180_000);
     for (const [i, loadout] of LOADOUTS.entries()) {
       const name = `Try ${i + 1}`;
       await test.step(`for ${loadout}`, async () => {
