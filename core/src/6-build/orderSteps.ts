@@ -7,13 +7,13 @@ export function orderSteps(steps: readonly BuildStep[]): Ordered {
   const known = new Set(steps.map((s) => s.id));
   const done = new Set<string>();
   const ordered: BuildStep[] = [];
-  let waiting = [...steps];
+  const waiting = [...steps];
   while (waiting.length > 0) {
-    const next = waiting.find((s) => s.needs.every((n) => done.has(n) || !known.has(n)));
-    if (!next) return { kind: 'loop', ids: waiting.map((s) => s.id) };
-    ordered.push(next);
-    done.add(next.id);
-    waiting = waiting.filter((s) => s !== next);
+    const next = waiting.findIndex((s) => s.needs.every((n) => done.has(n) || !known.has(n)));
+    if (next < 0) return { kind: 'loop', ids: waiting.map((s) => s.id) };
+    const [step] = waiting.splice(next, 1);
+    ordered.push(step!);
+    done.add(step!.id);
   }
   return { kind: 'ordered', steps: ordered };
 }

@@ -20,10 +20,20 @@ export function parseMass(text: string, system: LengthSystem = 'mm'): Parsed {
 }
 
 /** Shows a mass (kg): whole grams (or `decimals`), or pounds and tenths of an ounce. */
+/** Making one of these takes a hundred times as long as using it, and a list shows hundreds. */
+const groupings = new Map<number, Intl.NumberFormat>();
+function grouping(decimals: number): Intl.NumberFormat {
+  const before = groupings.get(decimals);
+  if (before) return before;
+  const made = new Intl.NumberFormat('en-GB', { maximumFractionDigits: decimals });
+  groupings.set(decimals, made);
+  return made;
+}
+
 export function showMass(kilograms: number, system: LengthSystem, decimals = 0): string {
   if (system === 'mm') {
     const grams = Number((kilograms * 1000).toFixed(decimals));
-    return `${grams.toLocaleString('en-GB', { maximumFractionDigits: decimals })} g`;
+    return `${grouping(decimals).format(grams)} g`;
   }
   const tenths = Math.round((Math.abs(kilograms) / OUNCE) * 10);
   const sign = kilograms < 0 && tenths > 0 ? '-' : '';

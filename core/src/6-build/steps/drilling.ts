@@ -9,10 +9,12 @@ const CAUTION = 'Glasses on, sleeves and hair back. Clamp the bar: a caught bit 
 export const drilling: StepMaker = {
   id: 'drilling',
   place: 40,
-  make: ({ bars, rig }) =>
-    bars.flatMap((bar) => {
-      const pair = rig.bodies.flatMap((b) => b.members).find((m) => m.id === bar.member)?.twin;
-      const other = pair && bars.find((b) => b.member === pair);
+  make: ({ bars, rig }) => {
+    const twins = new Map(rig.bodies.flatMap((b) => b.members.map((m) => [m.id, m.twin] as const)));
+    const byMember = new Map(bars.map((b) => [b.member, b]));
+    return bars.flatMap((bar) => {
+      const pair = twins.get(bar.member);
+      const other = pair && byMember.get(pair);
       const bends = bar.bends.map((_, i) => `bend:${bar.member}:${i + 1}`);
       return bar.marks.filter((m) => m.kind === 'hole' && !m.last).flatMap((mark): BuildStep[] => {
         const diameter = mark.diameter!;
@@ -31,5 +33,6 @@ export const drilling: StepMaker = {
           },
         ];
       });
-    }),
+    });
+  },
 };
