@@ -15,7 +15,7 @@ const TURNS = 90;
 export async function measureFrame(): Promise<FrameTimes> {
   const server = new Server(true);
   await server.start();
-  const browser = await chromium.launch({ executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: ['--disable-background-networking'] });
+  const browser = await chromium.launch({ executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: ['--disable-background-networking', '--disable-frame-rate-limit', '--disable-gpu-vsync'] });
   try {
     const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })).newPage();
     await page.addInitScript(() => Object.assign(globalThis, { __name: (f: unknown) => f }));

@@ -11,7 +11,7 @@ const EDITS = 300;
 export async function measurePage(): Promise<{ work: Spread; painted: Spread; longest: number; fetched: readonly Buffer[]; fontBytes: number }> {
   const server = new Server(true);
   await server.start();
-  const browser = await chromium.launch({ executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: ['--disable-background-networking'] });
+  const browser = await chromium.launch({ executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: ['--disable-background-networking', '--disable-frame-rate-limit', '--disable-gpu-vsync'] });
   try {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
     const page = await context.newPage();

@@ -3,7 +3,7 @@ import { alignZ, cross, dot, fromColumns, scale, subtract, unit, length, addScal
 import { flatBody, solidOf, type FlatBody } from '../1-load';
 import type { Body, Joint, Member, Section, Shape } from '../model';
 import { followBends, stripStart, type BentStrip } from './bend';
-import { memberEnds } from './memberEnds';
+import { memberEnds, type MemberEnds } from './memberEnds';
 
 /** The bent strip of a member; null when it is not a bent flat bar. */
 export function bentStrip(member: Member, nodes: ReadonlyMap<string, Vec3>): BentStrip | null {
@@ -18,7 +18,20 @@ export function bentStrip(member: Member, nodes: ReadonlyMap<string, Vec3>): Ben
  * Holes are not taken out (a 6 mm hole in a 6 mm bar is half a gram; see docs/limits.md).
  */
 export function memberBodies(member: Member, nodes: ReadonlyMap<string, Vec3>, joints: readonly Joint[], material: Material): readonly FlatBody[] {
-  const pieces = piecesOf(member, nodes, joints);
+  const ends = memberEnds(member, nodes, joints);
+  const from: readonly unknown[] = [nodes.get(member.from), nodes.get(member.to), ends.from.joint, ends.to.joint, material];
+  const before = made.get(member);
+  if (before?.from.every((part, i) => part === from[i])) return before.bodies;
+  const bodies = bodiesOf(member, nodes, ends, material);
+  made.set(member, { from, bodies });
+  return bodies;
+}
+
+/** An edit of a freed frame leaves most members as they were, and their bodies, and what is drawn of those, with them. */
+const made = new WeakMap<Member, { readonly from: readonly unknown[]; readonly bodies: readonly FlatBody[] }>();
+
+function bodiesOf(member: Member, nodes: ReadonlyMap<string, Vec3>, ends: MemberEnds, material: Material): readonly FlatBody[] {
+  const pieces = piecesOf(member, nodes, ends);
   const density = material.density * (1 - slottedPart(member.stock.section));
   const total = pieces.reduce((sum, piece) => sum + solidOf(piece.shape).volume, 0);
   return pieces.map((piece, index) =>
@@ -44,10 +57,9 @@ const share = (mass: NonNullable<Member['mass']>, part: number): NonNullable<Mem
 
 type PieceShape = { readonly shape: Shape; readonly at: Vec3; readonly rotation: ReturnType<typeof alignZ> };
 
-function piecesOf(member: Member, nodes: ReadonlyMap<string, Vec3>, joints: readonly Joint[]): readonly PieceShape[] {
+function piecesOf(member: Member, nodes: ReadonlyMap<string, Vec3>, ends: MemberEnds): readonly PieceShape[] {
   const strip = bentStrip(member, nodes);
   if (strip) return strip.stretches.map((s) => ({ shape: s.shape, at: s.origin, rotation: s.rotation }));
-  const ends = memberEnds(member, nodes, joints);
   const [start, finish] = [nodes.get(member.from)!, nodes.get(member.to)!];
   const along = unit(subtract(finish, start));
   const from = addScaled(start, along, ends.from.takeOff + ends.from.shortBy);

@@ -15,6 +15,18 @@ export const project = (p: Vec3, view: View): Point2 => (view === 'side' ? [p[0]
 export const nearness = (p: Vec3, view: View): number => (view === 'side' ? -p[1] : view === 'front' ? p[0] : p[2]);
 
 export function outline(body: Pick<FlatBody, 'shape' | 'at' | 'rotation'>, view: View): readonly Point2[] {
+  const seen = known.get(body) ?? {};
+  const before = seen[view];
+  if (before) return before;
+  const points = outlineOf(body, view);
+  known.set(body, { ...seen, [view]: points });
+  return points;
+}
+
+/** Most of what is drawn stands where it stood before an edit. */
+const known = new WeakMap<object, Partial<Record<View, readonly Point2[]>>>();
+
+function outlineOf(body: Pick<FlatBody, 'shape' | 'at' | 'rotation'>, view: View): readonly Point2[] {
   const place = (p: Vec3): Point2 => project(add(body.at, transform(body.rotation, p)), view);
   const { shape } = body;
   if (shape.kind === 'arcBar') {

@@ -4,12 +4,15 @@ import { Observable } from 'rxjs';
 import type { JobAnswer, JobName, JobRequest, JobResult } from '../workers/jobs';
 import type { TablePart } from '../workers/read-table';
 
+/** How long an unwanted job may still run before its worker is stopped. */
+const GRACE_MS = 250;
+
 @Injectable({ providedIn: 'root' })
 export class Jobs {
   private idle: Worker | null = null;
   private next = 0;
 
-  /** Emits the outcome once; portions on the way go to `part`. Unsubscribing before that stops the worker at once. */
+  /** Emits the outcome once; portions on the way go to `part`. Unsubscribing before that stops the worker, unless it is just about to end. */
   run<N extends JobName>(name: N, input: JobRequest<N>, part: (part: TablePart) => void = () => undefined): Observable<JobResult<N>> {
     return new Observable((subscriber) => {
       const worker = this.idle ?? new Worker(new URL('../workers/core.worker', import.meta.url), { type: 'module' });
@@ -18,7 +21,7 @@ export class Jobs {
       let over = false;
       worker.onmessage = ({ data }: MessageEvent<JobAnswer>) => {
         if (data.id !== id) return;
-        if ('part' in data) return part(data.part);
+        if ('part' in data) return subscriber.closed ? undefined : part(data.part);
         over = true;
         this.release(worker);
         if ('fault' in data) subscriber.error(new Error(data.fault));
@@ -30,7 +33,8 @@ export class Jobs {
       worker.onerror = (event) => subscriber.error(new Error(event.message || 'the computation stopped'));
       worker.postMessage({ id, name, input });
       return () => {
-        if (!over) worker.terminate();
+        // A worker takes longer to start than most jobs to end: one that ends soon is kept for the next.
+        if (!over) setTimeout(() => over || worker.terminate(), GRACE_MS);
       };
     });
   }

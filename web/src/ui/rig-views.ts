@@ -1,15 +1,18 @@
 /** The drawing that is the screen: the rig square-on, hanging as it hangs, with what the stage wants shown over it. */
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
 import { bodiesBeyond, DEGREE, figure, FROM_LEVEL, showFigure, type DrawnDimension, type Point2, type Quantity, type Vec3, type View } from '@tide-pebble/core';
 import type { Bench } from '../services/workspace';
 import { Pointer } from '../services/pointer';
 import { Units } from '../services/units';
 import { litBy } from './lit';
+import { nextFrame } from './next-frame';
 import { PoolGlass } from './pool-glass';
 import { QuantityField } from './quantity-field';
 import { moveOnPaper, PLAIN, sheetOf, WITH_DIMENSIONS, WITH_GLASS, type DrawnView } from './rig-drawing';
 import { hostSize } from './host-size';
 
+/** Longer than a slow frame. */
+const REFUSED_AFTER_MS = 150;
 const LEVEL = { side: 0, front: 0, top: 0 };
 
 interface DimensionMark {
@@ -53,9 +56,11 @@ export class RigViews {
   readonly snap = input(0.001);
   readonly picked = output<string | null>();
   readonly dragged = output<{ id: string; by: Vec3 }>();
-  private readonly drag = signal<{ view: View; from: Point2; by: Point2 } | null>(null);
+  /** What is drawn: the bench as it was a frame ago. */
+  protected readonly drawn = nextFrame(this.bench, (b) => b.rig.id);
+  private readonly drag = signal<{ view: View; from: Point2; by: Point2; dropped: boolean } | null>(null);
 
-  private readonly hung = computed(() => this.bench().judged.evaluation.hung);
+  private readonly hung = computed(() => this.drawn().judged.evaluation.hung);
   /** While a drop plays, room is kept for the whole of it. */
   private readonly swinging = computed(() => {
     const hung = this.hung();
@@ -63,7 +68,7 @@ export class RigViews {
     const rest = hung.hang.rest;
     // Where it is built it is drawn square, however it would hang.
     const lean = this.selectable() ? LEVEL : { side: this.playing() ? FROM_LEVEL : (rest?.noseDown ?? 0), front: rest?.leftSideDown ?? 0, top: 0 };
-    return { bodies: bodiesBeyond(this.bench().piece.rig, hung.pivot), pivot: hung.pivotAt, lean };
+    return { bodies: bodiesBeyond(this.drawn().piece.rig, hung.pivot), pivot: hung.pivotAt, lean };
   });
   private readonly playing = computed(() => this.swing() !== null);
   protected readonly box = this.size;
@@ -78,7 +83,7 @@ export class RigViews {
     const at = this.pivots()[0]?.centre;
     return left === null || !at || this.swing() !== null ? null : { from: at, to: [left + 32, this.size().height - 150] as const };
   });
-  protected readonly sheet = computed(() => sheetOf(this.bench().judged.evaluation.pieces, this.shownViews(), this.size(), this.swinging(), this.margins()));
+  protected readonly sheet = computed(() => sheetOf(this.drawn().judged.evaluation.pieces, this.shownViews(), this.size(), this.swinging(), this.margins()));
   protected readonly shownViews = computed<readonly View[]>(() => (this.size().width < 560 || this.playing() ? this.views().slice(0, 1) : this.views()));
   protected readonly lean = computed(() => {
     const rest = this.hung()?.hang.rest;
@@ -86,7 +91,7 @@ export class RigViews {
     return { side: this.swing() ?? rest?.noseDown ?? 0, front: this.swing() === null ? (rest?.leftSideDown ?? 0) : 0, top: 0 };
   });
   protected readonly label = computed(() => {
-    const { rig, judged } = this.bench();
+    const { rig, judged } = this.drawn();
     const rest = judged.evaluation.hung?.hang.rest;
     return `${rig.name}, drawn square-on at 1 to ${this.sheet().scale}. ${rest ? `It hangs ${this.says(rest.noseDown, ['nose down', 'nose up'])}.` : 'It does not rest upright.'}`;
   });
@@ -97,11 +102,11 @@ export class RigViews {
   /** Where the mass centre lies, and the hands hold, for a rig that hangs on nothing or is only looked at. */
   protected readonly centres = computed(() => {
     if (this.balance() && this.hung()) return [];
-    const { massCentre } = this.bench().judged.evaluation;
+    const { massCentre } = this.drawn().judged.evaluation;
     return massCentre ? this.sheet().views.map((v) => ({ view: v.view, at: v.place(massCentre) })) : [];
   });
   protected readonly hands = computed(() => {
-    const { evaluation } = this.bench().judged;
+    const { evaluation } = this.drawn().judged;
     const held = evaluation.held[0]?.hands ?? [];
     return this.balance() || this.selectable() ? this.sheet().views.flatMap((v) => held.map((h) => ({ key: `${v.view} ${h.contact.id}`, id: h.contact.id, name: h.contact.name, at: v.place(h.at) }))) : [];
   });
@@ -112,20 +117,28 @@ export class RigViews {
     const length = (inch ? [1, 2, 4, 6, 12, 24].map((n) => n * 0.0254) : [0.01, 0.02, 0.05, 0.1, 0.2, 0.5]).find((l) => l * pixelsPerMetre >= 60) ?? 1;
     return { width: length * pixelsPerMetre, text: showFigure(figure('length', length, 0), this.units()), y: this.size().height - 14 };
   });
-  protected readonly lit = computed(() => litBy(this.pointer.at(), this.bench()));
+  protected readonly lit = computed(() => litBy(this.pointer.at(), this.drawn()));
   protected readonly pivotId = computed(() => this.hung()?.pivot.id ?? '');
   protected readonly marks = computed(() => apart(this.dimensions().flatMap((d) => this.markOf(d)), this.size()));
   /** What the rig's lean says beside each view. */
   protected readonly leanWords = computed(() => {
     const rest = this.hung()?.hang.rest;
     if (!rest || this.swing() !== null) return [];
-    const { levelWithin } = this.bench().rig.wants;
+    const { levelWithin } = this.drawn().rig.wants;
     return this.pivots().map((p) => {
       const angle = p.view === 'side' ? rest.noseDown : rest.leftSideDown;
       const words = p.view === 'side' ? (['nose down', 'nose up'] as const) : (['left down', 'right down'] as const);
       return { view: p.view, at: p.at, out: Math.abs(angle) > levelWithin, text: this.says(angle, words) };
     });
   });
+
+  constructor() {
+    // What was dropped stays where it was dropped till it is drawn there.
+    effect(() => {
+      this.drawn();
+      if (untracked(this.drag)?.dropped) this.drag.set(null);
+    });
+  }
 
   protected turn(view: View): string | null {
     const pivot = this.pivots().find((p) => p.view === view);
@@ -142,12 +155,12 @@ export class RigViews {
     event.stopPropagation();
     if (owner !== this.selected()) return this.picked.emit(owner);
     (event.target as Element).setPointerCapture(event.pointerId);
-    this.drag.set({ view, from: [event.clientX, event.clientY], by: [0, 0] });
+    this.drag.set({ view, from: [event.clientX, event.clientY], by: [0, 0], dropped: false });
   }
 
   protected pull(event: PointerEvent): void {
     const drag = this.drag();
-    if (!drag) return;
+    if (!drag || drag.dropped) return;
     const step = this.snap() * this.sheet().pixelsPerMetre;
     const snapped = (px: number): number => Math.round(px / step) * step;
     this.drag.set({ ...drag, by: [snapped(event.clientX - drag.from[0]), snapped(event.clientY - drag.from[1])] });
@@ -156,8 +169,12 @@ export class RigViews {
   protected letGo(): void {
     const drag = this.drag();
     const id = this.selected();
-    this.drag.set(null);
-    if (drag && id && Math.hypot(...drag.by) > 0.01) this.dragged.emit({ id, by: moveOnPaper(drag.view, drag.by[0], drag.by[1], this.sheet().pixelsPerMetre) });
+    if (!drag || drag.dropped) return;
+    if (!id || Math.hypot(...drag.by) <= 0.01) return this.drag.set(null);
+    this.drag.set({ ...drag, dropped: true });
+    // A move that is refused draws nothing new.
+    setTimeout(() => this.drag.update((now) => (now?.dropped ? null : now)), REFUSED_AFTER_MS);
+    this.dragged.emit({ id, by: moveOnPaper(drag.view, drag.by[0], drag.by[1], this.sheet().pixelsPerMetre) });
   }
 
   /** Arrow keys move what is picked by one step, in the first view; with Shift in the second. Escape lets go of it. */
@@ -180,7 +197,7 @@ export class RigViews {
 
   private markOf(drawn: DrawnDimension): readonly DimensionMark[] {
     const view: DrawnView | undefined = this.sheet().views.find((v) => v.view === drawn.view);
-    const { family, input: given } = this.bench().piece;
+    const { family, input: given } = this.drawn().piece;
     const spec = family?.dimensions.find((d) => d.id === drawn.dimension);
     if (!view || !spec || !given) return [];
     const [from, to] = [view.place(drawn.from), view.place(drawn.to)];

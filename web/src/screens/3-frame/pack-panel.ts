@@ -5,6 +5,7 @@ import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { QuantityField } from '../../ui/quantity-field';
+import { settled } from '../../ui/settled';
 
 const SIDES = ['Bag, inside length', 'Bag, width', 'Bag, height'] as const;
 /** A day's rucksack. */
@@ -43,18 +44,26 @@ export class PackPanel {
   protected readonly sides = SIDES;
   readonly bench = input.required<Bench>();
 
-  private readonly packed = computed(() => breakDown(this.bench().piece.rig, this.bench().values));
+  /** Searched through again only once the edits pause. */
+  private readonly still = settled(this.bench);
+  private readonly packed = computed(() => {
+    const bench = this.still();
+    return bench ? breakDown(bench.piece.rig, bench.values) : null;
+  });
   protected readonly bag = computed(() => this.bench().rig.wants.bag ?? null);
   /** Nuts and screws go in a tin. */
-  protected readonly pieces = computed(() => this.packed().pieces.filter((p) => p.box[0] > 0.04).slice(0, 8).map((p) => ({ ...p, text: p.box.map((b) => showFigure(figure('length', b, 0), this.units())).join(' × ') })));
+  protected readonly pieces = computed(() => (this.packed()?.pieces ?? []).filter((p) => p.box[0] > 0.04).slice(0, 8).map((p) => ({ ...p, text: p.box.map((b) => showFigure(figure('length', b, 0), this.units())).join(' × ') })));
   protected readonly says = computed(() => {
-    const { opens, pieces, packMinutes, setUpMinutes } = this.packed();
+    const packed = this.packed();
+    if (!packed) return 'Looking which joints open…';
+    const { opens, pieces, packMinutes, setUpMinutes } = packed;
     const minutes = (m: number): string => showFigure(figure('time', Math.round(m) * 60, 0), this.units());
     return `${opens.length} ${opens.length === 1 ? 'joint opens' : 'joints open'}; ${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'}. About ${minutes(packMinutes)} to pack and ${minutes(setUpMinutes)} to set up again, balanced.`;
   });
   private readonly fit = computed(() => {
     const bag = this.bag();
-    return bag ? fitsBag(this.packed().pieces, bag) : null;
+    const packed = this.packed();
+    return bag && packed ? fitsBag(packed.pieces, bag) : null;
   });
   protected readonly fits = computed(() => this.fit()?.fits ?? true);
   protected readonly verdict = computed(() => {

@@ -1,0 +1,65 @@
+import { Component, signal } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { nextFrame } from './next-frame';
+import { settled } from './settled';
+
+interface Thing {
+  readonly rig: string;
+  readonly n: number;
+}
+
+@Component({ selector: 'tp-late', template: '{{ late().n }} {{ still()?.n ?? "none" }}' })
+class Late {
+  readonly source = signal<Thing>({ rig: 'a', n: 1 });
+  readonly late = nextFrame(this.source, (t) => t.rig);
+  readonly still = settled(this.source);
+}
+
+const until = async (holds: () => boolean): Promise<void> => {
+  for (let n = 0; n < 200 && !holds(); n++) await new Promise((done) => setTimeout(done, 10));
+};
+
+describe('what follows the figures', () => {
+  it('nextFrame shows the first value at once, a new one a frame later, and another rig at once', async () => {
+    const fixture = TestBed.createComponent(Late);
+    const late = fixture.componentInstance;
+    await fixture.whenStable();
+    expect(late.late().n).toBe(1);
+    await until(() => late.still() !== null);
+    late.source.set({ rig: 'a', n: 2 });
+    expect(late.late().n).toBe(1);
+    await until(() => late.late().n === 2);
+    expect(late.late().n).toBe(2);
+    late.source.set({ rig: 'b', n: 3 });
+    expect(late.late().n).toBe(3);
+  });
+
+  it('nextFrame keeps drawing through edits that never pause, and skips those in between', async () => {
+    const fixture = TestBed.createComponent(Late);
+    const late = fixture.componentInstance;
+    await fixture.whenStable();
+    const shown = new Set<number>();
+    for (let n = 2; n < 40; n++) {
+      late.source.set({ rig: 'a', n });
+      await new Promise((done) => setTimeout(done, 5));
+      shown.add(late.late().n);
+    }
+    expect(shown.size).toBeGreaterThan(2);
+    await until(() => late.late().n === 39);
+    expect(late.late().n).toBe(39);
+  });
+
+  it('settled waits till the value stands still', async () => {
+    const fixture = TestBed.createComponent(Late);
+    const late = fixture.componentInstance;
+    await fixture.whenStable();
+    await until(() => late.still() !== null);
+    for (let n = 2; n < 20; n++) {
+      late.source.set({ rig: 'a', n });
+      await new Promise((done) => setTimeout(done, 5));
+      expect(late.still()!.n).toBe(1);
+    }
+    await until(() => late.still()!.n === 19);
+    expect(late.still()!.n).toBe(19);
+  });
+});
