@@ -5,4 +5,5 @@ export * from './6-build';
 export * from './7-field';
 export * from './8-log';
 export { analyse } from './analyse';
+export { cure, type Cure, type CureInput } from './cure';
 export { candidate, chooseFamilies, type Candidate, type ChooseInput, type Reason, type Wishes } from './choose';

@@ -122,3 +122,19 @@ test('the bag says what does not go in', async ({ bench: page }) => {
   await fill(page, 'Bag, inside length', '1600 mm');
   await expect(page.getByText('It goes in this bag')).toBeVisible();
 });
+
+test('a finding with no change worked out: one is looked for, applied, and undone', async ({ bench: page }) => {
+  await onBench(page, 'Cockle');
+  for (const [side, text] of [['length', '300 mm'], ['width', '200 mm'], ['height', '150 mm']] as const) await fill(page, `Bag, ${side}`.replace('length', 'inside length'), text);
+  const finding = page.getByRole('article').filter({ hasText: 'does not go in the bag' });
+  await finding.getByRole('button', { name: 'Look for a change that cures it' }).click();
+  const cured = finding.getByRole('button', { name: / to \d/ }).first();
+  await expect(cured).toBeVisible({ timeout: 20_000 });
+  const label = (await cured.textContent())!.trim();
+  const [, size, to] = /^(.+): .+ to (.+)$/.exec(label)!;
+  await cured.click();
+  await expect(page.getByLabel(size!, { exact: true })).toHaveValue(to!);
+  await expect(finding.filter({ hasText: 'foot tube, left' })).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel(size!, { exact: true })).not.toHaveValue(to!);
+});

@@ -15,6 +15,8 @@ export type Change =
   | { readonly kind: 'restock'; readonly id: string; readonly stock: string }
   | { readonly kind: 'screw'; readonly id: string; readonly length: number }
   | { readonly kind: 'move'; readonly id: string; readonly by: readonly [number, number, number] }
+  /** A cap put on a bare end: its member's body, where the end is and which way it points, and the stock's width, m. */
+  | { readonly kind: 'cap'; readonly id: string; readonly body: string; readonly at: readonly [number, number, number]; readonly axis: readonly [number, number, number]; readonly across: number }
   | { readonly kind: 'mount'; readonly id: string; readonly into: string };
 
 export interface Fix {

@@ -1,5 +1,6 @@
 /** Frame: a rig's shape from its dimensions; what it is made of, how it bends, where every body lies. */
 export { assemble, bodiesBeyond, countOf, contactAt, pivotAt, placedPieces, shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly, type Piece, type PlacedPiece, type RigFault, type StackPlace } from './assemble';
+export { changedDesign } from './changedDesign';
 export { designRig, familyById, type DesignedRig } from './designRig';
 export { FAMILIES } from './families';
 export { type ChoiceSpec, type DimensionFault, type DimensionSpec, type DrawnDimension, type Family, type FamilyInput, type Sizing } from './family';
@@ -22,6 +23,7 @@ export { pipework, type Pipework, type Run } from './pipework';
 export { breakDown, fitsBag, type BagFit, type BreakDown, type PackedPiece } from './breakDown';
 export { fittingAt, pipeOfMember } from './refit';
 export { CARRIES, MOVES, type Suits } from './family';
+export { snapOf } from './snapOf';
 export { freed, withEdit, withoutWeight } from './withEdit';
 export { PART_LIBRARY, type LibraryPart } from './parts/library';
 export { applyEdits, type EditedRig } from './applyEdits';

@@ -1,6 +1,6 @@
 /** The rig on the bench: which one, with which loadout and set-up, and every figure derived from them. */
 import { inject, Injectable } from '@angular/core';
-import { changedLoadout, freed, judged, stockById, withEdit, withoutWeight, workpiece, type AdjusterValues, type BinItem, type Change, type Design, type Edit, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type Workpiece } from '@tide-pebble/core';
+import { changedDesign, changedLoadout, freed, judged, withEdit, withoutWeight, workpiece, type AdjusterValues, type BinItem, type Change, type Design, type Edit, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type Workpiece } from '@tide-pebble/core';
 import type { StockPlan } from '@tide-pebble/core/making';
 import { BehaviorSubject, catchError, combineLatest, debounceTime, distinctUntilChanged, map, of, shareReplay, startWith, switchMap, type Observable } from 'rxjs';
 import { Documents } from './documents';
@@ -77,7 +77,7 @@ export class Workspace {
   }
 
   setDimension(id: string, quantity: Quantity): void {
-    this.editRig(`change of ${id}`, (rig) => withDimensions(rig, { [id]: quantity }), `dimension ${id}`);
+    this.editRig(`change of ${id}`, (rig) => (rig.design.kind === 'family' ? { ...rig, design: { ...rig.design, dimensions: { ...rig.design.dimensions, [id]: quantity } } } : rig), `dimension ${id}`);
   }
 
   /** Changes of things on the rig, as one step. False when one finds nothing to act on; then none is kept. */
@@ -94,7 +94,7 @@ export class Workspace {
   }
 
   setChoice(id: string, value: string): void {
-    this.editRig(`choice of ${id}`, (rig) => withChoices(rig, { [id]: value }));
+    this.editRig(`choice of ${id}`, (rig) => ({ ...rig, design: changedDesign(rig.design, [{ kind: 'choice', id, value }], () => crypto.randomUUID()) }));
   }
 
   /** From now on the rig is plain parts, and its family's dimensions are gone; one undo brings them back. */
@@ -116,14 +116,11 @@ export class Workspace {
       if (loadouts.length > 0) this.documents.commit(label, loadouts);
       return;
     }
-    const dimensions = Object.fromEntries(changes.filter((c) => c.kind === 'dimension').map((c) => [c.id, { value: c.value }]));
-    const choices = Object.fromEntries(changes.flatMap((c) => (c.kind === 'choice' ? [[c.id, c.value]] : [])));
     const values = Object.fromEntries(changes.filter((c) => c.kind === 'adjuster').map((c) => [c.id, c.value]));
-    const edits = changes.flatMap(editOf);
-    const changed = edits.reduce((r, edit) => ({ ...r, design: withEdit(r.design, edit) ?? r.design }), withChoices(withDimensions(rig, dimensions), choices));
+    const design = changedDesign(rig.design, changes, () => crypto.randomUUID());
     const setup = Object.keys(values).length > 0 ? this.setupWith(values) : null;
     this.documents.commit(label, [
-      ...(changed === rig ? [] : [{ kind: 'rig' as const, id: rig.id, body: changed }]),
+      ...(design === rig.design ? [] : [{ kind: 'rig' as const, id: rig.id, body: { ...rig, design } }]),
       ...(setup ? [{ kind: 'setup' as const, id: setup.id, body: setup }] : []),
       ...this.mounting(changes),
     ]);
@@ -152,26 +149,6 @@ export class Workspace {
     const words = Object.fromEntries(Object.entries(held?.typed ?? {}).filter(([id]) => !(id in values)));
     return { id: held?.id ?? crypto.randomUUID(), rig: rig.id, loadout, values: { ...held?.values, ...values }, typed: { ...words, ...typed } };
   }
-}
-
-function withDimensions(rig: RigDocument, dimensions: Readonly<Record<string, Quantity>>): RigDocument {
-  if (rig.design.kind !== 'family' || Object.keys(dimensions).length === 0) return rig;
-  return { ...rig, design: { ...rig.design, dimensions: { ...rig.design.dimensions, ...dimensions } } };
-}
-
-function withChoices(rig: RigDocument, choices: Readonly<Record<string, string>>): RigDocument {
-  if (rig.design.kind !== 'family' || Object.keys(choices).length === 0) return rig;
-  return { ...rig, design: { ...rig.design, choices: { ...rig.design.choices, ...choices } } };
-}
-
-/** A finding's change of the frame itself, as the edit it is. */
-function editOf(change: Change): readonly Edit[] {
-  if (change.kind === 'short') return [{ kind: 'short', id: crypto.randomUUID(), target: change.id, end: change.end, by: { value: change.value } }];
-  if (change.kind === 'screw') return [{ kind: 'screw', id: crypto.randomUUID(), target: change.id, length: change.length }];
-  const stock = change.kind === 'restock' ? stockById(change.stock) : null;
-  if (change.kind === 'restock') return stock ? [{ kind: 'restock', id: crypto.randomUUID(), target: change.id, stock }] : [];
-  if (change.kind === 'move') return [{ kind: 'move', id: crypto.randomUUID(), target: change.id, by: change.by }];
-  return [];
 }
 
 function keep<T>() {

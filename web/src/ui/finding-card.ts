@@ -2,9 +2,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { mdiAlert, mdiAlertOctagon, mdiInformationOutline, mdiScaleBalance } from '@mdi/js';
-import type { Finding, Fix, Severity } from '@tide-pebble/core';
+import type { Fix, Judgement, Severity } from '@tide-pebble/core';
 import { Pointer } from '../services/pointer';
 import { Units } from '../services/units';
+import { CureFinder } from './cure-finder';
 import { SayPipe } from './figures.pipe';
 import { Icon } from './icon';
 
@@ -18,7 +19,7 @@ const LOOKS: Readonly<Record<Severity, { icon: string; word: string }>> = {
 @Component({
   selector: 'tp-finding-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, SayPipe, Icon],
+  imports: [MatButton, SayPipe, Icon, CureFinder],
   template: `
     <tp-icon [path]="look().icon" />
     <div>
@@ -28,6 +29,10 @@ const LOOKS: Readonly<Record<Severity, { icon: string; word: string }>> = {
       <div class="fixes">
         @for (fix of finding().fixes; track $index) {
           <button matButton="outlined" type="button" (click)="fixed.emit(fix)">{{ fix.label | say: units() }}</button>
+        } @empty {
+          @if (searchable()) {
+            <tp-cure-finder [finding]="finding()" (fixed)="fixed.emit($event)" />
+          }
         }
       </div>
     </div>
@@ -46,7 +51,9 @@ const LOOKS: Readonly<Record<Severity, { icon: string; word: string }>> = {
 export class FindingCard {
   protected readonly pointer = inject(Pointer);
   protected readonly units = inject(Units).now;
-  readonly finding = input.required<Finding>();
+  readonly finding = input.required<Judgement>();
   readonly fixed = output<Fix>();
+  /** What is to be measured, or lies in the load, no change of the rig cures. */
+  protected readonly searchable = computed(() => this.finding().stage !== 'load' && (this.finding().severity === 'stop' || this.finding().severity === 'mend'));
   protected readonly look = computed(() => LOOKS[this.finding().severity]);
 }

@@ -1,4 +1,4 @@
-import { Component, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { nextFrame } from './next-frame';
 import { settled } from './settled';
@@ -8,7 +8,7 @@ interface Thing {
   readonly n: number;
 }
 
-@Component({ selector: 'tp-late', template: '{{ late().n }} {{ still()?.n ?? "none" }}' })
+@Component({ selector: 'tp-late', changeDetection: ChangeDetectionStrategy.OnPush, template: '{{ late().n }} {{ still()?.n ?? "none" }}' })
 class Late {
   readonly source = signal<Thing>({ rig: 'a', n: 1 });
   readonly late = nextFrame(this.source, (t) => t.rig);

@@ -52,7 +52,8 @@ export class QuantityField {
   constructor() {
     effect(() => {
       const shown = this.shown();
-      if (untracked(this.typing) && untracked(this.fault)) return;
+      // A figure that changes elsewhere does not take away what is being typed here.
+      if (untracked(this.typing)) return;
       this.text.set(shown);
       this.fault.set('');
     });
@@ -87,6 +88,11 @@ export class QuantityField {
   protected revert(): void {
     this.settle();
     this.text.set(this.shown());
+  }
+
+  /** Left with the words it had: a figure that changed meanwhile shows now. */
+  protected left(): void {
+    if (this.typing() && !this.fault()) this.revert();
   }
 
   private settle(): void {

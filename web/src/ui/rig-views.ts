@@ -1,6 +1,6 @@
 /** The drawing that is the screen: the rig square-on, hanging as it hangs, with what the stage wants shown over it. */
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
-import { bodiesBeyond, DEGREE, figure, FROM_LEVEL, showFigure, type DrawnDimension, type Point2, type Quantity, type Vec3, type View } from '@tide-pebble/core';
+import { bodiesBeyond, DEGREE, figure, FROM_LEVEL, project, showFigure, type DrawnDimension, type Point2, type Quantity, type Vec3, type View } from '@tide-pebble/core';
 import type { Bench } from '../services/workspace';
 import { Pointer } from '../services/pointer';
 import { Units } from '../services/units';
@@ -52,8 +52,8 @@ export class RigViews {
   /** What is picked on the drawing, and where it is dragged or nudged to; only where the stage asks for it. */
   readonly selectable = input(false);
   readonly selected = input<string | null>(null);
-  /** The least move a drag or an arrow key makes, m. */
-  readonly snap = input(0.001);
+  /** The least move a drag or an arrow key makes along each rig axis, m. */
+  readonly snap = input<Vec3>([0.001, 0.001, 0.001]);
   readonly picked = output<string | null>();
   readonly dragged = output<{ id: string; by: Vec3 }>();
   /** What is drawn: the bench as it was a frame ago. */
@@ -161,9 +161,10 @@ export class RigViews {
   protected pull(event: PointerEvent): void {
     const drag = this.drag();
     if (!drag || drag.dropped) return;
-    const step = this.snap() * this.sheet().pixelsPerMetre;
-    const snapped = (px: number): number => Math.round(px / step) * step;
-    this.drag.set({ ...drag, by: [snapped(event.clientX - drag.from[0]), snapped(event.clientY - drag.from[1])] });
+    const { pixelsPerMetre } = this.sheet();
+    const [across, up] = project(this.snap(), drag.view);
+    const snapped = (px: number, step: number): number => Math.round(px / (step * pixelsPerMetre)) * step * pixelsPerMetre;
+    this.drag.set({ ...drag, by: [snapped(event.clientX - drag.from[0], across), snapped(event.clientY - drag.from[1], up)] });
   }
 
   protected letGo(): void {
@@ -186,7 +187,9 @@ export class RigViews {
     if (right === 0 && down === 0) return;
     event.preventDefault();
     const views = this.shownViews();
-    this.dragged.emit({ id, by: moveOnPaper(views[event.shiftKey ? views.length - 1 : 0]!, right * this.snap(), down * this.snap(), 1) });
+    const view = views[event.shiftKey ? views.length - 1 : 0]!;
+    const [across, up] = project(this.snap(), view);
+    this.dragged.emit({ id, by: moveOnPaper(view, right * across, down * up, 1) });
   }
 
   private says(angle: number, [positive, negative]: readonly [string, string]): string {

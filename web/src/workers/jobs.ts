@@ -1,6 +1,6 @@
 /** The messages between page and worker. Workers are thin: they parse the message, call the core and answer. */
 import { trim, type AdjusterValues, type Assembly, type BinItem, type Rig, type TrimOutcome, type Wants } from '@tide-pebble/core';
-import { chooseFamilies, stockPlan, type Candidate, type ChooseInput, type StockPlan } from '@tide-pebble/core/making';
+import { chooseFamilies, cure, stockPlan, type Candidate, type ChooseInput, type Cure, type CureInput, type StockPlan } from '@tide-pebble/core/making';
 import { readTable, type TableInput, type TableOutcome, type TablePart } from './read-table';
 
 export interface JobInputs {
@@ -8,12 +8,14 @@ export interface JobInputs {
   readonly stock: { readonly rig: Rig; readonly values: AdjusterValues; readonly bin: readonly BinItem[]; readonly kerf: number };
   readonly table: TableInput;
   readonly choose: ChooseInput;
+  readonly cure: CureInput;
 }
 export interface JobResults {
   readonly trim: TrimOutcome;
   readonly stock: StockPlan;
   readonly table: TableOutcome;
   readonly choose: readonly Candidate[];
+  readonly cure: readonly Cure[];
 }
 export type JobName = keyof JobInputs;
 export type JobRequest<N extends JobName> = JobInputs[N];
@@ -39,6 +41,7 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
     case 'trim': return trim(message.input.assembly, message.input.values, message.input.wants);
     case 'stock': return stockPlan(message.input.rig, message.input.values, message.input.bin, message.input.kerf);
     case 'choose': return chooseFamilies(message.input);
+    case 'cure': return cure(message.input, (done) => tell({ done, of: 1, rows: [] }));
     case 'table': return readTable(message.input, tell);
   }
 }

@@ -1,11 +1,11 @@
-import { applyEdits, assemble, designRig, familyById, FRAME_CHECKS, stockById, type FamilyInput } from '..';
+import { applyEdits, assemble, changedDesign, designRig, familyById, FRAME_CHECKS, type FamilyInput } from '..';
 import { familyInput } from '../family';
 import type { FrameContext } from '../frameCheck';
 import { METRIC, render, type Change, type Finding, type Vec3 } from '../../0-base';
 import { lensCones, placeLoad, spacesOf } from '../../1-load';
 import { THREE_LOADS } from '../../testing/loads';
 import { frameContext } from '../../testing/rigs';
-import type { Edit, Part, Rig } from '../../model';
+import type { Part, Rig } from '../../model';
 
 const built = (id: string, dimensions: Record<string, number> = {}, choices: Record<string, string> = {}): Rig => {
   const family = familyById(id)!;
@@ -16,18 +16,9 @@ const built = (id: string, dimensions: Record<string, number> = {}, choices: Rec
 const found = (rig: Rig, code: string, more: Partial<FrameContext> = {}, load = placeLoad(THREE_LOADS[2]!.loadout, THREE_LOADS[2]!.kit)): readonly Finding[] =>
   FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(rig, load), {}, more))).filter((f) => f.code === code);
 const applied = (rig: Rig, changes: readonly Change[]): Rig => {
-  const edits = changes.flatMap((c): Edit[] => {
-    switch (c.kind) {
-      case 'move': return [{ kind: 'move', id: 'e', target: c.id, by: c.by }];
-      case 'short': return [{ kind: 'short', id: 'e', target: c.id, end: c.end, by: { value: c.value } }];
-      case 'screw': return [{ kind: 'screw', id: 'e', target: c.id, length: c.length }];
-      case 'restock': return [{ kind: 'restock', id: 'e', target: c.id, stock: stockById(c.stock)! }];
-      default: return [];
-    }
-  });
-  const made = applyEdits(rig, edits);
-  expect(made.unapplied).toEqual([]);
-  return made.rig;
+  const design = changedDesign({ kind: 'free', rig }, changes, () => 'e');
+  if (design.kind !== 'free' || design.rig === rig) throw new Error('the change finds nothing to act on');
+  return design.rig;
 };
 /** Found, lit up on a part that is there, and gone after its own fix. */
 function cures(rig: Rig, code: string, more: Partial<FrameContext> = {}): void {
@@ -107,6 +98,7 @@ describe('fits and clearances', () => {
     expect(near!.figure!.value).toBeLessThan(near!.limit!.value);
     const open = applyEdits(built('pipe-post'), [{ kind: 'remove', id: 'r', target: 'joint-handle-end' }]).rig;
     expect(found(open, 'sharpEnds').map((f) => f.about)).toEqual(['handle']);
+    cures(open, 'sharpEnds');
     const [legs] = found(built('pipe-post', { armClose: 0.2 }), 'weightMeetsLegs');
     expect(render(legs!.title, METRIC)).toContain('Arm close');
   });

@@ -43,6 +43,13 @@ export const rubberFoot = (place: Place): Part => ({
   supply: { item: 'rubber foot, screw-on', packOf: 4, packPrice: 2.6 },
 });
 
+/** Rubber cap over a bare end of a rod or tube `across` wide; `at` is the end, `axis` points out of it. */
+export const endCap = (place: Place & { axis: Vec3; across: number }): Part => ({
+  id: place.id, name: 'end cap', shape: round(place.across / 2 + 0.0015, CAP_LENGTH, place.across / 2), at: addScaled(place.at, unit(place.axis), 0.0015 - CAP_LENGTH / 2), ...turnTo(place.axis), material: 'rubberFoam', ...twin(place),
+  mass: { value: 0.002, spread: 0.001, source: 'mass of end cap' }, supply: { item: `rubber end cap ${Math.round(place.across * 1000)} mm`, packOf: 4, packPrice: 1.6 },
+});
+const CAP_LENGTH = 0.015;
+
 /** Handlebar clamp round a tube, with a camera screw on top; `at` is the tube's middle. */
 export const handlebarClamp = (place: Place): Part => ({
   id: place.id, name: 'handlebar clamp', shape: { kind: 'box', size: [0.04, 0.036, 0.05] }, at: addScaled(place.at, [0, 0, 1], 0.008), material: 'aluminium',

@@ -2,7 +2,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { type Quantity, type Vec3, type View } from '@tide-pebble/core';
+import { snapOf, type Quantity, type Vec3, type View } from '@tide-pebble/core';
 import { injectBench } from '../../services/bench-signal';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
@@ -51,7 +51,12 @@ export class Frame {
     const bench = this.bench();
     return id && bench && elementOf(bench.piece.rig, id) ? id : null;
   });
-  protected readonly snap = computed(() => STEP[this.units().system]);
+  protected readonly snap = computed((): Vec3 => {
+    const fine = STEP[this.units().system];
+    const id = this.picked();
+    const bench = this.bench();
+    return id && bench ? snapOf(bench.piece.rig, id, fine) : [fine, fine, fine];
+  });
   protected readonly findings = computed(() => this.bench()?.judged.findings.filter((f) => f.stage === 'frame') ?? []);
   protected readonly isFree = computed(() => this.bench()?.rig.design.kind === 'free');
   protected readonly fields = computed(() => {
