@@ -1,10 +1,13 @@
 /** The maker's own changes laid over a rig by identifier; what has a twin is changed in pairs, mirrored. */
-import { add, multiply, quaternionOf, rotationOf, subtract, transform, type Quaternion, type Vec3 } from '../0-base';
+import { add, subtract, type Quaternion, type Vec3 } from '../0-base';
 import type { Body, Edit, Joint, Member, Part, Rig, Supply } from '../model';
 import { mirroredMember, mirroredNode, mirroredPart, mirroredPoint, mirroredTurn } from './mirror';
+import { beyondEnd } from './beyondEnd';
 import { FITTING_NAMES } from './fittingFor';
 import { jointFacts } from './jointFacts';
+import { partMoved, partTurned } from './placePart';
 import { refit } from './refit';
+import { turnMember } from './turnMember';
 
 export interface EditedRig {
   readonly rig: Rig;
@@ -33,7 +36,7 @@ function applied(rig: Rig, edit: Edit): Rig | null {
     case 'weigh': return weighed(rig, edit);
     case 'remove': return removed(rig, edit.target);
     case 'move': return inPairs(rig, edit.target, (r, id, twin) => moved(r, id, twin ? mirroredPoint(edit.by) : edit.by, twin));
-    case 'turn': return inPairs(rig, edit.target, (r, id, twin) => partChanged(r, id, (part) => turned(part, twin ? mirroredTurn(edit.turn) : edit.turn)));
+    case 'turn': return inPairs(rig, edit.target, (r, id, twin) => turnedAny(r, id, twin ? mirroredTurn(edit.turn) : edit.turn));
     case 'restock': return inPairs(rig, edit.target, (r, id) => memberChanged(r, id, (member) => ({ ...member, stock: edit.stock })));
     case 'short': return inPairs(rig, edit.target, (r, id) => pushedShort(r, id, edit));
     case 'price': return priced(rig, edit);
@@ -135,14 +138,6 @@ function moved(rig: Rig, id: string, by: Vec3, isTwin: boolean): Rig | null {
   return holder ? inBody(rig, holder.id, (b) => nodesMoved(b, new Set(member ? [member.from, member.to] : [id]), by, isTwin)) : null;
 }
 
-export const partMoved = (p: Part, by: Vec3): Part => ({
-  ...p,
-  at: add(p.at, by),
-  ...(p.mount ? { mount: add(p.mount, by) } : {}),
-  ...(p.massCentre ? { massCentre: add(p.massCentre, by) } : {}),
-  ...(p.holes ? { holes: p.holes.map((h) => ({ ...h, at: add(h.at, by) })) } : {}),
-});
-
 /**
  * What is fastened at the nodes moves with them. A part without a twin, on nodes that have one, is held by both sides: it
  * moves once, and not to a side, for its other half moves as far the other way.
@@ -163,19 +158,8 @@ function nodesMoved(body: Body, ids: ReadonlySet<string>, by: Vec3, isTwin = fal
   );
 }
 
-/** About the part's own origin; the load it carries turns with it. */
-function turned(part: Part, turn: Quaternion): Part {
-  const by = rotationOf(turn);
-  const round = (q: Quaternion | undefined): Quaternion => quaternionOf(q ? multiply(by, rotationOf(q)) : by);
-  const about = (p: Vec3): Vec3 => add(part.at, transform(by, subtract(p, part.at)));
-  return {
-    ...part,
-    turn: round(part.turn),
-    ...(part.mount ? { mount: about(part.mount), mountTurn: round(part.mountTurn) } : {}),
-    ...(part.massCentre ? { massCentre: about(part.massCentre) } : {}),
-    ...(part.holes ? { holes: part.holes.map((h) => ({ ...h, at: about(h.at), axis: transform(by, h.axis), ...(h.slot ? { slot: transform(by, h.slot) } : {}) })) } : {}),
-  };
-}
+const turnedAny = (rig: Rig, id: string, turn: Quaternion): Rig | null =>
+  partChanged(rig, id, (part) => partTurned(part, turn)) ?? inBody(rig, bodyOf(rig, (b) => b.members.some((m) => m.id === id)), (body) => turnMember(body, id, turn));
 
 /** One end of a pipe stands further out of its socket: all beyond that end moves out with it, unless the frame closes on itself. */
 function pushedShort(rig: Rig, id: string, { end, by }: EditOf<'short'>): Rig | null {
@@ -184,7 +168,7 @@ function pushedShort(rig: Rig, id: string, { end, by }: EditOf<'short'>): Rig | 
     const before = member.shortBy ?? [{ value: 0 }, { value: 0 }];
     const shortBy = end === 0 ? ([by, before[1]] as const) : ([before[0], by] as const);
     const next = { ...body, members: body.members.map((m) => (m.id === id ? { ...m, shortBy } : m)) };
-    const beyond = reachable(body, member, member.to);
+    const beyond = beyondEnd(body, member, member.to);
     if (beyond.has(member.from)) return next;
     const [a, b] = [member.from, member.to].map((n) => body.nodes.find((o) => o.id === n)!.at) as [Vec3, Vec3];
     const run = subtract(b, a);
@@ -192,19 +176,6 @@ function pushedShort(rig: Rig, id: string, { end, by }: EditOf<'short'>): Rig | 
     const grown = by.value - before[end]!.value;
     return nodesMoved(next, beyond, [(run[0] / size) * grown, (run[1] / size) * grown, (run[2] / size) * grown]);
   });
-}
-
-function reachable(body: Body, without: Member, from: string): ReadonlySet<string> {
-  const found = new Set([from]);
-  for (let grown = true; grown; ) {
-    grown = false;
-    for (const m of body.members) {
-      if (m.id === without.id || found.has(m.from) === found.has(m.to)) continue;
-      found.add(m.from).add(m.to);
-      grown = true;
-    }
-  }
-  return found;
 }
 
 /** Another fitting of the same ways, another hold, or this one's own measures. */

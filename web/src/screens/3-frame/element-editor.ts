@@ -98,7 +98,7 @@ export class ElementEditor {
     const found = this.found();
     return found?.kind === 'part' || (found?.kind === 'member' && found.element.path.kind === 'straight');
   });
-  protected readonly canTurn = computed(() => this.found()?.kind === 'part');
+  protected readonly canTurn = computed(() => this.found()?.kind === 'part' || this.found()?.kind === 'member');
 
   protected moveTo(axis: 0 | 1 | 2, { value }: Quantity): void {
     const place = this.place();
