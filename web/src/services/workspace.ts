@@ -1,6 +1,6 @@
 /** The rig on the bench: which one, with which loadout and set-up, and every figure derived from them. */
 import { inject, Injectable } from '@angular/core';
-import { changedDesign, changedLoadout, freed, judged, withEdit, withoutWeight, workpiece, type AdjusterValues, type BinItem, type Change, type Design, type Edit, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type Workpiece } from '@tide-pebble/core';
+import { changedDesign, edit as editSchema, changedLoadout, freed, judged, withEdit, withoutWeight, workpiece, type AdjusterValues, type BinItem, type Change, type Design, type Edit, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type Workpiece } from '@tide-pebble/core';
 import type { StockPlan } from '@tide-pebble/core/making';
 import { BehaviorSubject, catchError, combineLatest, debounceTime, distinctUntilChanged, map, of, shareReplay, startWith, switchMap, type Observable } from 'rxjs';
 import { Documents } from './documents';
@@ -85,7 +85,9 @@ export class Workspace {
     const rig = this.rigNow();
     const design = rig && [edits].flat().reduce<Design | null>((made, edit) => made && withEdit(made, edit), rig.design);
     if (!rig || !design) return false;
-    this.documents.commit(label, [{ kind: 'rig', id: rig.id, body: { ...rig, design } }], merge);
+    // A freed frame may have hundreds of members: when each change is sound and adds none, they are not all read again.
+    const sound = rig.design.kind === 'free' && [edits].flat().every((e) => !/^add/.test(e.kind) && editSchema.safeParse(e).success);
+    this.documents.commit(label, [{ kind: 'rig', id: rig.id, body: { ...rig, design } }], merge, sound);
     return true;
   }
 
