@@ -1,5 +1,7 @@
 /** All kinds of physics case; written by scripts/lists.mjs from the files in this folder. */
 import type { CaseKind } from '../physicsCase';
+import { axesInsideAxes } from './axesInsideAxes';
+import { contacts } from './contacts';
 import { cutLength } from './cutLength';
 import { dropTime } from './dropTime';
 import { dropTimeWanted } from './dropTimeWanted';
@@ -14,8 +16,9 @@ import { nest } from './nest';
 import { rigidHandleTorque } from './rigidHandleTorque';
 import { screwStack } from './screwStack';
 import { shapeOfBend } from './shapeOfBend';
+import { spinningPole } from './spinningPole';
 import { sweepClearance } from './sweepClearance';
 import { tipOver } from './tipOver';
 import { uncertainty } from './uncertainty';
 
-export const KINDS: readonly CaseKind[] = [cutLength, dropTime, dropTimeWanted, equivalentPendulum, frameFraction, hang, heldBoom, loadouts, massCentreByMeasurement, moments, nest, rigidHandleTorque, screwStack, shapeOfBend, sweepClearance, tipOver, uncertainty];
+export const KINDS: readonly CaseKind[] = [axesInsideAxes, contacts, cutLength, dropTime, dropTimeWanted, equivalentPendulum, frameFraction, hang, heldBoom, loadouts, massCentreByMeasurement, moments, nest, rigidHandleTorque, screwStack, shapeOfBend, spinningPole, sweepClearance, tipOver, uncertainty];

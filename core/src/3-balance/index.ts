@@ -22,3 +22,7 @@ export { type HeldHand, type HeldPose } from './held/held';
 export { supportAt, supportOf, type Support } from './support';
 export { holdFor, wristAtMost } from './wantsOfHands';
 export { tipOver, type TipOver, type TipOverOutcome } from './tipOver';
+// worn, spun and nested
+export { contactLoads, type ContactLoads, type Push } from './held/contactLoads';
+export { freeDroop, hingeRaise, poleOf, spinningPole, type Pole, type PoleSpun } from './spinningPole';
+export { axesGap, nestedAxes, torqueAtTilt, type StageBalance, type StageInput, type StageSlide } from './nestedAxes';
