@@ -80,5 +80,6 @@ function overHand(assembly: Assembly, values: AdjusterValues): AdjusterValues {
   const [least, most] = adjuster.range;
   const wanted = levelAt((v) => quick.at({ ...values, [adjuster.id]: v }).fromPivot[0], adjuster);
   const stepped = Math.round(Math.min(most, Math.max(least, wanted)) / adjuster.step) * adjuster.step;
-  return { ...values, [adjuster.id]: stepped };
+  // Nought, not minus nought: a file knows only one.
+  return { ...values, [adjuster.id]: stepped + 0 };
 }

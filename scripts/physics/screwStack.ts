@@ -1,5 +1,5 @@
-import { frameFraction } from '@tide-pebble/core';
-import { pinPlay, preload, requiredEngagement, screwFit, slipTwist, stackHeight, suitableLengths, withFewestWashers } from '@tide-pebble/core/making';
+import { frameFraction, pinPlay } from '@tide-pebble/core';
+import { preload, requiredEngagement, screwFit, slipTwist, stackHeight, suitableLengths, withFewestWashers } from '@tide-pebble/core/making';
 import type { CaseKind, Given } from '../physicsCase';
 
 export const screwStack: CaseKind = {

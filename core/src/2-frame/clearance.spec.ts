@@ -50,7 +50,8 @@ describe('taken apart', () => {
       const { pieces, opens, setUpMinutes } = breakDown(made.rig);
       const ids = pieces.flatMap((p) => p.ids);
       expect(new Set(ids).size).withContext(family.id).toBe(ids.length);
-      expect(opens.length + made.rig.pivots.length).withContext(family.id).toBeGreaterThan(0);
+      // What goes in a pocket need not come apart.
+      if (pieces.some((p) => p.box[0] > 0.25)) expect(opens.length + made.rig.pivots.length).withContext(family.id).toBeGreaterThan(0);
       expect(setUpMinutes).toBeGreaterThan(3);
     }
   });

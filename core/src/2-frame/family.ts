@@ -49,6 +49,8 @@ export interface Suits {
   readonly hands: 1 | 2;
   /** Takes rain, snow and spray without harm: no bare bearings, no bare wood. */
   readonly wet: boolean;
+  /** Heaviest load it is made for, kg; left out: any that its sizes take. */
+  readonly loadAtMost?: number;
   /** Rests the picture on a free joint, or is held rigidly. */
   readonly hangs: boolean;
 }

@@ -23,6 +23,7 @@ export { pipework, type Pipework, type Run } from './pipework';
 export { breakDown, fitsBag, type BagFit, type BreakDown, type PackedPiece } from './breakDown';
 export { fittingAt, pipeOfMember } from './refit';
 export { CARRIES, MOVES, type Suits } from './family';
+export { pinPlay } from './pinPlay';
 export { snapOf } from './snapOf';
 export { freed, withEdit, withoutWeight } from './withEdit';
 export { PART_LIBRARY, type LibraryPart } from './parts/library';

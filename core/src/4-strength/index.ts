@@ -1,4 +1,3 @@
 /** Strength: for now screws, pins and clamped faces; beams come with the strength stage. */
 export { requiredEngagement, screwFit, stackHeight, suitableLengths, withFewestWashers, type Layer, type ScrewFit, type Socket } from './screwStack';
-export { pinPlay } from './pinPlay';
 export { preload, slipTwist } from './clampedRing';

@@ -46,7 +46,12 @@ export const part = z.strictObject({
   holes: z.array(partHole).max(200).optional(),
   supply: supply.optional(),
   /** The screw that holds the load here: its length under the head, and what it passes before it comes out. */
-  screw: z.strictObject({ diameter: positive, length: positive, passes: notNegative }).optional(),
+  screw: z.strictObject({
+    diameter: positive, length: positive, passes: notNegative,
+    /** The hole it passes, and a pin beside it that keeps the load from turning: how loose they sit is seen in the picture. */
+    hole: positive.optional(),
+    pin: z.strictObject({ diameter: positive, hole: positive, fromScrew: positive }).optional(),
+  }).optional(),
   twin: id.optional(),
 });
 export type Part = z.infer<typeof part>;
@@ -208,6 +213,10 @@ export const pivot = z.strictObject({
   heldBy: id,
   carries: id,
   frictionTorque: quantity.extend({ value: notNegative }).optional(),
+  /** Tightened in use: its friction must hold what it carries. Left out: it turns freely. */
+  clamped: z.boolean().optional(),
+  /** How far it turns from how it is drawn, rad, least and most, before it meets something. */
+  stops: z.tuple([finite, finite]).readonly().optional(),
 });
 export type Pivot = z.infer<typeof pivot>;
 
@@ -222,7 +231,11 @@ export const contact = z.strictObject({
 });
 
 /** `arm`: level distance from the shoulder to the hand, m. `turn`: how the rig is turned from level. */
-export const pose = z.strictObject({ id, name, contacts: z.array(id).max(12), turn: quaternion.optional(), arm: notNegative.max(1.2).optional() });
+export const pose = z.strictObject({
+  id, name, contacts: z.array(id).max(12), turn: quaternion.optional(), arm: notNegative.max(1.2).optional(),
+  /** The lens looks back at whoever holds it. */
+  facesHolder: z.boolean().optional(),
+});
 export type Pose = z.infer<typeof pose>;
 export type Contact = z.infer<typeof contact>;
 
@@ -237,6 +250,8 @@ export const adjuster = z
     range: z.tuple([finite, finite]).readonly(),
     /** The least change that can be set by hand: m, or one washer. */
     step: positive,
+    /** How far what it moves can rock on it when it is tight, rad each way, and which way the picture then goes. */
+    play: z.strictObject({ angle: notNegative, way: z.enum(['roll', 'pitch', 'pan']) }).optional(),
     /** Travel of one whole turn, for threads and fine screws, m. */
     perTurn: positive.optional(),
     value: finite,

@@ -4,6 +4,7 @@ import { bendTooTight } from './bendTooTight';
 import { cameraBumps } from './cameraBumps';
 import { cameraScrewLength } from './cameraScrewLength';
 import { doorsFree } from './doorsFree';
+import { faceInFrame } from './faceInFrame';
 import { fingersRoom } from './fingersRoom';
 import { fittingsMeet } from './fittingsMeet';
 import { heldInSocket } from './heldInSocket';
@@ -13,8 +14,9 @@ import { inShot } from './inShot';
 import { noFitting } from './noFitting';
 import { partsWithoutMass } from './partsWithoutMass';
 import { pinThroughTube } from './pinThroughTube';
+import { playInPicture } from './playInPicture';
 import { sharpEnds } from './sharpEnds';
 import { threadsUnderSlide } from './threadsUnderSlide';
 import { weightMeetsLegs } from './weightMeetsLegs';
 
-export const FRAME_CHECKS: readonly FrameCheck[] = [bendTooTight, cameraBumps, cameraScrewLength, doorsFree, fingersRoom, fittingsMeet, heldInSocket, holeInBar, holeNearEnd, inShot, noFitting, partsWithoutMass, pinThroughTube, sharpEnds, threadsUnderSlide, weightMeetsLegs];
+export const FRAME_CHECKS: readonly FrameCheck[] = [bendTooTight, cameraBumps, cameraScrewLength, doorsFree, faceInFrame, fingersRoom, fittingsMeet, heldInSocket, holeInBar, holeNearEnd, inShot, noFitting, partsWithoutMass, pinThroughTube, playInPicture, sharpEnds, threadsUnderSlide, weightMeetsLegs];

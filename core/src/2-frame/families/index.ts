@@ -6,6 +6,10 @@ import { gimballedBentBar } from './gimballedBentBar';
 import { handFrame } from './handFrame';
 import { pipePost } from './pipePost';
 import { plateAndPillar } from './plateAndPillar';
+import { printedPhoneFrame } from './printedPhoneFrame';
+import { selfFilmingGrip } from './selfFilmingGrip';
+import { slidingTopHandle } from './slidingTopHandle';
+import { swivelGrip } from './swivelGrip';
 import { tubeFrame } from './tubeFrame';
 
-export const FAMILIES: readonly Family[] = [balanceArm, boom, gimballedBentBar, handFrame, pipePost, plateAndPillar, tubeFrame];
+export const FAMILIES: readonly Family[] = [balanceArm, boom, gimballedBentBar, handFrame, pipePost, plateAndPillar, printedPhoneFrame, selfFilmingGrip, slidingTopHandle, swivelGrip, tubeFrame];

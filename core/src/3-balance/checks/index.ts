@@ -1,5 +1,6 @@
 /** All checks of the balance; written by scripts/lists.mjs from the files in this folder. */
 import type { BalanceCheck } from '../balanceCheck';
+import { clampHolds } from './clampHolds';
 import { dropInPool } from './dropInPool';
 import { fitsTheBag } from './fitsTheBag';
 import { hangsLevel } from './hangsLevel';
@@ -12,4 +13,4 @@ import { standsOnFeet } from './standsOnFeet';
 import { topHeavy } from './topHeavy';
 import { wristLoad } from './wristLoad';
 
-export const BALANCE_CHECKS: readonly BalanceCheck[] = [dropInPool, fitsTheBag, hangsLevel, heavyAndCalm, holdTime, levelNotKnown, nothingMounted, stackFitsBolt, standsOnFeet, topHeavy, wristLoad];
+export const BALANCE_CHECKS: readonly BalanceCheck[] = [clampHolds, dropInPool, fitsTheBag, hangsLevel, heavyAndCalm, holdTime, levelNotKnown, nothingMounted, stackFitsBolt, standsOnFeet, topHeavy, wristLoad];
