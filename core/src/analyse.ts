@@ -71,9 +71,11 @@ function hungFigures({ hung }: Evaluation): Readonly<Record<string, unknown>> | 
   };
 }
 
-const heldFigures = ({ pose, hands, shoulder, holds, tires }: HeldPose): Readonly<Record<string, unknown>> => ({
+const heldFigures = ({ pose, hands, shoulder, holds, tires, bears, falls }: HeldPose): Readonly<Record<string, unknown>> => ({
   pose: pose.name,
   hands: hands.map((h) => ({ id: h.contact.id, at: h.at, holdsUp: h.up, torqueNoseDown: h.noseDown, torqueLeftSideDown: h.leftSideDown })),
+  contacts: bears.map((b) => ({ id: b.contact.id, at: b.at, force: b.force, shareOfComfort: b.share })),
+  falls,
   shoulderMoment: shoulder,
   shareOfStrength: holds.share,
   tires,

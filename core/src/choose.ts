@@ -79,7 +79,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
     mass: evaluation.mass,
     calm: evaluation.calm,
     dropTime: drop?.kind === 'falls' ? drop.time : null,
-    wrist: held ? Math.max(...held.hands.map((h) => Math.hypot(h.noseDown, h.leftSideDown))) : null,
+    wrist: held ? Math.max(0, ...held.hands.map((h) => Math.hypot(h.noseDown, h.leftSideDown))) : null,
     holdMinutes: held?.holds.kind === 'minutes' ? ([held.holds.least, held.holds.most] as const) : null,
     longestPiece: packed.pieces[0]?.box[0] ?? 0,
     pieces: packed.pieces.length,
@@ -88,16 +88,17 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
     dries: Math.max(0, ...steps.map((s) => s.dries ?? 0)),
     tools: [...new Set(steps.flatMap((s) => s.tool.split(', ')))].sort(),
   };
-  const reasons = reasonsFor(family, figures, wishes, rig.bodies.flatMap((b) => b.members.map((m) => cutLengthOf(m, b))).length);
+  const reasons = reasonsFor(family, { ...figures, load: evaluation.loadMass, worn: held && held.bears.length > 0 ? Math.max(0, ...held.bears.map((b) => b.share)) : null }, wishes, rig.bodies.flatMap((b) => b.members.map((m) => cutLengthOf(m, b))).length);
   const stops = findings.filter((f) => f.severity === 'stop' && f.stage !== 'load').map((f) => f.title);
   return { family: family.id, start, ...figures, stops, reasons, score: reasons.reduce((s, r) => s + (r.good ? 1 : -1.5), 0) - 2 * stops.length };
 }
 
-type Figures = Pick<Candidate, 'mass' | 'calm' | 'dropTime' | 'wrist' | 'holdMinutes' | 'cost' | 'hours' | 'dries' | 'tools' | 'longestPiece'>;
+type Figures = Pick<Candidate, 'mass' | 'calm' | 'dropTime' | 'wrist' | 'holdMinutes' | 'cost' | 'hours' | 'dries' | 'tools' | 'longestPiece'> & { readonly load: number; readonly worn: number | null };
 
 function reasonsFor({ suits }: Family, f: Figures, wishes: Wishes, cuts: number): readonly Reason[] {
   const reasons: Reason[] = [];
   const add = (good: boolean, text: Phrase): void => void reasons.push({ good, text });
+  if (suits.loadAtMost !== undefined) add(f.load <= suits.loadAtMost, say`Made for loads up to ${figure('mass', suits.loadAtMost)}; yours is ${figure('mass', f.load)}.`);
   for (const carry of wishes.carries) add(suits.carries.includes(carry), suits.carries.includes(carry) ? say`Carries ${carry}.` : say`Not made to be carried ${carry}.`);
   for (const move of wishes.moves) add(suits.moves.includes(move), suits.moves.includes(move) ? say`Good for ${move}.` : say`Not good for ${move}.`);
   if (wishes.hands !== null) add(suits.hands === wishes.hands, suits.hands === 1 ? say`Held in one hand.` : say`Held in both hands.`);
@@ -113,6 +114,7 @@ function reasonsFor({ suits }: Family, f: Figures, wishes: Wishes, cuts: number)
     add(missing.length === 0, missing.length === 0 ? say`You have every tool it takes.` : say`You would have to borrow: ${missing.join(', ')}.`);
   }
   if (f.calm) add(f.calm.pitch >= 3, say`${f.calm.pitch >= 3 ? 'Turns' : 'Only turns'} ${figure('ratio', f.calm.pitch)} as hard in pitch as the bare camera, ${figure('ratio', f.calm.roll)} in roll.`);
-  if (f.wrist !== null) add(f.wrist <= 1.5, say`The wrist holds ${figure('torque', f.wrist)}.`);
+  if (f.worn !== null) add(f.worn <= 1, say`On the shoulder each contact bears ${figure('percent', f.worn, 0)} of what is comfortable at most.`);
+  else if (f.wrist !== null) add(f.wrist <= 1.5, say`The wrist holds ${figure('torque', f.wrist)}.`);
   return reasons;
 }

@@ -2,12 +2,13 @@
 import { subtract, type Vec3 } from '../0-base';
 import { inertiaAbout, massCentre, sumsOf, type Sums } from '../1-load';
 import { pivotAt, placedPieces, shiftOf, USUAL_HANDS, valuesInOrder, type AdjusterValues, type Assembly, type PlacedPiece } from '../2-frame';
-import type { Hands, Pivot } from '../model';
+import type { Hands, Pivot, Rig } from '../model';
 import { aboutAxis } from './dropTimeWanted';
 import { dropTime, FROM_LEVEL, type Drop } from './dropTime';
 import { equivalentPendulum } from './equivalentPendulum';
 import { hang, type Hang } from './hang';
 import { heldIn, type HeldPose } from './held/held';
+import { wornIn } from './held/worn';
 import { spreadOf, type BalanceSpread } from './spread';
 import { supportAt, supportOf, type Support } from './support';
 import { hangOnTwoPins } from './twoPins';
@@ -72,11 +73,13 @@ export function evaluate(assembly: Assembly, values: AdjusterValues, hands: Hand
     addedMass: pieces.reduce((m, p) => (stacked.has(p.flat.owner) ? m + p.flat.mass : m), 0),
     massSpread: massSpreadOf(pieces),
     hung,
-    held: inHand ? heldIn(assembly.rig, inOrder, sums, hands) : [],
+    held: inHand ? inOrderOfPoses(assembly.rig, [...heldIn(assembly.rig, inOrder, sums, hands), ...wornIn(assembly.rig, inOrder, sums, hands)]) : [],
     calm: hung ? hung.calm : inHand ? calmOf(assembly, inOrder, pieces, sums, inHand) : null,
     fromSupport: hung ? hung.hang.fromPivot : inHand ? subtract(massCentre(sums), inHand) : null,
   };
 }
+
+const inOrderOfPoses = (rig: Rig, held: readonly HeldPose[]): readonly HeldPose[] => [...held].sort((a, b) => rig.poses.indexOf(a.pose) - rig.poses.indexOf(b.pose));
 
 function hungOf(assembly: Assembly, { pivot, carries }: Extract<Support, { kind: 'pivot' }>, inOrder: readonly number[], pieces: readonly PlacedPiece[]): Hung | null {
   const hanging = pieces.filter((p) => carries.has(p.body));

@@ -1,4 +1,4 @@
-/** What a rig is borne by: the universal joint it hangs on, or the hands of a pose. Every readout starts from here. */
+/** What a rig is borne by: the universal joint it hangs on, the hands of a pose, or the shoulder it rests on. Every readout starts from here. */
 import type { Vec3 } from '../0-base';
 import { bodiesBeyond, contactAt, pivotAt } from '../2-frame';
 import type { Contact, Pivot, Pose, Rig } from '../model';
@@ -11,8 +11,21 @@ export type Support =
 export function supportOf(rig: Rig): Support | null {
   const pivot = rig.pivots.find((p) => p.kind === 'universal');
   if (pivot) return { kind: 'pivot', pivot, carries: bodiesBeyond(rig, pivot) };
-  const held = heldPoses(rig)[0];
-  return held ? { kind: 'hands', ...held, carries: new Set(rig.bodies.map((b) => b.id)) } : null;
+  const carries = new Set(rig.bodies.map((b) => b.id));
+  const [held] = heldPoses(rig);
+  const [worn] = wornPoses(rig);
+  // Of both kinds the pose that stands first in the rig is the usual one.
+  const first = worn && (!held || rig.poses.indexOf(worn.pose) < rig.poses.indexOf(held.pose)) ? { pose: worn.pose, hands: [worn.bearing.find((c) => c.kind === 'shoulder') ?? worn.bearing[0]!] } : held;
+  return first ? { kind: 'hands', ...first, carries } : null;
+}
+
+/** Poses in which shoulder, chest or more than two hands bear: what each carries is an estimate. */
+export function wornPoses(rig: Rig): readonly { readonly pose: Pose; readonly bearing: readonly Contact[] }[] {
+  const contacts = new Map(rig.contacts.map((c) => [c.id, c]));
+  return rig.poses.flatMap((pose) => {
+    const bearing = pose.contacts.flatMap((id) => contacts.get(id) ?? []);
+    return bearing.some((c) => c.kind === 'shoulder' || c.kind === 'chest') || bearing.filter((c) => c.kind === 'hand').length > 2 ? [{ pose, bearing }] : [];
+  });
 }
 
 export function heldPoses(rig: Rig): readonly { readonly pose: Pose; readonly hands: readonly Contact[] }[] {

@@ -226,7 +226,11 @@ export const contact = z.strictObject({
   kind: z.enum(['hand', 'shoulder', 'chest', 'helmet', 'ground']),
   body: id,
   at: vec3,
+  /** The way it pushes the rig. */
   direction: vec3,
+  /** Other ways it can push as well: a hand lifts, holds back and draws down; a shoulder bears and stops. */
+  also: z.array(vec3).max(5).optional(),
+  /** What can be borne for a while, N; left out: a usual figure for its kind. */
   comfortLimit: positive.optional(),
 });
 

@@ -28,11 +28,23 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
   const held = evaluation.held[0];
   /** Held rigidly: what tips in the wrist that carries most, in place of a lean it cannot have. */
   const wrist = (name: string, of: (hand: HeldHand) => number, words: readonly [string, string]): Omit<Gauge, 'was'> | null => {
-    if (!held) return null;
+    if (!held || held.hands.length === 0) return null;
     const torque = held.hands.map(of).reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a));
     const most = wristAtMost(wants);
     const nil = Math.abs(torque) < 0.005;
     return { name, figure: say('torque', Math.abs(torque)), rest: nil ? 'nothing tips' : words[torque > 0 ? 0 : 1], pebble: 0.5 + torque / (5 * most), pool: [0.3, 0.7], out: Math.abs(torque) > most };
+  };
+  /** Worn: what the hands and the rest must bear, against what is comfortable. */
+  const worn = (name: string, ofHands: boolean): Omit<Gauge, 'was'> | null => {
+    if (!held || (held.bears.length === 0 && !held.falls)) return null;
+    if (held.falls) {
+      const { noseDown, leftSideDown } = held.falls;
+      const nose = Math.abs(noseDown) >= Math.abs(leftSideDown);
+      return { name, figure: 'falls', rest: nose ? (noseDown > 0 ? 'nose down' : 'nose up') : leftSideDown > 0 ? 'left down' : 'right down', pebble: 1, pool: [0, 0.5], out: true };
+    }
+    const bearing = held.bears.filter((b) => (b.contact.kind === 'hand') === ofHands);
+    const most = bearing.reduce((a, b) => (b.share > a.share ? b : a), bearing[0]!);
+    return { name, figure: say('force', most?.size ?? 0, 1), rest: most && most.size > 0.05 ? `${most.contact.name}, ${say('percent', most.share, 0)} of comfort` : 'carry nothing', pebble: Math.min(1, (most?.share ?? 0) / 2), pool: [0, 0.5], out: (most?.share ?? 0) > 1 };
   };
   const hold = (): Omit<Gauge, 'was'> | null => {
     if (!held) return null;
@@ -60,8 +72,8 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
   const massReach = wants.massAtMost * 1.3;
   const cost = stock?.cost ?? null;
   return [
-    { id: 'nose', gauge: wrist('Wrist, nose', (h) => h.noseDown, ['nose down', 'nose up']) ?? level('Nose', rest?.noseDown, hung?.spread.noseDown ?? 0, ['nose down', 'nose up']) },
-    { id: 'sides', gauge: wrist('Wrist, sides', (h) => h.leftSideDown, ['left down', 'right down']) ?? level('Sides', rest?.leftSideDown, hung?.spread.leftSideDown ?? 0, ['left down', 'right down']) },
+    { id: 'nose', gauge: worn('Hands', true) ?? wrist('Wrist, nose', (h) => h.noseDown, ['nose down', 'nose up']) ?? level('Nose', rest?.noseDown, hung?.spread.noseDown ?? 0, ['nose down', 'nose up']) },
+    { id: 'sides', gauge: worn('Body', false) ?? wrist('Wrist, sides', (h) => h.leftSideDown, ['left down', 'right down']) ?? level('Sides', rest?.leftSideDown, hung?.spread.leftSideDown ?? 0, ['left down', 'right down']) },
     { id: 'drop', gauge: hold() ?? drop() },
     { id: 'mass', gauge: { name: 'Mass', figure: say('mass', evaluation.mass), rest: `± ${say('mass', 2 * evaluation.massSpread)}`, pebble: evaluation.mass / massReach, pool: [0, 1 / 1.3], out: evaluation.mass > wants.massAtMost } },
     { id: 'calm', gauge: calm() },

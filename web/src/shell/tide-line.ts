@@ -33,6 +33,12 @@ const HELD: Partial<typeof ABOUT> = {
   sides: { title: 'What tips in the wrist, to the sides', codes: ['wristSides'] },
   drop: { title: 'How long it can be held; rough', codes: ['holdTime'] },
 };
+/** And of one that is worn. */
+const WORN: Partial<typeof ABOUT> = {
+  nose: { title: 'What the hands bear; an estimate', codes: ['cannotBeHeld', 'overComfort'] },
+  sides: { title: 'What shoulder and chest bear; an estimate', codes: ['cannotBeHeld', 'overComfort'] },
+  drop: { title: 'How long it can be held; rough', codes: ['holdTime'] },
+};
 const WAS_SHOWN_MS = 4000;
 
 @Component({
@@ -65,7 +71,8 @@ export class TideLine {
     const id = this.open();
     const bench = this.bench();
     if (!id || !bench) return null;
-    const { title, codes } = (bench.judged.evaluation.held.length > 0 ? HELD[id] : undefined) ?? ABOUT[id];
+    const [held] = bench.judged.evaluation.held;
+    const { title, codes } = (held ? (held.bears.length > 0 || held.falls ? WORN : HELD)[id] : undefined) ?? ABOUT[id];
     const findings: readonly Judgement[] = bench.judged.findings.filter((f) => codes.includes(f.code));
     const length = id === 'drop' ? (bench.judged.evaluation.hung?.pitch.pendulumLength ?? null) : null;
     const vivid = length === null ? '' : `It swings like a plain pendulum ${showFigure(figure('length', length, 0), this.units())} long.`;

@@ -107,7 +107,8 @@ export class RigViews {
   });
   protected readonly hands = computed(() => {
     const { evaluation } = this.drawn().judged;
-    const held = evaluation.held[0]?.hands ?? [];
+    const [first] = evaluation.held;
+    const held = first && first.bears.length > 0 ? first.bears : (first?.hands ?? []);
     return this.balance() || this.selectable() ? this.sheet().views.flatMap((v) => held.map((h) => ({ key: `${v.view} ${h.contact.id}`, id: h.contact.id, name: h.contact.name, at: v.place(h.at) }))) : [];
   });
   /** A round length to measure the paper by. */

@@ -8,8 +8,9 @@ import { pipePost } from './pipePost';
 import { plateAndPillar } from './plateAndPillar';
 import { printedPhoneFrame } from './printedPhoneFrame';
 import { selfFilmingGrip } from './selfFilmingGrip';
+import { shoulderRig } from './shoulderRig';
 import { slidingTopHandle } from './slidingTopHandle';
 import { swivelGrip } from './swivelGrip';
 import { tubeFrame } from './tubeFrame';
 
-export const FAMILIES: readonly Family[] = [balanceArm, boom, gimballedBentBar, handFrame, pipePost, plateAndPillar, printedPhoneFrame, selfFilmingGrip, slidingTopHandle, swivelGrip, tubeFrame];
+export const FAMILIES: readonly Family[] = [balanceArm, boom, gimballedBentBar, handFrame, pipePost, plateAndPillar, printedPhoneFrame, selfFilmingGrip, shoulderRig, slidingTopHandle, swivelGrip, tubeFrame];

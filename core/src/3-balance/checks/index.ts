@@ -11,6 +11,7 @@ import { nothingMounted } from './nothingMounted';
 import { stackFitsBolt } from './stackFitsBolt';
 import { standsOnFeet } from './standsOnFeet';
 import { topHeavy } from './topHeavy';
+import { wornLoads } from './wornLoads';
 import { wristLoad } from './wristLoad';
 
-export const BALANCE_CHECKS: readonly BalanceCheck[] = [clampHolds, dropInPool, fitsTheBag, hangsLevel, heavyAndCalm, holdTime, levelNotKnown, nothingMounted, stackFitsBolt, standsOnFeet, topHeavy, wristLoad];
+export const BALANCE_CHECKS: readonly BalanceCheck[] = [clampHolds, dropInPool, fitsTheBag, hangsLevel, heavyAndCalm, holdTime, levelNotKnown, nothingMounted, stackFitsBolt, standsOnFeet, topHeavy, wornLoads, wristLoad];

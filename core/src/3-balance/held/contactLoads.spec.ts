@@ -74,4 +74,65 @@ describe('contactLoads', () => {
     order.forEach((from, to) => expect(b.forces[to]!).toBeCloseTo(a.forces[from]!, 8));
     a.forces.forEach((f, i) => expect(c.forces[i]!).toBeCloseTo(f, 8));
   });
+
+  it('finds what trying every set of pushes finds, and says no when none of them holds', () => {
+    const counts = { held: 0, not: 0 };
+    expect(() => fc.assert(fc.property(fc.array(fc.record({ p: fc.tuple(millimetres(-300, 400), millimetres(-250, 250), millimetres(-300, 300)), d: fc.constantFrom<Vec3>([0, 0, 1], [0, 0, -1], [1, 0, 0], [-1, 0, 0], [0, 1, 0], [0, -1, 0]), limit: fc.integer({ min: 10, max: 90 }) }), { minLength: 6, maxLength: 9 }), place, (list, { x, y, z }) => {
+      const pushes: Push[] = list.map(({ p, d, limit }) => ({ point: p, direction: d, comfortLimit: limit }));
+      // Three that can always lift, so that many hold.
+      const all: Push[] = [...pushes, { point: [-0.2, 0, 0], direction: up, comfortLimit: 50 }, { point: [0.4, 0.2, 0], direction: up, comfortLimit: 50 }, { point: [0.4, -0.2, 0], direction: up, comfortLimit: 50 }];
+      const fast = contactLoads(40, [x, y, z], all);
+      const slow = bySets(40, [x, y, z], all);
+      if (slow === null) {
+        counts.not += 1;
+        expect(fast.kind).toBe('cannotHold');
+      } else {
+        counts.held += 1;
+        if (fast.kind !== 'held') return expect(fast.kind).toBe('held');
+        expect(fast.sumOfSquaredShares).toBeCloseTo(slow, 7);
+        expect(leftover(40, [x, y, z], all, fast.forces)).toBeLessThan(1e-6);
+      }
+    }), { numRuns: 60, seed: 21 })).not.toThrow();
+    expect(counts.held).toBeGreaterThan(15);
+    expect(counts.not).toBeGreaterThan(1);
+  });
 });
+
+/** The slow obvious way: the least of the minimum-norm answers of every set of pushes that holds; null when none does. */
+function bySets(weight: number, centre: Vec3, pushes: readonly Push[]): number | null {
+  const columns = pushes.map(({ point, direction, comfortLimit = 1 }) => [...direction, ...cross(subtract(point, centre), direction)].map((v) => v * comfortLimit));
+  const wanted = [0, 0, weight, 0, 0, 0];
+  let least: number | null = null;
+  for (let set = 1; set < 2 ** columns.length; set++) {
+    const chosen = columns.filter((_, i) => (set >> i) & 1);
+    const answer = normalEquations(chosen, wanted);
+    if (!answer || answer.some((g) => g < -1e-7)) continue;
+    const size = answer.reduce((sum, g) => sum + g * g, 0);
+    if (least === null || size < least) least = size;
+  }
+  return least;
+}
+
+/** g = Cᵀ(C Cᵀ)⁻¹ b by elimination with pivots; rows that depend on others are dropped. Null where b is out of reach. */
+function normalEquations(columns: readonly (readonly number[])[], wanted: readonly number[]): number[] | null {
+  const rows = wanted.map((w, r) => [...wanted.map((_, k) => columns.reduce((sum, c) => sum + c[r]! * c[k]!, 0)), w]);
+  const size = Math.max(...rows.flatMap((r) => r.slice(0, 6).map(Math.abs)));
+  const pivots: number[] = [];
+  for (let col = 0, row = 0; col < 6; col++) {
+    const best = rows.slice(row).reduce((b, r, i) => (Math.abs(r[col]!) > Math.abs(rows[b]![col]!) ? row + i : b), row);
+    if (row > 5 || Math.abs(rows[best]![col]!) < 1e-9 * size) continue;
+    [rows[row], rows[best]] = [rows[best]!, rows[row]!];
+    for (let r = 0; r < 6; r++) {
+      if (r === row) continue;
+      const k = rows[r]![col]! / rows[row]![col]!;
+      rows[r] = rows[r]!.map((x, i) => x - k * rows[row]![i]!);
+    }
+    pivots.push(col);
+    row++;
+  }
+  const y = Array<number>(6).fill(0);
+  pivots.forEach((col, row) => (y[col] = rows[row]![6]! / rows[row]![col]!));
+  const answer = columns.map((c) => c.reduce((sum, x, r) => sum + x * y[r]!, 0));
+  const off = wanted.map((w, r) => w - columns.reduce((sum, c, i) => sum + c[r]! * answer[i]!, 0));
+  return Math.hypot(...off) < 1e-7 * Math.hypot(...wanted) ? answer : null;
+}

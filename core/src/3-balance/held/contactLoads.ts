@@ -22,8 +22,8 @@ const NOUGHT = 1e-9;
 
 /**
  * Equilibrium on level ground at rest: forces and moments of all pushes and the weight (N, through `massCentre`) add up to
- * nought, each push at least nought; of all that do, the one with the least sum of (force / comfort limit)². The least is
- * the minimum-norm answer on the set that carries, so each set of contacts is tried, all of them first (at most 12: 4096).
+ * nought, each push at least nought; of all that do, the one with the least sum of (force / comfort limit)². That is the
+ * minimum-norm answer on the set that carries, found exactly once the set is known.
  */
 export function contactLoads(weight: number, massCentre: Vec3, pushes: readonly Push[]): ContactLoads {
   const limits = pushes.map((p) => p.comfortLimit ?? 1);
@@ -31,7 +31,8 @@ export function contactLoads(weight: number, massCentre: Vec3, pushes: readonly 
   const wanted = [0, 0, weight, 0, 0, 0];
   const whole = columns.map((_, i) => i);
   const all = leastOn(columns, whole, wanted);
-  const best = all && all.every((g) => g >= -NOUGHT * weight) ? all : tryAll(columns, wanted, weight);
+  // Where even pulling would not hold it, pushing does not.
+  const best = !all || all.every((g) => g >= -NOUGHT * weight) ? all : carriers(columns, wanted);
   if (!best) return { kind: 'cannotHold', ...leftOver(columns, wanted, weight) };
   const shares = best.map((g) => Math.max(0, g));
   return { kind: 'held', forces: shares.map((g, i) => g * limits[i]!), sumOfSquaredShares: shares.reduce((sum, g) => sum + g * g, 0), unique: rankOf(columns) === columns.length };
@@ -42,17 +43,88 @@ function columnOf({ point, direction }: Push, about: Vec3, limit: number): reado
   return [...scale(way, limit), ...scale(cross(subtract(point, about), way), limit / SCALE)];
 }
 
-function tryAll(columns: readonly (readonly number[])[], wanted: readonly number[], weight: number): readonly number[] | null {
-  let best: readonly number[] | null = null;
-  let least = Infinity;
-  for (let set = 1; set < 2 ** columns.length; set++) {
-    const members = columns.map((_, i) => i).filter((i) => (set >> i) & 1);
-    const found = leastOn(columns, members, wanted);
-    if (!found?.every((g) => g >= -NOUGHT * weight)) continue;
-    const size = found.reduce((sum, g) => sum + g * g, 0);
-    if (size < least) [best, least] = [found, size];
+/** Steps of the dual climb; a dozen are usual. */
+const STEPS_AT_MOST = 120;
+
+/**
+ * The shares g >= 0 of least |g|² with A g = b, through their dual: g = max(0, Aᵀy), y the least of |max(0, Aᵀy)|²/2 - b·y, a
+ * convex function of six numbers. Newton with a little damping and halving; the set that carries is then solved exactly.
+ * Null when y runs away: then some y has Aᵀy <= 0 and b·y > 0, and no push helps against that.
+ */
+function carriers(columns: readonly (readonly number[])[], wanted: readonly number[]): readonly number[] | null {
+  const [count, rows] = [columns.length, wanted.length];
+  const lengths = columns.map(norm);
+  const trace = lengths.reduce((sum, l) => sum + l * l, 0) / rows;
+  const size = norm(wanted);
+  const shares = new Float64Array(count);
+  /** Fills `shares` for this y and gives the dual's value there. */
+  const dual = (at: readonly number[]): number => {
+    let value = -product(wanted, at);
+    for (let i = 0; i < count; i++) {
+      const g = Math.max(0, product(columns[i]!, at));
+      shares[i] = g;
+      value += (g * g) / 2;
+    }
+    return value;
+  };
+  let y = wanted.map(() => 0);
+  let now = dual(y);
+  for (let step = 0; step < STEPS_AT_MOST; step++) {
+    const left = [...wanted];
+    const gram = wanted.map(() => new Array<number>(rows).fill(0));
+    for (let i = 0; i < count; i++) {
+      const c = columns[i]!;
+      if (step === 0 ? product(c, wanted) <= 0 : shares[i]! <= 0) continue;
+      for (let r = 0; r < rows; r++) {
+        left[r]! -= c[r]! * shares[i]!;
+        for (let k = 0; k <= r; k++) gram[r]![k]! += c[r]! * c[k]!;
+      }
+    }
+    const off = norm(left);
+    if (off <= 1e-11 * size) break;
+    const damping = trace * Math.max(1e-10, 1e-3 * Math.min(1, off / size));
+    for (let r = 0; r < rows; r++) gram[r]![r]! += damping;
+    const way = solveDefinite(gram, left);
+    const fall = product(left, way);
+    let part = 1;
+    let next = y;
+    let value = now;
+    for (; part > 1e-9; part /= 2) {
+      next = y.map((v, r) => v + part * way[r]!);
+      value = dual(next);
+      if (value <= now - 1e-4 * part * fall) break;
+    }
+    [y, now] = [next, value];
+    const far = norm(y);
+    if (product(wanted, y) > 0 && columns.every((c, i) => product(c, y) <= 1e-9 * far * lengths[i]!)) return null;
   }
-  return best;
+  let most = 0;
+  for (const g of shares) most = Math.max(most, g);
+  const exact = leastOn(columns, columns.map((_, i) => i).filter((i) => shares[i]! > 1e-9 * most), wanted);
+  return exact?.every((x) => x >= -NOUGHT * most) ? exact : null;
+}
+
+/** Cholesky of the lower half; the matrix is symmetric and, by its damping, definite. */
+function solveDefinite(matrix: readonly (readonly number[])[], right: readonly number[]): number[] {
+  const n = right.length;
+  const l = matrix.map((row) => [...row]);
+  for (let i = 0; i < n; i++) {
+    for (let j = 0; j <= i; j++) {
+      let sum = matrix[i]![j]!;
+      for (let k = 0; k < j; k++) sum -= l[i]![k]! * l[j]![k]!;
+      l[i]![j] = i === j ? Math.sqrt(Math.max(sum, 1e-300)) : sum / l[j]![j]!;
+    }
+  }
+  const x = [...right];
+  for (let i = 0; i < n; i++) {
+    for (let k = 0; k < i; k++) x[i]! -= l[i]![k]! * x[k]!;
+    x[i]! /= l[i]![i]!;
+  }
+  for (let i = n - 1; i >= 0; i--) {
+    for (let k = i + 1; k < n; k++) x[i]! -= l[k]![i]! * x[k]!;
+    x[i]! /= l[i]![i]!;
+  }
+  return x;
 }
 
 /** Minimum-norm answer of the columns in `members` (the rest nought); null when they cannot make what is wanted. */
@@ -102,7 +174,7 @@ function leftOver(columns: readonly (readonly number[])[], wanted: readonly numb
   const answer = columns.map(() => 0);
   const size = columns.reduce((sum, c) => sum + product(c, c), 0) || 1;
   const residual = (): number[] => wanted.map((w, r) => w - columns.reduce((sum, c, i) => sum + c[r]! * answer[i]!, 0));
-  for (let step = 0; step < 2000; step++) {
+  for (let step = 0; step < 400; step++) {
     const now = residual();
     columns.forEach((c, i) => (answer[i] = Math.max(0, answer[i]! + product(c, now) / size)));
   }
@@ -111,5 +183,9 @@ function leftOver(columns: readonly (readonly number[])[], wanted: readonly numb
   return { leftForce: [-now[0]!, -now[1]!, -now[2]!], leftTorque: [-now[3]! * SCALE, -now[4]! * SCALE, -now[5]! * SCALE] };
 }
 
-const product = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, x, i) => sum + x * b[i]!, 0);
-const norm = (a: readonly number[]): number => Math.hypot(...a);
+function product(a: readonly number[], b: readonly number[]): number {
+  let sum = 0;
+  for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!;
+  return sum;
+}
+const norm = (a: readonly number[]): number => Math.sqrt(product(a, a));

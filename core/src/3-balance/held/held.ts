@@ -7,6 +7,7 @@ import { heldPoses } from '../support';
 import { endurance, type Endurance } from './endurance';
 import { handLoad, twoHands } from './handLoad';
 import { shoulderMoment, shoulderStrength } from './shoulder';
+import type { Bearing } from './worn';
 
 export interface HeldHand {
   readonly contact: Contact;
@@ -24,7 +25,11 @@ export interface HeldPose {
   readonly shoulder: number | null;
   /** By the joint that gives out first. */
   readonly holds: Endurance;
-  readonly tires: 'wrist' | 'shoulder';
+  readonly tires: 'wrist' | 'shoulder' | 'pad';
+  /** What each contact of a worn rig bears; empty for a rig in the hands alone, and where it cannot be held. */
+  readonly bears: readonly Bearing[];
+  /** Which way it falls when pushing cannot hold it, N m. */
+  readonly falls: { readonly noseDown: number; readonly leftSideDown: number } | null;
 }
 
 export function heldIn(rig: Rig, values: readonly number[], sums: Sums, hands: Hands): readonly HeldPose[] {
@@ -39,7 +44,7 @@ function poseLoad(pose: Pose, places: readonly { contact: Contact; at: Vec3 }[],
   const wrist = Math.max(...held.map((h) => Math.hypot(h.noseDown, h.leftSideDown))) / hands.wristStrength;
   const shoulder = pose.arm === undefined ? null : Math.max(...held.map((h) => shoulderMoment(Math.abs(h.up), pose.arm!)));
   const shoulderShare = shoulder === null ? 0 : shoulder / shoulderStrength(hands);
-  return { pose, hands: held, shoulder, holds: endurance(Math.max(wrist, shoulderShare)), tires: wrist >= shoulderShare ? 'wrist' : 'shoulder' };
+  return { pose, hands: held, shoulder, holds: endurance(Math.max(wrist, shoulderShare)), tires: wrist >= shoulderShare ? 'wrist' : 'shoulder', bears: [], falls: null };
 }
 
 function oneHand({ contact, at }: { contact: Contact; at: Vec3 }, mass: number, centre: Vec3, attitude: Parameters<typeof transform>[0]): HeldHand {

@@ -22,6 +22,14 @@ const STILL = 0.5;
 /** Swings shown after the first upright: enough to see it overshoot and come back. */
 const PLAYED_FOR = 3;
 
+/** The way a contact mostly pushes, in a word. */
+function push([x, y, z]: readonly [number, number, number]): string {
+  const [ahead, aside, up] = [Math.abs(x), Math.abs(y), Math.abs(z)];
+  if (up >= ahead && up >= aside) return z > 0 ? 'bears up' : 'draws down';
+  if (ahead >= aside) return x > 0 ? 'pushes forward' : 'holds back';
+  return y > 0 ? 'pushes to the left' : 'pushes to the right';
+}
+
 @Component({
   selector: 'tp-balance',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -49,11 +57,13 @@ export class Balance {
   protected readonly poses = computed(() => {
     const say = (kind: Parameters<typeof figure>[0], value: number, decimals?: number): string => showFigure(figure(kind, value, decimals), this.units());
     const tips = (torque: number, words: readonly [string, string]): string => (Math.abs(torque) < 0.005 ? '' : `${say('torque', Math.abs(torque))} ${words[torque > 0 ? 0 : 1]}`);
-    return (this.bench()?.judged.evaluation.held ?? []).map(({ pose, hands, shoulder, holds, tires }) => ({
+    return (this.bench()?.judged.evaluation.held ?? []).map(({ pose, hands, shoulder, holds, tires, bears, falls }) => ({
       id: pose.id,
       name: pose.name,
       lines: [
-        ...hands.map((h) => `${h.contact.name}: ${Math.abs(h.up) < 0.05 ? 'carries nothing' : `${h.up >= 0 ? 'holds up' : 'holds down'} ${say('force', Math.abs(h.up), 1)}`}${[tips(h.noseDown, ['nose down', 'nose up']), tips(h.leftSideDown, ['left side down', 'right side down'])].filter(Boolean).map((t) => `, ${t}`).join('')}`),
+        ...(falls ? [`Cannot be held by pushing: it falls ${Math.abs(falls.noseDown) >= Math.abs(falls.leftSideDown) ? (falls.noseDown > 0 ? 'nose down' : 'nose up') : falls.leftSideDown > 0 ? 'left side down' : 'right side down'}.`] : []),
+        ...bears.map((b) => `${b.contact.name}: ${b.size < 0.05 ? 'bears nothing' : `${push(b.force)} ${say('force', b.size, 1)}, ${say('percent', b.share, 0)} of what is comfortable`}.`),
+        ...(bears.length > 0 ? [] : hands).map((h) => `${h.contact.name}: ${Math.abs(h.up) < 0.05 ? 'carries nothing' : `${h.up >= 0 ? 'holds up' : 'holds down'} ${say('force', Math.abs(h.up), 1)}`}${[tips(h.noseDown, ['nose down', 'nose up']), tips(h.leftSideDown, ['left side down', 'right side down'])].filter(Boolean).map((t) => `, ${t}`).join('')}`),
         ...(shoulder === null ? [] : [`Shoulder ${say('torque', shoulder, 1)}, the arm's own weight with it.`]),
         holds.kind === 'long' ? `Long: ${say('percent', holds.share, 0)} of the ${tires}.` : holds.kind === 'tooMuch' ? `More than the ${tires} can hold.` : `The ${tires} gives out first, after roughly ${say('time', holds.least * 60, 0)} to ${say('time', holds.most * 60, 0)}.`,
       ],

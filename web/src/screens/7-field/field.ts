@@ -67,7 +67,12 @@ export class Field {
 
   private levelWords(card: SetUpCard, within: number): { head: string; rest: string } {
     if (card.held) {
-      const most = Math.max(...card.held.hands.map((h) => Math.hypot(h.noseDown, h.leftSideDown)));
+      if (card.held.falls) return { head: 'falls', rest: `cannot be held: ${card.held.pose.name.toLowerCase()}` };
+      if (card.held.bears.length > 0) {
+        const hand = Math.max(0, ...card.held.bears.filter((b) => b.contact.kind === 'hand').map((b) => b.size));
+        return { head: showFigure(figure('force', hand, 1), this.units()), rest: `in the hand that carries most: ${card.held.pose.name.toLowerCase()}` };
+      }
+      const most = Math.max(0, ...card.held.hands.map((h) => Math.hypot(h.noseDown, h.leftSideDown)));
       return { head: showFigure(figure('torque', most), this.units()), rest: `tips in the wrist: ${card.held.pose.name.toLowerCase()}` };
     }
     if (card.noseDown === null || card.leftSideDown === null) return { head: 'turns over', rest: 'do not let go of it' };
