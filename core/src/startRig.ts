@@ -1,7 +1,7 @@
 /** A new rig of a family for a load: sized, then set up as near to level and to the wanted drop time as its adjusters go. */
 import { placeLoad, type PlacedLoad } from './1-load';
-import { assemble, USUAL_HANDS, type AdjusterValues, type Assembly, type Family, type Sizing } from './2-frame';
-import { quickBalance, supportOf, trim } from './3-balance';
+import { assemble, placedPieces, USUAL_HANDS, valuesInOrder, type AdjusterValues, type Assembly, type Family, type Sizing } from './2-frame';
+import { axesIn, balancedAxes, quickBalance, supportOf, trim } from './3-balance';
 import type { Adjuster, Design, Hands, KitItem, Loadout, Rig, Wants } from './model';
 
 export interface Start {
@@ -23,6 +23,8 @@ export function startRig(family: Family, loadout: Loadout | null, kit: ReadonlyM
 function setUp(family: Family, sized: Sizing, load: PlacedLoad | null, wants: Wants): AdjusterValues {
   const assembly = assemble(family.build(sized), load);
   if (!load) return sized.startValues;
+  const axes = (values: AdjusterValues) => axesIn(assembly, valuesInOrder(assembly.rig, values), placedPieces(assembly, values));
+  if (axes(sized.startValues).length > 0) return balancedAxes(assembly, sized.startValues, axes);
   const support = supportOf(assembly.rig);
   if (support?.kind === 'pivot') {
     const found = trim(assembly, sized.startValues, wants);

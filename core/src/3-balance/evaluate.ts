@@ -11,6 +11,7 @@ import { heldIn, type HeldPose } from './held/held';
 import { wornIn } from './held/worn';
 import { spreadOf, type BalanceSpread } from './spread';
 import { supportAt, supportOf, type Support } from './support';
+import { axesIn, poleIn, type AxisReading, type PoleReading } from './turning';
 import { hangOnTwoPins } from './twoPins';
 
 export interface AxisSwing {
@@ -49,6 +50,9 @@ export interface Evaluation {
   readonly hung: Hung | null;
   /** What the hands carry, pose by pose; empty when it hangs, or nothing holds it. */
   readonly held: readonly HeldPose[];
+  /** A pole on hinge and swivel; axes inside axes, innermost first. */
+  readonly pole: PoleReading | null;
+  readonly axes: readonly AxisReading[];
   /** Inertia against the bare camera's: about the hands for a held rig, about the pivot for a hung one. */
   readonly calm: Calm | null;
   /** From the point it is borne at (pivot, hand, half way between two) to the mass centre, m; null when nothing bears it. */
@@ -63,6 +67,7 @@ export function evaluate(assembly: Assembly, values: AdjusterValues, hands: Hand
   const support = supportOf(assembly.rig);
   const inOrder = valuesInOrder(assembly.rig, values);
   const hung = support?.kind === 'pivot' ? hungOf(assembly, support, inOrder, pieces) : null;
+  const pole = poleIn(assembly, inOrder, pieces);
   const inHand = support?.kind === 'hands' && sums.mass > 0 ? supportAt(assembly.rig, support, inOrder) : null;
   return {
     pieces,
@@ -74,8 +79,10 @@ export function evaluate(assembly: Assembly, values: AdjusterValues, hands: Hand
     massSpread: massSpreadOf(pieces),
     hung,
     held: inHand ? inOrderOfPoses(assembly.rig, [...heldIn(assembly.rig, inOrder, sums, hands), ...wornIn(assembly.rig, inOrder, sums, hands)]) : [],
+    pole,
+    axes: axesIn(assembly, inOrder, pieces),
     calm: hung ? hung.calm : inHand ? calmOf(assembly, inOrder, pieces, sums, inHand) : null,
-    fromSupport: hung ? hung.hang.fromPivot : inHand ? subtract(massCentre(sums), inHand) : null,
+    fromSupport: hung ? hung.hang.fromPivot : pole ? pole.pole.fromHinge : inHand ? subtract(massCentre(sums), inHand) : null,
   };
 }
 

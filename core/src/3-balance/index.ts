@@ -26,4 +26,5 @@ export { tipOver, type TipOver, type TipOverOutcome } from './tipOver';
 // worn, spun and nested
 export { contactLoads, type ContactLoads, type Push } from './held/contactLoads';
 export { freeDroop, hingeRaise, poleOf, spinningPole, type Pole, type PoleSpun } from './spinningPole';
+export { axesIn, balancedAxes, type AxisReading, type PoleReading } from './turning';
 export { axesGap, nestedAxes, torqueAtTilt, type StageBalance, type StageInput, type StageSlide } from './nestedAxes';

@@ -215,6 +215,8 @@ export const pivot = z.strictObject({
   frictionTorque: quantity.extend({ value: notNegative }).optional(),
   /** Tightened in use: its friction must hold what it carries. Left out: it turns freely. */
   clamped: z.boolean().optional(),
+  /** Pulled sideways by this much it lets go, N: what stands on a head must. */
+  breaksAwayAt: positive.optional(),
   /** How far it turns from how it is drawn, rad, least and most, before it meets something. */
   stops: z.tuple([finite, finite]).readonly().optional(),
 });

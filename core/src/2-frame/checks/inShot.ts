@@ -1,5 +1,5 @@
 /** Frame, weights and hands inside the picture of a lens on the rig. */
-import { figure, say, type Finding, type Vec3 } from '../../0-base';
+import { add, figure, say, subtract, type Finding, type Vec3 } from '../../0-base';
 import type { LensCone } from '../../1-load';
 import { contactAt, valuesInOrder } from '../assemble';
 import type { FrameCheck, FrameContext } from '../frameCheck';
@@ -43,6 +43,8 @@ interface Seen {
 
 function oneCone(frame: FrameContext, cone: LensCone, place: (p: Vec3) => Vec3): readonly Finding[] {
   const front = place(cone.front);
+  // A camera that looks back or far up and down is not helped by being moved ahead or raised.
+  const level = subtract(place(add(cone.front, cone.forward)), front)[0] > 0.8;
   const picture = pictureOf(cone, place);
   const inOrder = valuesInOrder(frame.rig, frame.values);
   const seen = new Map<string, Seen>();
@@ -68,7 +70,7 @@ function oneCone(frame: FrameContext, cone: LensCone, place: (p: Vec3) => Vec3):
     code: 'inShot', severity: 'mend', about: owner, figure: figure('length', by), limit: figure('length', 0),
     title: say`The ${name} stands ${figure('length', by)} inside the picture.`,
     why: say`At ${figure('angle', cone.wide.across, 0)} across, the lens sees everything within its cone; this reaches ${figure('length', ahead)} ahead of its front.`,
-    toDo: say`Bring the camera ${figure('length', ahead)} forward, stand it ${figure('length', rise)} ${below ? 'higher' : 'lower'}, or use a longer lens.`,
-    fixes: fixesFor(frame, ahead, rise, below),
+    toDo: level ? say`Bring the camera ${figure('length', ahead)} forward, stand it ${figure('length', rise)} ${below ? 'higher' : 'lower'}, or use a longer lens.` : say`Tilt the camera away from it, or use a longer lens.`,
+    fixes: level ? fixesFor(frame, ahead, rise, below) : [],
   }));
 }

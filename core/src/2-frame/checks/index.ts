@@ -16,7 +16,8 @@ import { partsWithoutMass } from './partsWithoutMass';
 import { pinThroughTube } from './pinThroughTube';
 import { playInPicture } from './playInPicture';
 import { sharpEnds } from './sharpEnds';
+import { sweptClear } from './sweptClear';
 import { threadsUnderSlide } from './threadsUnderSlide';
 import { weightMeetsLegs } from './weightMeetsLegs';
 
-export const FRAME_CHECKS: readonly FrameCheck[] = [bendTooTight, cameraBumps, cameraScrewLength, doorsFree, faceInFrame, fingersRoom, fittingsMeet, heldInSocket, holeInBar, holeNearEnd, inShot, noFitting, partsWithoutMass, pinThroughTube, playInPicture, sharpEnds, threadsUnderSlide, weightMeetsLegs];
+export const FRAME_CHECKS: readonly FrameCheck[] = [bendTooTight, cameraBumps, cameraScrewLength, doorsFree, faceInFrame, fingersRoom, fittingsMeet, heldInSocket, holeInBar, holeNearEnd, inShot, noFitting, partsWithoutMass, pinThroughTube, playInPicture, sharpEnds, sweptClear, threadsUnderSlide, weightMeetsLegs];

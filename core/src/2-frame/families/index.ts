@@ -4,6 +4,7 @@ import { balanceArm } from './balanceArm';
 import { boom } from './boom';
 import { gimballedBentBar } from './gimballedBentBar';
 import { handFrame } from './handFrame';
+import { helmetPole } from './helmetPole';
 import { pipePost } from './pipePost';
 import { plateAndPillar } from './plateAndPillar';
 import { printedPhoneFrame } from './printedPhoneFrame';
@@ -11,6 +12,7 @@ import { selfFilmingGrip } from './selfFilmingGrip';
 import { shoulderRig } from './shoulderRig';
 import { slidingTopHandle } from './slidingTopHandle';
 import { swivelGrip } from './swivelGrip';
+import { threeAxisFrame } from './threeAxisFrame';
 import { tubeFrame } from './tubeFrame';
 
-export const FAMILIES: readonly Family[] = [balanceArm, boom, gimballedBentBar, handFrame, pipePost, plateAndPillar, printedPhoneFrame, selfFilmingGrip, shoulderRig, slidingTopHandle, swivelGrip, tubeFrame];
+export const FAMILIES: readonly Family[] = [balanceArm, boom, gimballedBentBar, handFrame, helmetPole, pipePost, plateAndPillar, printedPhoneFrame, selfFilmingGrip, shoulderRig, slidingTopHandle, swivelGrip, threeAxisFrame, tubeFrame];

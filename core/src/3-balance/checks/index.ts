@@ -1,5 +1,6 @@
 /** All checks of the balance; written by scripts/lists.mjs from the files in this folder. */
 import type { BalanceCheck } from '../balanceCheck';
+import { axesBalanced } from './axesBalanced';
 import { clampHolds } from './clampHolds';
 import { dropInPool } from './dropInPool';
 import { fitsTheBag } from './fitsTheBag';
@@ -8,10 +9,11 @@ import { heavyAndCalm } from './heavyAndCalm';
 import { holdTime } from './holdTime';
 import { levelNotKnown } from './levelNotKnown';
 import { nothingMounted } from './nothingMounted';
+import { poleOnHead } from './poleOnHead';
 import { stackFitsBolt } from './stackFitsBolt';
 import { standsOnFeet } from './standsOnFeet';
 import { topHeavy } from './topHeavy';
 import { wornLoads } from './wornLoads';
 import { wristLoad } from './wristLoad';
 
-export const BALANCE_CHECKS: readonly BalanceCheck[] = [clampHolds, dropInPool, fitsTheBag, hangsLevel, heavyAndCalm, holdTime, levelNotKnown, nothingMounted, stackFitsBolt, standsOnFeet, topHeavy, wornLoads, wristLoad];
+export const BALANCE_CHECKS: readonly BalanceCheck[] = [axesBalanced, clampHolds, dropInPool, fitsTheBag, hangsLevel, heavyAndCalm, holdTime, levelNotKnown, nothingMounted, poleOnHead, stackFitsBolt, standsOnFeet, topHeavy, wornLoads, wristLoad];

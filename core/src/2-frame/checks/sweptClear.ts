@@ -1,0 +1,46 @@
+/** Axes that turn freely: what swings round each, and whether it clears the frame that holds the bearing, all the way round. */
+import { dot, figure, length, say, subtract, unit, type Finding, type Vec3 } from '../../0-base';
+import { bodiesBeyond, pivotAt, valuesInOrder, type PlacedPiece } from '../assemble';
+import type { FrameCheck } from '../frameCheck';
+import { pointsOf } from '../near';
+
+/** Play, bending and a bump close this much, m. */
+const LEAST = 0.004;
+/** What lies within this of a place along the axis may meet there, m. */
+const ALONG = 0.004;
+
+export const sweptClear: FrameCheck = {
+  id: 'sweptClear',
+  look: ({ rig, pieces, values }) => {
+    const inOrder = valuesInOrder(rig, values);
+    return rig.pivots.filter((p) => p.kind === 'hinge' && !p.clamped && !p.stops && p.axis).flatMap((pivot): readonly Finding[] => {
+      const beyond = bodiesBeyond(rig, pivot);
+      const at = pivotAt(rig, pivot, inOrder);
+      const axis = unit(pivot.axis!);
+      const round = (piece: PlacedPiece): readonly { readonly along: number; readonly out: number }[] => pointsOf(piece.flat).map((p) => place(p, at, axis));
+      const swings = pieces.filter((p) => beyond.has(p.body)).flatMap((p) => round(p).map((r) => ({ ...r, name: p.flat.name })));
+      const meets = pieces.filter((p) => p.body === pivot.heldBy).flatMap((piece) => {
+        const points = round(piece);
+        const [least, most] = [Math.min(...points.map((p) => p.along)) - ALONG, Math.max(...points.map((p) => p.along)) + ALONG];
+        const inside = Math.min(...points.map((p) => p.out));
+        const far = swings.filter((s) => s.along > least && s.along < most).reduce((a, b) => (b.out > a.out ? b : a), { out: 0, name: '', along: 0 });
+        return far.out > inside - LEAST ? [{ piece, inside, far }] : [];
+      });
+      const worst = meets.sort((a, b) => b.far.out - b.inside - (a.far.out - a.inside))[0];
+      if (!worst) return [];
+      const { piece, inside, far } = worst;
+      return [{
+        code: 'sweptClear', severity: far.out > inside ? ('mend' as const) : ('note' as const), about: piece.flat.owner, figure: figure('length', Math.max(0, inside - far.out)), limit: figure('length', LEAST),
+        title: far.out > inside ? say`Turned about the ${pivot.name}, ${far.name} meets the ${piece.flat.name}.` : say`Turned about the ${pivot.name}, ${far.name} clears the ${piece.flat.name} by ${figure('length', inside - far.out)}.`,
+        why: say`It reaches ${figure('length', far.out)} from the axis; the ${piece.flat.name} stands ${figure('length', inside)} from it. Judged by its corners, all the way round.`,
+        toDo: say`Set that arm ${figure('length', far.out - inside + LEAST)} further out, or stop the axis before it gets there.`, fixes: [],
+      }];
+    });
+  },
+};
+
+function place(p: Vec3, at: Vec3, axis: Vec3): { readonly along: number; readonly out: number } {
+  const d = subtract(p, at);
+  const along = dot(d, axis);
+  return { along, out: length([d[0] - axis[0] * along, d[1] - axis[1] * along, d[2] - axis[2] * along]) };
+}
