@@ -112,6 +112,13 @@ const OTHERS = [
   { id: 'rig-y-razor', name: 'Razor', family: 'boom', loadout: 'loadout-neap', notes: 'Crab cam out over the gullies.' },
   { id: 'rig-y-mussel', name: 'Mussel', family: 'hand-frame', loadout: 'loadout-slack', notes: 'One length of pipe, an evening, the phone.' },
   { id: 'rig-y-barnacle', name: 'Barnacle', family: 'plate-and-pillar', loadout: 'loadout-ebb', notes: 'Both hands, on the rocks.' },
+  { id: 'rig-z-periwinkle', name: 'Periwinkle', family: 'sliding-top-handle', loadout: 'loadout-flood', notes: 'Rail on the body for the low shots; slides for the long lens.' },
+  { id: 'rig-z-sandhopper', name: 'Sandhopper', family: 'self-filming-grip', loadout: 'loadout-neap', notes: 'Talking to the crab cam on the slip.' },
+  { id: 'rig-z-driftwood', name: 'Driftwood', family: 'swivel-grip', loadout: 'loadout-ebb', notes: 'Two boards from the old hatch.' },
+  { id: 'rig-z-cormorant', name: 'Cormorant', family: 'shoulder-rig', loadout: 'loadout-flood', notes: 'Long takes of the boats coming in.' },
+  { id: 'rig-z-whirligig', name: 'Whirligig', family: 'helmet-pole', loadout: 'loadout-neap', notes: 'On the empty flats only, one watching.' },
+  { id: 'rig-z-anemone', name: 'Anemone', family: 'three-axis-frame', loadout: 'loadout-ebb', notes: 'Through the wheelhouse door and down the ladder.' },
+  { id: 'rig-z-sandeel', name: 'Sandeel', family: 'printed-phone-frame', loadout: 'loadout-slack', notes: 'Printed overnight; phone, light and small mic.' },
 ] as const;
 const others = OTHERS.map(({ id, name, family: familyId, loadout: loadoutId, notes }) => {
   const loadout = loadouts.find((l) => l.id === loadoutId)!;

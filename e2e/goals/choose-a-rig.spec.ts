@@ -1,4 +1,5 @@
 /** From what you want to shoot to the rig: ranked with reasons, four side by side, started sized. */
+import { FAMILIES } from '@tide-pebble/core';
 import { expect, fill, test } from '../support/bench';
 
 test.use({ demo: true });
@@ -10,7 +11,7 @@ test.beforeEach(async ({ bench: page }) => {
 
 test('wishes rank the families, each with its reasons', async ({ bench: page }) => {
   const list = page.getByRole('region', { name: 'Work' }).getByRole('heading', { level: 2 });
-  await expect(list).toHaveCount(7);
+  await expect(list).toHaveCount(FAMILIES.length);
   await page.getByRole('checkbox', { name: 'long reach' }).check();
   await page.getByRole('checkbox', { name: 'overhead' }).check();
   await expect(list.first()).toHaveText('Boom held at its balance');

@@ -65,8 +65,6 @@ export interface Family {
   readonly suits: Suits;
   /** What goes wrong with such rigs, in a maker's words, the likeliest first. */
   readonly goesWrong: readonly string[];
-  /** Where it can hurt somebody: the usual cautions, in plain words, beside the drawing and on every card. */
-  readonly cautions?: readonly string[];
   readonly dimensions: readonly DimensionSpec[];
   readonly choices: readonly ChoiceSpec[];
   size(load: PlacedLoad | null, hands: Hands): Sizing;

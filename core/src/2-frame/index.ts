@@ -1,5 +1,6 @@
 /** Frame: a rig's shape from its dimensions; what it is made of, how it bends, where every body lies. */
 export { assemble, bodiesBeyond, countOf, contactAt, pivotAt, placedPieces, shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly, type Piece, type PlacedPiece, type RigFault, type StackPlace } from './assemble';
+export { cautionsOf } from './cautionsOf';
 export { changedDesign } from './changedDesign';
 export { designRig, familyById, type DesignedRig } from './designRig';
 export { FAMILIES } from './families';

@@ -44,7 +44,23 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
     }
     const bearing = held.bears.filter((b) => (b.contact.kind === 'hand') === ofHands);
     const most = bearing.reduce((a, b) => (b.share > a.share ? b : a), bearing[0]!);
-    return { name, figure: say('force', most?.size ?? 0, 1), rest: most && most.size > 0.05 ? `${most.contact.name}, ${say('percent', most.share, 0)} of comfort` : 'carry nothing', pebble: Math.min(1, (most?.share ?? 0) / 2), pool: [0, 0.5], out: (most?.share ?? 0) > 1 };
+    return { name, figure: say('force', most?.size ?? 0, 1), rest: most && most.size > 0.05 ? `${most.contact.name}, ${say('percent', most.share, 0)}` : 'carry nothing', pebble: Math.min(1, (most?.share ?? 0) / 2), pool: [0, 0.5], out: (most?.share ?? 0) > 1 };
+  };
+  /** Axes inside axes: what is left on each, against what its friction hides. A pole: where it rests, spun, and what the neck feels. */
+  const turning = (index: 0 | 1 | 2): Omit<Gauge, 'was'> | null => {
+    const axis = evaluation.axes[index];
+    if (axis) {
+      const reach = 3 * Math.max(axis.friction, 1e-4);
+      return { name: axis.pivot.name[0]!.toUpperCase() + axis.pivot.name.slice(1), figure: say('torque', axis.residual, 3), rest: axis.residual <= axis.friction ? 'hidden' : 'pulls round', pebble: Math.min(1, axis.residual / reach), pool: [0, 1 / 3], out: axis.residual > axis.friction };
+    }
+    const { pole } = evaluation;
+    if (!pole) return null;
+    const droops = (name: string, q: number | null, onStop: boolean): Omit<Gauge, 'was'> =>
+      q === null ? none(name, 'no rest of its own') : { name, figure: Math.abs(q) < 0.0009 ? 'level' : say('angle', Math.abs(q)), rest: onStop ? 'on its stop' : Math.abs(q) < 0.0009 ? '' : q > 0 ? 'camera end down' : 'weight end down', pebble: Math.max(0, Math.min(1, 0.5 + q / 1.2)), pool: [0.2, 0.8], out: Math.abs(q) > 0.35 };
+    if (index === 0) return droops('Droop at rest', pole.rest.droop, pole.rest.onStop !== null);
+    if (index === 1) return droops('At one turn a second', pole.spun[1]!.droop, pole.spun[1]!.onStop !== null);
+    const neck = Math.max(pole.rest.neckMoment, ...pole.spun.map((s) => s.neckMoment));
+    return { name: 'On the neck', figure: say('torque', neck), rest: 'rough, at worst', pebble: Math.min(1, neck / 5), pool: [0, 0.5], out: neck > 2.5 };
   };
   const hold = (): Omit<Gauge, 'was'> | null => {
     if (!held) return null;
@@ -65,16 +81,16 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
   };
   const calm = (): Omit<Gauge, 'was'> => {
     const ratio = evaluation.calm;
-    if (!ratio) return none('Calm', 'nothing mounted');
+    if (!ratio) return none('Calm', evaluation.loadMass > 0 ? 'it turns' : 'nothing mounted');
     const reach = Math.max(2 * wants.calmAtLeast, 1);
     return { name: 'Calm', figure: say('ratio', ratio.pitch, ratio.pitch < 10 ? 1 : 0), rest: `bare camera, roll ${say('ratio', ratio.roll, 0)}`, pebble: Math.min(1, ratio.pitch / reach), pool: [wants.calmAtLeast / reach, 1], out: ratio.pitch < wants.calmAtLeast };
   };
   const massReach = wants.massAtMost * 1.3;
   const cost = stock?.cost ?? null;
   return [
-    { id: 'nose', gauge: worn('Hands', true) ?? wrist('Wrist, nose', (h) => h.noseDown, ['nose down', 'nose up']) ?? level('Nose', rest?.noseDown, hung?.spread.noseDown ?? 0, ['nose down', 'nose up']) },
-    { id: 'sides', gauge: worn('Body', false) ?? wrist('Wrist, sides', (h) => h.leftSideDown, ['left down', 'right down']) ?? level('Sides', rest?.leftSideDown, hung?.spread.leftSideDown ?? 0, ['left down', 'right down']) },
-    { id: 'drop', gauge: hold() ?? drop() },
+    { id: 'nose', gauge: turning(0) ?? worn('Hands', true) ?? wrist('Wrist, nose', (h) => h.noseDown, ['nose down', 'nose up']) ?? level('Nose', rest?.noseDown, hung?.spread.noseDown ?? 0, ['nose down', 'nose up']) },
+    { id: 'sides', gauge: turning(1) ?? worn('Body', false) ?? wrist('Wrist, sides', (h) => h.leftSideDown, ['left down', 'right down']) ?? level('Sides', rest?.leftSideDown, hung?.spread.leftSideDown ?? 0, ['left down', 'right down']) },
+    { id: 'drop', gauge: turning(2) ?? hold() ?? drop() },
     { id: 'mass', gauge: { name: 'Mass', figure: say('mass', evaluation.mass), rest: `± ${say('mass', 2 * evaluation.massSpread)}`, pebble: evaluation.mass / massReach, pool: [0, 1 / 1.3], out: evaluation.mass > wants.massAtMost } },
     { id: 'calm', gauge: calm() },
     { id: 'cost', gauge: cost === null ? none('Cost to buy', '…') : { name: 'Cost to buy', figure: say('money', cost), rest: `shop ${say('money', wants.shopPrice)}`, pebble: cost / Math.max(wants.shopPrice * 1.3, cost, 1), pool: [0, 1 / 1.3], out: wants.shopPrice > 0 && cost > wants.shopPrice } },

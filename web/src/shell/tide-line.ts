@@ -39,6 +39,11 @@ const WORN: Partial<typeof ABOUT> = {
   sides: { title: 'What shoulder and chest bear; an estimate', codes: ['cannotBeHeld', 'overComfort'] },
   drop: { title: 'How long it can be held; rough', codes: ['holdTime'] },
 };
+const TURNING: Partial<typeof ABOUT> = {
+  nose: { title: 'The innermost axis, or where the pole rests', codes: ['axisOffBalance', 'poleDroops', 'poleNeutral'] },
+  sides: { title: 'The next axis, or the pole spun', codes: ['axisOffBalance', 'poleDroops', 'fliesOff'] },
+  drop: { title: 'The outermost axis, or what the neck feels', codes: ['axisOffBalance', 'neckMoment', 'letsGoTooLate', 'mountMustLetGo'] },
+};
 const WAS_SHOWN_MS = 4000;
 
 @Component({
@@ -72,7 +77,8 @@ export class TideLine {
     const bench = this.bench();
     if (!id || !bench) return null;
     const [held] = bench.judged.evaluation.held;
-    const { title, codes } = (held ? (held.bears.length > 0 || held.falls ? WORN : HELD)[id] : undefined) ?? ABOUT[id];
+    const { pole, axes } = bench.judged.evaluation;
+    const { title, codes } = (pole || axes.length > 0 ? TURNING[id] : undefined) ?? (held ? (held.bears.length > 0 || held.falls ? WORN : HELD)[id] : undefined) ?? ABOUT[id];
     const findings: readonly Judgement[] = bench.judged.findings.filter((f) => codes.includes(f.code));
     const length = id === 'drop' ? (bench.judged.evaluation.hung?.pitch.pendulumLength ?? null) : null;
     const vivid = length === null ? '' : `It swings like a plain pendulum ${showFigure(figure('length', length, 0), this.units())} long.`;

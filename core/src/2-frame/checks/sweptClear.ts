@@ -1,5 +1,5 @@
 /** Axes that turn freely: what swings round each, and whether it clears the frame that holds the bearing, all the way round. */
-import { dot, figure, length, say, subtract, unit, type Finding, type Vec3 } from '../../0-base';
+import { cross, dot, figure, length, say, subtract, unit, type Finding, type Vec3 } from '../../0-base';
 import { bodiesBeyond, pivotAt, valuesInOrder, type PlacedPiece } from '../assemble';
 import type { FrameCheck } from '../frameCheck';
 import { pointsOf } from '../near';
@@ -7,23 +7,29 @@ import { pointsOf } from '../near';
 /** Play, bending and a bump close this much, m. */
 const LEAST = 0.004;
 /** What lies within this of a place along the axis may meet there, m. */
-const ALONG = 0.004;
+const ALONG = 0.0015;
+/** What reaches the axis itself is its bearing, or what holds that. */
+const BEARING = 0.025;
+/** A corner is this much to the side of its middle, rad. */
+const SIDE = 0.1;
 
 export const sweptClear: FrameCheck = {
   id: 'sweptClear',
   look: ({ rig, pieces, values }) => {
     const inOrder = valuesInOrder(rig, values);
-    return rig.pivots.filter((p) => p.kind === 'hinge' && !p.clamped && !p.stops && p.axis).flatMap((pivot): readonly Finding[] => {
+    return rig.pivots.filter((p) => p.kind === 'hinge' && !p.clamped && p.axis && !rig.pivots.some((q) => q.kind === 'swivel')).flatMap((pivot): readonly Finding[] => {
       const beyond = bodiesBeyond(rig, pivot);
       const at = pivotAt(rig, pivot, inOrder);
       const axis = unit(pivot.axis!);
-      const round = (piece: PlacedPiece): readonly { readonly along: number; readonly out: number }[] => pointsOf(piece.flat).map((p) => place(p, at, axis));
+      const round = (piece: PlacedPiece): readonly Polar[] => pointsOf(piece.flat).map((p) => place(p, at, axis));
       const swings = pieces.filter((p) => beyond.has(p.body)).flatMap((p) => round(p).map((r) => ({ ...r, name: p.flat.name })));
       const meets = pieces.filter((p) => p.body === pivot.heldBy).flatMap((piece) => {
         const points = round(piece);
         const [least, most] = [Math.min(...points.map((p) => p.along)) - ALONG, Math.max(...points.map((p) => p.along)) + ALONG];
-        const inside = Math.min(...points.map((p) => p.out));
-        const far = swings.filter((s) => s.along > least && s.along < most).reduce((a, b) => (b.out > a.out ? b : a), { out: 0, name: '', along: 0 });
+        const nearest = points.reduce((a, b) => (b.out < a.out ? b : a));
+        const inside = nearest.out;
+        if (inside < BEARING) return [];
+        const far = swings.filter((s) => s.along > least && s.along < most && gets(s.angle, nearest.angle, pivot.stops)).reduce((a, b) => (b.out > a.out ? b : a), { out: 0, name: '', along: 0, angle: 0 });
         return far.out > inside - LEAST ? [{ piece, inside, far }] : [];
       });
       const worst = meets.sort((a, b) => b.far.out - b.inside - (a.far.out - a.inside))[0];
@@ -39,8 +45,24 @@ export const sweptClear: FrameCheck = {
   },
 };
 
-function place(p: Vec3, at: Vec3, axis: Vec3): { readonly along: number; readonly out: number } {
+interface Polar {
+  readonly along: number;
+  readonly out: number;
+  /** Round the axis, right-handed, rad; from where does not matter. */
+  readonly angle: number;
+}
+
+function place(p: Vec3, at: Vec3, axis: Vec3): Polar {
   const d = subtract(p, at);
   const along = dot(d, axis);
-  return { along, out: length([d[0] - axis[0] * along, d[1] - axis[1] * along, d[2] - axis[2] * along]) };
+  const square: Vec3 = [d[0] - axis[0] * along, d[1] - axis[1] * along, d[2] - axis[2] * along];
+  const across = unit(Math.abs(axis[0]) < 0.9 ? cross(axis, [1, 0, 0]) : cross(axis, [0, 1, 0]));
+  return { along, out: length(square), angle: Math.atan2(dot(square, cross(axis, across)), dot(square, across)) };
+}
+
+/** Whether what stands at one angle is turned to another between the stops; always where there are none. */
+function gets(from: number, to: number, stops: readonly [number, number] | undefined): boolean {
+  if (!stops || stops[1] - stops[0] >= 2 * Math.PI) return true;
+  const turn = to - from;
+  return [-2, -1, 0, 1, 2].some((n) => turn + 2 * Math.PI * n >= stops[0] - SIDE && turn + 2 * Math.PI * n <= stops[1] + SIDE);
 }

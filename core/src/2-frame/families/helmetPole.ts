@@ -134,12 +134,6 @@ export const helmetPole: Family = {
   givesUp: 'Safety, wherever there are people, branches or wheels. It is for an empty field.',
   suits: { carries: ['eye level'], moves: ['walking', 'standing still'], hands: 1, wet: true, hangs: false, loadAtMost: 0.25 },
   goesWrong: ['It catches on a branch and the mount does not let go.', 'The hinge is under the mass centre and it lies on its stop.', 'Somebody walks into the circle.'],
-  cautions: [
-    'Never a bolt, screw or rod that points at the head. The mount must break away by hand.',
-    'A helmet tested for falls is changed by anything fixed to it: follow its label and local rules, and do not drill it.',
-    'Not in traffic, on a bicycle or board, in crowds, near wires, branches or water.',
-    'Turn your whole body, slowly. Stop at any pain or dizziness: this program cannot say what your neck stands.',
-  ],
   dimensions, choices, size, build, advise,
   drawn: (input) => {
     const { front, tail } = layOut(input);

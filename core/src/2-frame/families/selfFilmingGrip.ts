@@ -199,11 +199,9 @@ export const selfFilmingGrip: Family = {
   drawn: (input) => {
     const lay = layOut(input);
     const end = lay.nodes.find((n) => n.id === 'grip-end')!.at;
-    const front = lay.nodes.find((n) => n.id === 'shelf-front')!.at;
     return [
-      { dimension: 'grip', from: lay.corner, to: end, view: 'side', offset: -56 },
-      { dimension: 'shelf', from: [lay.corner[0], 0, lay.top], to: [front[0], 0, lay.top], view: 'side', offset: 90 },
-      { dimension: 'handBelow', from: lay.corner, to: [0, 0, 0], view: 'side', offset: 60 },
+      { dimension: 'grip', from: lay.corner, to: end, view: 'side', offset: -96 },
+      { dimension: 'handBelow', from: lay.corner, to: [0, 0, 0], view: 'side', offset: 84 },
     ];
   },
 };

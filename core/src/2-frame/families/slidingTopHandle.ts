@@ -19,7 +19,7 @@ const CLAMPS: Readonly<Record<string, { readonly name: string; readonly length: 
   lever: { name: 'lever clamp', length: 0.05, high: 0.02, beside: 0.022, mass: 0.095, price: 18 },
   knob: { name: 'screw-knob clamp', length: 0.04, high: 0.018, beside: 0.034, mass: 0.07, price: 10 },
 };
-const GRIP_LONG = 0.02; // beyond the hand
+const GRIP_LONG = 0.028; // beyond the hand, so that the posts stand clear of the knuckles
 const POST = 0.006; // radius of the two posts under the grip
 const FINGERS_DEEP = 0.032; // a finger and its glove under the grip
 const GRIP_RADIUS = 0.0145;

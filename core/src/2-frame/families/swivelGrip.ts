@@ -106,8 +106,8 @@ const choices = [
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const usual = usualInput(dimensions, choices);
   const box = loadBox(load);
-  const grip = toFive(within(hands.breadth + 0.045, 0.09, 0.22));
-  const handBelow = toFive(within(hands.breadth / 2 + 0.018, 0.04, 0.14));
+  const grip = toFive(within(hands.breadth + 0.055, 0.09, 0.22));
+  const handBelow = toFive(within(hands.breadth / 2 + 0.03, 0.04, 0.14));
   const centre = load && load.bodies.length > 0 ? massCentre(sumsOf(load.bodies)) : ([0, 0, 0.03] as const);
   const cameraForward = Math.round(within(-centre[0], -0.06, 0.06) * 1000) / 1000 + 0;
   const worst = box.mass * 9.81 * Math.hypot(centre[2] + 0.024 + PLATE[2], centre[0] + cameraForward);

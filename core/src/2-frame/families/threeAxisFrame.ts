@@ -70,7 +70,7 @@ function build(input: FamilyInput): Rig {
     pivots: [
       { id: 'pan', name: 'pan axis', kind: 'hinge', at: [0, 0, lay.high], axis: [0, 0, 1], heldBy: 'grip-body', carries: 'pan-arm', frictionTorque: friction },
       { id: 'roll', name: 'roll axis', kind: 'hinge', at: [lay.rollAt, 0, 0], axis: [1, 0, 0], heldBy: 'pan-arm', carries: 'roll-arm', frictionTorque: friction },
-      { id: 'tilt', name: 'tilt axis', kind: 'hinge', at: [0, 0, 0], axis: [0, 1, 0], heldBy: 'roll-arm', carries: 'cradle', frictionTorque: friction },
+      { id: 'tilt', name: 'tilt axis', kind: 'hinge', at: [0, 0, 0], axis: [0, 1, 0], heldBy: 'roll-arm', carries: 'cradle', frictionTorque: friction, stops: [-Math.PI / 2, Math.PI / 2] },
     ],
     contacts: [{ id: 'hand-on-grip', name: 'hand', kind: 'hand', body: 'grip-body', at: [0, 0, lay.high + 0.09], direction: [0, 0, 1] }],
     poses: [{ id: 'low', name: 'Carried low, arm hanging', contacts: ['hand-on-grip'], arm: 0.12 }, { id: 'waist', name: 'Before the chest, arm bent', contacts: ['hand-on-grip'], arm: 0.3 }],
@@ -140,7 +140,6 @@ export const threeAxisFrame: Family = {
   givesUp: 'Five slides to set for each load; wind moves it, and every arm adds to what the next must carry.',
   suits: { carries: ['waist', 'low'], moves: ['walking', 'standing still'], hands: 1, wet: false, hangs: false },
   goesWrong: ['The outer axis is balanced before the inner one, and all is done twice.', 'The camera’s back strikes the roll arm when it looks up.', 'The corners were glued out of square.'],
-  cautions: ['Arms swing: keep fingers and faces out of the frame. Tether what hangs over people.', 'Carbon splinters and its dust harms: wet the cut, wear a mask and glasses, and follow the resin’s label.'],
   dimensions, choices, size, build, advise,
   drawn: (input) => {
     const lay = layOut(input);

@@ -2,11 +2,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { snapOf, type Quantity, type Vec3, type View } from '@tide-pebble/core';
+import { cautionsOf, snapOf, type Quantity, type Vec3, type View } from '@tide-pebble/core';
 import { injectBench } from '../../services/bench-signal';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
+import { Cautions } from '../../ui/cautions';
 import { Findings } from '../../ui/findings';
 import { NoBench } from '../../ui/no-bench';
 import { Notices } from '../../ui/notices';
@@ -27,7 +28,7 @@ const STEP = { mm: 0.001, inch: 0.0254 / 16 };
 @Component({
   selector: 'tp-frame',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, RouterLink, StageLayout, RigViews, Rig3d, Findings, QuantityField, NoBench, ElementList, AddPanel, FilesPanel, PackPanel],
+  imports: [MatButton, RouterLink, StageLayout, RigViews, Rig3d, Findings, Cautions, QuantityField, NoBench, ElementList, AddPanel, FilesPanel, PackPanel],
   templateUrl: './frame.html',
   styleUrl: './frame.css',
 })
@@ -58,6 +59,12 @@ export class Frame {
     return id && bench ? snapOf(bench.piece.rig, id, fine) : [fine, fine, fine];
   });
   protected readonly findings = computed(() => this.bench()?.judged.findings.filter((f) => f.stage === 'frame') ?? []);
+  protected readonly cautions = computed(() => {
+    const bench = this.bench();
+    return bench ? cautionsOf(bench.piece.rig) : [];
+  });
+  /** More than the usual word about tethers: told before the sizes. */
+  protected readonly grave = computed(() => this.cautions().length > 3);
   protected readonly isFree = computed(() => this.bench()?.rig.design.kind === 'free');
   protected readonly fields = computed(() => {
     const { family, input } = this.bench()?.piece ?? {};

@@ -69,6 +69,19 @@ export class Balance {
       ],
     }));
   });
+  /** A pole at rest and spun; axes inside axes, each with what friction hides. */
+  protected readonly turning = computed(() => {
+    const evaluation = this.bench()?.judged.evaluation;
+    const say = (kind: Parameters<typeof figure>[0], value: number, decimals?: number): string => showFigure(figure(kind, value, decimals), this.units());
+    if (!evaluation) return [];
+    const { pole, axes } = evaluation;
+    const droop = (q: number | null): string => (q === null ? 'no rest of its own' : Math.abs(q) < 0.0009 ? 'level' : `${say('angle', Math.abs(q))} ${q > 0 ? 'camera end down' : 'weight end down'}`);
+    return [
+      ...(pole ? [{ id: 'pole-rest', name: 'At rest', lines: [`${droop(pole.rest.droop)}${pole.rest.onStop ? ', on its stop' : ''}.`, `On the neck ${say('torque', pole.rest.neckMoment)}, an estimate.`] }] : []),
+      ...(pole?.spun ?? []).map((s) => ({ id: `pole-${s.rate}`, name: `At ${(s.rate / (2 * Math.PI)).toFixed(1)} turns a second`, lines: [`${droop(s.droop)}${s.onStop ? ', on its stop' : ''}.`, `Pulls the mount aside with ${say('force', s.swivelSideLoad, 1)}; on the neck ${say('torque', s.neckMoment)}.`] })),
+      ...axes.map((a) => ({ id: a.pivot.id, name: a.pivot.name[0]!.toUpperCase() + a.pivot.name.slice(1), lines: [`${say('torque', a.residual, 3)} at worst${a.residual <= a.friction ? ', hidden by friction' : ''}.`, `Carries ${say('mass', a.carriedMass)}, its mass centre ${say('length', a.distance)} off the axis. Friction hides ${say('torque', a.friction, 3)}.`] })),
+    ];
+  });
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
   private readonly benchRig = computed(() => this.bench()?.piece.rig ?? null);

@@ -3,11 +3,13 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { mdiAlert, mdiLock } from '@mdi/js';
+import { cautionsOf } from '@tide-pebble/core';
 import { buildSteps, type BuildStep } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
+import { Cautions } from '../../ui/cautions';
 import { SayPipe } from '../../ui/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
@@ -17,7 +19,7 @@ import { StageLayout } from '../../ui/stage-layout';
 @Component({
   selector: 'tp-build',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatCheckbox, StageLayout, RigViews, NoBench, SayPipe, Icon],
+  imports: [MatCheckbox, StageLayout, RigViews, NoBench, Cautions, SayPipe, Icon],
   templateUrl: './build.html',
   styleUrl: './build.css',
 })
@@ -29,6 +31,10 @@ export class Build {
   protected readonly bench = injectBench();
   private readonly stock = toSignal(this.workspace.stock$, { initialValue: null });
 
+  protected readonly cautions = computed(() => {
+    const bench = this.bench();
+    return bench ? cautionsOf(bench.piece.rig) : [];
+  });
   private readonly ordered = computed(() => {
     const bench = this.bench();
     const stock = this.stock();

@@ -4,7 +4,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { mdiPrinter } from '@mdi/js';
-import { figure, judged, showFigure, turnsOf, workpiece } from '@tide-pebble/core';
+import { cautionsOf, figure, judged, showFigure, turnsOf, workpiece, type Evaluation } from '@tide-pebble/core';
 import { setupCard, type SetUpCard } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { Units } from '../../services/units';
@@ -33,6 +33,10 @@ export class Field {
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
 
+  protected readonly cautions = computed(() => {
+    const bench = this.bench();
+    return bench ? cautionsOf(bench.piece.rig) : [];
+  });
   /** The loadout on the rig first, then every other one with a set-up. */
   protected readonly cards = computed(() => {
     const bench = this.bench();
@@ -45,7 +49,7 @@ export class Field {
       if (!made.ok) return [];
       const { evaluation } = judged(made.piece, setup.values, bench.rig.wants);
       const card = setupCard(made.piece.assembly, setup.values, evaluation, loadout?.conditions ?? '');
-      return [{ id: setup.id, current: setup.loadout === bench.rig.loadout, loadout: loadout?.name ?? 'nothing mounted', card, level: this.levelWords(card, bench.rig.wants.levelWithin) }];
+      return [{ id: setup.id, current: setup.loadout === bench.rig.loadout, loadout: loadout?.name ?? 'nothing mounted', card, hangs: evaluation.pole === null && evaluation.axes.length === 0, level: this.levelWords(card, bench.rig.wants.levelWithin, evaluation) }];
     });
   });
 
@@ -65,7 +69,12 @@ export class Field {
     window.print();
   }
 
-  private levelWords(card: SetUpCard, within: number): { head: string; rest: string } {
+  private levelWords(card: SetUpCard, within: number, { pole, axes }: Evaluation): { head: string; rest: string } {
+    if (pole) return pole.rest.droop === null ? { head: 'no rest', rest: 'friction holds it where it is put' } : { head: showFigure(figure('angle', Math.abs(pole.rest.droop)), this.units()), rest: `${pole.rest.droop >= 0 ? 'camera' : 'weight'} end down at rest` };
+    if (axes.length > 0) {
+      const worst = axes.reduce((a, b) => (b.residual - b.friction > a.residual - a.friction ? b : a));
+      return { head: showFigure(figure('torque', worst.residual, 3), this.units()), rest: `left on the ${worst.pivot.name}; its friction hides ${showFigure(figure('torque', worst.friction, 3), this.units())}` };
+    }
     if (card.held) {
       if (card.held.falls) return { head: 'falls', rest: `cannot be held: ${card.held.pose.name.toLowerCase()}` };
       if (card.held.bears.length > 0) {
