@@ -30,7 +30,7 @@ type EditOf<K extends Edit['kind']> = Extract<Edit, { kind: K }>;
 
 function applied(rig: Rig, edit: Edit): Rig | null {
   switch (edit.kind) {
-    case 'add': return inBody(rig, edit.body, (body) => ({ ...body, parts: [...body.parts, edit.part, ...(edit.part.twin ? [mirroredPart(edit.part, edit.part.twin)] : [])] }));
+    case 'add': return withPart(rig, edit);
     case 'addMember': return inBody(rig, edit.body, (body) => withMember(body, edit));
     case 'addStation': return withStation(rig, edit);
     case 'weigh': return weighed(rig, edit);
@@ -43,6 +43,11 @@ function applied(rig: Rig, edit: Edit): Rig | null {
     case 'screw': return partChanged(rig, edit.target, (part) => (part.screw ? { ...part, screw: { ...part.screw, length: edit.length } } : part));
     case 'fitting': return measuredFitting(rig, edit);
   }
+}
+
+function withPart(rig: Rig, { body, part, hold }: EditOf<'add'>): Rig | null {
+  const next = inBody(rig, body, (b) => ({ ...b, parts: [...b.parts, part, ...(part.twin ? [mirroredPart(part, part.twin)] : [])] }));
+  return next && hold ? { ...next, contacts: [...next.contacts, hold.contact], poses: [...next.poses, hold.pose] } : next;
 }
 
 /** Once for the thing itself and once for its twin, where it has one. */
@@ -86,6 +91,9 @@ function weighed(rig: Rig, { target, mass }: EditOf<'weigh'>): Rig | null {
   };
 }
 
+/** Where an added piece is held, by its part. */
+const heldBy = (part: string): string => `${part}-hold`;
+
 /** The thing and its twin; a node takes the members that end there with it. What only held them goes too. */
 function removed(rig: Rig, target: string): Rig | null {
   const twin = rig.bodies.flatMap((b) => [...b.parts, ...b.members, ...b.nodes]).find((e) => e.id === target)?.twin;
@@ -102,7 +110,8 @@ function removed(rig: Rig, target: string): Rig | null {
     return refit({ ...b, members, nodes, joints, parts: b.parts.filter((p) => !gone.has(p.id)), stations: b.stations.filter((s) => !gone.has(s.id)) }, touched);
   });
   const adjusters = rig.adjusters.map((a) => ({ ...a, moves: a.moves.filter((m) => !gone.has(m.id)) })).filter((a) => a.moves.length > 0);
-  return { ...rig, bodies, adjusters };
+  const unheld = new Set(rig.contacts.filter((c) => [...gone].some((id) => c.id === heldBy(id))).map((c) => c.id));
+  return { ...rig, bodies, adjusters, contacts: rig.contacts.filter((c) => !unheld.has(c.id)), poses: rig.poses.filter((p) => !p.contacts.some((c) => unheld.has(c))) };
 }
 
 function withMember(body: Body, { nodes, member, joints }: EditOf<'addMember'>): Body | null {
@@ -128,7 +137,7 @@ function withStation(rig: Rig, { body, station, countMost }: EditOf<'addStation'
 /** A part, station, contact or pivot by itself; a node with what is fastened there; a member with both its nodes. */
 function moved(rig: Rig, id: string, by: Vec3, isTwin: boolean): Rig | null {
   const part = partChanged(rig, id, (p) => partMoved(p, by));
-  if (part) return part;
+  if (part) return { ...part, contacts: part.contacts.map((c) => (c.id === heldBy(id) ? { ...c, at: add(c.at, by) } : c)) };
   const station = inBody(rig, bodyOf(rig, (b) => b.stations.some((s) => s.id === id)), (b) => ({ ...b, stations: b.stations.map((s) => (s.id === id ? { ...s, seat: add(s.seat, by) } : s)) }));
   if (station) return station;
   if (rig.contacts.some((c) => c.id === id)) return { ...rig, contacts: rig.contacts.map((c) => (c.id === id ? { ...c, at: add(c.at, by) } : c)) };
@@ -185,14 +194,14 @@ function measuredFitting(rig: Rig, { target, fitting, hold, outerRadius, takeOff
     joints: body.joints.map((j) => (j.id !== target || !j.hub ? j : {
       ...j,
       ...(fitting ? { fitting, name: FITTING_NAMES[fitting] } : {}),
-      ...(fitting || hold ? heldBy(j, fitting ?? j.fitting, hold ?? j.hold) : {}),
+      ...(fitting || hold ? holding(j, fitting ?? j.fitting, hold ?? j.hold) : {}),
       hub: { ...j.hub, outerRadius: outerRadius ?? j.hub.outerRadius, sockets: j.hub.sockets.map((s) => ({ ...s, takeOff: takeOff ?? s.takeOff, depth: depth ?? s.depth })) },
     })),
   }));
 }
 
 /** What a hold, or a union that unscrews, does to a joint: whether it opens, whether it can be undone, how long it sets. */
-function heldBy(joint: Joint, fitting: Joint['fitting'], hold: Joint['hold']): Partial<Joint> {
+function holding(joint: Joint, fitting: Joint['fitting'], hold: Joint['hold']): Partial<Joint> {
   const facts = jointFacts({ fitting, hold });
   const opens = fitting === 'union';
   return { ...(hold ? { hold } : {}), packs: opens || facts.packs, reversible: opens || facts.reversible, dryingTime: hold === joint.hold ? (joint.dryingTime ?? 0) : facts.dryingTime };

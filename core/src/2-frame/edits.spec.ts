@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { applyEdits, assemble, bentStrip, breakDown, designRig, frameAlong, FAMILIES, familyById, freed, placedPieces, withEdit, withoutWeight } from '.';
+import { applyEdits, assemble, bentStrip, BORROWED, breakDown, designRig, frameAlong, FAMILIES, familyById, freed, placedPieces, withEdit, withoutWeight } from '.';
 import { quaternionAbout, type Vec3 } from '../0-base';
 import { inertiaAboutMassCentre, massCentre, sumsOf } from '../1-load';
 import type { Design, Edit, Rig } from '../model';
@@ -194,4 +194,27 @@ describe('a design with edits', () => {
     const free = edit(freed(design)!, { kind: 'weigh', id: 'w', target: 'handle', mass: { value: 0.4 } });
     expect(withoutWeight(free, 'handle')).toEqual(freed(design)!);
   });
+});
+
+describe('a borrowed piece', () => {
+  const rig = built('plate-and-pillar');
+  const body = rig.bodies[0]!.id;
+  for (const piece of BORROWED) {
+    it(`comes with its hold and its pose, moves and goes with them: ${piece.name}`, () => {
+      const { parts, contact, pose } = piece.make('own', body, [0, 0, 0.1], rig);
+      const edits = parts.map((part, i): Edit => ({ kind: 'add', id: `e${i}`, body, part, ...(i === 0 ? { hold: { contact, pose } } : {}) }));
+      const made = applyEdits(rig, edits);
+      expect(made.unapplied).toEqual([]);
+      expect(made.rig.contacts.map((c) => c.id)).toContain(contact.id);
+      expect(made.rig.poses.map((p) => p.id)).toContain(pose.id);
+      const held = evaluate(assemble(made.rig, null), {}).held.find((p) => p.pose.id === pose.id)!;
+      expect(held.hands.length + held.bears.length).toBeGreaterThan(0);
+      const moved = applyEdits(made.rig, [{ kind: 'move', id: 'm', target: 'own', by: [0.02, 0, 0.01] }]).rig;
+      expect(moved.contacts.find((c) => c.id === contact.id)!.at[0]).toBeCloseTo(contact.at[0] + 0.02, 12);
+      const gone = applyEdits(moved, [{ kind: 'remove', id: 'r', target: 'own' }]).rig;
+      expect(gone.contacts.map((c) => c.id)).not.toContain(contact.id);
+      expect(gone.poses.map((p) => p.id)).not.toContain(pose.id);
+      expect(gone.poses.length).toBe(rig.poses.length);
+    });
+  }
 });

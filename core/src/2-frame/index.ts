@@ -27,6 +27,7 @@ export { CARRIES, MOVES, type Suits } from './family';
 export { pinPlay } from './pinPlay';
 export { snapOf } from './snapOf';
 export { freed, withEdit, withoutWeight } from './withEdit';
+export { BORROWED, type BorrowedPiece } from './parts/borrowed';
 export { PART_LIBRARY, type LibraryPart } from './parts/library';
 export { applyEdits, type EditedRig } from './applyEdits';
 // room between things

@@ -1,7 +1,7 @@
 /** A design: a family with its dimensions and the maker's own edits, or a freed rig; and what the maker wants of it. */
 import * as z from 'zod';
 import { typedWords, id, massQuantity, name, notNegative, positive, quantity, quaternion, vec3 } from './quantity';
-import { FITTINGS, HOLDS, joint, member, node, part, rig, station, stock } from './rig';
+import { contact, FITTINGS, HOLDS, joint, member, node, part, pose, rig, station, stock } from './rig';
 
 /**
  * A change by identifier on top of the family's rig, or made at once in a freed one. One that no longer finds its target
@@ -10,7 +10,8 @@ import { FITTINGS, HOLDS, joint, member, node, part, rig, station, stock } from 
 export const edit = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('weigh'), id, target: id, mass: massQuantity }),
   z.strictObject({ kind: z.literal('remove'), id, target: id }),
-  z.strictObject({ kind: z.literal('add'), id, body: id, part }),
+  /** `hold`: where the added piece is held or worn, and the pose it makes possible; they go and move with the part. */
+  z.strictObject({ kind: z.literal('add'), id, body: id, part, hold: z.strictObject({ contact, pose }).optional() }),
   z.strictObject({ kind: z.literal('addMember'), id, body: id, nodes: z.array(node).max(2), member, joints: z.array(joint).max(2) }),
   z.strictObject({ kind: z.literal('addStation'), id, body: id, station, countMost: z.number().int().nonnegative().max(400) }),
   z.strictObject({ kind: z.literal('move'), id, target: id, by: vec3 }),

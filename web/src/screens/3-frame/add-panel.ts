@@ -1,7 +1,7 @@
 /** Add to the rig: a part from the list, a pipe or bar from a corner, a bolt for washers. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { hubOf, jointFacts, PART_LIBRARY, PIPE_SYSTEMS, stockById, STOCK_OPTIONS, unit, WASHERS, type Edit, type Joint, type Node, type Vec3 } from '@tide-pebble/core';
+import { BORROWED, hubOf, jointFacts, PART_LIBRARY, PIPE_SYSTEMS, stockById, STOCK_OPTIONS, unit, WASHERS, type Edit, type Joint, type Node, type Vec3 } from '@tide-pebble/core';
 import { Workspace, type Bench } from '../../services/workspace';
 import { Notices } from '../../ui/notices';
 import { QuantityField } from '../../ui/quantity-field';
@@ -32,6 +32,8 @@ export class AddPanel {
   readonly added = output<string>();
 
   protected readonly part = signal(PART_LIBRARY[0]!.id);
+  protected readonly borrowed = BORROWED;
+  protected readonly piece = signal(BORROWED[0]!.id);
   protected readonly stock = signal(STOCK_OPTIONS[0]!.id);
   protected readonly way = signal('forward');
   protected readonly length = signal(0.15);
@@ -58,6 +60,17 @@ export class AddPanel {
     const kind = PART_LIBRARY.find((p) => p.id === this.part())!;
     const id = freeId(this.bench().piece.rig, kind.id);
     this.keep({ kind: 'add', id: crypto.randomUUID(), body: this.body().id, part: kind.make(id, this.near()) }, kind.name, id);
+  }
+
+  protected borrow(): void {
+    const piece = BORROWED.find((p) => p.id === this.piece())!;
+    const { rig } = this.bench().piece;
+    const id = freeId(rig, piece.id);
+    const body = this.body().id;
+    const { parts, contact, pose } = piece.make(id, body, this.near(), rig);
+    const edits = parts.map((part, i): Edit => ({ kind: 'add', id: crypto.randomUUID(), body, part, ...(i === 0 ? { hold: { contact, pose } } : {}) }));
+    if (this.workspace.edit(`borrowing a ${piece.name}`, edits)) this.added.emit(id);
+    else this.notices.say('It could not be added there: pick another part first.');
   }
 
   protected addBar(): void {
