@@ -66,7 +66,10 @@ export function holdPlaces(rig: Rig, loadouts: readonly Loadout[], kit: Readonly
   };
 }
 
-const foreAftOf = (rig: Rig): Adjuster | null => rig.adjusters.find((a) => a.kind !== 'count' && Math.abs(a.axis?.[0] ?? 0) > 0.9) ?? null;
+/** Null for a rig on the shoulder too: there the eye says where the camera goes, and the tail balances. */
+const foreAftOf = (rig: Rig): Adjuster | null => (rig.contacts.some((c) => c.kind === 'shoulder') || axesFree(rig) ? null : rig.adjusters.find((a) => a.kind !== 'count' && Math.abs(a.axis?.[0] ?? 0) > 0.9) ?? null);
+/** Axes inside axes are balanced one by one, not over the hand. */
+const axesFree = (rig: Rig): boolean => rig.pivots.filter((p) => p.kind === 'hinge' && !p.clamped).length > 1;
 
 /** The setting at which `miss`, straight in the setting, is nought; beyond the range where that is where it lies. */
 function levelAt(miss: (value: number) => number, { range: [least, most] }: Adjuster): number {

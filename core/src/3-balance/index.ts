@@ -19,6 +19,7 @@ export { handLoad, twoHands, type HandLoad } from './held/handLoad';
 export { heldTurn } from './held/heldTurn';
 export { endurance, type Endurance } from './held/endurance';
 export { type HeldHand, type HeldPose } from './held/held';
+export { elbowMoment, reachOfArm, shoulderOf, stanceOf, statureOf, type Stance, type StanceOutcome } from './held/person';
 export { comfortOf, type Bearing } from './held/worn';
 export { supportAt, supportOf, type Support } from './support';
 export { holdFor, wristAtMost } from './wantsOfHands';

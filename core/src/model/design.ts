@@ -66,6 +66,8 @@ export const hands = z.strictObject({
   /** Most the wrist can hold for a moment, N m. */
   wristStrength: positive.max(60),
   leftHanded: z.boolean(),
+  /** Height in shoes, m; left out: a middling adult's. */
+  stature: positive.min(0.9).max(2.3).optional(),
 });
 export type Hands = z.infer<typeof hands>;
 

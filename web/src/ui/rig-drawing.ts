@@ -65,9 +65,10 @@ export interface Swinging {
   readonly lean: Readonly<Record<View, number>>;
 }
 
-export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], size: { width: number; height: number }, swinging: Swinging | null, margins: Margins = PLAIN): Sheet {
+export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], size: { width: number; height: number }, swinging: Swinging | null, margins: Margins = PLAIN, beside: readonly Vec3[] = []): Sheet {
   const outlines = views.map((view) => pieces.map((piece) => ({ piece, points: outline(piece.flat, view) })));
-  const boxes = outlines.map((list, i) => boxOf(list.flatMap((o) => [...o.points, ...leaning(o.piece, o.points, views[i]!, swinging)])));
+  // Whoever holds it is drawn too, and needs room.
+  const boxes = outlines.map((list, i) => boxOf([...list.flatMap((o) => [...o.points, ...leaning(o.piece, o.points, views[i]!, swinging)]), ...beside.map((p) => project(p, views[i]!))]));
   const wide = boxes.reduce((sum, b) => sum + (b.right - b.left), 0);
   // Views that show the height stand at one level; the one from above has a height of its own.
   const upright = boxes.filter((_, i) => views[i] !== 'top');

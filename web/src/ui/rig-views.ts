@@ -1,6 +1,6 @@
 /** The drawing that is the screen: the rig square-on, hanging as it hangs, with what the stage wants shown over it. */
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
-import { bodiesBeyond, DEGREE, figure, FROM_LEVEL, project, showFigure, type DrawnDimension, type Point2, type Quantity, type Vec3, type View } from '@tide-pebble/core';
+import { bodiesBeyond, DEGREE, figure, FROM_LEVEL, project, showFigure, type DrawnDimension, type Point2, type Quantity, type Stance, type Vec3, type View } from '@tide-pebble/core';
 import type { Bench } from '../services/workspace';
 import { Pointer } from '../services/pointer';
 import { Units } from '../services/units';
@@ -45,6 +45,8 @@ export class RigViews {
   readonly views = input<readonly View[]>(['side', 'front']);
   /** Plumb line, mass centre, pool and lean. */
   readonly balance = input(false);
+  /** Who holds it, drawn beside it; one for each hand that holds. */
+  readonly people = input<readonly Stance[]>([]);
   /** Extra turn of what hangs, rad, nose down: for playing the drop. */
   readonly swing = input<number | null>(null);
   readonly dimensions = input<readonly DrawnDimension[]>([]);
@@ -83,7 +85,7 @@ export class RigViews {
     const at = this.pivots()[0]?.centre;
     return left === null || !at || this.swing() !== null ? null : { from: at, to: [left + 32, this.size().height - 150] as const };
   });
-  protected readonly sheet = computed(() => sheetOf(this.drawn().judged.evaluation.pieces, this.shownViews(), this.size(), this.swinging(), this.margins()));
+  protected readonly sheet = computed(() => sheetOf(this.drawn().judged.evaluation.pieces, this.shownViews(), this.size(), this.swinging(), this.margins(), this.people().flatMap(roomOf)));
   protected readonly shownViews = computed<readonly View[]>(() => (this.size().width < 560 || this.playing() ? this.views().slice(0, 1) : this.views()));
   protected readonly lean = computed(() => {
     const rest = this.hung()?.hang.rest;
@@ -111,6 +113,12 @@ export class RigViews {
     const held = first && first.bears.length > 0 ? first.bears : (first?.hands ?? []);
     return this.balance() || this.selectable() ? this.sheet().views.flatMap((v) => held.map((h) => ({ key: `${v.view} ${h.contact.id}`, id: h.contact.id, name: h.contact.name, at: v.place(h.at) }))) : [];
   });
+  /** Arms, trunk and head of whoever holds it, view by view. */
+  protected readonly figures = computed(() => this.sheet().views.flatMap((v) => this.people().map((s, i) => {
+    const line = (...points: readonly Vec3[]): string => `M${points.map((p) => v.place(p).map((x) => Math.round(x * 10) / 10).join(' ')).join('L')}`;
+    const [x, y] = v.place(s.head.centre);
+    return { key: `${v.view} ${i}`, arm: line(s.shoulder, s.elbow, s.hand), trunk: line(s.neck, [s.neck[0], s.neck[1], s.shoulder[2]], s.shoulder, [s.neck[0], s.neck[1], s.shoulder[2]], s.hip), head: [x, y, s.head.radius * this.sheet().pixelsPerMetre] as const };
+  })));
   /** A round length to measure the paper by. */
   protected readonly bar = computed(() => {
     const { pixelsPerMetre } = this.sheet();
@@ -214,6 +222,9 @@ export class RigViews {
     return [{ id: spec.id, name: spec.name, about: spec.about, value: given.dimensions[spec.id]!, range: spec.range, from, to, line, labelAt: [(line[0][0] + line[1][0]) / 2, (line[0][1] + line[1][1]) / 2] }];
   }
 }
+
+/** The corners of a figure, for the paper to have room for it. */
+const roomOf = ({ head, hip, shoulder, elbow, hand, neck }: Stance): readonly Vec3[] => [hip, shoulder, elbow, hand, neck, [head.centre[0], head.centre[1], head.centre[2] + head.radius], [head.centre[0] - head.radius, head.centre[1] - head.radius, head.centre[2]], [head.centre[0] + head.radius, head.centre[1] + head.radius, head.centre[2]]];
 
 const LABEL = { width: 78, height: 26 };
 

@@ -10,10 +10,11 @@ import { holdTime } from './holdTime';
 import { levelNotKnown } from './levelNotKnown';
 import { nothingMounted } from './nothingMounted';
 import { poleOnHead } from './poleOnHead';
+import { poseReach } from './poseReach';
 import { stackFitsBolt } from './stackFitsBolt';
 import { standsOnFeet } from './standsOnFeet';
 import { topHeavy } from './topHeavy';
 import { wornLoads } from './wornLoads';
 import { wristLoad } from './wristLoad';
 
-export const BALANCE_CHECKS: readonly BalanceCheck[] = [axesBalanced, clampHolds, dropInPool, fitsTheBag, hangsLevel, heavyAndCalm, holdTime, levelNotKnown, nothingMounted, poleOnHead, stackFitsBolt, standsOnFeet, topHeavy, wornLoads, wristLoad];
+export const BALANCE_CHECKS: readonly BalanceCheck[] = [axesBalanced, clampHolds, dropInPool, fitsTheBag, hangsLevel, heavyAndCalm, holdTime, levelNotKnown, nothingMounted, poleOnHead, poseReach, stackFitsBolt, standsOnFeet, topHeavy, wornLoads, wristLoad];

@@ -8,6 +8,7 @@ import { type Subscription, finalize } from 'rxjs';
 import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';
 import { Units } from '../../services/units';
+import { HolderPanel, peopleOf } from './holder-panel';
 import { Workspace } from '../../services/workspace';
 import { AdjusterRow } from '../../ui/adjuster-row';
 import { Findings } from '../../ui/findings';
@@ -33,7 +34,7 @@ function push([x, y, z]: readonly [number, number, number]): string {
 @Component({
   selector: 'tp-balance',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, StageLayout, RigViews, Findings, AdjusterRow, NoBench, Icon],
+  imports: [MatButton, StageLayout, RigViews, Findings, AdjusterRow, NoBench, Icon, HolderPanel],
   templateUrl: './balance.html',
   styleUrl: './balance.css',
   host: { '(document:keydown)': 'key($event)' },
@@ -46,6 +47,11 @@ export class Balance {
   protected readonly icons = { play: mdiPlay, stop: mdiStop };
   protected readonly swing = signal<number | null>(null);
   protected readonly clock = signal('');
+  protected readonly drawnPose = signal<string | null>(null);
+  protected readonly people = computed(() => {
+    const bench = this.bench();
+    return bench ? peopleOf(bench, this.drawnPose()) : [];
+  });
   protected readonly working = signal(false);
   protected readonly outcome = signal<TrimOutcome | null>(null);
   private trimming: Subscription | null = null;
