@@ -99,3 +99,34 @@ test('a rig of another family borrows a shoulder piece, and Balance says what it
   await goTo(page, 'Balance');
   await expect(page.getByRole('heading', { name: 'On the shoulder piece' })).toBeVisible();
 });
+
+test('the maker is drawn in a pose; one too short for it is told', async ({ bench: page }) => {
+  await onBench(page, 'Winkle', 'Balance');
+  await page.getByLabel('Draw the pose').selectOption({ label: 'Arm out' });
+  await expect(page.locator('tp-rig-views .person')).not.toHaveCount(0);
+  await expect(page.getByText(/At the elbow [\d.]+ N·m/)).toBeVisible();
+  await page.getByText('Your measures').click();
+  await fill(page, 'Your height', '1200 mm');
+  await expect(page.getByText(/Out of reach: an arm like yours goes 4\d\d mm/)).toBeVisible();
+  await goTo(page, 'Frame');
+  await expect(finding(page, 'Arm out: the hand is 500 mm from the shoulder')).toBeVisible();
+});
+
+test('a boom shows where each tilt reaches, and a dial turned is the size in the list', async ({ bench: page }) => {
+  await onBench(page, 'Razor');
+  await expect(page.getByText('Between them they reach any direction')).toBeVisible();
+  const dial = page.getByRole('slider', { name: 'Camera tilt, nose down' });
+  await dial.focus();
+  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowDown');
+  await expect(page.getByLabel('Camera tilt, nose down', { exact: true }).locator('visible=true').last()).toBeVisible();
+  await expect(dial).toHaveAttribute('aria-valuetext', '5°');
+});
+
+test('a grip is printed full size with the outline of the hand', async ({ bench: page }) => {
+  await onBench(page, 'Driftwood');
+  await expect(finding(page, 'Print the outline full size')).toBeVisible();
+  await fill(page, 'Finger hollows', '7 mm');
+  await page.getByRole('link', { name: 'On paper' }).click();
+  await page.getByLabel('Scale').selectOption({ label: '1 : 1' });
+  await expect(page.locator('.paper')).toContainText('This bar is');
+});

@@ -24,6 +24,8 @@ export interface FlatBody {
   /** Figures with the same source vary together. */
   readonly source: string;
   readonly look: 'steel' | 'wood' | 'plastic' | 'rubber' | 'gear';
+  /** What a flat box is really sawn to, for drawing: places in its own x and y, m. */
+  readonly outline?: readonly (readonly [number, number])[];
   /** How it moves with each thing that is not known and moves other bodies too. */
   readonly shifts?: readonly Shift[];
 }

@@ -32,9 +32,10 @@ const made = new WeakMap<Member, { readonly from: readonly unknown[]; readonly b
 
 function bodiesOf(member: Member, nodes: ReadonlyMap<string, Vec3>, ends: MemberEnds, material: Material): readonly FlatBody[] {
   const pieces = piecesOf(member, nodes, ends);
-  const density = material.density * (1 - slottedPart(member.stock.section));
+  const density = material.density * (1 - slottedPart(member.stock.section)) * sawnPart(member, pieces);
   const total = pieces.reduce((sum, piece) => sum + solidOf(piece.shape).volume, 0);
-  return pieces.map((piece, index) =>
+  const drawn = member.outline && pieces[0]?.shape.kind === 'box' ? outlineOn(member.outline, pieces[0].shape.size[0]) : null;
+  const bodies = pieces.map((piece, index) =>
     flatBody({
       id: pieces.length === 1 ? member.id : `${member.id}/${index + 1}`,
       name: member.name,
@@ -47,7 +48,21 @@ function bodiesOf(member: Member, nodes: ReadonlyMap<string, Vec3>, ends: Member
       ...(member.mass ? { mass: share(member.mass, solidOf(piece.shape).volume / total) } : {}),
     }),
   );
+  return drawn ? bodies.map((b) => ({ ...b, outline: drawn })) : bodies;
 }
+
+/** Part of a strip's face that its outline leaves, by the shoelace sum; its mass centre is left in the middle of the strip. */
+function sawnPart({ outline, stock: { section } }: Member, [piece]: readonly PieceShape[]): number {
+  if (!outline || section.kind !== 'flat' || piece?.shape.kind !== 'box') return 1;
+  const doubled = outline.reduce((sum, [x, y], i) => {
+    const [x1, y1] = outline[(i + 1) % outline.length]!;
+    return sum + x * y1 - x1 * y;
+  }, 0);
+  return Math.min(1, Math.abs(doubled) / 2 / (piece.shape.size[0] * section.width));
+}
+
+/** From along the member to the box's own x, which runs both ways from its middle. */
+const outlineOn = (outline: NonNullable<Member['outline']>, length: number): readonly (readonly [number, number])[] => outline.map(([x, y]) => [x - length / 2, y] as const);
 
 const share = (mass: NonNullable<Member['mass']>, part: number): NonNullable<Member['mass']> => ({
   ...mass,

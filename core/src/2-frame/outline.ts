@@ -3,6 +3,8 @@ import { add, addScaled, cross, dot, scale, transform, type Vec3 } from '../0-ba
 import type { FlatBody } from '../1-load';
 import type { Shape } from '../model';
 
+type Seen = Pick<FlatBody, 'shape' | 'at' | 'rotation' | 'outline'>;
+
 /** Side: lens to the right. Front: looking at the lens. Top: from above, lens to the right. */
 export type View = 'side' | 'front' | 'top';
 export type Point2 = readonly [number, number];
@@ -14,7 +16,7 @@ export const project = (p: Vec3, view: View): Point2 => (view === 'side' ? [p[0]
 /** Distance towards the onlooker, for painting the far ones first. */
 export const nearness = (p: Vec3, view: View): number => (view === 'side' ? -p[1] : view === 'front' ? p[0] : p[2]);
 
-export function outline(body: Pick<FlatBody, 'shape' | 'at' | 'rotation'>, view: View): readonly Point2[] {
+export function outline(body: Seen, view: View): readonly Point2[] {
   const seen = known.get(body) ?? {};
   const before = seen[view];
   if (before) return before;
@@ -26,9 +28,11 @@ export function outline(body: Pick<FlatBody, 'shape' | 'at' | 'rotation'>, view:
 /** Most of what is drawn stands where it stood before an edit. */
 const known = new WeakMap<object, Partial<Record<View, readonly Point2[]>>>();
 
-function outlineOf(body: Pick<FlatBody, 'shape' | 'at' | 'rotation'>, view: View): readonly Point2[] {
+function outlineOf(body: Seen, view: View): readonly Point2[] {
   const place = (p: Vec3): Point2 => project(add(body.at, transform(body.rotation, p)), view);
   const { shape } = body;
+  // A sawn outline is seen where the strip's face is.
+  if (body.outline && shape.kind === 'box' && Math.abs(nearness(transform(body.rotation, [0, 0, 1]), view)) > 0.7) return body.outline.map(([x, y]) => place([x, y, shape.size[2] / 2]));
   if (shape.kind === 'arcBar') {
     const seenFlat = Math.abs(nearness(transform(body.rotation, [0, 0, 1]), view)) > 0.7;
     const steps = Math.max(4, Math.ceil((shape.angle / Math.PI) * 40));
@@ -57,7 +61,7 @@ function tubeAcross(shape: Extract<Shape, { kind: 'tube' }>, { at, rotation }: P
 }
 
 /** The bore of a tube seen end-on, to be left open; null where it is not seen through. */
-export function boreOutline(body: Pick<FlatBody, 'shape' | 'at' | 'rotation'>, view: View): readonly Point2[] | null {
+export function boreOutline(body: Seen, view: View): readonly Point2[] | null {
   const { shape } = body;
   if (shape.kind !== 'tube' || shape.innerRadius <= 0 || Math.abs(nearness(transform(body.rotation, [0, 0, 1]), view)) < 0.999) return null;
   return Array.from({ length: ROUND_STEPS }, (_, i) => (2 * Math.PI * i) / ROUND_STEPS).map((t) => project(add(body.at, transform(body.rotation, [shape.innerRadius * Math.cos(t), shape.innerRadius * Math.sin(t), 0])), view));

@@ -112,6 +112,8 @@ export const member = z.strictObject({
     /** Starts at node `from`; `along` is the run there, `across` the way the thickness looks and positive bends turn to. */
     z.strictObject({ kind: z.literal('bent'), along: vec3, across: vec3, segments: z.array(bendSegment).min(1).max(60) }),
   ]),
+  /** Sawn to this outline: places along the member from its `from` end and across from its middle line, m, in order round. A closed shape without crossings, inside the strip. */
+  outline: z.array(z.tuple([finite, finite]).readonly()).min(3).max(200).optional(),
   /** Extra length left on the end until the last hole is drilled, then cut off; it carries no mass in the finished rig. */
   leftLong: notNegative,
   holes: z.array(hole).max(100),

@@ -40,3 +40,27 @@ describe('the tide line of a held rig', () => {
     expect(sides!.gauge.rest).toBe('left down');
   });
 });
+
+describe('the tide line of what is worn, spun or hung in axes', () => {
+  const gauges = (family: string, values: Record<string, number> = {}) => gaugesOf(benchAt(values, family), null, METRIC).slice(0, 3).map((g) => g.gauge);
+  it('tells what the hands and the body bear', () => {
+    const [hands, body, hold] = gauges('shoulder-rig', { 'tail-count': 1 });
+    expect([hands!.name, body!.name]).toEqual(['Hands', 'Body']);
+    expect(hands!.figure).toMatch(/ N$/);
+    expect(body!.rest).toMatch(/^shoulder, \d+ %$/);
+    expect(hold!.name).toMatch(/^Hold/);
+  });
+  it('tells a pole’s droop at rest and spun, and what the neck feels', () => {
+    const [rest, spun, neck] = gauges('helmet-pole', { 'tail-count': 10 });
+    expect([rest!.name, spun!.name, neck!.name]).toEqual(['Droop at rest', 'At one turn a second', 'On the neck']);
+    expect(neck!.figure).toMatch(/N·m$/);
+    const [fallen] = gauges('helmet-pole', { 'tail-count': 0, 'camera-along': 0.015 });
+    expect(fallen!.out).toBeTrue();
+    expect(fallen!.rest).toMatch(/stop|end down/);
+  });
+  it('tells each axis against its friction, out when it is pulled round', () => {
+    expect(gauges('three-axis-frame').map((g) => g.name)).toEqual(['Tilt axis', 'Roll axis', 'Pan axis']);
+    const [tilt] = gauges('three-axis-frame', { 'camera-fore-aft': 0.04 });
+    expect(tilt).toEqual(jasmine.objectContaining({ rest: 'pulls round', out: true }));
+  });
+});

@@ -67,6 +67,8 @@ function build(input: FamilyInput): Rig {
     poses: [
       { id: 'low', name: 'Carried low by the handle', contacts: ['hand-on-handle'], arm: 0.12 },
       { id: 'waist', name: 'At the waist, arm bent', contacts: ['hand-on-handle'], arm: 0.3 },
+      // The camera stands on its own handle, upside down: the picture is turned over later.
+      { id: 'inverted', name: 'Upside down over the handle', contacts: ['hand-on-handle'], arm: 0.3, turn: [0, 1, 0, 0] },
     ],
     adjusters: [slide],
   };

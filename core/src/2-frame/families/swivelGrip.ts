@@ -40,14 +40,39 @@ function layOut({ dimensions: d, choices }: FamilyInput) {
   const boltAt: Vec3 = across ? [0, 0, top - 0.015] : [0, 0, top];
   const stack = across ? 2 * board + EAR + 2 * WASHER.thickness + WING : 0.03 + PLATE[2] + 2 * WASHER.thickness + WING;
   const bolt = BOLTS_SOLD.find((l) => l >= stack) ?? BOLTS_SOLD.at(-1)!;
-  return { stock, board, top, across, boltAt, stack, bolt };
+  return { stock, board, width: stock.section.width, top, across, boltAt, stack, bolt };
+}
+
+const ROUND = 0.009; // at the grip's foot
+const PALM = 0.004; // swell of the back into the palm
+const STEPS = 48;
+
+/**
+ * The boards' outline, from the foot up: the front with a hollow for each finger round the hand's middle, the back swelling
+ * into the palm, the foot rounded, the top left square for the bolt.
+ */
+function handOutline({ dimensions: d }: FamilyInput, width: number): readonly (readonly [number, number])[] {
+  const long = d['grip']!;
+  const half = width / 2;
+  const middle = long - d['handBelow']!;
+  const finger = d['knuckles']! / 4;
+  const rounded = (along: number): number => (along >= ROUND ? 0 : ROUND - Math.sqrt(Math.max(0, ROUND ** 2 - (ROUND - along) ** 2)));
+  const front = (along: number): number => {
+    const place = (along - (middle - 2 * finger)) / finger;
+    const hollow = place < 0 || place > 4 ? 0 : (d['hollows']! * (1 - Math.cos(2 * Math.PI * place))) / 2;
+    return half - hollow - rounded(along);
+  };
+  const back = (along: number): number => -half + PALM * (1 - Math.sin(Math.min(1, along / long) * Math.PI)) + rounded(along);
+  const up = Array.from({ length: STEPS + 1 }, (_, i) => (long * i) / STEPS);
+  return [...up.map((a) => [a, front(a)] as const), ...[...up].reverse().map((a) => [a, back(a)] as const)];
 }
 
 function build(input: FamilyInput): Rig {
   const { dimensions: d, choices } = input;
   const lay = layOut(input);
   const bottom = lay.top - d['grip']!;
-  const boards: Member[] = [['left', 1], ['right', -1]].map(([side]) => ({ id: `board-${side}`, name: `${side} board`, from: `${side}-low`, to: `${side}-high`, stock: lay.stock, leftLong: 0.005, path: { kind: 'straight', widthDirection: [1, 0, 0] }, twin: `board-${side === 'left' ? 'right' : 'left'}`, holes: lay.across ? [{ id: `bolt-hole-${side}`, name: 'square-necked bolt', along: d['grip']! - 0.015, across: 0, diameter: BOLT + 0.0003, afterBending: false }] : [] }));
+  const outline = handOutline(input, lay.width);
+  const boards: Member[] = [['left', 1], ['right', -1]].map(([side]) => ({ id: `board-${side}`, name: `${side} board`, from: `${side}-low`, to: `${side}-high`, stock: lay.stock, leftLong: 0.005, outline: [...outline], path: { kind: 'straight', widthDirection: [1, 0, 0] }, twin: `board-${side === 'left' ? 'right' : 'left'}`, holes: lay.across ? [{ id: `bolt-hole-${side}`, name: 'square-necked bolt', along: d['grip']! - 0.015, across: 0, diameter: BOLT + 0.0003, afterBending: false }] : [] }));
   const nodes = ([['left', 1], ['right', -1]] as const).flatMap(([side, s]) => [{ id: `${side}-low`, at: [0, (s * lay.board) / 2, bottom] as Vec3, twin: `${side === 'left' ? 'right' : 'left'}-low` }, { id: `${side}-high`, at: [0, (s * lay.board) / 2, lay.top] as Vec3, twin: `${side === 'left' ? 'right' : 'left'}-high` }]);
   const turn = lay.across ? quaternionOfTurns({ toTheLeft: 0, noseDown: d['tilt']!, leftSideDown: 0 }) : quaternionOfTurns({ toTheLeft: d['tilt']!, noseDown: 0, leftSideDown: 0 });
   const about = (p: Vec3): Vec3 => {
@@ -91,6 +116,8 @@ function build(input: FamilyInput): Rig {
 const dimensions = [
   lengthSpec('grip', 'Grip length', 'board-left', 0.135, 0.09, 0.22, 'Both boards, of one outline.'),
   lengthSpec('handBelow', 'Hand below the top', 'hand-on-grip', 0.06, 0.04, 0.14, 'The hand’s middle from the grip’s top.'),
+  lengthSpec('knuckles', 'Closed hand, across', 'board-left', 0.088, 0.06, 0.12, 'Four fingers’ hollows share it.'),
+  lengthSpec('hollows', 'Finger hollows', 'board-left', 0.004, 0, 0.009, 'How deep; none for gloves.'),
   lengthSpec('plateAbove', 'Plate above the bolt', 'camera-plate', 0.024, 0.018, 0.08, 'When it tilts: the nearer the camera’s mass to the bolt, the less must be held.'),
   lengthSpec('cameraForward', 'Camera ahead of the bolt', 'camera-plate', 0, -0.06, 0.06, 'The camera’s hole on the plate.'),
   lengthSpec('face', 'Clamping face, across', 'ear', 0.03, 0.016, 0.06, 'Washer or plate that rubs: the wider, the better it holds.'),
@@ -119,13 +146,19 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     say`The camera stands ${figure('length', Math.abs(cameraForward))} ${cameraForward >= 0 ? 'ahead of' : 'behind'} the bolt, its mass over it.`,
     say`Laid over, the camera tips the clamp with ${figure('torque', worst)}; ${FACES[enough.facing]!.name} ${figure('length', enough.face)} across holds ${figure('torque', enough.hold)} with the nut tightened firmly.`,
   ];
-  return { choices: { ...usual.choices, facing: enough.facing }, dimensions: { ...usual.dimensions, grip, handBelow, cameraForward, face: enough.face }, reasons, startValues: {} };
+  return { choices: { ...usual.choices, facing: enough.facing }, dimensions: { ...usual.dimensions, grip, handBelow, cameraForward, face: enough.face, knuckles: within(hands.breadth, 0.06, 0.12) }, reasons, startValues: {} };
 }
 
 function advise(input: FamilyInput): readonly Finding[] {
   const lay = layOut(input);
   const out = lay.bolt - lay.stack;
   return [
+    {
+      code: 'outlinePattern', severity: 'note', about: 'board-left', figure: null, limit: null,
+      title: say`Print the outline full size: “On paper”, from the side, 1 : 1.`,
+      why: say`Its hollows are for a hand ${figure('length', input.dimensions['knuckles']!)} across; the bar on the sheet shows whether the printer kept the scale.`,
+      toDo: say`Glue the print on one board, saw both together outside the line, and rasp to it with your own hand as the judge.`, fixes: [],
+    },
     {
       code: 'boltLength', severity: lay.bolt < lay.stack ? 'stop' : 'note', about: 'bolt', figure: figure('length', lay.bolt), limit: figure('length', lay.stack),
       title: lay.bolt < lay.stack ? say`No bolt sold is as long as the stack of ${figure('length', lay.stack)}.` : say`Take a bolt of ${figure('length', lay.bolt)}: ${figure('length', out)} sticks out beyond the nut.`,

@@ -16,6 +16,7 @@ import { Rig3d } from '../../ui/rig-3d';
 import { RigViews } from '../../ui/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
 import { AddPanel } from './add-panel';
+import { AimDials } from './aim-dials';
 import { ElementList } from './element-list';
 import { FilesPanel } from './files-panel';
 import { PackPanel } from './pack-panel';
@@ -28,7 +29,7 @@ const STEP = { mm: 0.001, inch: 0.0254 / 16 };
 @Component({
   selector: 'tp-frame',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, RouterLink, StageLayout, RigViews, Rig3d, Findings, Cautions, QuantityField, NoBench, ElementList, AddPanel, FilesPanel, PackPanel],
+  imports: [MatButton, RouterLink, StageLayout, RigViews, Rig3d, Findings, Cautions, QuantityField, NoBench, ElementList, AimDials, AddPanel, FilesPanel, PackPanel],
   templateUrl: './frame.html',
   styleUrl: './frame.css',
 })
@@ -69,6 +70,11 @@ export class Frame {
   protected readonly fields = computed(() => {
     const { family, input } = this.bench()?.piece ?? {};
     return family && input ? family.dimensions.map((spec) => ({ ...spec, value: input.dimensions[spec.id]! })) : [];
+  });
+  /** Angles of what carries the camera, where the rig has any. */
+  protected readonly tilts = computed(() => {
+    const mount = this.bench()?.piece.rig.bodies.flatMap((b) => b.parts).find((p) => p.mount)?.id;
+    return this.fields().filter((f) => f.kind === 'angle' && f.about === mount);
   });
   protected readonly choices = computed(() => {
     const { family, input } = this.bench()?.piece ?? {};

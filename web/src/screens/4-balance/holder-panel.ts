@@ -63,7 +63,8 @@ export class HolderPanel {
   private readonly units = inject(Units).now;
   protected readonly measures = MEASURES;
   readonly bench = input.required<Bench>();
-  readonly pose = linkedSignal<string, string | null>({ source: () => this.bench().rig.id, computation: () => null });
+  private readonly rig = computed(() => this.bench().rig.id);
+  readonly pose = linkedSignal<string, string | null>({ source: this.rig, computation: () => null });
   readonly posed = output<string | null>();
 
   protected readonly poses = computed(() => this.bench().piece.rig.poses);
