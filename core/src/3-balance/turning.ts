@@ -1,8 +1,9 @@
 /** What turns freely: a pole on its hinge, at rest and spun; axes inside axes, each against its own friction. */
-import { dot, length, STANDARD_GRAVITY, subtract, unit, type Vec3 } from '../0-base';
+import { dot, length, subtract, type Vec3 } from '../0-base';
 import { massCentre, sumsOf } from '../1-load';
 import { bodiesBeyond, pivotAt, valuesInOrder, type AdjusterValues, type Assembly, type PlacedPiece } from '../2-frame';
 import type { Pivot } from '../model';
+import { nestedAxes } from './nestedAxes';
 import { poleOf, spinningPole, type Pole, type PoleSpun } from './spinningPole';
 import { freeAxes, poleHinge } from './support';
 
@@ -26,6 +27,7 @@ export interface AxisReading {
   readonly friction: number;
 }
 
+const UPRIGHT: Vec3 = [0, 0, 1];
 const RATES = [Math.PI, 2 * Math.PI, 3 * Math.PI];
 /** A hinge without stops is let down by its own fork at about this, rad. */
 const OPEN = 1.4;
@@ -47,19 +49,16 @@ export function poleIn(assembly: Assembly, values: readonly number[], pieces: re
 export function axesIn(assembly: Assembly, values: readonly number[], pieces: readonly PlacedPiece[]): readonly AxisReading[] {
   const { rig } = assembly;
   if (poleHinge(rig)) return [];
-  return freeAxes(rig).flatMap((pivot): readonly AxisReading[] => {
-    const beyond = bodiesBeyond(rig, pivot);
-    const carried = pieces.filter((p) => beyond.has(p.body));
-    if (carried.length === 0) return [];
-    const sums = sumsOf(carried.map((p) => p.flat));
-    const at = pivotAt(rig, pivot, values);
-    const axis = unit(pivot.axis ?? [0, 0, 1]);
-    const from = subtract(massCentre(sums), at);
-    const along = dot(from, axis);
-    const offset = subtract(from, [axis[0] * along, axis[1] * along, axis[2] * along]);
-    const distance = length(offset);
-    return [{ pivot, at, carriedMass: sums.mass, offset, distance, residual: sums.mass * STANDARD_GRAVITY * distance, friction: pivot.frictionTorque?.value ?? 0 }];
+  const pivots = freeAxes(rig);
+  const carried = pivots.map((pivot) => bodiesBeyond(rig, pivot));
+  const stages = pivots.map((pivot, i) => {
+    const own = pieces.filter((p) => carried[i]!.has(p.body) && !(i > 0 && carried[i - 1]!.has(p.body)));
+    const sums = sumsOf(own.map((p) => p.flat));
+    return { axisPoint: pivotAt(rig, pivot, values), axisDirection: pivot.axis ?? UPRIGHT, frictionTorque: pivot.frictionTorque?.value ?? 0, mass: sums.mass, massCentre: sums.mass > 0 ? massCentre(sums) : UPRIGHT };
   });
+  return nestedAxes(stages).flatMap((stage, i) => (stage.carriedMass > 0 ? [{
+    pivot: pivots[i]!, at: stages[i]!.axisPoint, carriedMass: stage.carriedMass, offset: stage.offset, distance: stage.massCentreToAxis, residual: stage.residualTorque, friction: stages[i]!.frictionTorque,
+  }] : []));
 }
 
 /**

@@ -5,6 +5,7 @@ import { BORROWED, hubOf, jointFacts, PART_LIBRARY, PIPE_SYSTEMS, stockById, STO
 import { Workspace, type Bench } from '../../services/workspace';
 import { Notices } from '../../ui/notices';
 import { QuantityField } from '../../ui/quantity-field';
+import { settled } from '../../ui/settled';
 import { elementOf, freeId, nodeName } from './elements';
 
 const WAYS: Readonly<Record<string, Vec3>> = {
@@ -46,7 +47,13 @@ export class AddPanel {
     const found = this.picked() ? elementOf(rig, this.picked()!) : null;
     return found?.body ?? rig.bodies.find((b) => b.parts.some((p) => p.mount)) ?? rig.bodies.at(-1)!;
   });
-  protected readonly corners = computed(() => this.body().nodes.map((n) => ({ id: n.id, name: nodeName(n.id) })));
+  /** The list to choose from may wait till edits pause: a frame has hundreds of corners. */
+  private readonly still = settled(this.bench);
+  protected readonly corners = computed(() => {
+    const body = this.still()?.piece.rig.bodies.find((b) => b.id === this.bodyId());
+    return body ? body.nodes.map((n) => ({ id: n.id, name: nodeName(n.id) })) : [];
+  });
+  private readonly bodyId = computed(() => this.body().id);
   protected readonly corner = computed(() => {
     const asked = this.cornerId() ?? this.picked();
     return this.corners().find((c) => c.id === asked)?.id ?? this.corners()[0]?.id ?? null;

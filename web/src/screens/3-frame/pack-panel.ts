@@ -78,9 +78,12 @@ export class PackPanel {
   }
 
   protected size(side: number, { value }: Quantity): void {
-    const bag = [...(this.bag() ?? USUAL_BAG)] as [number, number, number];
-    bag[side] = value;
-    this.workspace.editRig('the bag', (rig) => ({ ...rig, wants: { ...rig.wants, bag } }));
+    // From the rig as it is kept, not as it was last drawn: two sides may be typed between two frames.
+    this.workspace.editRig('the bag', (rig) => {
+      const bag = [...(rig.wants.bag ?? USUAL_BAG)] as [number, number, number];
+      bag[side] = value;
+      return { ...rig, wants: { ...rig.wants, bag } };
+    });
   }
 
   protected forget(): void {
