@@ -1,5 +1,5 @@
 /** What turns freely: a pole on its hinge, at rest and spun; axes inside axes, each against its own friction. */
-import { dot, length, subtract, type Vec3 } from '../0-base';
+import { addScaled, dot, length, scale, subtract, type Vec3 } from '../0-base';
 import { massCentre, sumsOf } from '../1-load';
 import { bodiesBeyond, pivotAt, valuesInOrder, type AdjusterValues, type Assembly, type PlacedPiece } from '../2-frame';
 import type { Pivot } from '../model';
@@ -66,33 +66,31 @@ export function axesIn(assembly: Assembly, values: readonly number[], pieces: re
  * on its step. An axis moves only by adjusters that leave the axes inside it where they are.
  */
 export function balancedAxes(assembly: Assembly, values: AdjusterValues, read: (values: AdjusterValues) => readonly AxisReading[]): AdjusterValues {
-  let now: Record<string, number> = { ...values };
-  const count = read(now).length;
-  for (let i = 0; i < count; i++) {
-    const before = read(now);
-    const useful = assembly.rig.adjusters.flatMap((adjuster, index) => {
-      if (adjuster.kind === 'count') return [];
-      const here = valuesInOrder(assembly.rig, now)[index]!;
-      const probe = adjuster.range[1] - here > 0.001 ? 0.001 : -0.001;
-      const after = read({ ...now, [adjuster.id]: here + probe });
-      const way = subtract(after[i]!.offset, before[i]!.offset);
-      const disturbs = after.slice(0, i).some((a, k) => length(subtract(a.offset, before[k]!.offset)) > 1e-7);
-      return disturbs || length(way) < 1e-7 ? [] : [{ adjuster, here, way: [way[0] / probe, way[1] / probe, way[2] / probe] as Vec3 }];
-    });
-    // One after another, the strongest first, till neither moves: two slides square to each other need one pass.
-    const sorted = [...useful].sort((a, b) => length(b.way) - length(a.way));
-    const offset: [number, number, number] = [...before[i]!.offset];
-    const set = new Map(sorted.map((u) => [u.adjuster.id, u.here]));
+  const inOrder = valuesInOrder(assembly.rig, values);
+  const base = read(values);
+  // Every offset is straight in every slide: one look at each tells all.
+  const slides = assembly.rig.adjusters.flatMap((adjuster, index) => {
+    if (adjuster.kind === 'count') return [];
+    const here = inOrder[index]!;
+    const probe = adjuster.range[1] - here > 0.001 ? 0.001 : -0.001;
+    const after = read({ ...values, [adjuster.id]: here + probe });
+    return [{ adjuster, here, ways: base.map((axis, i): Vec3 => scale(subtract(after[i]!.offset, axis.offset), 1 / probe)) }];
+  });
+  const set = new Map(slides.map((s) => [s.adjuster.id, s.here]));
+  base.forEach((axis, i) => {
+    const useful = slides.filter(({ ways }) => length(ways[i]!) > 1e-4 && ways.slice(0, i).every((w) => length(w) < 1e-4)).sort((a, b) => length(b.ways[i]!) - length(a.ways[i]!));
+    let offset = slides.reduce<Vec3>((sum, s) => addScaled(sum, s.ways[i]!, set.get(s.adjuster.id)! - s.here), axis.offset);
+    // One after another, the strongest first, till none moves: two slides square to each other need one pass.
     for (let pass = 0; pass < 12; pass++) {
-      for (const { adjuster, way } of sorted) {
-        const wanted = set.get(adjuster.id)! - dot(offset, way) / dot(way, way);
-        const kept = Math.min(adjuster.range[1], Math.max(adjuster.range[0], wanted));
-        const by = kept - set.get(adjuster.id)!;
+      for (const { adjuster, ways } of useful) {
+        const way = ways[i]!;
+        const now = set.get(adjuster.id)!;
+        const kept = Math.min(adjuster.range[1], Math.max(adjuster.range[0], now - dot(offset, way) / dot(way, way)));
         set.set(adjuster.id, kept);
-        offset.forEach((_, k) => (offset[k]! += way[k]! * by));
+        offset = addScaled(offset, way, kept - now);
       }
     }
-    now = { ...now, ...Object.fromEntries(sorted.map(({ adjuster }) => [adjuster.id, Math.round(set.get(adjuster.id)! / adjuster.step) * adjuster.step + 0])) };
-  }
-  return now;
+    for (const { adjuster } of useful) set.set(adjuster.id, Math.round(set.get(adjuster.id)! / adjuster.step) * adjuster.step + 0);
+  });
+  return { ...values, ...Object.fromEntries(set) };
 }
