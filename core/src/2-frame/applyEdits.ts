@@ -84,7 +84,7 @@ function weighed(rig: Rig, { target, mass }: EditOf<'weigh'>): Rig | null {
       ...b,
       parts: b.parts.map((p) => (p.id === target ? { ...p, mass } : p)),
       members: b.members.map((m) => (m.id === target ? { ...m, mass } : m)),
-      joints: b.joints.map((j) => (j.id === target && j.hub ? { ...j, hub: { ...j.hub, mass } } : j)),
+      joints: b.joints.map((j) => (j.id !== target ? j : j.hub ? { ...j, hub: { ...j.hub, mass } } : { ...j, mass })),
       // A station is weighed by one of its washers.
       stations: b.stations.map((s) => (s.id === target ? { ...s, washer: { ...s.washer, mass } } : s)),
     })),

@@ -84,7 +84,10 @@ function framePieces(rig: Rig, body: Body, movers: (id: string) => readonly numb
   for (const joint of body.joints) {
     const material = joint.hub && materialOf(joint.hub.material, rig.materials);
     if (joint.hub && !material) faults.push({ about: joint.id, reason: `${joint.name}: the material “${joint.hub.material}” is not known.` });
-    else if (material) pieces.push(...hubBodies(joint, body, material).map((flat) => ({ body: body.id, flat, movedBy: movers(joint.id), isLoad: false })));
+    else if (!joint.hub && joint.mass && nodes.has(joint.node)) {
+      const flat = flatBody({ id: joint.id, name: joint.name, owner: joint.id, shape: { kind: 'point' }, at: nodes.get(joint.node)!, mass: joint.mass });
+      pieces.push({ body: body.id, flat, movedBy: movers(joint.id), isLoad: false });
+    } else if (material) pieces.push(...hubBodies(joint, body, material).map((flat) => ({ body: body.id, flat, movedBy: movers(joint.id), isLoad: false })));
   }
   for (const part of body.parts) {
     const material = part.material === undefined ? null : materialOf(part.material, rig.materials);

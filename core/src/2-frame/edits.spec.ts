@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { applyEdits, assemble, bentStrip, BORROWED, breakDown, designRig, frameAlong, FAMILIES, familyById, freed, placedPieces, withEdit, withoutWeight } from '.';
+import { applyEdits, assemble, bentStrip, BORROWED, breakDown, designRig, frameAlong, FAMILIES, familyById, freed, placedPieces, usualJointMass, withEdit, withoutWeight } from '.';
 import { quaternionAbout, type Vec3 } from '../0-base';
 import { inertiaAboutMassCentre, massCentre, sumsOf } from '../1-load';
 import type { Design, Edit, Rig } from '../model';
@@ -217,4 +217,20 @@ describe('a borrowed piece', () => {
       expect(gone.poses.length).toBe(rig.poses.length);
     });
   }
+});
+
+describe('a joint that is no pipe fitting', () => {
+  it('counts at its node once it is weighed, and no more when that is forgotten', () => {
+    const rig = built('plate-and-pillar');
+    const joint = rig.bodies[0]!.joints.find((j) => j.fitting === 'boltThrough')!;
+    const at = rig.bodies[0]!.nodes.find((n) => n.id === joint.node)!.at;
+    const weighed = done(rig, { kind: 'weigh', target: joint.id, mass: { value: 0.05 } });
+    const [a, b] = [sums(rig), sums(weighed)];
+    expect(b.mass - a.mass).toBeCloseTo(0.05, 12);
+    at.forEach((x, i) => expect(b.first[i]! - a.first[i]!).toBeCloseTo(0.05 * x, 12));
+    const back = withoutWeight({ kind: 'free', rig: weighed }, joint.id);
+    expect(back.kind === 'free' && sums(back.rig).mass).toBeCloseTo(a.mass, 12);
+    expect(usualJointMass('boltThrough')).toBeGreaterThan(0);
+    expect(usualJointMass('tee')).toBeNull();
+  });
 });

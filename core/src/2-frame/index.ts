@@ -15,7 +15,7 @@ export { cutLength, inserted, takeOff, type EndFitting } from './cutLength';
 export { cutLengthOf, memberEnds, type MemberEnd, type MemberEnds } from './memberEnds';
 // joints and stock
 export { fittingFor, FITTING_NAMES, hubOf, type FittingOutcome } from './fittingFor';
-export { jointFacts, type JointFacts } from './jointFacts';
+export { jointFacts, usualJointMass, type JointFacts } from './jointFacts';
 export { PIPE_SYSTEMS, pipeOf, type PipeSize, type PipeSystem } from './parts/pipes';
 export { WASHERS } from './parts/washers';
 export { stockById, STOCK_OPTIONS } from './parts/stocks';

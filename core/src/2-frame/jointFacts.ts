@@ -41,5 +41,11 @@ const BY_HOLD: Readonly<Record<Hold, JointFacts>> = {
   pinned: facts(true, true, 0, 5, 'drill, pin'),
 };
 
+/** What the thing that joins usually weighs, kg: to start from where it is counted; a kitchen scale says better. */
+const USUAL_MASS: Readonly<Partial<Record<Fitting, number>>> = { boltThrough: 0.02, flattened: 0.02, rodInSleeve: 0.03, hingePin: 0.015, hoseClamp: 0.015, groundClamp: 0.03, screw: 0.006, woodScrew: 0.004, glue: 0.003, epoxy: 0.005, heatSetInsert: 0.002, solder: 0.004, weld: 0.003 };
+
+/** Null for pipe fittings, which are weighed by their own body. */
+export const usualJointMass = (fitting: Fitting): number | null => USUAL_MASS[fitting] ?? null;
+
 /** A fitting's hold decides for pipe; else the fitting itself. */
 export const jointFacts = (joint: Pick<Joint, 'fitting' | 'hold'>): JointFacts => (joint.hold ? BY_HOLD[joint.hold] : (BY_FITTING[joint.fitting] ?? BOLT));

@@ -33,7 +33,7 @@ export function withoutWeight(design: Design, target: string): Design {
   // A part without a material has only its weighed mass: that one stays.
   return {
     kind: 'free',
-    rig: { ...design.rig, bodies: design.rig.bodies.map((b) => ({ ...b, members: b.members.map(bare), parts: b.parts.map((p) => (p.material ? bare(p) : p)) })) },
+    rig: { ...design.rig, bodies: design.rig.bodies.map((b) => ({ ...b, members: b.members.map(bare), joints: b.joints.map((j) => (j.hub ? j : bare(j))), parts: b.parts.map((p) => (p.material ? bare(p) : p)) })) },
   };
 }
 

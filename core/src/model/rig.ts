@@ -161,6 +161,8 @@ export const joint = z.strictObject({
   hold: z.enum(HOLDS).optional(),
   /** Until it may be loaded, s. */
   dryingTime: notNegative.optional(),
+  /** Of a bolt, clamp, insert or glue line, at its node; left out where parts stand for it or it is too small to count. */
+  mass: massQuantity.optional(),
   hub: hub.optional(),
 });
 export type Joint = z.infer<typeof joint>;

@@ -2,7 +2,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { mdiClose } from '@mdi/js';
-import { cutLengthOf, figure, FITTING_NAMES, HOLDS, memberEnds, quaternionOf, rotationAbout, showFigure, stockById, STOCK_OPTIONS, type Body, type Edit, type Fitting, type Hold, type Member, type Part, type Quantity, type Vec3 } from '@tide-pebble/core';
+import { cutLengthOf, figure, FITTING_NAMES, HOLDS, memberEnds, quaternionOf, rotationAbout, showFigure, stockById, STOCK_OPTIONS, usualJointMass, type Body, type Edit, type Fitting, type Hold, type Member, type Part, type Quantity, type Vec3 } from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { Icon } from '../../ui/icon';
@@ -68,7 +68,10 @@ export class ElementEditor {
     // A station is weighed by one of its washers.
     const one = this.bench().piece.assembly.stacks.find((s) => s.station.id === this.target())?.one.mass;
     const mass = one ?? own.reduce((sum, p) => sum + p.flat.mass, 0);
-    const measured = found.kind === 'joint' ? found.element.hub?.mass !== undefined : found.kind === 'station' ? found.element.washer.mass !== undefined : found.element.mass !== undefined;
+    // A bolt or clamp counts once its mass is typed; till then parts stand for it, or it is too small.
+    const usual = found.kind === 'joint' && !found.element.hub ? usualJointMass(found.element.fitting) : null;
+    if (usual !== null && mass === 0) return { value: null, label: `Mass, not counted (usually ${showFigure(figure('mass', usual), this.units())})` };
+    const measured = found.kind === 'joint' ? (found.element.hub ?? found.element).mass !== undefined : found.kind === 'station' ? found.element.washer.mass !== undefined : found.element.mass !== undefined;
     return mass > 0 ? { value: mass, label: `${found.kind === 'station' ? 'One washer weighs' : 'Mass'}${measured ? ', weighed' : ', reckoned'}` } : null;
   });
   protected readonly member = computed(() => {

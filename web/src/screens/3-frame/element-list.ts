@@ -85,7 +85,7 @@ export class ElementList {
     return piece.rig.bodies
       .map((b) => ({
         id: b.id, name: b.name,
-        rows: [...b.members.map((m) => row(m.id, m.name)), ...b.joints.filter((j) => j.hub || j.hold).map((j) => row(j.id, `${j.name}, ${nodeName(j.node)}`)), ...b.parts.map((p) => row(p.id, p.name)), ...b.stations.map((s) => row(s.id, s.name))],
+        rows: [...b.members.map((m) => row(m.id, m.name)), ...b.joints.map((j) => row(j.id, `${j.name}, ${nodeName(j.node)}`)), ...b.parts.map((p) => row(p.id, p.name)), ...b.stations.map((s) => row(s.id, s.name))],
         corners: b.nodes.map((n) => ({ id: n.id, name: nodeName(n.id), figure: '' })),
       }))
       .filter((b) => b.rows.length > 0);
