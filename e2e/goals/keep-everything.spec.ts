@@ -40,7 +40,7 @@ for (const choice of ['Keep mine', 'Take the other version'] as const) {
 test('copy, rename, delete with undo', async ({ bench: page }) => {
   await page.getByRole('button', { name: 'Copy Limpet' }).click();
   await fill(page, 'Name of Limpet copy', 'Periwinkle, with a name so long that it would run out of any card it were put on');
-  await expect(page.getByRole('button', { name: /^Delete Periwinkle/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Delete Periwinkle, with a name/ })).toBeVisible();
   await page.getByRole('button', { name: 'Delete Limpet', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Delete Limpet', exact: true })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
