@@ -16,17 +16,22 @@ export const project = (p: Vec3, view: View): Point2 => (view === 'side' ? [p[0]
 /** Distance towards the onlooker, for painting the far ones first. */
 export const nearness = (p: Vec3, view: View): number => (view === 'side' ? -p[1] : view === 'front' ? p[0] : p[2]);
 
-export function outline(body: Seen, view: View): readonly Point2[] {
-  const seen = known.get(body) ?? {};
-  const before = seen[view];
-  if (before) return before;
-  const points = outlineOf(body, view);
-  known.set(body, { ...seen, [view]: points });
-  return points;
-}
+export const outline = seenOnce(outlineOf);
+/** The bore of a tube seen end-on, to be left open; null where it is not seen through. */
+export const boreOutline = seenOnce(boreOf);
 
-/** Most of what is drawn stands where it stood before an edit. */
-const known = new WeakMap<object, Partial<Record<View, readonly Point2[]>>>();
+/** Most of what is drawn stands where it stood before an edit: each body is looked at once from each side. */
+function seenOnce<T>(look: (body: Seen, view: View) => T): (body: Seen, view: View) => T {
+  const known = new WeakMap<object, Partial<Record<View, { readonly seen: T }>>>();
+  return (body, view) => {
+    const before = known.get(body);
+    const had = before?.[view];
+    if (had) return had.seen;
+    const seen = look(body, view);
+    known.set(body, { ...before, [view]: { seen } });
+    return seen;
+  };
+}
 
 function outlineOf(body: Seen, view: View): readonly Point2[] {
   const place = (p: Vec3): Point2 => project(add(body.at, transform(body.rotation, p)), view);
@@ -60,8 +65,7 @@ function tubeAcross(shape: Extract<Shape, { kind: 'tube' }>, { at, rotation }: P
   return hull(([[1, 1], [-1, 1], [-1, -1], [1, -1]] as const).map(([a, b]) => project(add(at, add(scale(along, a), scale(across, b))), view)));
 }
 
-/** The bore of a tube seen end-on, to be left open; null where it is not seen through. */
-export function boreOutline(body: Seen, view: View): readonly Point2[] | null {
+function boreOf(body: Seen, view: View): readonly Point2[] | null {
   const { shape } = body;
   if (shape.kind !== 'tube' || shape.innerRadius <= 0 || Math.abs(nearness(transform(body.rotation, [0, 0, 1]), view)) < 0.999) return null;
   return Array.from({ length: ROUND_STEPS }, (_, i) => (2 * Math.PI * i) / ROUND_STEPS).map((t) => project(add(body.at, transform(body.rotation, [shape.innerRadius * Math.cos(t), shape.innerRadius * Math.sin(t), 0])), view));

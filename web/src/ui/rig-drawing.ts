@@ -92,7 +92,10 @@ export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], 
       const onPaper = ([u, v]: Point2): Point2 => [origin + u * pixelsPerMetre, down + (top - v) * pixelsPerMetre];
       const shapes = [...outlines[i]!]
         .sort((a, b) => nearness(a.piece.flat.centre, view) - nearness(b.piece.flat.centre, view))
-        .map(({ piece, points }) => shapeOf(piece, points.map(onPaper), boreOutline(piece.flat, view)?.map(onPaper) ?? [], swinging?.bodies.has(piece.body) ?? false));
+        .map(({ piece, points }): DrawnShape => {
+          const { flat } = piece;
+          return { key: flat.id, owner: flat.owner, name: flat.name, look: flat.look, swings: swinging?.bodies.has(piece.body) ?? false, path: pathOf(flat, view, points, onPaper) };
+        });
       return { view, title: TITLES[view][0], note: `${TITLES[view][1]}, 1 : ${scale}`, titleAt: [Math.max(12, Math.min(origin + box.left * pixelsPerMetre, size.width - TITLE_ROOM)), 28] as const, shapes, place: (p: Vec3) => onPaper(project(p, view)), onPaper, bottom: down + (top - box.low) * pixelsPerMetre, right: origin + box.right * pixelsPerMetre };
     }),
   };
@@ -101,9 +104,23 @@ export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], 
 /** A hundredth of a pixel; a number's own text is many times faster than a fixed one's. */
 const rounded = (px: number): number => Math.round(px * 100) / 100;
 
-function shapeOf({ flat }: PlacedPiece, points: readonly Point2[], bore: readonly Point2[], swings: boolean): DrawnShape {
-  const ring = (list: readonly Point2[]): string => (list.length === 0 ? '' : `M${list.map(([x, y]) => `${rounded(x)} ${rounded(y)}`).join('L')}Z`);
-  return { key: flat.id, owner: flat.owner, name: flat.name, look: flat.look, swings, path: ring(points) + ring(bore) };
+interface KnownPath {
+  /** Where the view's own origin and a metre along both its ways lay on paper. */
+  readonly frame: readonly [Point2, Point2];
+  readonly path: string;
+}
+/** A body that did not move on a paper that did not move keeps its path. */
+const knownPaths = new WeakMap<FlatBody, Partial<Record<View, KnownPath>>>();
+
+function pathOf(flat: FlatBody, view: View, points: readonly Point2[], onPaper: DrawnView['onPaper']): string {
+  const frame = [onPaper([0, 0]), onPaper([1, 1])] as const;
+  const before = knownPaths.get(flat);
+  const had = before?.[view];
+  if (had?.frame.every((p, i) => p[0] === frame[i]![0] && p[1] === frame[i]![1])) return had.path;
+  const ring = (list: readonly Point2[]): string => (list.length === 0 ? '' : `M${list.map(onPaper).map(([x, y]) => `${rounded(x)} ${rounded(y)}`).join('L')}Z`);
+  const path = ring(points) + ring(boreOutline(flat, view) ?? []);
+  knownPaths.set(flat, { ...before, [view]: { frame, path } });
+  return path;
 }
 
 /** The rig-axes move that a shift on the paper stands for, m: nothing moves towards or away from the onlooker. */

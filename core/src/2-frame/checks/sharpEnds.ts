@@ -10,11 +10,12 @@ const COVERS = 0.02;
 export const sharpEnds: FrameCheck = {
   id: 'sharpEnds',
   look: ({ rig }) =>
-    rig.bodies.flatMap((body) =>
-      body.members.flatMap((member) => {
+    rig.bodies.flatMap((body) => {
+      const meeting = meetingAt(body.members);
+      return body.members.flatMap((member) => {
         const across = acrossOf(member.stock.section);
         if (across === null) return [];
-        const caps = bareEnds(body, member).map((end): Change => ({ kind: 'cap', id: member.id, body: body.id, ...end, across }));
+        const caps = bareEnds(body, member, meeting).map((end): Change => ({ kind: 'cap', id: member.id, body: body.id, ...end, across }));
         if (caps.length === 0) return [];
         const threaded = member.stock.section.kind === 'rod';
         return [{
@@ -24,9 +25,16 @@ export const sharpEnds: FrameCheck = {
           toDo: threaded ? say`Put a cap nut or a rubber cap on it.` : say`Cap it, plug it or tape it, and round the edge.`,
           fixes: [{ label: caps.length === 1 ? say`Put a cap on it` : say`Put caps on both ends`, changes: caps }],
         }];
-      }),
-    ),
+      });
+    }),
 };
+
+/** How many members come to each node. */
+function meetingAt(members: readonly Member[]): ReadonlyMap<string, number> {
+  const meeting = new Map<string, number>();
+  for (const m of members) for (const node of new Set([m.from, m.to])) meeting.set(node, (meeting.get(node) ?? 0) + 1);
+  return meeting;
+}
 
 /** Width over all of what has sharp ends; plain rod is taken to be rounded. */
 function acrossOf(section: Section): number | null {
@@ -34,12 +42,12 @@ function acrossOf(section: Section): number | null {
   return section.kind === 'tube' ? section.outerDiameter : section.kind === 'square' ? section.width : null;
 }
 
-function bareEnds(body: Body, member: Member): readonly { readonly at: Vec3; readonly axis: Vec3 }[] {
+function bareEnds(body: Body, member: Member, meeting: ReadonlyMap<string, number>): readonly { readonly at: Vec3; readonly axis: Vec3 }[] {
   const places = placesOf(body.nodes);
   const [from, to] = [places.get(member.from), places.get(member.to)];
   if (!from || !to || length(subtract(to, from)) === 0) return [];
   return ([[member.from, from, subtract(from, to)], [member.to, to, subtract(to, from)]] as const).flatMap(([node, at, out]) => {
-    const joined = body.joints.some((j) => j.node === node && j.joins.includes(member.id)) || body.members.some((m) => m !== member && (m.from === node || m.to === node));
+    const joined = (meeting.get(node) ?? 0) > 1 || body.joints.some((j) => j.node === node && j.joins.includes(member.id));
     const covered = body.parts.some((p) => length(subtract(p.at, at)) < COVERS);
     return joined || covered ? [] : [{ at, axis: unit(out) }];
   });
