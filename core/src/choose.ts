@@ -74,7 +74,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
   const steps = ordered.kind === 'ordered' ? ordered.steps : [];
   const packed = breakDown(rig, start.values);
   const drop = evaluation.hung?.pitch.drop;
-  const held = evaluation.held[0];
+  const held = evaluation.hung ? undefined : evaluation.held[0];
   const figures = {
     mass: evaluation.mass,
     calm: evaluation.calm,

@@ -42,6 +42,7 @@ function applied(rig: Rig, edit: Edit): Rig | null {
     case 'price': return priced(rig, edit);
     case 'screw': return partChanged(rig, edit.target, (part) => (part.screw ? { ...part, screw: { ...part.screw, length: edit.length } } : part));
     case 'fitting': return measuredFitting(rig, edit);
+    case 'comfort': return rig.contacts.some((c) => c.id === edit.target) ? { ...rig, contacts: rig.contacts.map((c) => (c.id === edit.target ? { ...c, comfortLimit: edit.limit } : c)) } : null;
   }
 }
 
@@ -188,14 +189,18 @@ function pushedShort(rig: Rig, id: string, { end, by }: EditOf<'short'>): Rig | 
 }
 
 /** Another fitting of the same ways, another hold, or this one's own measures. */
-function measuredFitting(rig: Rig, { target, fitting, hold, outerRadius, takeOff, depth }: EditOf<'fitting'>): Rig | null {
-  return inBody(rig, bodyOf(rig, (b) => b.joints.some((j) => j.id === target && j.hub)), (body) => ({
+/** A clamp or sleeve of which nothing is known guides over about this, m. */
+const USUAL_GUIDE = 0.03;
+
+function measuredFitting(rig: Rig, { target, fitting, hold, outerRadius, takeOff, depth, clearance }: EditOf<'fitting'>): Rig | null {
+  return inBody(rig, bodyOf(rig, (b) => b.joints.some((j) => j.id === target && (j.hub || clearance !== undefined))), (body) => ({
     ...body,
-    joints: body.joints.map((j) => (j.id !== target || !j.hub ? j : {
+    joints: body.joints.map((j) => (j.id !== target ? j : {
       ...j,
+      ...(clearance === undefined ? {} : { loose: { clearance, over: j.loose?.over ?? j.hub?.sockets[0]?.depth ?? USUAL_GUIDE } }),
       ...(fitting ? { fitting, name: FITTING_NAMES[fitting] } : {}),
       ...(fitting || hold ? holding(j, fitting ?? j.fitting, hold ?? j.hold) : {}),
-      hub: { ...j.hub, outerRadius: outerRadius ?? j.hub.outerRadius, sockets: j.hub.sockets.map((s) => ({ ...s, takeOff: takeOff ?? s.takeOff, depth: depth ?? s.depth })) },
+      ...(j.hub ? { hub: { ...j.hub, outerRadius: outerRadius ?? j.hub.outerRadius, sockets: j.hub.sockets.map((s) => ({ ...s, takeOff: takeOff ?? s.takeOff, depth: depth ?? s.depth })) } } : {}),
     })),
   }));
 }

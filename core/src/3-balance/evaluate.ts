@@ -48,7 +48,7 @@ export interface Evaluation {
   readonly massSpread: number;
   /** The first universal pivot from the hand; null when the rig hangs on none. */
   readonly hung: Hung | null;
-  /** What the hands carry, pose by pose; empty when it hangs, or nothing holds it. */
+  /** What hands, shoulder and chest carry, pose by pose; of a rig that hangs, only in poses that take hold of what hangs. */
   readonly held: readonly HeldPose[];
   /** A pole on hinge and swivel; axes inside axes, innermost first. */
   readonly pole: PoleReading | null;
@@ -78,12 +78,21 @@ export function evaluate(assembly: Assembly, values: AdjusterValues, hands: Hand
     addedMass: pieces.reduce((m, p) => (stacked.has(p.flat.owner) ? m + p.flat.mass : m), 0),
     massSpread: massSpreadOf(pieces),
     hung,
-    held: inHand ? inOrderOfPoses(assembly.rig, [...heldIn(assembly.rig, inOrder, sums, hands), ...wornIn(assembly.rig, inOrder, sums, hands)]) : [],
+    held: sums.mass > 0 ? heldWithout(assembly.rig, support, inOrder, sums, hands) : [],
     pole,
     axes: axesIn(assembly, inOrder, pieces),
     calm: hung ? hung.calm : inHand ? calmOf(assembly, inOrder, pieces, sums, inHand) : null,
     fromSupport: hung ? hung.hang.fromPivot : pole ? pole.pole.fromHinge : inHand ? subtract(massCentre(sums), inHand) : null,
   };
+}
+
+/** Poses whose contacts bear the camera past any joint that turns: all of a rigid rig's; of one that hangs, those that take hold of what hangs. */
+function heldWithout(rig: Rig, support: Support | null, inOrder: readonly number[], sums: Sums, hands: Hands): readonly HeldPose[] {
+  if (!support || support.kind === 'hinge') return [];
+  const all = inOrderOfPoses(rig, [...heldIn(rig, inOrder, sums, hands), ...wornIn(rig, inOrder, sums, hands)]);
+  if (support.kind === 'hands') return all;
+  const past = new Set(rig.contacts.filter((c) => support.carries.has(c.body)).map((c) => c.id));
+  return all.filter(({ pose }) => pose.contacts.some((id) => past.has(id)));
 }
 
 const inOrderOfPoses = (rig: Rig, held: readonly HeldPose[]): readonly HeldPose[] => [...held].sort((a, b) => rig.poses.indexOf(a.pose) - rig.poses.indexOf(b.pose));

@@ -44,6 +44,6 @@ export function setupCard(assembly: Assembly, values: AdjusterValues, evaluation
     ...level,
     dropTime: dropPitch,
     mass: evaluation.mass,
-    held: evaluation.held[0] ?? null,
+    held: evaluation.hung ? null : (evaluation.held[0] ?? null),
   };
 }

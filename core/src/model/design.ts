@@ -21,7 +21,9 @@ export const edit = z.discriminatedUnion('kind', [
   /** What the shop asks for a pack of an item, or for one length of a stock. */
   z.strictObject({ kind: z.literal('price'), id, item: name, length: positive.optional(), price: notNegative }),
   z.strictObject({ kind: z.literal('screw'), id, target: id, length: positive }),
-  z.strictObject({ kind: z.literal('fitting'), id, target: id, fitting: z.enum(FITTINGS).optional(), hold: z.enum(HOLDS).optional(), outerRadius: positive.optional(), takeOff: notNegative.optional(), depth: notNegative.optional() }),
+  z.strictObject({ kind: z.literal('fitting'), id, target: id, fitting: z.enum(FITTINGS).optional(), hold: z.enum(HOLDS).optional(), outerRadius: positive.optional(), takeOff: notNegative.optional(), depth: notNegative.optional(), clearance: notNegative.max(0.02).optional() }),
+  /** What the maker can bear at a contact for a while, N. */
+  z.strictObject({ kind: z.literal('comfort'), id, target: id, limit: positive.max(2000) }),
 ]);
 export type Edit = z.infer<typeof edit>;
 

@@ -52,6 +52,10 @@ export const part = z.strictObject({
     hole: positive.optional(),
     pin: z.strictObject({ diameter: positive, hole: positive, fromScrew: positive }).optional(),
   }).optional(),
+  /** Grips the load along `axis`, and opens this far, least and most, m. */
+  jaws: z.strictObject({ axis: vec3, opens: z.tuple([notNegative, positive]).readonly() }).optional(),
+  /** Looked into or at: the eye sees all of it from between these distances, m. */
+  seenFrom: z.tuple([notNegative, positive]).readonly().optional(),
   twin: id.optional(),
 });
 export type Part = z.infer<typeof part>;
@@ -164,6 +168,8 @@ export const joint = z.strictObject({
   /** Of a bolt, clamp, insert or glue line, at its node; left out where parts stand for it or it is too small to count. */
   mass: massQuantity.optional(),
   hub: hub.optional(),
+  /** What it holds has this much room across, done up, over this length along: it rocks by the one over the other. */
+  loose: z.strictObject({ clearance: notNegative.max(0.02), over: positive }).optional(),
 });
 export type Joint = z.infer<typeof joint>;
 
@@ -223,6 +229,8 @@ export const pivot = z.strictObject({
   breaksAwayAt: positive.optional(),
   /** How far it turns from how it is drawn, rad, least and most, before it meets something. */
   stops: z.tuple([finite, finite]).readonly().optional(),
+  /** Soft stuff on each stop: how thick, and how far from the axis it is met, m. */
+  padding: z.strictObject({ thickness: notNegative, fromAxis: positive }).optional(),
 });
 export type Pivot = z.infer<typeof pivot>;
 

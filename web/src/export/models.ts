@@ -13,7 +13,7 @@ const MM = 1000;
 function meshes(pieces: readonly PlacedPiece[], scale: number): readonly { readonly piece: PlacedPiece; readonly geometry: BufferGeometry }[] {
   return pieces.map((piece) => {
     // Corners that lie on one another become one, so that each body is closed.
-    const bare = solidGeometry(piece.flat.shape);
+    const bare = solidGeometry(piece.flat.shape, undefined, piece.flat.outline);
     for (const name of Object.keys(bare.attributes)) if (name !== 'position') bare.deleteAttribute(name);
     return { piece, geometry: mergeVertices(bare, 1e-7).applyMatrix4(placement(piece.flat.at, piece.flat.rotation)).scale(scale, scale, scale) };
   });

@@ -25,7 +25,7 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
     const flat = Math.abs(angle) < 0.0009;
     return { name, figure: flat ? 'level' : say('angle', Math.abs(angle)), rest: `${flat ? '' : words[angle > 0 ? 0 : 1]} ± ${say('angle', 2 * spread, 0)}`.trim(), pebble: 0.5 + angle / (2 * reach), pool: [0.4, 0.6], out };
   };
-  const held = evaluation.held[0];
+  const held = hung ? undefined : evaluation.held[0];
   /** Held rigidly: what tips in the wrist that carries most, in place of a lean it cannot have. */
   const wrist = (name: string, of: (hand: HeldHand) => number, words: readonly [string, string]): Omit<Gauge, 'was'> | null => {
     if (!held || held.hands.length === 0) return null;

@@ -76,13 +76,13 @@ export class TideLine {
     const id = this.open();
     const bench = this.bench();
     if (!id || !bench) return null;
-    const [held] = bench.judged.evaluation.held;
-    const { pole, axes } = bench.judged.evaluation;
+    const { pole, axes, hung } = bench.judged.evaluation;
+    const held = hung ? undefined : bench.judged.evaluation.held[0];
     const { title, codes } = (pole || axes.length > 0 ? TURNING[id] : undefined) ?? (held ? (held.bears.length > 0 || held.falls ? WORN : HELD)[id] : undefined) ?? ABOUT[id];
     const findings: readonly Judgement[] = bench.judged.findings.filter((f) => codes.includes(f.code));
     const length = id === 'drop' ? (bench.judged.evaluation.hung?.pitch.pendulumLength ?? null) : null;
     const vivid = length === null ? '' : `It swings like a plain pendulum ${showFigure(figure('length', length, 0), this.units())} long.`;
-    return { title, findings, vivid, fields: fieldsOf(id, bench.rig.wants, bench.judged.evaluation.held.length > 0) };
+    return { title, findings, vivid, fields: fieldsOf(id, bench.rig.wants, held !== undefined) };
   });
 
   constructor() {

@@ -1,9 +1,9 @@
 /** One editable figure: shown in the maker's units, typed any way that reads; wrong text stays, with the reason beside it. */
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
-import { figure, parseAngle, parseLength, parseMass, parseTime, parseTorque, showAngle, showFigure, showLength, showMass, showTime, type Parsed, type Quantity, type UnitChoice } from '@tide-pebble/core';
+import { figure, parseAngle, parseLength, parseMass, parseTime, parseForce, parseTorque, showAngle, showFigure, showLength, showMass, showTime, type Parsed, type Quantity, type UnitChoice } from '@tide-pebble/core';
 import { Units } from '../services/units';
 
-export type FieldKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'number' | 'money' | 'torque';
+export type FieldKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'number' | 'money' | 'torque' | 'force';
 
 let made = 0;
 
@@ -120,6 +120,7 @@ function show(kind: FieldKind, value: number | null, units: UnitChoice, decimals
     case 'time': return showTime(value, decimals ?? 2);
     case 'count': return `${Math.round(value)}`;
     case 'torque': return showFigure(figure('torque', value, decimals), units);
+    case 'force': return showFigure(figure('force', value, decimals ?? 1), units);
     case 'number': return `${Number(value.toFixed(decimals ?? 3))}`;
     case 'money': return value.toFixed(2);
   }
@@ -132,6 +133,7 @@ function parse(kind: FieldKind, text: string, units: UnitChoice): Parsed {
     case 'angle': return parseAngle(text);
     case 'time': return parseTime(text);
     case 'torque': return parseTorque(text, units.system);
+    case 'force': return parseForce(text, units.system);
     case 'count': {
       const value = Number(text.trim());
       return Number.isInteger(value) && text.trim() !== '' ? { ok: true, value, typed: text } : { ok: false, reason: 'A whole number, please.' };

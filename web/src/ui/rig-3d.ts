@@ -142,7 +142,7 @@ export class Rig3d {
     const style = getComputedStyle(document.documentElement);
     this.scene.background = new Color(style.getPropertyValue('--paper').trim() || '#ffffff');
     for (const { flat } of pieces) {
-      const geometry = solidGeometry(flat.shape, SIDES);
+      const geometry = solidGeometry(flat.shape, SIDES, flat.outline);
       const place = placement(flat.at, flat.rotation);
       shade(geometry, place);
       const mesh = new Mesh(geometry, new MeshBasicMaterial({ vertexColors: true, color: new Color(style.getPropertyValue(COLOUR_TOKEN[flat.look]).trim() || '#888888') }));

@@ -4,7 +4,9 @@ import { BoxGeometry, BufferGeometry, CylinderGeometry, ExtrudeGeometry, Float32
 
 const ROUND = 40;
 
-export function solidGeometry(shape: Shape, round = ROUND): BufferGeometry {
+/** `sawn`: a strip cut to this outline, in its own flat. */
+export function solidGeometry(shape: Shape, round = ROUND, sawn?: readonly (readonly [number, number])[]): BufferGeometry {
+  if (sawn && shape.kind === 'box') return new ExtrudeGeometry(new Outline(sawn.map(([x, y]) => new Vector2(x, y))), { depth: shape.size[2], bevelEnabled: false }).translate(0, 0, -shape.size[2] / 2);
   switch (shape.kind) {
     case 'box': return shape.bore ? boredBox(shape.size, shape.bore) : new BoxGeometry(...shape.size);
     case 'tube': return tube(shape.outerRadius, shape.innerRadius, shape.length, round);

@@ -1,4 +1,4 @@
-/** Angles in degrees, times in seconds, torques in newton metres; stored in radians and seconds. */
+/** Angles in degrees, times in seconds, torques in newton metres, forces in newtons; stored in radians and seconds. */
 import { parseWithUnits, type Parsed } from './parsed';
 
 export const DEGREE = Math.PI / 180;
@@ -21,6 +21,14 @@ const TORQUES: Readonly<Record<string, number>> = { 'n·m': 1, 'n m': 1, nm: 1, 
 export function parseTorque(text: string, system: 'mm' | 'inch'): Parsed {
   const bareUnit = system === 'inch' ? 'lb·in' : 'n·m';
   return parseWithUnits(text.toLowerCase(), TORQUES, { what: 'torque', example: system === 'inch' ? '12 lb·in' : '1.5 N·m', bareUnit, fractionUnit: bareUnit });
+}
+
+const FORCES: Readonly<Record<string, number>> = { n: 1, newton: 1, newtons: 1, lbf: 4.4482216152605, lb: 4.4482216152605, kgf: 9.80665, kg: 9.80665 };
+
+/** Forces in newtons; a bare figure is in the maker's own unit, and what a luggage scale reads counts as a weight. */
+export function parseForce(text: string, system: 'mm' | 'inch'): Parsed {
+  const bareUnit = system === 'inch' ? 'lbf' : 'n';
+  return parseWithUnits(text.toLowerCase(), FORCES, { what: 'force', example: system === 'inch' ? '7 lbf' : '30 N', bareUnit, fractionUnit: bareUnit });
 }
 
 export const showAngle = (radians: number, decimals = 1): string => `${fixed(radians / DEGREE, decimals)}°`;

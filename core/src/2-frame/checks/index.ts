@@ -11,6 +11,7 @@ import { heldInSocket } from './heldInSocket';
 import { holeInBar } from './holeInBar';
 import { holeNearEnd } from './holeNearEnd';
 import { inShot } from './inShot';
+import { loadInJaws } from './loadInJaws';
 import { noFitting } from './noFitting';
 import { partsWithoutMass } from './partsWithoutMass';
 import { pinThroughTube } from './pinThroughTube';
@@ -20,4 +21,4 @@ import { sweptClear } from './sweptClear';
 import { threadsUnderSlide } from './threadsUnderSlide';
 import { weightMeetsLegs } from './weightMeetsLegs';
 
-export const FRAME_CHECKS: readonly FrameCheck[] = [bendTooTight, cameraBumps, cameraScrewLength, doorsFree, faceInFrame, fingersRoom, fittingsMeet, heldInSocket, holeInBar, holeNearEnd, inShot, noFitting, partsWithoutMass, pinThroughTube, playInPicture, sharpEnds, sweptClear, threadsUnderSlide, weightMeetsLegs];
+export const FRAME_CHECKS: readonly FrameCheck[] = [bendTooTight, cameraBumps, cameraScrewLength, doorsFree, faceInFrame, fingersRoom, fittingsMeet, heldInSocket, holeInBar, holeNearEnd, inShot, loadInJaws, noFitting, partsWithoutMass, pinThroughTube, playInPicture, sharpEnds, sweptClear, threadsUnderSlide, weightMeetsLegs];

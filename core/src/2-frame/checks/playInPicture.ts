@@ -1,6 +1,9 @@
-/** Looseness seen in the picture: a pin in its hole, a carriage on its rails; as an angle and as a part of the frame at the lens in use. */
+/** Looseness seen in the picture: a pin in its hole, a carriage on its rails, a thread not screwed home, a clamp or sleeve with room; as an angle and as a part of the frame at the lens in use. */
 import { DEGREE, figure, say, type Finding } from '../../0-base';
 import type { FrameCheck, FrameContext } from '../frameCheck';
+import type { Body } from '../../model';
+import { bodiesBeyond } from '../assemble';
+import { memberEnds, placesOf } from '../memberEnds';
 import { pinPlay } from '../pinPlay';
 
 /** Half a per cent of the frame's width each way is seen as a tick; three times that spoils the take. */
@@ -13,7 +16,7 @@ const DRILL_STEP = 0.0001;
 
 export const playInPicture: FrameCheck = {
   id: 'playInPicture',
-  look: (frame) => [...pins(frame), ...slides(frame)],
+  look: (frame) => [...pins(frame), ...slides(frame), ...threads(frame), ...joints(frame)],
 };
 
 /** Part of the frame's width that an angle shifts the picture by, at the longest lens: tan(q) / (2 tan(fov/2)). */
@@ -58,6 +61,55 @@ function slides(frame: FrameContext): readonly Finding[] {
       title: say`The camera ${WAYS[way]} ${figure('angle', angle, 2)} each way on “${adjuster.name}”.`,
       why: say`That is ${figure('percent', shift)} of a picture ${figure('angle', across, 0)} wide, at each step.`,
       toDo: say`Take up the play with a shim or a lock screw, or let what slides stand on a wider base.`,
+      fixes: [],
+    }];
+  });
+}
+
+/** Rigid between hand and camera: what hangs on a joint that turns freely does not feel the play above it. */
+function rigidWithCamera({ rig }: FrameContext): readonly Body[] {
+  const free = rig.pivots.find((p) => p.kind === 'universal');
+  const beyond = free ? bodiesBeyond(rig, free) : null;
+  return rig.bodies.filter((b) => !beyond || beyond.has(b.id));
+}
+
+/** A pipe thread is a cone of 1 in 16: backed off by s, it has s/16 of room across. */
+const PIPE_TAPER = 1 / 16;
+
+function threads(frame: FrameContext): readonly Finding[] {
+  return rigidWithCamera(frame).flatMap((body) => body.members.filter((m) => m.shortBy?.some((s) => s.value > 0)).flatMap((member) => {
+    const ends = memberEnds(member, placesOf(body.nodes), body.joints);
+    return ([ends.from, ends.to] as const).flatMap((end, i): readonly Finding[] => {
+      if (end.joint?.hold !== 'threaded' || end.depth === null || !(end.shortBy > 0)) return [];
+      const engaged = end.depth - end.shortBy;
+      const room = end.shortBy * PIPE_TAPER;
+      const angle = engaged > 0 ? Math.atan2(room, engaged) : Math.PI / 2;
+      const { part: shift, across } = partOfFrame(frame, angle);
+      if (shift <= SEEN) return [];
+      return [{
+        code: 'playInPicture', severity: shift > SPOILS ? 'mend' : 'note', about: member.id, figure: figure('percent', shift), limit: figure('percent', SEEN),
+        title: say`The ${member.name} rocks ${figure('angle', angle, 2)} each way in its thread.`,
+        why: say`It is ${figure('length', end.shortBy, 1)} short of tight: a tapered thread then has ${figure('length', room, 2)} of room over ${figure('length', Math.max(0, engaged), 1)}. That is ${figure('percent', shift)} of a picture ${figure('angle', across, 0)} wide.`,
+        toDo: say`Screw it home, wind tape on the thread, or run a lock nut against the fitting.`,
+        fixes: [{ label: say`Screw it home`, changes: [{ kind: 'short', id: member.id, end: i as 0 | 1, value: 0 }] }],
+      }];
+    });
+  }));
+}
+
+function joints(frame: FrameContext): readonly Finding[] {
+  return rigidWithCamera(frame).flatMap((body) => body.joints).flatMap((joint): readonly Finding[] => {
+    if (!joint.loose || joint.loose.clearance === 0) return [];
+    const { clearance, over } = joint.loose;
+    const angle = Math.atan2(clearance, over);
+    const { part: shift, across } = partOfFrame(frame, angle);
+    if (shift <= SEEN) return [];
+    const wanted = over * Math.tan(SEEN * 2 * Math.tan(across / 2));
+    return [{
+      code: 'playInPicture', severity: shift > SPOILS ? 'mend' : 'note', about: joint.id, figure: figure('percent', shift), limit: figure('percent', SEEN),
+      title: say`The ${joint.name} rocks ${figure('angle', angle, 2)} each way: ${figure('percent', shift)} of the picture.`,
+      why: say`${figure('length', clearance, 2)} of room over ${figure('length', over, 0)}, and the picture is ${figure('angle', across, 0)} wide.`,
+      toDo: say`Take the room down to ${figure('length', wanted, 2)}: a shim or tape in it, a set screw against it, or a longer hold.`,
       fixes: [],
     }];
   });

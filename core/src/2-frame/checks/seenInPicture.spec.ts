@@ -3,7 +3,9 @@ import { DEGREE, METRIC, render, type Finding } from '../../0-base';
 import { lensCones, placeLoad } from '../../1-load';
 import { THREE_LOADS } from '../../testing/loads';
 import { frameContext } from '../../testing/rigs';
+import type { Edit } from '../../model';
 import { familyInput } from '../family';
+import { memberEnds, placesOf } from '../memberEnds';
 
 const grip: Family = familyById('self-filming-grip')!;
 const { loadout, kit } = THREE_LOADS[1]!;
@@ -40,6 +42,51 @@ describe('play seen in the picture', () => {
     if (!one.ok || !two.ok) return fail('not built');
     const shift = (rig: typeof one.rig): number => FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(rig, null)))).find((f) => f.code === 'playInPicture')?.figure?.value ?? 0;
     expect(shift(one.rig)).toBeGreaterThan(3 * shift(two.rig));
+  });
+});
+
+describe('looseness between hand and camera', () => {
+  const built = (edits: readonly Edit[], family = 'hand-frame') => {
+    const made = designRig({ kind: 'family', family, dimensions: {}, choices: { pipe: 'steel/1/2' }, edits: [...edits] });
+    if (!made.ok) throw new Error(made.reason);
+    return { rig: made.rig, found: FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(made.rig, null)))).filter((f) => f.code === 'playInPicture') };
+  };
+  it('a tapered thread backed off by s rocks by s/16 over what is left engaged; one change screws it home', () => {
+    const { rig: whole } = built([]);
+    const [body] = whole.bodies;
+    const ends = body!.members.map((m) => ({ m, ends: memberEnds(m, placesOf(body!.nodes), body!.joints) }));
+    const threaded = ends.find(({ ends: e }) => e.to.joint?.hold === 'threaded' && e.to.depth !== null)!;
+    const by = 0.004;
+    const { found } = built([{ kind: 'short', id: 's', target: threaded.m.id, end: 1, by: { value: by } }]);
+    const told = found.find((f) => f.about === threaded.m.id)!;
+    const angle = Math.atan2(by / 16, threaded.ends.to.depth! - by);
+    expect(told.figure!.value).toBeCloseTo(Math.tan(angle) / (2 * Math.tan(20 * DEGREE)), 12);
+    const [change] = told.fixes[0]!.changes;
+    expect(change).toEqual(jasmine.objectContaining({ kind: 'short', id: threaded.m.id, value: 0 }));
+  });
+  it('a joint with room rocks by its room over its length, until the room is taken up', () => {
+    const { rig: whole, found } = built([]);
+    const pin = whole.bodies[0]!.joints.find((j) => j.loose)!;
+    expect(found.find((f) => f.about === pin.id)!.figure!.value).toBeCloseTo(pin.loose!.clearance / pin.loose!.over / (2 * Math.tan(20 * DEGREE)), 12);
+    expect(built([{ kind: 'fitting', id: 't', target: pin.id, clearance: 0 }]).found.find((f) => f.about === pin.id)).toBeUndefined();
+    expect(built([{ kind: 'fitting', id: 't', target: pin.id, clearance: 0.002 }]).found.find((f) => f.about === pin.id)!.severity).toBe('mend');
+  });
+});
+
+describe('a phone in its clamp', () => {
+  const frame = familyById('printed-phone-frame')!;
+  const phoneOf = (across: number, clamp: string): Finding | undefined => {
+    const load = THREE_LOADS[0]!;
+    const kit = new Map([...load.kit].map(([id, item]) => [id, { ...item, size: [item.size[0], item.size[1], across] as [number, number, number] }]));
+    const rig = frame.build(familyInput(frame, {}, { clamp }).input);
+    return FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(rig, placeLoad(load.loadout, kit)), {}))).find((f) => f.code === 'loadInJaws');
+  };
+  it('must be as wide as the jaws take; one wider is told, with the clamp that takes it', () => {
+    expect(phoneOf(0.075, 'phone')).toBeUndefined();
+    expect(phoneOf(0.12, 'phone')!.severity).toBe('stop');
+    expect(phoneOf(0.12, 'phone')!.figure!.value).toBeCloseTo(0.12, 9);
+    expect(phoneOf(0.12, 'wide')).toBeUndefined();
+    expect(render(phoneOf(0.06, 'wide')!.title, METRIC)).toContain('closes to 90 mm');
   });
 });
 

@@ -16,6 +16,8 @@ import { pipework, type Pipework, type Run } from '../pipework';
 
 const PLATE: Vec3 = [0.07, 0.055, 0.006];
 const KERF = 0.0015; // a hacksaw's, for what one length of pipe gives
+const PIN = 0.005;
+const PIN_HOLE = 0.0055;
 const NECK = 0.05; // nipple above the top tee, for the handle to be pinned to
 
 function runsOf({ dimensions: d, choices }: FamilyInput): readonly Run[] {
@@ -58,10 +60,10 @@ function build(input: FamilyInput): Rig {
   // The handle is the same pipe, slotted over the neck and pinned: its own length runs from the pin.
   const handle: Member = {
     id: 'handle', name: 'handle', from: 'neck-end', to: 'handle-end', stock: size.stock, leftLong: 0, path: { kind: 'straight', widthDirection: [0, 1, 0] },
-    holes: [{ id: 'hole-pin', name: 'pin', along: 0.012, across: 0, diameter: 0.0055, afterBending: false }],
+    holes: [{ id: 'hole-pin', name: 'pin', along: 0.012, across: 0, diameter: PIN_HOLE, afterBending: false }],
   };
   const joints: Joint[] = [
-    { id: 'pin-joint', name: 'hinge pin', node: 'neck-end', fitting: 'hingePin', joins: ['handle', 'neck'], reversible: true, packs: true },
+    { id: 'pin-joint', name: 'hinge pin', node: 'neck-end', fitting: 'hingePin', joins: ['handle', 'neck'], reversible: true, packs: true, loose: { clearance: PIN_HOLE - PIN, over: 2 * outside } },
     { id: 'joint-handle-end', name: 'cap', node: 'handle-end', fitting: 'cap', hold: 'pressed', joins: ['handle'], reversible: true, packs: false, hub: hubOf('cap', pipeOf(choices['pipe']!).system, size, [[-lean[0], 0, -lean[2]]]) },
   ];
   const parts: Part[] = [

@@ -19,6 +19,9 @@ const BACK = quaternionOfTurns({ toTheLeft: Math.PI, noseDown: 0, leftSideDown: 
 const OVER = quaternionOfTurns({ toTheLeft: 0, noseDown: 0, leftSideDown: Math.PI });
 const CLAMP_DROP = 0.012; // of the camera's foot under the pole's middle
 
+/** The fork's arms meet the pole this far from the hinge, m. */
+const PADDED_AT = 0.06;
+
 function layOut({ dimensions: d, choices }: FamilyInput) {
   const stock = BARS[choices['pole']!]!;
   const outside = stock.section.kind === 'tube' ? stock.section.outerDiameter : 0.02;
@@ -64,7 +67,7 @@ function build(input: FamilyInput): Rig {
     ],
     pivots: [
       { id: 'swivel-axis', name: 'swivel', kind: 'swivel', at: [-d['hingeAhead']!, 0, 0], axis: [0, 0, 1], heldBy: 'helmet', carries: 'yoke', breaksAwayAt: PATCHES[choices['patch']!]!.force },
-      { id: 'hinge-axis', name: 'hinge', kind: 'hinge', at: [0, 0, 0], axis: [0, 1, 0], heldBy: 'yoke', carries: 'pole', stops: [-half, half] },
+      { id: 'hinge-axis', name: 'hinge', kind: 'hinge', at: [0, 0, 0], axis: [0, 1, 0], heldBy: 'yoke', carries: 'pole', stops: [-half, half], padding: { thickness: d['padding']!, fromAxis: PADDED_AT } },
     ],
     contacts: [{ id: 'on-crown', name: 'crown of the helmet', kind: 'helmet', body: 'helmet', at: [-d['hingeAhead']!, 0, -FORK - 0.032], direction: [0, 0, 1] }],
     poses: [{ id: 'worn', name: 'On the helmet', contacts: ['on-crown'] }],
@@ -81,6 +84,7 @@ const dimensions = [
   lengthSpec('hingeAbove', 'Hinge above the pole', 'hinge-axis', 0.012, 0, 0.06, 'Pin over the pole’s middle: the higher, the less it droops.'),
   lengthSpec('hingeAhead', 'Hinge ahead of the swivel', 'hinge-axis', 0, -0.03, 0.03, 'Best none: any sets the spin against you.'),
   angleSpec('stop', 'Stops', 'hinge-axis', 45, 10, 70, 'How far the pole may tip each way before it meets its padded stop.'),
+  lengthSpec('padding', 'Padding on each stop', 'hinge-axis', 0.008, 0, 0.03, 'Foam where the fork meets the pole: thick enough to take its fall.'),
   angleSpec('noseDown', 'Camera tilt', 'camera-clamp', 42, -20, 75, 'Down from level: so that pole and mount stay out of the picture, and you in it.'),
 ];
 const choices = [

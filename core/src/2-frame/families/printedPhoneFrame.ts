@@ -16,6 +16,12 @@ const HANDLE_BORE = 0.0092; // round the M8 rod
 const CAP = 0.008; // under each handle: the rod's nut and washer
 const SCREW = { diameter: 0.00635, length: 0.0127, passes: 0.008 };
 
+/** How far phone clamps open, m: measure yours. */
+const CLAMPS: Readonly<Record<string, { readonly name: string; readonly opens: readonly [number, number]; readonly price: number }>> = {
+  phone: { name: 'phone clamp with 1/4-20 foot, to 95 mm', opens: [0.045, 0.095], price: 8 },
+  wide: { name: 'wide clamp with 1/4-20 foot, to 200 mm', opens: [0.09, 0.2], price: 14 },
+};
+
 const settingsOf = ({ dimensions: d, choices }: FamilyInput): PrintSettings => ({ plastic: choices['plastic'] as PrintSettings['plastic'], wall: d['wall']!, skin: d['wall']!, infill: Number(choices['infill']!) / 100 });
 
 function build(input: FamilyInput): Rig {
@@ -30,6 +36,7 @@ function build(input: FamilyInput): Rig {
   const bodyPlate = (id: string, y: number, width: number, name: string): Part => ({ id, name, shape: { kind: 'box', size: [PLATE_DEEP, width, d['plate']!] }, at: [0, y, under / 2], material: 'printed-plate', ...(id === 'plate' ? {} : { twin: id === 'plate-left' ? 'plate-right' : 'plate-left' }), supply: { item: 'printing, plate', packOf: 1, packPrice: 4 } });
   const clampTop: Vec3 = [d['clampForward']!, 0, 0.014];
   const nut = NUTS[choices['nut']!]!;
+  const clamp = CLAMPS[choices['clamp']!]!;
   const parts: Part[] = [
     ...(halves ? [bodyPlate('plate-left', long / 4, long / 2, 'plate, left half'), bodyPlate('plate-right', -long / 4, long / 2, 'plate, right half')] : [bodyPlate('plate', 0, long, 'plate')]),
     ...(halves ? [{ id: 'splice', name: 'splice with screws', shape: { kind: 'box' as const, size: [PLATE_DEEP - 0.01, 0.07, 0.004] as Vec3 }, at: [0, 0, under - 0.002] as Vec3, material: 'aluminium', supply: { item: 'aluminium strip 45 × 4, short, with four screws', packOf: 1, packPrice: 2.4 } }] : []),
@@ -37,7 +44,7 @@ function build(input: FamilyInput): Rig {
       { id: `handle-${side}`, name: `${side} handle`, shape: { kind: 'tube', ...handle }, at: [0, s * half, under - d['handle']! / 2], material: 'printed-handle', twin: `handle-${other}`, supply: { item: 'printing, handle', packOf: 1, packPrice: 2.5 } },
       { id: `nut-${side}`, name: `captive nut ${nut.name}`, shape: { kind: 'tube', outerRadius: nut.flats * 0.53, innerRadius: nut.bolt / 2, length: nut.height }, at: [0.018, s * (half - 0.04), -d['pocketTop']! + nut.height / 2], material: 'steel', twin: `nut-${other}`, supply: { item: `nut ${nut.name}`, packOf: 20, packPrice: 1.8 } },
     ]),
-    { id: 'phone-clamp', name: 'phone clamp', shape: { kind: 'box', size: [0.02, 0.06, 0.014] }, at: [d['clampForward']!, 0, 0.007], material: 'aluminium', mass: { value: 0.052, spread: 0.006, source: 'mass of phone clamp' }, mount: clampTop, screw: SCREW, supply: { item: 'phone clamp with 1/4-20 foot', packOf: 1, packPrice: 8 } },
+    { id: 'phone-clamp', name: 'phone clamp', shape: { kind: 'box', size: [0.02, 0.06, 0.014] }, at: [d['clampForward']!, 0, 0.007], material: 'aluminium', mass: { value: 0.052, spread: 0.006, source: 'mass of phone clamp' }, mount: clampTop, screw: SCREW, jaws: { axis: [0, 0, 1], opens: clamp.opens }, supply: { item: clamp.name, packOf: 1, packPrice: clamp.price } },
     ...(choices['shoes'] === 'none' ? [] : shoes(choices['shoes']!, half)),
   ];
   const rod = RODS['rod-m8']!;
@@ -89,6 +96,7 @@ const choices = [
   choiceSpec('bed', 'Printer bed', 'Square, usable side.', '220', namesOf(BEDS)),
   choiceSpec('split', 'Plate', 'In one piece, or two with a splice.', 'one', named({ one: 'in one piece', two: 'in two halves, spliced' })),
   choiceSpec('nut', 'Captive nuts', 'For what is bolted on later.', 'm5', namesOf(NUTS)),
+  choiceSpec('clamp', 'Clamp', 'Measure your phone across, in its case.', 'phone', namesOf(CLAMPS)),
   choiceSpec('shoes', 'Shoes', 'For light or microphone.', 'two', named({ two: 'one each side', one: 'one, left', none: 'none' })),
 ];
 

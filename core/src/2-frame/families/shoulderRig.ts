@@ -2,7 +2,7 @@
  * Multi-grip shoulder rig: a spine of pipe over the shoulder, a bar down to the chest, a grip for each hand in front, a
  * tail with weight behind, a handle on top to carry it low. The pad's face on the shoulder is the origin.
  */
-import { addScaled, alignZ, figure, quaternionOf, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
+import { addScaled, alignZ, figure, quaternionOf, say, type Phrase, type Vec3 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
 import type { Contact, Hands, Part, Rig, Station } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
@@ -142,15 +142,6 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   return { ...sized, reasons, startValues: { 'tail-count': count } };
 }
 
-function advise({ dimensions: d }: FamilyInput): readonly Finding[] {
-  return [{
-    code: 'changeGrips', severity: 'note', about: 'near-grip', figure: null, limit: null,
-    title: say`On a long take change grips in this order: both grips, one grip and the chest, top handle low, then rest.`,
-    why: say`Each pose tires another muscle; Balance says roughly how long each lasts. The chest bar, ${figure('length', d['chestDrop']!)} down, takes the nose’s weight while a hand is off.`,
-    toDo: say`Change before it burns: a muscle rested at half time lasts far longer than one spent.`, fixes: [],
-  }];
-}
-
 export const shoulderRig: Family = {
   id: 'shoulder-rig',
   name: 'Multi-grip shoulder rig',
@@ -159,7 +150,8 @@ export const shoulderRig: Family = {
   givesUp: 'You breathe and walk into the picture; the tail’s weight is carried all day.',
   suits: { carries: ['eye level', 'waist', 'low'], moves: ['walking', 'standing still'], hands: 2, wet: true, hangs: false },
   goesWrong: ['Nose-heavy: the hands hold it up all day and shake.', 'The tail strikes a door frame behind you.', 'The finder is a hand’s breadth from the eye.'],
-  dimensions, choices, size, build, advise,
+  dimensions, choices, size, build,
+  advise: () => [],
   drawn: (input) => {
     const { pipes } = layOut(input);
     const [rest, tee, front, elbow, near, tail, chest] = ['rest', 'chest-tee', 'front', 'camera-elbow', 'near-end', 'tail-end', 'chest-end'].map((n) => pipes.at(n)) as [Vec3, Vec3, Vec3, Vec3, Vec3, Vec3, Vec3];

@@ -24,6 +24,10 @@ const POST = 0.006; // radius of the two posts under the grip
 const FINGERS_DEEP = 0.032; // a finger and its glove under the grip
 const GRIP_RADIUS = 0.0145;
 const FINDER_HIGH = 0.05;
+/** A screen is read from at least this far and at most that, m; a finder from no more than the last. */
+const SCREEN_FROM = 0.2;
+const SCREEN_TO = 0.7;
+const FINDER_TO = 0.06;
 
 function layOut({ dimensions: d, choices }: FamilyInput) {
   const rail = RAILS[choices['rail']!]!;
@@ -50,7 +54,7 @@ function build(input: FamilyInput): Rig {
     { id: 'clamp', name: lay.clamp.name, shape: { kind: 'box', size: [lay.clamp.length, 0.05, lay.clamp.high] }, at: [lay.middle, 0, RAIL.thick + lay.clamp.high / 2], material: 'aluminium', mass: { value: lay.clamp.mass, spread: 0.08 * lay.clamp.mass, source: `mass of ${lay.clamp.name}` }, supply: { item: `quick-release ${lay.clamp.name}`, packOf: 1, packPrice: lay.clamp.price } },
     ...ends.map((x, i): Part => ({ id: `post-${i + 1}`, name: i === 0 ? 'rear post' : 'front post', shape: { kind: 'tube', outerRadius: POST, innerRadius: 0, length: lay.grip - lay.top }, at: [lay.middle + x, 0, (lay.grip + lay.top) / 2], material: 'aluminium', supply: { item: 'stand-off M6, 50 mm, with screws', packOf: 2, packPrice: 5 } })),
     { ...(choices['grip'] === 'wood' ? woodenGrip({ id: 'grip', at: [lay.middle, 0, lay.grip], axis: [1, 0, 0], length: lay.gripLength, diameter: 2 * GRIP_RADIUS, bore: 0.0065 }) : foamGrip({ id: 'grip', at: [lay.middle, 0, lay.grip], axis: [1, 0, 0], length: lay.gripLength, inside: 2 * GRIP_RADIUS - 0.012 })), name: 'grip' },
-    ...(choices['finder'] === 'none' ? [] : [{ id: 'finder', name: choices['finder'] === 'monitor' ? 'monitor on its arm' : 'finder on its arm', shape: { kind: 'box' as const, size: (choices['finder'] === 'monitor' ? [0.02, 0.13, 0.08] : [0.1, 0.045, 0.045]) as Vec3 }, at: [lay.middle + d['finderAhead']!, choices['finderSide'] === 'left' ? 0.08 : choices['finderSide'] === 'right' ? -0.08 : 0, RAIL.thick + FINDER_HIGH] as Vec3, material: 'petg', mass: { value: choices['finder'] === 'monitor' ? 0.29 : 0.24, spread: 0.04, source: 'mass of finder and arm' } }]),
+    ...(choices['finder'] === 'none' ? [] : [{ id: 'finder', name: choices['finder'] === 'monitor' ? 'monitor on its arm' : 'finder on its arm', shape: { kind: 'box' as const, size: (choices['finder'] === 'monitor' ? [0.02, 0.13, 0.08] : [0.1, 0.045, 0.045]) as Vec3 }, at: [lay.middle + d['finderAhead']!, choices['finderSide'] === 'left' ? 0.08 : choices['finderSide'] === 'right' ? -0.08 : 0, RAIL.thick + FINDER_HIGH] as Vec3, material: 'petg', seenFrom: (choices['finder'] === 'monitor' ? [SCREEN_FROM, SCREEN_TO] : [0, FINDER_TO]) as [number, number], mass: { value: choices['finder'] === 'monitor' ? 0.29 : 0.24, spread: 0.04, source: 'mass of finder and arm' } }]),
   ];
   const joints: Joint[] = [
     { id: 'rail-on-camera', name: 'camera screws', node: 'top', fitting: 'screw', joins: ['rail'], reversible: true, packs: true },
@@ -110,10 +114,6 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   return { choices: { ...usual.choices, rail }, dimensions: { ...usual.dimensions, topHeight, railForward, fingerRoom, gripLength }, reasons, startValues: {} };
 }
 
-/** A screen is read from at least this far, m; a finder from no more than that. */
-const SCREEN_FROM = 0.2;
-const FINDER_TO = 0.06;
-
 function advise(input: FamilyInput): readonly Finding[] {
   const { dimensions: d, choices: c } = input;
   const lay = layOut(input);
@@ -147,7 +147,7 @@ function advise(input: FamilyInput): readonly Finding[] {
       findings.push({
         code: 'eyeDistance', severity: 'note', about: 'finder', figure: figure('length', relief), limit: figure('length', screen ? SCREEN_FROM : FINDER_TO),
         title: screen ? say`A screen ${figure('length', relief)} from the eye is too near to read.` : say`The eye is ${figure('length', relief)} behind the finder: it sees a keyhole.`,
-        why: say`It stands ${figure('length', Math.abs(reach))} ${reach >= 0 ? 'ahead of' : 'behind'} the camera’s screw. At the shoulder the eye is about over it, at the waist half an arm above, behind the tripod a hand’s breadth back.`,
+        why: say`It stands ${figure('length', Math.abs(reach))} ${reach >= 0 ? 'ahead of' : 'behind'} the camera’s screw. Below it stands how far the eye is from it on the shoulder, at the waist and behind the tripod.`,
         toDo: screen ? say`Move it forward, or hold the rig lower.` : say`Move it back till the eye cup meets you.`, fixes: [],
       });
     }

@@ -13,7 +13,7 @@ const AXES = [
 export const wristLoad: BalanceCheck = {
   id: 'wristLoad',
   stage: 'balance',
-  look: (context) => context.evaluation.held.slice(0, 1).filter((p) => p.hands.length > 0 && p.bears.length === 0).flatMap((pose) => AXES.flatMap((axis) => oneAxis(context, pose, axis))),
+  look: (context) => (context.evaluation.hung ? [] : context.evaluation.held.slice(0, 1)).filter((p) => p.hands.length > 0 && p.bears.length === 0).flatMap((pose) => AXES.flatMap((axis) => oneAxis(context, pose, axis))),
 };
 
 function oneAxis(context: BalanceContext, { pose, hands }: HeldPose, { axis, code, of, words, place }: (typeof AXES)[number]): readonly Finding[] {

@@ -54,6 +54,13 @@ export function stanceOf(pose: Pose, hand: Vec3, hands: Hands, onShoulder: Vec3 
   };
 }
 
+/** The eye of whoever has a thing standing on the shoulder at `foot` (m, rig axes), looking along the lens. */
+export function eyeOverShoulder(foot: Vec3, hands: Hands): Vec3 {
+  const stature = statureOf(hands);
+  const side = hands.leftHanded ? 1 : -1;
+  return [foot[0] + 0.02 + OF_STATURE.headRadius * stature, foot[1] - side * OF_STATURE.halfShoulders * stature, foot[2] + (OF_STATURE.eyeHeight - OF_STATURE.shoulderHeight) * stature];
+}
+
 /** Moment at the elbow, N m, of a weight (N) in the hand, forearm and hand with it: level distances count. */
 export function elbowMoment({ elbow, hand }: Stance, weight: number): number {
   const out = Math.hypot(hand[0] - elbow[0], hand[1] - elbow[1]);

@@ -91,7 +91,7 @@ export class ElementEditor {
     if (found?.kind !== 'joint') return null;
     const [socket] = found.element.hub?.sockets ?? [];
     const straight = found.element.hub?.sockets.length === 2 && STRAIGHT.includes(found.element.fitting);
-    return { about: found.element.reversible ? 'comes apart' : 'cannot be undone', socket: socket ?? null, outer: found.element.hub?.outerRadius ?? null, hold: found.element.hold ?? null, fitting: found.element.fitting, fittings: straight ? STRAIGHT : [] };
+    return { about: found.element.reversible ? 'comes apart' : 'cannot be undone', socket: socket ?? null, outer: found.element.hub?.outerRadius ?? null, hold: found.element.hold ?? null, room: found.element.loose?.clearance ?? 0, fitting: found.element.fitting, fittings: straight ? STRAIGHT : [] };
   });
   protected readonly supply = computed(() => {
     const found = this.found();
@@ -131,7 +131,7 @@ export class ElementEditor {
     this.apply('how far it goes in', { kind: 'short', target: this.target(), end, by: { value, spread: SHORT_SPREAD, source: `how far ${this.target()} is pushed home` } });
   }
 
-  protected measureFitting(change: { takeOff?: number; depth?: number; outerRadius?: number; hold?: Hold; fitting?: Fitting }): void {
+  protected measureFitting(change: { takeOff?: number; depth?: number; outerRadius?: number; hold?: Hold; fitting?: Fitting; clearance?: number }): void {
     this.apply('measuring a fitting', { kind: 'fitting', target: this.target(), ...change });
   }
 

@@ -1,7 +1,7 @@
 /** Who holds it: the maker's own measures, the pose to look at, and what hand, elbow and shoulder feel in it. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { MatCheckbox } from '@angular/material/checkbox';
-import { contactAt, elbowMoment, figure, reachOfArm, shoulderOf, showFigure, stanceOf, statureOf, USUAL_HANDS, valuesInOrder, type Hands, type Stance } from '@tide-pebble/core';
+import { comfortOf, contactAt, elbowMoment, figure, reachOfArm, shoulderOf, showFigure, stanceOf, statureOf, USUAL_HANDS, valuesInOrder, type Hands, type Stance } from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { QuantityField, type FieldKind } from '../../ui/quantity-field';
@@ -44,6 +44,14 @@ export function peopleOf({ piece, values }: Bench, poseId: string | null): reado
     @if (says()) {
       <p class="note" role="status">{{ says() }}</p>
     }
+    @if (bearing().length > 0) {
+      <details>
+        <summary>What you can bear for a while</summary>
+        @for (c of bearing(); track c.id) {
+          <tp-quantity-field [label]="c.name" kind="force" [value]="c.limit" [range]="[1, 2000]" [help]="c.help" (changed)="bears(c.id, c.name, $event.value)" />
+        }
+      </details>
+    }
     <details>
       <summary>Your measures</summary>
       @for (m of measures; track m.id) {
@@ -79,6 +87,17 @@ export class HolderPanel {
     const elbows = people.map((s, i) => elbowMoment(s, weights[i] ?? 0));
     return `At the elbow ${say('torque', Math.max(...elbows), 1)}, arm and all; the hand is ${say('length', Math.hypot(...[0, 1].map((k) => people[0]!.hand[k]! - people[0]!.shoulder[k]!)), 0)} out from the shoulder. Rough: people differ.`;
   });
+
+  /** What bears in the drawn pose, each with what is comfortable. */
+  protected readonly bearing = computed(() => {
+    const { piece } = this.bench();
+    const pose = piece.rig.poses.find((p) => p.id === this.pose());
+    return piece.rig.contacts.filter((c) => pose?.contacts.includes(c.id)).map((c) => ({ id: c.id, name: c.name[0]!.toUpperCase() + c.name.slice(1), limit: comfortOf(c), help: c.comfortLimit === undefined ? 'A usual figure: type your own.' : '' }));
+  });
+
+  protected bears(target: string, name: string, limit: number): void {
+    this.workspace.edit(`what the ${name.toLowerCase()} can bear`, { kind: 'comfort', id: crypto.randomUUID(), target, limit }, `comfort ${target}`);
+  }
 
   protected value(id: (typeof MEASURES)[number]['id']): number {
     const { hands } = this.bench().piece;
