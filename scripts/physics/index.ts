@@ -13,6 +13,8 @@ import { loadouts } from './loadouts';
 import { massCentreByMeasurement } from './massCentreByMeasurement';
 import { moments } from './moments';
 import { nest } from './nest';
+import { panLean } from './panLean';
+import { pushResponse } from './pushResponse';
 import { rigidHandleTorque } from './rigidHandleTorque';
 import { screwStack } from './screwStack';
 import { shapeOfBend } from './shapeOfBend';
@@ -21,4 +23,4 @@ import { sweepClearance } from './sweepClearance';
 import { tipOver } from './tipOver';
 import { uncertainty } from './uncertainty';
 
-export const KINDS: readonly CaseKind[] = [axesInsideAxes, contacts, cutLength, dropTime, dropTimeWanted, equivalentPendulum, frameFraction, hang, heldBoom, loadouts, massCentreByMeasurement, moments, nest, rigidHandleTorque, screwStack, shapeOfBend, spinningPole, sweepClearance, tipOver, uncertainty];
+export const KINDS: readonly CaseKind[] = [axesInsideAxes, contacts, cutLength, dropTime, dropTimeWanted, equivalentPendulum, frameFraction, hang, heldBoom, loadouts, massCentreByMeasurement, moments, nest, panLean, pushResponse, rigidHandleTorque, screwStack, shapeOfBend, spinningPole, sweepClearance, tipOver, uncertainty];

@@ -5,6 +5,7 @@ export * from './rotation';
 export { symmetricEigenvalues } from './eigen';
 export { rootBetween, leastBetween } from './roots';
 export { ellipticK } from './ellipticK';
+export { extrapolatedMidpoint, type Rates, type Stepper } from './timeStep';
 export { MATERIALS, materialOf, type Material } from './materials';
 export { propagate, type Correlation, type Propagated, type Uncertain } from './propagate';
 export { combine, spreadOfStep } from './uncertain';

@@ -29,3 +29,8 @@ export { contactLoads, type ContactLoads, type Push } from './held/contactLoads'
 export { freeDroop, hingeRaise, poleOf, spinningPole, type Pole, type PoleSpun } from './spinningPole';
 export { axesIn, balancedAxes, type AxisReading, type PoleReading } from './turning';
 export { axesGap, nestedAxes, torqueAtTilt, type StageBalance, type StageInput, type StageSlide } from './nestedAxes';
+// panned
+export { leanBeyondLimit, panLimit, steadyPan, type PanLimit, type PanRest, type PanRig } from './pan/panLean';
+// set in motion
+export { addAcceleration, breaksOf, headingAt, STILL, type Gust, type HandMotion, type PanTurn, type Push as HandPush } from './swing/handMotion';
+export { energyAt, firstAcceleration, SAMPLE, swing, turnFromUp, type Joint as SwingJoint, type Swing, type SwingInput, type SwingOutcome } from './swing/swing';

@@ -1,0 +1,207 @@
+/**
+ * The hung rig set in motion: one rigid body on a free point that a hand moves, in full rotation. Air is left out; a
+ * joint may drag and rub, and a hand may lead it softly in pan. Integrated to a stated error at exact sample times.
+ */
+import { cross, extrapolatedMidpoint, fromColumns, quaternionOf, rotationOf, STANDARD_GRAVITY, type Mat3, type Quaternion, unit, type Vec3 } from '../../0-base';
+
+import type { PanRig } from '../pan/panLean';
+import { addAcceleration, addGust, breaksOf, headingAt, type HandMotion } from './handMotion';
+
+/** What holds the rig back. Torques in N m. */
+export interface Joint {
+  /** Rubs with this much whichever way it turns. */
+  readonly dry?: number;
+  /** Drags with this much per rad/s, all ways. */
+  readonly viscous?: number;
+  /** The other hand, light on the post: a soft spring (N m/rad) and damper (N m s/rad) about the vertical, towards where the hand points. */
+  readonly pan?: { readonly spring: number; readonly damper: number };
+  /** Held fast: a wrist that gives, about all axes, towards how it was held and where the hand points. */
+  readonly wrist?: { readonly spring: number; readonly damper: number };
+}
+export interface SwingInput {
+  readonly rig: PanRig;
+  readonly motion: HandMotion;
+  readonly joint?: Joint;
+  /** From rig axes to world; left out: as it hangs at rest, looking along world x. */
+  readonly from?: Quaternion;
+  /** Sample times are k · every up to `until`, s. */
+  readonly every: number;
+  readonly until: number;
+  /** Error allowed in a step, as a part of 1; left out: for rounding's sake only. */
+  readonly tolerance?: number;
+}
+/** Every sample in one row of SAMPLE numbers: unit quaternion rig to world, then the angular velocity in world axes, rad/s. */
+export interface Swing {
+  readonly every: number;
+  readonly count: number;
+  readonly samples: Float64Array;
+  /** The largest error estimate of any step. */
+  readonly error: number;
+}
+export type SwingOutcome = { readonly kind: 'swings'; readonly swing: Swing } | { readonly kind: 'notConverged'; readonly at: number } | { readonly kind: 'tooLong'; readonly samples: number; readonly most: number };
+
+export const SAMPLE = 7;
+const SAMPLES_AT_MOST = 200_000;
+const TOLERANCE = 1e-12;
+/** A step may grow to this, s; it is halved this often before the run is given up. */
+const LONGEST_STEP = 0.25;
+const HALVINGS = 30;
+/** Turning slower than this, rubbing falls off evenly to nought: what sticks creeps by less than a degree an hour. */
+const STICKS = 1e-3;
+
+/** World turn of a rig that hangs with `up` (rig axes), looking along world x. */
+export function turnFromUp(up: Vec3): Quaternion {
+  // Columns of the transpose: world x, y, z in rig axes. y is square to up and to the lens.
+  const y = unit(cross(up, [1, 0, 0]));
+  const x = cross(y, up);
+  const columns: Mat3 = fromColumns(x, y, up);
+  return quaternionOf([[columns[0][0], columns[1][0], columns[2][0]], [columns[0][1], columns[1][1], columns[2][1]], [columns[0][2], columns[1][2], columns[2][2]]]);
+}
+
+export function swing(input: SwingInput): SwingOutcome {
+  const { every, until, tolerance = TOLERANCE } = input;
+  const count = Math.floor(until / every + 1e-9) + 1;
+  if (!(count <= SAMPLES_AT_MOST)) return { kind: 'tooLong', samples: count, most: SAMPLES_AT_MOST };
+  const from = input.from ?? turnFromUp(upAtRest(input.rig));
+  const y = Float64Array.of(...from, 0, 0, 0);
+  const stepper = extrapolatedMidpoint(ratesOf(input, from), 7, tolerance);
+  const samples = new Float64Array(count * SAMPLE);
+  const breaks = breaksOf(input.motion);
+  const kept = new Float64Array(7);
+  let [t, worst, nextBreak] = [0, 0, 0];
+  let stride = Math.min(LONGEST_STEP, Math.max(every, 1e-3));
+  write(samples, 0, y);
+  for (let n = 1; n < count; n++) {
+    const goal = n * every;
+    while (t < goal - 1e-12) {
+      while (nextBreak < breaks.length && breaks[nextBreak]! <= t + 1e-12) nextBreak++;
+      const end = Math.min(goal, breaks[nextBreak] ?? Infinity);
+      let h = Math.min(stride, end - t);
+      kept.set(y);
+      let error = stepper.step(t, y, h);
+      for (let halving = 0; !(error <= tolerance); halving++) {
+        if (halving === HALVINGS) return { kind: 'notConverged', at: t };
+        y.set(kept);
+        h /= 2;
+        error = stepper.step(t, y, h);
+        stride = h;
+      }
+      worst = Math.max(worst, error);
+      // Landing on the end itself keeps rounding from leaving a sliver.
+      t = h === end - t ? end : t + h;
+      stride = Math.min(LONGEST_STEP, stride * 1.5);
+      normalise(y);
+    }
+    write(samples, n, y);
+  }
+  return { kind: 'swings', swing: { every, count, samples, error: worst } };
+}
+
+function upAtRest({ fromPivot: [x, y, z] }: PanRig): Vec3 {
+  const size = Math.hypot(x, y, z);
+  return size > 0 ? [-x / size, -y / size, -z / size] : [0, 0, 1];
+}
+
+/** Euler's equations about the pivot in rig axes: I w' + w × I w = d × M Rᵀ(g - a) + joint; q' = q (0, w)/2. */
+function ratesOf({ rig: { mass, fromPivot: d, inertia }, motion, joint = {} }: SwingInput, held: Quaternion): (t: number, y: Float64Array, out: Float64Array) => void {
+  const [[ixx, ixy, ixz], [, iyy, iyz], [, , izz]] = inertia;
+  const det = ixx * (iyy * izz - iyz * iyz) - ixy * (ixy * izz - iyz * ixz) + ixz * (ixy * iyz - iyy * ixz);
+  if (!(det > 0)) throw new RangeError('the inertia about the pivot is not that of a body');
+  const inverse = [(iyy * izz - iyz * iyz) / det, (ixz * iyz - ixy * izz) / det, (ixy * iyz - ixz * iyy) / det, (ixx * izz - ixz * ixz) / det, (ixy * ixz - ixx * iyz) / det, (ixx * iyy - ixy * ixy) / det] as const;
+  const a = new Float64Array(3);
+  const torque = new Float64Array(3);
+  const { dry = 0, viscous = 0, pan, wrist } = joint;
+  const start = headingOf(held[0], held[1], held[2], held[3]);
+  return (t, y, out) => {
+    const [q0, q1, q2, q3, wx, wy, wz] = y as unknown as readonly [number, number, number, number, number, number, number];
+    a.fill(0);
+    addAcceleration(motion, t, a);
+    const [ax, ay, az] = [-a[0]!, -a[1]!, -STANDARD_GRAVITY - a[2]!];
+    // Rows of the turn from rig to world.
+    const [xx, xy, xz] = [1 - 2 * (q2 * q2 + q3 * q3), 2 * (q1 * q2 - q0 * q3), 2 * (q1 * q3 + q0 * q2)];
+    const [yx, yy, yz] = [2 * (q1 * q2 + q0 * q3), 1 - 2 * (q1 * q1 + q3 * q3), 2 * (q2 * q3 - q0 * q1)];
+    const [zx, zy, zz] = [2 * (q1 * q3 - q0 * q2), 2 * (q2 * q3 + q0 * q1), 1 - 2 * (q1 * q1 + q2 * q2)];
+    const [fx, fy, fz] = [mass * (xx * ax + yx * ay + zx * az), mass * (xy * ax + yy * ay + zy * az), mass * (xz * ax + yz * ay + zz * az)];
+    let tx = d[1] * fz - d[2] * fy;
+    let ty = d[2] * fx - d[0] * fz;
+    let tz = d[0] * fy - d[1] * fx;
+    torque.fill(0);
+    addGust(motion, t, torque);
+    const [heading, turning] = pan || wrist ? headingAt(motion, t) : [0, 0];
+    if (pan) torque[2] = torque[2]! - pan.spring * angleBetween(headingOf(q0, q1, q2, q3), start + heading) - pan.damper * (zx * wx + zy * wy + zz * wz - turning);
+    tx += xx * torque[0]! + yx * torque[1]! + zx * torque[2]!;
+    ty += xy * torque[0]! + yy * torque[1]! + zy * torque[2]!;
+    tz += xz * torque[0]! + yz * torque[1]! + zz * torque[2]!;
+    if (wrist) {
+      const [ex, ey, ez] = offFrom(held, heading, q0, q1, q2, q3);
+      tx -= wrist.spring * ex + wrist.damper * (wx - turning * zx);
+      ty -= wrist.spring * ey + wrist.damper * (wy - turning * zy);
+      tz -= wrist.spring * ez + wrist.damper * (wz - turning * zz);
+    }
+    const speed = dry > 0 ? Math.sqrt(wx * wx + wy * wy + wz * wz) : 0;
+    const rub = viscous + (dry > 0 ? dry / Math.sqrt(speed * speed + STICKS * STICKS) : 0);
+    const [hx, hy, hz] = [ixx * wx + ixy * wy + ixz * wz, ixy * wx + iyy * wy + iyz * wz, ixz * wx + iyz * wy + izz * wz];
+    tx -= rub * wx + wy * hz - wz * hy;
+    ty -= rub * wy + wz * hx - wx * hz;
+    tz -= rub * wz + wx * hy - wy * hx;
+    out[0] = -0.5 * (q1 * wx + q2 * wy + q3 * wz);
+    out[1] = 0.5 * (q0 * wx + q2 * wz - q3 * wy);
+    out[2] = 0.5 * (q0 * wy + q3 * wx - q1 * wz);
+    out[3] = 0.5 * (q0 * wz + q1 * wy - q2 * wx);
+    out[4] = inverse[0] * tx + inverse[1] * ty + inverse[2] * tz;
+    out[5] = inverse[1] * tx + inverse[3] * ty + inverse[4] * tz;
+    out[6] = inverse[2] * tx + inverse[4] * ty + inverse[5] * tz;
+  };
+}
+
+/** Where the lens points on the level, rad to the left of world x. */
+const headingOf = (q0: number, q1: number, q2: number, q3: number): number => Math.atan2(2 * (q1 * q2 + q0 * q3), 1 - 2 * (q2 * q2 + q3 * q3));
+const angleBetween = (a: number, b: number): number => {
+  const d = (a - b) % (2 * Math.PI);
+  return d > Math.PI ? d - 2 * Math.PI : d < -Math.PI ? d + 2 * Math.PI : d;
+};
+
+/** The small turn (rotation vector, rig axes) by which it is off from how it was held, panned by `heading`. */
+function offFrom(held: Quaternion, heading: number, q0: number, q1: number, q2: number, q3: number): readonly [number, number, number] {
+  const [c, s] = [Math.cos(heading / 2), Math.sin(heading / 2)];
+  // wanted = pan · held; off = conj(wanted) · q.
+  const [a0, a1, a2, a3] = [c * held[0] - s * held[3], c * held[1] - s * held[2], c * held[2] + s * held[1], c * held[3] + s * held[0]];
+  const e0 = a0 * q0 + a1 * q1 + a2 * q2 + a3 * q3;
+  const e1 = a0 * q1 - a1 * q0 - a2 * q3 + a3 * q2;
+  const e2 = a0 * q2 + a1 * q3 - a2 * q0 - a3 * q1;
+  const e3 = a0 * q3 - a1 * q2 + a2 * q1 - a3 * q0;
+  const size = Math.hypot(e1, e2, e3);
+  const angle = 2 * Math.atan2(size, Math.abs(e0));
+  const k = size > 1e-12 ? (Math.sign(e0) || 1) * (angle / size) : 2;
+  return [k * e1, k * e2, k * e3];
+}
+
+function normalise(y: Float64Array): void {
+  const size = Math.hypot(y[0]!, y[1]!, y[2]!, y[3]!);
+  for (let i = 0; i < 4; i++) y[i] = y[i]! / size;
+}
+
+function write(samples: Float64Array, n: number, y: Float64Array): void {
+  const turn = rotationOf([y[0]!, y[1]!, y[2]!, y[3]!]);
+  const at = n * SAMPLE;
+  for (let i = 0; i < 4; i++) samples[at + i] = y[i]!;
+  for (let i = 0; i < 3; i++) samples[at + 4 + i] = turn[i]![0] * y[4]! + turn[i]![1] * y[5]! + turn[i]![2] * y[6]!;
+}
+
+/** Angular acceleration at the first instant, rad/s², world axes. */
+export function firstAcceleration(input: Pick<SwingInput, 'rig' | 'motion' | 'joint' | 'from'>): Vec3 {
+  const from = input.from ?? turnFromUp(upAtRest(input.rig));
+  const out = new Float64Array(7);
+  ratesOf({ ...input, every: 1, until: 0 }, from)(0, Float64Array.of(...from, 0, 0, 0), out);
+  const turn = rotationOf(from);
+  return [0, 1, 2].map((i) => turn[i]![0] * out[4]! + turn[i]![1] * out[5]! + turn[i]![2] * out[6]!) as unknown as Vec3;
+}
+
+/** Energy of the rig above its pivot, J: of motion and of height; kept where nothing rubs and the hand is still. */
+export function energyAt({ mass, fromPivot, inertia }: PanRig, { samples }: Swing, n: number): number {
+  const at = n * SAMPLE;
+  const turn = rotationOf([samples[at]!, samples[at + 1]!, samples[at + 2]!, samples[at + 3]!]);
+  const w = [0, 1, 2].map((i) => turn[0][i]! * samples[at + 4]! + turn[1][i]! * samples[at + 5]! + turn[2][i]! * samples[at + 6]!);
+  const spin = [0, 1, 2].reduce((sum, i) => sum + [0, 1, 2].reduce((row, k) => row + w[i]! * inertia[i]![k]! * w[k]!, 0), 0) / 2;
+  return spin + mass * STANDARD_GRAVITY * (turn[2][0] * fromPivot[0] + turn[2][1] * fromPivot[1] + turn[2][2] * fromPivot[2]);
+}
