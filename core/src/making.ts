@@ -4,6 +4,7 @@ export * from './5-stock';
 export * from './6-build';
 export * from './7-field';
 export * from './8-log';
+export { movesBetween, setUpsFor, type Move, type SetUpRow, type SetUpsInput } from './setUpsFor';
 export { analyse } from './analyse';
 export { cure, type Cure, type CureInput } from './cure';
 export { candidate, chooseFamilies, type Candidate, type ChooseInput, type Reason, type Wishes } from './choose';

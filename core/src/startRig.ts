@@ -28,7 +28,7 @@ function setUp(family: Family, sized: Sizing, load: PlacedLoad | null, wants: Wa
   const support = supportOf(assembly.rig);
   if (support?.kind === 'pivot') {
     const found = trim(assembly, sized.startValues, wants);
-    return found.kind === 'solved' || found.kind === 'noSolution' ? (found.kind === 'solved' ? found.values : found.nearest) : sized.startValues;
+    return found.kind === 'solved' ? found.values : found.kind === 'impossible' ? found.nearest : sized.startValues;
   }
   return overHand(assembly, sized.startValues);
 }

@@ -2,6 +2,7 @@
 import type { CaseKind } from '../physicsCase';
 import { axesInsideAxes } from './axesInsideAxes';
 import { contacts } from './contacts';
+import { counterweights } from './counterweights';
 import { cutLength } from './cutLength';
 import { dropTime } from './dropTime';
 import { dropTimeWanted } from './dropTimeWanted';
@@ -23,4 +24,4 @@ import { sweepClearance } from './sweepClearance';
 import { tipOver } from './tipOver';
 import { uncertainty } from './uncertainty';
 
-export const KINDS: readonly CaseKind[] = [axesInsideAxes, contacts, cutLength, dropTime, dropTimeWanted, equivalentPendulum, frameFraction, hang, heldBoom, loadouts, massCentreByMeasurement, moments, nest, panLean, pushResponse, rigidHandleTorque, screwStack, shapeOfBend, spinningPole, sweepClearance, tipOver, uncertainty];
+export const KINDS: readonly CaseKind[] = [axesInsideAxes, contacts, counterweights, cutLength, dropTime, dropTimeWanted, equivalentPendulum, frameFraction, hang, heldBoom, loadouts, massCentreByMeasurement, moments, nest, panLean, pushResponse, rigidHandleTorque, screwStack, shapeOfBend, spinningPole, sweepClearance, tipOver, uncertainty];

@@ -3,7 +3,7 @@ export * from './axes';
 export * from './vec';
 export * from './rotation';
 export { symmetricEigenvalues } from './eigen';
-export { rootBetween, leastBetween } from './roots';
+export { rootBetween, leastBetween, rootsOfQuadratic } from './roots';
 export { ellipticK } from './ellipticK';
 export { extrapolatedMidpoint, type Rates, type Stepper } from './timeStep';
 export { MATERIALS, materialOf, type Material } from './materials';

@@ -50,3 +50,12 @@ export function leastBetween(f: (x: number) => number, a: number, b: number): nu
   }
   return (low + high) / 2;
 }
+
+/** Real roots of a x² + b x + c, ascending; none for a constant. The larger term is never taken from the other. */
+export function rootsOfQuadratic(a: number, b: number, c: number): readonly number[] {
+  if (a === 0) return b === 0 ? [] : [-c / b];
+  const discriminant = b * b - 4 * a * c;
+  if (!(discriminant >= 0)) return [];
+  const q = -(b + (b < 0 ? -1 : 1) * Math.sqrt(discriminant)) / 2;
+  return (q === 0 ? [0] : [q / a, c / q]).sort((x, y) => x - y);
+}

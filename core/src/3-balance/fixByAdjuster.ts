@@ -4,7 +4,7 @@ import { valuesInOrder } from '../2-frame';
 import type { Adjuster } from '../model';
 import type { BalanceContext } from './balanceCheck';
 import type { QuickReading } from './quickBalance';
-import { toStep } from './trim/trim';
+import { toStep } from './trim/toStep';
 
 /**
  * Tries every slide and thread along rig axis 0, 1 or 2 (so that a fix of one thing disturbs no other): the one whose own

@@ -11,7 +11,11 @@ export { moveLabel, turnsOf, wayOf } from './fixByAdjuster';
 export { quickBalance, type QuickBalance, type QuickReading } from './quickBalance';
 export { poolOf, type Pool } from './pool';
 export { judge } from './judge';
-export { trim, toStep, type Obstacle, type TrimOutcome } from './trim/trim';
+export { trim, type SetUpFound, type TrimOptions, type TrimOutcome } from './trim/trim';
+export { tradeCurve, type TradePoint } from './trim/tradeCurve';
+export { trimExplained, type ExplainedTrim } from './trim/trimExplained';
+export { type Remedy } from './trim/remedies';
+export { toStep } from './trim/toStep';
 export { type BalanceContext } from './balanceCheck';
 export { railCover, type RailCover, type RailInput, type RailPlace } from './railCover';
 // held and set down
@@ -32,5 +36,12 @@ export { axesGap, nestedAxes, torqueAtTilt, type StageBalance, type StageInput, 
 // panned
 export { leanBeyondLimit, panLimit, steadyPan, type PanLimit, type PanRest, type PanRig } from './pan/panLean';
 // set in motion
-export { addAcceleration, breaksOf, headingAt, STILL, type Gust, type HandMotion, type PanTurn, type Push as HandPush } from './swing/handMotion';
+export { addAcceleration, breaksOf, headingAt, STILL, type Gust, type HandMotion, type PanTurn, type Wobble, type Push as HandPush } from './swing/handMotion';
 export { energyAt, firstAcceleration, SAMPLE, swing, turnFromUp, type Joint as SwingJoint, type Swing, type SwingInput, type SwingOutcome } from './swing/swing';
+// the solver
+export { drop as dropCondition, dropOf as dropOfSums, leanInPan, level as levelCondition, upright as uprightCondition, type Condition, type ConditionId } from './trim/conditions';
+export { type Mover, type StackChoice, type TrimProblem } from './trim/trimProblem';
+export { solveTrim, USUAL_PAN, type Aim, type Found, type Solved } from './trim/solveTrim';
+export { MOTIONS, type Motion } from './swing/motions';
+export { SETTLED, swingFigures, traceOf, turnAt, type AxisFigures, type SwingFigures, type SwingTrace } from './swing/swingFigures';
+export { bareSwinger, swingerOf, type Swinger } from './swing/swinger';

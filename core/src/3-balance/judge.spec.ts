@@ -46,8 +46,8 @@ describe('judging', () => {
   });
 
   it('sees a drop too quick and too slow, and mends both with the pivot', () => {
-    for (const [height, code] of [[0.004, 'dropTooShort'], [-0.001, 'dropTooLong']] as const) {
-      const values = { ...solved(), 'pivot-height': height };
+    for (const [by, code] of [[0.003, 'dropTooShort'], [-0.0012, 'dropTooLong']] as const) {
+      const values = { ...solved(), 'pivot-height': solved()['pivot-height']! + by };
       const finding = judgeAt(bentBarAssembly(), values).find((f) => f.code === code);
       expect(finding).withContext(code).toBeDefined();
       expect(judgeAt(bentBarAssembly(), applied(values, finding!.fixes[0]!.changes)).map((f) => f.code)).not.toContain(code);

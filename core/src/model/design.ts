@@ -49,6 +49,14 @@ export const wants = z
     /** Inertia in pitch at least this many times the bare camera's. */
     calmAtLeast: notNegative,
     shopPrice: notNegative,
+    /** Drop time in roll; washers at most, kg; inertia in roll and pan against the bare camera's; lean in a usual pan, rad; left out: as it comes. */
+    dropRoll: z.tuple([positive, positive]).readonly().optional(),
+    addedAtMost: positive.optional(),
+    calmRollAtLeast: notNegative.optional(),
+    calmPanAtLeast: notNegative.optional(),
+    panLeanAtMost: positive.max(1).optional(),
+    /** Wants that must be met, by id; the others are wishes. Left out: level and drop time, or what the wrist carries. */
+    firm: z.array(z.string().max(40)).max(20).optional(),
     /** Most the wrist should carry, N m, and how long it should be held without a rest, s; left out: the usual. */
     wristAtMost: positive.optional(),
     holdFor: positive.optional(),

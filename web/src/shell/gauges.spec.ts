@@ -19,15 +19,17 @@ describe('the tide line', () => {
     expect(gauges[5]!.gauge.figure).toBe('–');
   });
   it('tells each way a trim can end', () => {
-    const say = (outcome: Parameters<typeof trimWords>[0]): string => trimWords(outcome, [], METRIC);
-    const none = (obstacle: 'topHeavy' | 'slideTravel' | 'dropTooShort' | 'dropTooLong' | 'slideStep', shortBy: number): string => say({ kind: 'noSolution', obstacle, nearest: {}, shortBy, adjuster: null, tried: 1 });
-    expect(say({ kind: 'solved', values: {}, addedMass: 0.122, tried: 3, ties: 1 })).toContain('122 g');
-    expect(none('topHeavy', 0.003)).toContain('3 mm above the pivot');
-    expect(none('slideTravel', 0.005)).toContain('5 mm further');
-    expect(none('dropTooLong', 0.4)).toContain('0.40 s too long');
-    expect(none('slideStep', 0.01)).toContain('beyond level');
-    expect(say({ kind: 'tooLarge', combinations: 1e6, most: 1 })).toContain('1,000,000');
-    expect(say({ kind: 'notHung' })).toContain('hangs on no joint');
+    const say = (outcome: Parameters<typeof trimWords>[0]): string => trimWords(outcome, benchAt({}).piece.rig.adjusters, METRIC);
+    const solved = { kind: 'solved' as const, values: {}, addedMass: 0.122, ties: [], next: null, gap: null, combinations: 4913, looked: 3, unmet: [] };
+    expect(say(solved)).toBe('Balanced with 122 g of washers: proven the lightest of 4,913 ways to put them on.');
+    expect(say({ ...solved, unmet: ['mass'], gap: { atMost: 0.01, looked: 10, of: 20 } })).toContain('Not proven best: 10 of 20');
+    expect(say({ ...solved, unmet: ['mass'] })).toContain('Let go for it: mass at most.');
+    const none = { kind: 'impossible' as const, nearest: {}, failing: 'dropPitch' as const, beyond: null, combinations: 9, proven: true };
+    expect(say(none)).toContain('“drop time” cannot be met. Every way was looked at or ruled out. Nothing was changed.');
+    expect(say({ ...none, beyond: { mover: 'stage-fore-aft', by: 0.005 }, proven: false })).toContain('stage, fore and aft would have to go 5.0 mm further than it can. Not every way was looked at.');
+    expect(say({ kind: 'axesSet', values: {}, left: [{ name: 'tilt axis', residual: 0.02, friction: 0.01 }] })).toContain('tilt axis still pulls round with 0.020 N·m');
+    expect(say({ kind: 'nothingBears' })).toContain('no hand holds it');
+    expect(say({ kind: 'nothingToSet' })).toContain('nothing to set');
   });
 });
 

@@ -1,17 +1,23 @@
 /** The messages between page and worker. Workers are thin: they parse the message, call the core and answer. */
-import { trim, type AdjusterValues, type Assembly, type BinItem, type Rig, type TrimOutcome, type Wants } from '@tide-pebble/core';
-import { chooseFamilies, cure, stockPlan, type Candidate, type ChooseInput, type Cure, type CureInput, type StockPlan } from '@tide-pebble/core/making';
+import { swing, tradeCurve, trimExplained, type AdjusterValues, type Aim, type Assembly, type BinItem, type Rig, type SwingInput, type ExplainedTrim, type SwingOutcome, type TradePoint, type Wants } from '@tide-pebble/core';
+import { chooseFamilies, cure, setUpsFor, stockPlan, type Candidate, type ChooseInput, type Cure, type CureInput, type SetUpRow, type SetUpsInput, type StockPlan } from '@tide-pebble/core/making';
 import { readTable, type TableInput, type TableOutcome, type TablePart } from './read-table';
 
 export interface JobInputs {
-  readonly trim: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants };
+  readonly trim: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants; readonly aim: Aim };
+  readonly trade: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants };
+  readonly setUps: SetUpsInput;
+  readonly swing: readonly SwingInput[];
   readonly stock: { readonly rig: Rig; readonly values: AdjusterValues; readonly bin: readonly BinItem[]; readonly kerf: number };
   readonly table: TableInput;
   readonly choose: ChooseInput;
   readonly cure: CureInput;
 }
 export interface JobResults {
-  readonly trim: TrimOutcome;
+  readonly trim: ExplainedTrim;
+  readonly trade: readonly TradePoint[];
+  readonly setUps: readonly SetUpRow[];
+  readonly swing: readonly SwingOutcome[];
   readonly stock: StockPlan;
   readonly table: TableOutcome;
   readonly choose: readonly Candidate[];
@@ -37,11 +43,15 @@ export function answer(message: JobMessage, tell: (answer: JobAnswer) => void): 
 }
 
 function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[JobName] {
+  const ofOne = (done: number): void => tell({ done, of: 1, rows: [] });
   switch (message.name) {
-    case 'trim': return trim(message.input.assembly, message.input.values, message.input.wants);
+    case 'trim': return trimExplained(message.input.assembly, message.input.values, message.input.wants, { aim: message.input.aim, tell: ofOne });
+    case 'trade': return tradeCurve(message.input.assembly, message.input.values, message.input.wants, ofOne);
+    case 'setUps': return setUpsFor(message.input, ofOne);
+    case 'swing': return message.input.map(swing);
     case 'stock': return stockPlan(message.input.rig, message.input.values, message.input.bin, message.input.kerf);
     case 'choose': return chooseFamilies(message.input);
-    case 'cure': return cure(message.input, (done) => tell({ done, of: 1, rows: [] }));
+    case 'cure': return cure(message.input, ofOne);
     case 'table': return readTable(message.input, tell);
   }
 }

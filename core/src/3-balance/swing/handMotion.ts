@@ -18,10 +18,19 @@ export interface Gust {
   readonly start: number;
   readonly duration: number;
 }
+/** The hand itself rocks, rad about a world axis: what a bare camera shows and a free joint keeps away. */
+export interface Wobble {
+  readonly axis: Vec3;
+  readonly amplitude: number;
+  readonly frequency: number;
+  readonly phase?: number;
+  readonly duration?: number;
+}
 export interface HandMotion {
   readonly pushes: readonly Push[];
   readonly turns?: readonly PanTurn[];
   readonly gusts?: readonly Gust[];
+  readonly wobbles?: readonly Wobble[];
 }
 
 export const STILL: HandMotion = { pushes: [] };
@@ -57,8 +66,31 @@ export function addGust({ gusts = [] }: HandMotion, t: number, out: Float64Array
   }
 }
 
+/** Adds the hand's small turn (rotation vector) and how fast it turns to `out`, six numbers in world axes. */
+export function addWobble({ wobbles = [] }: HandMotion, t: number, out: Float64Array): void {
+  for (const w of wobbles) {
+    if (t > (w.duration ?? Infinity)) continue;
+    const [turn, phase] = [2 * Math.PI * w.frequency, w.phase ?? 0];
+    // Grows in over the first half second, so that the hand does not jump, and dies out over the last.
+    const [grow, growing] = faded(t, w.duration ?? Infinity);
+    const [angle, rate] = [w.amplitude * Math.sin(turn * t + phase), w.amplitude * turn * Math.cos(turn * t + phase)];
+    for (let i = 0; i < 3; i++) {
+      out[i] = out[i]! + w.axis[i]! * grow * angle;
+      out[3 + i] = out[3 + i]! + w.axis[i]! * (grow * rate + growing * angle);
+    }
+  }
+}
+
+const FADE = 0.5;
+function faded(t: number, duration: number): readonly [number, number] {
+  const ends = [t / FADE, (duration - t) / FADE];
+  const s = Math.min(...ends);
+  if (s >= 1) return [1, 0];
+  return [s * s * (3 - 2 * s), ((s === ends[0] ? 1 : -1) * 6 * s * (1 - s)) / FADE];
+}
+
 /** Times at which something begins or ends: a step in time must not run across one. In order, without doubles. */
-export function breaksOf({ pushes, turns = [], gusts = [] }: HandMotion): readonly number[] {
-  const ends = [...pushes, ...turns, ...gusts].flatMap((p) => [p.start ?? 0, (p.start ?? 0) + (p.duration ?? Infinity)]);
+export function breaksOf({ pushes, turns = [], gusts = [], wobbles = [] }: HandMotion): readonly number[] {
+  const ends = [...[...pushes, ...turns, ...gusts].flatMap((p) => [p.start ?? 0, (p.start ?? 0) + (p.duration ?? Infinity)]), ...wobbles.flatMap((w) => [FADE, (w.duration ?? Infinity) - FADE, w.duration ?? Infinity])];
   return [...new Set(ends.filter((t) => t > 0 && Number.isFinite(t)))].sort((a, b) => a - b);
 }

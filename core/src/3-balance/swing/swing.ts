@@ -5,7 +5,7 @@
 import { cross, extrapolatedMidpoint, fromColumns, quaternionOf, rotationOf, STANDARD_GRAVITY, type Mat3, type Quaternion, unit, type Vec3 } from '../../0-base';
 
 import type { PanRig } from '../pan/panLean';
-import { addAcceleration, addGust, breaksOf, headingAt, type HandMotion } from './handMotion';
+import { addAcceleration, addGust, addWobble, breaksOf, headingAt, type HandMotion } from './handMotion';
 
 /** What holds the rig back. Torques in N m. */
 export interface Joint {
@@ -15,7 +15,7 @@ export interface Joint {
   readonly viscous?: number;
   /** The other hand, light on the post: a soft spring (N m/rad) and damper (N m s/rad) about the vertical, towards where the hand points. */
   readonly pan?: { readonly spring: number; readonly damper: number };
-  /** Held fast: a wrist that gives, about all axes, towards how it was held and where the hand points. */
+  /** Held fast: a wrist that gives, about all axes, towards how it was held and where the hand points; it bears the weight as it was held. */
   readonly wrist?: { readonly spring: number; readonly damper: number };
 }
 export interface SwingInput {
@@ -110,8 +110,13 @@ function ratesOf({ rig: { mass, fromPivot: d, inertia }, motion, joint = {} }: S
   const inverse = [(iyy * izz - iyz * iyz) / det, (ixz * iyz - ixy * izz) / det, (ixy * iyz - ixz * iyy) / det, (ixx * izz - ixz * ixz) / det, (ixy * ixz - ixx * iyz) / det, (ixx * iyy - ixy * ixy) / det] as const;
   const a = new Float64Array(3);
   const torque = new Float64Array(3);
+  const hand = new Float64Array(6);
+  const rocks = (motion.wobbles?.length ?? 0) > 0;
   const { dry = 0, viscous = 0, pan, wrist } = joint;
   const start = headingOf(held[0], held[1], held[2], held[3]);
+  // What the weight turns with in the first attitude, rig axes: d × M Rᵀ g.
+  const down = rotationOf(held)[2].map((x) => -x * mass * STANDARD_GRAVITY) as unknown as Vec3;
+  const borne = cross(d, down);
   return (t, y, out) => {
     const [q0, q1, q2, q3, wx, wy, wz] = y as unknown as readonly [number, number, number, number, number, number, number];
     a.fill(0);
@@ -132,18 +137,26 @@ function ratesOf({ rig: { mass, fromPivot: d, inertia }, motion, joint = {} }: S
     tx += xx * torque[0]! + yx * torque[1]! + zx * torque[2]!;
     ty += xy * torque[0]! + yy * torque[1]! + zy * torque[2]!;
     tz += xz * torque[0]! + yz * torque[1]! + zz * torque[2]!;
-    if (wrist) {
-      const [ex, ey, ez] = offFrom(held, heading, q0, q1, q2, q3);
-      tx -= wrist.spring * ex + wrist.damper * (wx - turning * zx);
-      ty -= wrist.spring * ey + wrist.damper * (wy - turning * zy);
-      tz -= wrist.spring * ez + wrist.damper * (wz - turning * zz);
+    if (rocks) {
+      hand.fill(0);
+      addWobble(motion, t, hand);
     }
-    const speed = dry > 0 ? Math.sqrt(wx * wx + wy * wy + wz * wz) : 0;
+    // The hand's own turning, in rig axes.
+    const [hwx, hwy, hwz] = rocks ? [xx * hand[3]! + yx * hand[4]! + zx * hand[5]!, xy * hand[3]! + yy * hand[4]! + zy * hand[5]!, xz * hand[3]! + yz * hand[4]! + zz * hand[5]!] : [0, 0, 0];
+    const [rx, ry, rz] = [wx - hwx, wy - hwy, wz - hwz];
+    if (wrist) {
+      const [offX, offY, offZ] = offFrom(held, heading, q0, q1, q2, q3);
+      const [ex, ey, ez] = rocks ? [offX - (xx * hand[0]! + yx * hand[1]! + zx * hand[2]!), offY - (xy * hand[0]! + yy * hand[1]! + zy * hand[2]!), offZ - (xz * hand[0]! + yz * hand[1]! + zz * hand[2]!)] : [offX, offY, offZ];
+      tx -= borne[0] + wrist.spring * ex + wrist.damper * (rx - turning * zx);
+      ty -= borne[1] + wrist.spring * ey + wrist.damper * (ry - turning * zy);
+      tz -= borne[2] + wrist.spring * ez + wrist.damper * (rz - turning * zz);
+    }
+    const speed = dry > 0 ? Math.sqrt(rx * rx + ry * ry + rz * rz) : 0;
     const rub = viscous + (dry > 0 ? dry / Math.sqrt(speed * speed + STICKS * STICKS) : 0);
     const [hx, hy, hz] = [ixx * wx + ixy * wy + ixz * wz, ixy * wx + iyy * wy + iyz * wz, ixz * wx + iyz * wy + izz * wz];
-    tx -= rub * wx + wy * hz - wz * hy;
-    ty -= rub * wy + wz * hx - wx * hz;
-    tz -= rub * wz + wx * hy - wy * hx;
+    tx -= rub * rx + wy * hz - wz * hy;
+    ty -= rub * ry + wz * hx - wx * hz;
+    tz -= rub * rz + wx * hy - wy * hx;
     out[0] = -0.5 * (q1 * wx + q2 * wy + q3 * wz);
     out[1] = 0.5 * (q0 * wx + q2 * wz - q3 * wy);
     out[2] = 0.5 * (q0 * wy + q3 * wx - q1 * wz);

@@ -1,192 +1,102 @@
-/**
- * Trim, first version: with the slides and whole washers, find level and the wanted drop time with the least added
- * mass. Every combination of counts is tried in order of mass, so the first that fits is proven least. A solver with
- * more kinds of variable takes this function's place behind the same outcome.
- */
-import { addScaled, unit, ZERO, type Vec3 } from '../../0-base';
-import { addSums, massCentre, moveSums, NO_SUMS, sumsOf, sumsOfOne, type Sums } from '../../1-load';
-import { bodiesBeyond, pivotAt, shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
-import type { Adjuster, Wants } from '../../model';
-import { aboutAxis } from '../dropTimeWanted';
-import { dropTime, FROM_LEVEL } from '../dropTime';
+/** Trim: the set-up that meets what is wanted, best by an aim and proven so, by the same means for whatever bears the rig; or what fails nearest. */
+import { placedPieces, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
+import type { Wants } from '../../model';
+import { axesIn, balancedAxes } from '../turning';
+import type { ConditionId } from './conditions';
+import { solveTrim, type Aim, type Found, type Solved } from './solveTrim';
+import { trimProblem, type TrimProblem } from './trimProblem';
+import { wantedOf, type Wanted } from './wantedOf';
 
-/** The wants that stand in the way, gravest first. */
-export type Obstacle = 'topHeavy' | 'slideTravel' | 'dropTooShort' | 'dropTooLong' | 'slideStep';
-
+export interface SetUpFound {
+  readonly values: AdjusterValues;
+  /** Washers on, kg. */
+  readonly added: number;
+  /** Of the tightest condition, as a part of what is allowed. */
+  readonly slack: number;
+  /** Adjusters that differ from how it stood. */
+  readonly moves: number;
+}
 export type TrimOutcome =
-  | { readonly kind: 'solved'; readonly values: AdjusterValues; readonly addedMass: number; readonly tried: number; readonly ties: number }
-  | { readonly kind: 'noSolution'; readonly obstacle: Obstacle; readonly nearest: AdjusterValues; readonly shortBy: number; readonly adjuster: string | null; readonly tried: number }
-  | { readonly kind: 'notHung' }
-  | { readonly kind: 'tooLarge'; readonly combinations: number; readonly most: number };
-
-/** A tenth of a second of work at about a microsecond each; more belongs to the full solver. */
-const COMBINATIONS_AT_MOST = 400_000;
-
-interface Variables {
-  /** Where every adjuster stands now; a slide that trim does not turn stays there. */
-  readonly inOrder: readonly number[];
-  readonly pivot: Vec3;
-  /** Everything that hangs and that no free slide moves, bolts bare. */
-  readonly fixed: Sums;
-  /** What each set of slides moves together. */
-  readonly groups: readonly { readonly slides: readonly number[]; readonly sums: Sums }[];
-  readonly stacks: readonly { readonly adjuster: number; readonly byCount: readonly Sums[] }[];
-}
-
-export function trim(assembly: Assembly, values: AdjusterValues, wants: Pick<Wants, 'levelWithin' | 'dropTime'>): TrimOutcome {
-  const variables = variablesOf(assembly, values);
-  if (!variables) return { kind: 'notHung' };
-  const combinations = variables.stacks.reduce((n, s) => n * s.byCount.length, 1);
-  if (combinations > COMBINATIONS_AT_MOST) return { kind: 'tooLarge', combinations, most: COMBINATIONS_AT_MOST };
-  const choices = allCounts(variables);
-  let best: { tried: Tried; counts: readonly number[]; mass: number; ties: number } | null = null;
-  let nearest: { tried: Tried; counts: readonly number[] } | null = null;
-  let tried = 0;
-  for (const { counts, sums, mass } of choices) {
-    if (best && mass > best.mass * (1 + 1e-9) + 1e-12) break;
-    tried++;
-    const result = tryCounts(assembly, variables, sums, wants);
-    if (result.obstacle === null) {
-      if (!best) best = { tried: result, counts, mass, ties: 1 };
-      else best = { ...(result.offMiddle < best.tried.offMiddle ? { tried: result, counts } : { tried: best.tried, counts: best.counts }), mass: best.mass, ties: best.ties + 1 };
-    } else if (!nearest || closer(result, nearest.tried)) nearest = { tried: result, counts };
+  | {
+    readonly kind: 'solved';
+    readonly values: AdjusterValues;
+    readonly addedMass: number;
+    /** All that are as good by the aim, the first with most to spare. */
+    readonly ties: readonly SetUpFound[];
+    /** Cost of the next worse: kg, moves, or as the aim has it. */
+    readonly next: number | null;
+    readonly gap: Extract<Solved, { kind: 'solved' }>['gap'];
+    readonly combinations: number;
+    readonly looked: number;
+    /** Wishes that cannot be had together with what is firm. */
+    readonly unmet: readonly ConditionId[];
   }
-  if (best) return { kind: 'solved', values: valuesOf(assembly, variables, best), addedMass: best.mass, tried, ties: best.ties };
-  const at = nearest!;
-  return { kind: 'noSolution', obstacle: at.tried.obstacle!, nearest: valuesOf(assembly, variables, at), shortBy: at.tried.shortBy, adjuster: at.tried.adjuster, tried };
+  | {
+    readonly kind: 'impossible';
+    /** The nearest there is, and what it fails. */
+    readonly nearest: AdjusterValues;
+    readonly failing: ConditionId | null;
+    /** A levelling slide that runs out, and by how much, m. */
+    readonly beyond: { readonly mover: string; readonly by: number } | null;
+    readonly combinations: number;
+    /** False: not all ways were looked at. */
+    readonly proven: boolean;
+  }
+  /** Axes inside axes, set from the inside out; what is left on each is for its check to judge. */
+  | { readonly kind: 'axesSet'; readonly values: AdjusterValues; readonly left: readonly { readonly name: string; readonly residual: number; readonly friction: number }[] }
+  | { readonly kind: 'nothingBears' }
+  | { readonly kind: 'nothingToSet' };
+
+export interface TrimOptions {
+  readonly aim?: Aim;
+  readonly tell?: (part: number) => void;
 }
 
-function variablesOf(assembly: Assembly, values: AdjusterValues): Variables | null {
+export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, { aim = 'lightest', tell = () => undefined }: TrimOptions = {}): TrimOutcome {
   const { rig } = assembly;
-  const pivot = rig.pivots.find((p) => p.kind === 'universal');
-  if (!pivot) return null;
-  const beyond = bodiesBeyond(rig, pivot);
-  const inOrder = valuesInOrder(rig, values);
-  const isSlide = (i: number): boolean => ['slide', 'telescope', 'holes'].includes(rig.adjusters[i]!.kind);
-  let fixed = NO_SUMS;
-  const groups = new Map<string, { slides: readonly number[]; sums: Sums }>();
-  for (const piece of assembly.pieces.filter((p) => beyond.has(p.body))) {
-    const slides = piece.movedBy.filter(isSlide);
-    const others = shiftOf(rig, piece.movedBy.filter((i) => !isSlide(i)), inOrder);
-    const sums = moveSums(sumsOfOne(piece.flat), others);
-    if (slides.length === 0) fixed = addSums(fixed, sums);
-    else {
-      const key = slides.join();
-      groups.set(key, { slides, sums: addSums(groups.get(key)?.sums ?? NO_SUMS, sums) });
-    }
+  if (rig.adjusters.length === 0) return { kind: 'nothingToSet' };
+  const axes = (set: AdjusterValues) => axesIn(assembly, valuesInOrder(rig, set), placedPieces(assembly, set));
+  const wanted = wantedOf(assembly, values, wants);
+  if (!wanted) {
+    if (axes(values).length === 0) return { kind: 'nothingBears' };
+    const set = balancedAxes(assembly, values, axes);
+    return { kind: 'axesSet', values: set, left: axes(set).map((a) => ({ name: a.pivot.name, residual: a.residual, friction: a.friction })) };
   }
-  const stacks: { adjuster: number; byCount: Sums[] }[] = [];
-  for (const stack of assembly.stacks.filter((s) => beyond.has(s.body))) {
-    const shift = shiftOf(rig, stack.movedBy, inOrder);
-    const at = (count: number): Sums => {
-      const body = stackBody(stack, count);
-      return body ? moveSums(sumsOf([body]), shift) : NO_SUMS;
+  if (assembly.pieces.every((p) => !wanted.borne.carries.has(p.body))) return { kind: 'nothingBears' };
+  const problem = (conditions: Wanted['firm']): TrimProblem => trimProblem(assembly, values, wanted.borne, conditions);
+  const all = [...wanted.firm, ...wanted.wishes];
+  const whole = problem(all);
+  const found = solveTrim(whole, aim, (part) => tell(part * (wanted.wishes.length > 0 ? 0.5 : 1)));
+  if (found.kind === 'solved') return told(found, whole, []);
+  if (wanted.wishes.length > 0) {
+    const firm = problem(wanted.firm);
+    const without = solveTrim(firm, aim, (part) => tell(0.5 + part / 2));
+    if (without.kind === 'solved') {
+      const [first] = without.best;
+      return told(without, firm, wanted.wishes.filter((w) => w.slack(first!.settled.about) < 0).map((w) => w.id));
+    }
+    return impossible(without, firm);
+  }
+  return impossible(found, whole);
+
+  function told(solved: Extract<Solved, { kind: 'solved' }>, of: TrimProblem, unmet: readonly ConditionId[]): TrimOutcome {
+    const [first] = solved.best as readonly [Found];
+    return {
+      kind: 'solved', values: valuesOf(of, first), addedMass: first.added, next: solved.next, gap: solved.gap, combinations: solved.combinations, looked: solved.looked, unmet,
+      ties: solved.best.map((f) => ({ values: valuesOf(of, f), added: f.added, slack: f.settled.slack, moves: f.moves })),
     };
-    if (stack.countedBy === null) fixed = addSums(fixed, at(stack.station.count));
-    else {
-      const [least, most] = rig.adjusters[stack.countedBy]!.range;
-      const byCount = Array.from({ length: Math.floor(most) - Math.ceil(least) + 1 }, (_, n) => at(Math.ceil(least) + n));
-      // One count may set several bolts at once: a pair, left and right.
-      const pair = stacks.find((s) => s.adjuster === stack.countedBy);
-      if (pair) pair.byCount = pair.byCount.map((sums, n) => addSums(sums, byCount[n]!));
-      else stacks.push({ adjuster: stack.countedBy, byCount });
-    }
   }
-  return { inOrder, pivot: pivotAt(rig, pivot, inOrder), fixed, groups: [...groups.values()], stacks };
-}
-
-interface Choice {
-  readonly counts: readonly number[];
-  readonly sums: Sums;
-  readonly mass: number;
-}
-
-/** Every combination of counts (as indices into byCount), lightest first. */
-function allCounts({ stacks }: Variables): readonly Choice[] {
-  let choices: Choice[] = [{ counts: [], sums: NO_SUMS, mass: 0 }];
-  for (const stack of stacks) {
-    choices = choices.flatMap((c) => stack.byCount.map((s, n) => ({ counts: [...c.counts, n], sums: addSums(c.sums, s), mass: c.mass + s.mass })));
+  function impossible(none: Extract<Solved, { kind: 'none' }>, of: TrimProblem): TrimOutcome {
+    return {
+      kind: 'impossible', nearest: none.nearest ? valuesOf(of, none.nearest) : values, failing: none.nearest?.settled.tightest ?? null, beyond: none.nearest?.settled.beyond ?? null,
+      combinations: none.combinations, proven: none.proven,
+    };
   }
-  return choices.sort((a, b) => a.mass - b.mass);
 }
 
-interface Tried {
-  readonly obstacle: Obstacle | null;
-  readonly shortBy: number;
-  readonly adjuster: string | null;
-  readonly slides: ReadonlyMap<number, number>;
-  /** How far the drop time lies from the middle of the wanted range. */
-  readonly offMiddle: number;
-}
-
-function tryCounts(assembly: Assembly, { inOrder, pivot, fixed, groups }: Variables, stacked: Sums, wants: Pick<Wants, 'levelWithin' | 'dropTime'>): Tried {
-  const { adjusters } = assembly.rig;
-  const still = addSums(fixed, stacked);
-  const slides = new Map<number, number>();
-  const placed = (): Sums => groups.reduce((s, g) => addSums(s, moveSums(g.sums, slideShift(adjusters, g.slides, slides, inOrder))), still);
-  let outside: { adjuster: Adjuster; by: number } | null = null;
-  for (const axis of [0, 1] as const) {
-    const index = slideAlong(adjusters, groups, axis);
-    if (index === null) continue;
-    const adjuster = adjusters[index]!;
-    slides.set(index, 0);
-    const all = placed();
-    const moving = groups.filter((g) => g.slides.includes(index)).reduce((m, g) => m + g.sums.mass, 0);
-    const wanted = (all.mass * pivot[axis] - all.first[axis]) / (moving * unit(adjuster.axis!)[axis]!);
-    const kept = Math.min(adjuster.range[1], Math.max(adjuster.range[0], wanted));
-    const stepped = toStep(adjuster, kept);
-    slides.set(index, stepped);
-    const by = Math.abs(wanted - kept);
-    if (by > adjuster.step / 2 && (!outside || by > outside.by)) outside = { adjuster, by };
-  }
-  const sums = placed();
-  const centre = massCentre(sums);
-  const d: Vec3 = [centre[0] - pivot[0], centre[1] - pivot[1], centre[2] - pivot[2]];
-  const middle = (wants.dropTime[0] + wants.dropTime[1]) / 2;
-  const result = (obstacle: Obstacle | null, shortBy: number, adjuster: string | null = null, offMiddle = Infinity): Tried => ({ obstacle, shortBy, adjuster, slides, offMiddle });
-  if (outside) return result('slideTravel', outside.by, outside.adjuster.id);
-  if (d[2] >= 0) return result('topHeavy', d[2]);
-  const { inertia, distance } = aboutAxis(sums, pivot, 'pitch');
-  const drop = dropTime({ mass: sums.mass, inertia, distance, releaseAngle: FROM_LEVEL });
-  if (drop.kind !== 'falls') return result('topHeavy', 0);
-  if (drop.time > wants.dropTime[1]) return result('dropTooLong', drop.time - wants.dropTime[1]);
-  if (drop.time < wants.dropTime[0]) return result('dropTooShort', wants.dropTime[0] - drop.time);
-  const lean = Math.max(Math.abs(Math.atan2(d[0], -d[2])), Math.abs(Math.atan2(d[1], -d[2])));
-  if (lean > wants.levelWithin) return result('slideStep', lean - wants.levelWithin);
-  return result(null, 0, null, Math.abs(drop.time - middle));
-}
-
-/** The free slide that does most along x (0) or y (1): carries the most mass that way. */
-function slideAlong(adjusters: readonly Adjuster[], groups: Variables['groups'], axis: 0 | 1): number | null {
-  const pull = (i: number): number => groups.filter((g) => g.slides.includes(i)).reduce((m, g) => m + g.sums.mass, 0) * Math.abs(unit(adjusters[i]!.axis!)[axis]!);
-  const along = [...new Set(groups.flatMap((g) => g.slides))].filter((i) => Math.abs(unit(adjusters[i]!.axis!)[axis]!) > 0.7);
-  return along.length === 0 ? null : along.reduce((a, b) => (pull(b) > pull(a) ? b : a));
-}
-
-function slideShift(adjusters: readonly Adjuster[], moved: readonly number[], slides: ReadonlyMap<number, number>, inOrder: readonly number[]): Vec3 {
-  return moved.reduce<Vec3>((shift, i) => addScaled(shift, unit(adjusters[i]!.axis!), slides.get(i) ?? inOrder[i]!), ZERO);
-}
-
-/** Nearest setting the hand can make, within the range. */
-export function toStep(adjuster: Pick<Adjuster, 'range' | 'step'>, value: number): number {
-  const [least, most] = adjuster.range;
-  const steps = Math.round(value / adjuster.step);
-  return Math.min(most, Math.max(least, Number((steps * adjuster.step).toPrecision(12))));
-}
-
-/** Obstacles from the farthest to the nearest to a solution. */
-const NEARER: readonly Obstacle[] = ['slideTravel', 'topHeavy', 'dropTooShort', 'dropTooLong', 'slideStep'];
-const closer = (a: Tried, b: Tried): boolean => {
-  const [ra, rb] = [NEARER.indexOf(a.obstacle!), NEARER.indexOf(b.obstacle!)];
-  return ra !== rb ? ra > rb : a.shortBy < b.shortBy;
-};
-
-function valuesOf(assembly: Assembly, variables: Variables, at: { tried: Tried; counts: readonly number[] }): AdjusterValues {
-  const found: Record<string, number> = {};
-  for (const [index, value] of at.tried.slides) found[assembly.rig.adjusters[index]!.id] = value;
-  variables.stacks.forEach((stack, i) => {
-    const adjuster = assembly.rig.adjusters[stack.adjuster]!;
-    found[adjuster.id] = Math.ceil(adjuster.range[0]) + at.counts[i]!;
-  });
-  return found;
+export function valuesOf(problem: Pick<TrimProblem, 'movers' | 'stacks'>, { counts, settled }: Pick<Found, 'counts' | 'settled'>): AdjusterValues {
+  return {
+    ...Object.fromEntries(problem.movers.map((m, i) => [m.id, settled.settings[i]! + 0])),
+    ...Object.fromEntries(problem.stacks.map((s, i) => [s.id, s.least + counts[i]!])),
+  };
 }

@@ -2,8 +2,9 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
+import { MatProgressBar } from '@angular/material/progress-bar';
 import { mdiPlay, mdiStop } from '@mdi/js';
-import { adjusterSteps, dropMotion, figure, FROM_LEVEL, holdPlaces, showFigure, wayOf, type TrimOutcome } from '@tide-pebble/core';
+import { adjusterSteps, dropMotion, figure, FROM_LEVEL, holdPlaces, showFigure, wayOf, type Aim, type ExplainedTrim } from '@tide-pebble/core';
 import { type Subscription, finalize } from 'rxjs';
 import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';
@@ -16,7 +17,10 @@ import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
 import { RigViews } from '../../ui/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
-import { trimWords } from './trim-words';
+import { TradePanel } from './trade-panel';
+import { TrimResult } from './trim-result';
+import { AIMS, trimWords } from './trim-words';
+import { WantsPanel } from './wants-panel';
 
 const FRAME = 1 / 60;
 const STILL = 0.5;
@@ -34,7 +38,7 @@ function push([x, y, z]: readonly [number, number, number]): string {
 @Component({
   selector: 'tp-balance',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, StageLayout, RigViews, Findings, AdjusterRow, NoBench, Icon, HolderPanel],
+  imports: [MatButton, MatProgressBar, StageLayout, TradePanel, TrimResult, WantsPanel, RigViews, Findings, AdjusterRow, NoBench, Icon, HolderPanel],
   templateUrl: './balance.html',
   styleUrl: './balance.css',
   host: { '(document:keydown)': 'key($event)' },
@@ -52,8 +56,11 @@ export class Balance {
     const bench = this.bench();
     return bench ? peopleOf(bench, this.drawnPose()) : [];
   });
-  protected readonly working = signal(false);
-  protected readonly outcome = signal<TrimOutcome | null>(null);
+  protected readonly aims = AIMS;
+  protected readonly aim = signal<Aim>('lightest');
+  /** How far the solver has come, 0 to 1; null while it rests. */
+  protected readonly working = signal<number | null>(null);
+  protected readonly outcome = signal<ExplainedTrim | null>(null);
   private trimming: Subscription | null = null;
   private playing = 0;
 
@@ -119,12 +126,12 @@ export class Balance {
     const wants = this.bench()?.rig.wants;
     if (!wants) return '';
     const say = (kind: 'angle' | 'time', value: number): string => showFigure(figure(kind, value), this.units());
-    return `level within ${say('angle', wants.levelWithin)}, drop ${say('time', wants.dropTime[0])} to ${say('time', wants.dropTime[1])}, least added mass`;
+    return this.hung() ? `level within ${say('angle', wants.levelWithin)}, drop ${say('time', wants.dropTime[0])} to ${say('time', wants.dropTime[1])}` : '';
   });
   protected readonly words = computed(() => {
     const outcome = this.outcome();
     const bench = this.bench();
-    return outcome && bench ? trimWords(outcome, bench.piece.rig.adjusters, this.units()) : '';
+    return outcome && bench ? trimWords(outcome, bench.piece.rig.adjusters, this.units(), this.aim()) : '';
   });
   protected readonly canPlay = computed(() => this.bench()?.judged.evaluation.hung?.pitch.drop.kind === 'falls');
 
@@ -142,15 +149,21 @@ export class Balance {
 
   protected trim(): void {
     const bench = this.bench();
-    if (!bench || this.working()) return;
-    this.working.set(true);
+    if (!bench || this.working() !== null) return;
+    this.working.set(0);
+    this.outcome.set(null);
     this.trimming = this.jobs
-      .run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants })
-      .pipe(finalize(() => this.working.set(false)))
+      .run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: this.aim() }, ({ done, of }) => this.working.set(done / of))
+      .pipe(finalize(() => this.working.set(null)))
       .subscribe((outcome) => {
         this.outcome.set(outcome);
-        if (outcome.kind === 'solved') this.workspace.setAdjusters('trim', outcome.values);
+        if (outcome.kind === 'solved' || outcome.kind === 'axesSet') this.workspace.setAdjusters('trim', outcome.values);
       });
+  }
+
+  protected pickAim(aim: Aim): void {
+    this.aim.set(aim);
+    this.outcome.set(null);
   }
 
   protected cancel(): void {

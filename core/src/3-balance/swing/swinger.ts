@@ -1,0 +1,56 @@
+/** What swings, from an evaluated rig: hung on its joint, held in a wrist that gives, or the bare camera in the same wrist. */
+import { inertiaAbout, massCentre, sumsOf } from '../../1-load';
+import { subtract, type Vec3 } from '../../0-base';
+import { pivotAt, shiftOf, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
+import type { Evaluation } from '../evaluate';
+import type { PanRig } from '../pan/panLean';
+import { supportAt, supportOf } from '../support';
+import { steadyPan } from '../pan/panLean';
+import type { Joint } from './swing';
+
+export interface Swinger {
+  readonly rig: PanRig;
+  readonly joint: Joint;
+  /** What it comes back to: elevations of lens and left side, rad. */
+  readonly level: { readonly lens: number; readonly left: number };
+  readonly holds: 'joint' | 'wrist';
+}
+
+/** A wrist that gives, about all axes: rough, from arms holding a small tool. N m/rad and N m s/rad. */
+const WRIST = { spring: 8, damper: 0.45 };
+/** Two fingers on the post: enough to lead a pan. */
+const FINGERS = { spring: 0.06, damper: 0.05 };
+/** What grease and air take, N m s: rough. */
+const DRAG = 0.003;
+
+/** Null when nothing bears it, or it would turn over. */
+export function swingerOf(assembly: Assembly, values: AdjusterValues, evaluation: Evaluation): Swinger | null {
+  const { rig } = assembly;
+  const support = supportOf(rig);
+  if (!support || evaluation.mass <= 0) return null;
+  const inOrder = valuesInOrder(rig, values);
+  if (evaluation.hung) {
+    const { hung } = evaluation;
+    const at = pivotAt(rig, hung.pivot, inOrder);
+    const panRig = { mass: hung.sums.mass, fromPivot: subtract(hung.massCentre, at), inertia: inertiaAbout(hung.sums, at) };
+    const rest = steadyPan(panRig, 0);
+    if (!rest) return null;
+    return { rig: panRig, joint: { dry: hung.pivot.frictionTorque?.value ?? 0, viscous: DRAG, pan: FINGERS }, level: { lens: rest.lensElevation, left: Math.atan2(rest.up[1], rest.up[2]) }, holds: 'joint' };
+  }
+  if (support.kind !== 'hands') return null;
+  return held(evaluation.pieces.map((p) => p.flat), supportAt(rig, support, inOrder));
+}
+
+/** The camera with what stands on it, in the same wrist, by its foot; null when nothing is mounted. */
+export function bareSwinger(assembly: Assembly, values: AdjusterValues, evaluation: Evaluation): Swinger | null {
+  const load = evaluation.pieces.filter((p) => p.isLoad).map((p) => p.flat);
+  if (load.length === 0 || !assembly.mount) return null;
+  const shift = shiftOf(assembly.rig, assembly.pieces.find((p) => p.isLoad)?.movedBy ?? [], valuesInOrder(assembly.rig, values));
+  return held(load, [assembly.mount[0] + shift[0], assembly.mount[1] + shift[1], assembly.mount[2] + shift[2]]);
+}
+
+/** Held as it stands: the wrist's own set holds its weight, and what the hand does is what moves it. */
+function held(bodies: Parameters<typeof sumsOf>[0], at: Vec3): Swinger {
+  const sums = sumsOf(bodies);
+  return { rig: { mass: sums.mass, fromPivot: subtract(massCentre(sums), at), inertia: inertiaAbout(sums, at) }, joint: { wrist: WRIST }, level: { lens: 0, left: 0 }, holds: 'wrist' };
+}

@@ -1,0 +1,118 @@
+/**
+ * All ways to put washers on that may meet every condition, in the order of a wish. A branch is left out when one of the
+ * conditions' bounds is broken whatever the rest and the slides do; so what is not listed is proven to be no answer.
+ */
+import type { Sums } from '../../1-load';
+import { leastOver, valueOf, withMovingSupport, type Bound } from './conditions';
+import { sumsAbout, type TrimProblem } from './trimProblem';
+
+export interface Candidates {
+  /** Washers' mass of each, kg; and its counts as one number, in the radix of the stacks. */
+  readonly mass: Float64Array;
+  readonly code: Float64Array;
+  readonly count: number;
+  /** Every other way was looked at or left out with reason; false when the list was full. */
+  readonly whole: boolean;
+}
+
+const MOST = 300_000;
+
+/** `between`: only ways whose washers weigh more than the first and at most the second, kg. */
+export function searchCounts(problem: TrimProblem, between: readonly [number, number]): Candidates {
+  const { stacks } = problem;
+  const bounds = boundsOf(problem);
+  // Everything about the support where its movers are at nought: then it adds up.
+  const fromSupport = (sums: Sums): Sums => sumsAbout({ movers: [], groups: [], support: problem.support, supportMovedBy: [] }, sums, []);
+  const start = bounds.map((b) => b.constant + valueOf(b, fromSupport(problem.fixed)) + problem.groups.reduce((sum, g) => {
+    const [low, high] = boxOf(problem, g.movedBy);
+    return sum + leastOver(b, fromSupport(g.sums), low, high);
+  }, 0));
+  // The stack with the heaviest steps is set first: its branches differ most.
+  const order = stacks.map((_, i) => i).sort((p, q) => stepOf(problem, q) - stepOf(problem, p));
+  const values = order.map((i) => stacks[i]!.byCount.map((s) => Float64Array.from(bounds, (b) => valueOf(b, fromSupport(s)))));
+  const masses = order.map((i) => Float64Array.from(stacks[i]!.byCount, (s) => s.mass));
+  const radix = radixOf(problem);
+  const weights = order.map((i) => radix[i]!);
+  const depth = order.length;
+  // Least of each bound, and of the mass, over what is not set yet.
+  const rest = Array.from({ length: depth + 1 }, () => new Float64Array(bounds.length));
+  const restMost = new Float64Array(depth + 1);
+  const restLeast = new Float64Array(depth + 1);
+  for (let k = depth - 1; k >= 0; k--) {
+    for (let j = 0; j < bounds.length; j++) rest[k]![j] = rest[k + 1]![j]! + values[k]!.reduce((least, v) => Math.min(least, v[j]!), Infinity);
+    restMost[k] = restMost[k + 1]! + Math.max(...masses[k]!);
+    restLeast[k] = restLeast[k + 1]! + Math.min(...masses[k]!);
+  }
+  // A bound is broken only beyond rounding: its own size times a little.
+  const slackOf = start.map((s) => 1e-9 * Math.abs(s) + 1e-12);
+  const sums = Array.from({ length: depth + 1 }, () => new Float64Array(bounds.length));
+  sums[0]!.set(start);
+  const mass: number[] = [];
+  const code: number[] = [];
+  let whole = true;
+  const [over, most] = between;
+  const visit = (k: number, added: number, packed: number): void => {
+    if (!whole || added + restLeast[k]! > most || added + restMost[k]! <= over) return;
+    const here = sums[k]!;
+    for (let j = 0; j < here.length; j++) if (here[j]! + rest[k]![j]! > slackOf[j]!) return;
+    if (k === depth) {
+      if (mass.length >= MOST) whole = false;
+      else {
+        mass.push(added);
+        code.push(packed);
+      }
+      return;
+    }
+    const next = sums[k + 1]!;
+    for (let n = 0; n < values[k]!.length; n++) {
+      const one = values[k]![n]!;
+      for (let j = 0; j < here.length; j++) next[j] = here[j]! + one[j]!;
+      visit(k + 1, added + masses[k]![n]!, packed + n * weights[k]!);
+    }
+  };
+  visit(0, 0, 0);
+  return { mass: Float64Array.from(mass), code: Float64Array.from(code), count: mass.length, whole };
+}
+
+const stepOf = ({ stacks }: TrimProblem, i: number): number => {
+  const { byCount } = stacks[i]!;
+  return byCount.length > 1 ? byCount[1]!.mass - byCount[0]!.mass : 0;
+};
+
+/** Weight of each stack's count in a code. */
+export function radixOf({ stacks }: TrimProblem): readonly number[] {
+  let weight = 1;
+  return stacks.map((s) => {
+    const own = weight;
+    weight *= s.byCount.length;
+    return own;
+  });
+}
+
+export function countsOf(problem: TrimProblem, code: number): readonly number[] {
+  const radix = radixOf(problem);
+  return problem.stacks.map((s, i) => Math.floor(code / radix[i]!) % s.byCount.length);
+}
+
+export const combinationsOf = ({ stacks }: TrimProblem): number => stacks.reduce((n, s) => n * s.byCount.length, 1);
+
+function boundsOf({ conditions, movers, supportMovedBy }: TrimProblem): readonly Bound[] {
+  return conditions.flatMap((c) => c.bounds).flatMap((b) => {
+    let held: Bound | null = b;
+    for (const i of supportMovedBy) held = held && withMovingSupport(held, movers[i]!.axis, movers[i]!.range);
+    return held ? [held] : [];
+  });
+}
+
+/** How far a group may be shifted each way, m. */
+function boxOf({ movers }: TrimProblem, movedBy: readonly number[]): readonly [readonly number[], readonly number[]] {
+  const [low, high] = [[0, 0, 0], [0, 0, 0]];
+  for (const i of movedBy) {
+    const { axis, range } = movers[i]!;
+    for (let k = 0; k < 3; k++) {
+      low[k] = low[k]! + Math.min(axis[k]! * range[0], axis[k]! * range[1]);
+      high[k] = high[k]! + Math.max(axis[k]! * range[0], axis[k]! * range[1]);
+    }
+  }
+  return [low, high];
+}

@@ -1,0 +1,150 @@
+/** The best set-up of a trim problem by one aim, with its proof: nothing that could beat it was left out. */
+import { addedBy, sumsAbout, withCounts, type TrimProblem } from './trimProblem';
+import { leanInPan } from './conditions';
+import { combinationsOf, countsOf, searchCounts, type Candidates } from './searchCounts';
+import { MET, rolesOf, settle, type Roles, type Settled } from './settle';
+import type { Sums } from '../../1-load';
+
+export type Aim = 'lightest' | 'calmest' | 'fewestMoves' | 'steadiestPan';
+export interface Found {
+  /** Washers on each stack, in the problem's order. */
+  readonly counts: readonly number[];
+  readonly settled: Settled;
+  readonly added: number;
+  /** Settings and counts that differ from now. */
+  readonly moves: number;
+  /** What the aim makes least. */
+  readonly cost: number;
+}
+export type Solved =
+  | {
+    readonly kind: 'solved';
+    /** The best, and others that are as good, the one with most to spare first. */
+    readonly best: readonly Found[];
+    /** Cost of the next that is worse; null when none was found or it was not looked for. */
+    readonly next: number | null;
+    /** Null: proven. Else how much better another could be at most, and how many of how many were looked at. */
+    readonly gap: { readonly atMost: number; readonly looked: number; readonly of: number } | null;
+    readonly combinations: number;
+    readonly looked: number;
+  }
+  | { readonly kind: 'none'; readonly nearest: Found | null; readonly combinations: number; readonly looked: number; readonly proven: boolean };
+
+/** In a pan this fast (rad/s) the lean is least for that aim: a usual pan, 45° a second. */
+export const USUAL_PAN = Math.PI / 4;
+/** Set-ups settled at most; each is some microseconds. */
+const LOOKED_AT_MOST = 60_000;
+/** Equal costs, as a part of them. */
+const TIE = 1e-9;
+const TIES_AT_MOST = 60;
+
+export function solveTrim(problem: TrimProblem, aim: Aim = 'lightest', tell: (part: number) => void = () => undefined): Solved {
+  const roles = rolesOf(problem);
+  const combinations = combinationsOf(problem);
+  return aim === 'lightest' ? lightest(problem, roles, combinations, tell) : byAim(problem, roles, aim, combinations, tell);
+}
+
+/** By rising mass, in ever larger portions: the first that meets all is the lightest. */
+function lightest(problem: TrimProblem, roles: Roles, combinations: number, tell: (part: number) => void): Solved {
+  const least = problem.stacks.reduce((m, s) => m + Math.min(...s.byCount.map((c) => c.mass)), 0);
+  const most = problem.stacks.reduce((m, s) => m + Math.max(...s.byCount.map((c) => c.mass)), 0);
+  const best: Found[] = [];
+  let nearest: Found | null = null;
+  let [looked, next, over]: [number, number | null, number] = [0, null, -Infinity];
+  let portion = Math.max((most - least) / 16, 1e-6);
+  for (let to = least + portion; over < most; to += portion *= 2) {
+    const found = searchCounts(problem, [over, Math.min(to, most)]);
+    for (const k of byMass(found)) {
+      const mass = found.mass[k]!;
+      if (best.length > 0 && mass > best[0]!.cost * (1 + TIE) + 1e-12 && next !== null) break;
+      if (looked >= LOOKED_AT_MOST || !found.whole) return unproven(best, nearest, mass, looked, found.count, combinations);
+      looked++;
+      const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), 'lightest');
+      if (one.settled.slack < MET) {
+        if (!nearest || one.settled.slack > nearest.settled.slack) nearest = one;
+      } else if (best.length === 0 || mass <= best[0]!.cost * (1 + TIE) + 1e-12) best.length < TIES_AT_MOST && best.push(one);
+      else next ??= mass;
+    }
+    over = to;
+    tell(Math.min(1, (to - least) / (most - least || 1)));
+    if (best.length > 0 && (next !== null || over >= most)) break;
+  }
+  if (best.length === 0) return { kind: 'none', nearest: nearest ?? nearestOf(problem, roles), combinations, looked, proven: true };
+  return { kind: 'solved', best: withMostToSpareFirst(best), next, gap: null, combinations, looked };
+}
+
+const byMass = (found: Candidates): Uint32Array => Uint32Array.from({ length: found.count }, (_, i) => i).sort((a, b) => found.mass[a]! - found.mass[b]!);
+
+function unproven(best: readonly Found[], nearest: Found | null, lower: number, looked: number, of: number, combinations: number): Solved {
+  if (best.length === 0) return { kind: 'none', nearest, combinations, looked, proven: false };
+  return { kind: 'solved', best: withMostToSpareFirst(best), next: null, gap: { atMost: Math.max(0, best[0]!.cost - lower), looked, of }, combinations, looked };
+}
+
+/** Any other aim: each candidate has a cost it cannot beat; in that order, until the best found beats all that are left. */
+function byAim(problem: TrimProblem, roles: Roles, aim: Exclude<Aim, 'lightest'>, combinations: number, tell: (part: number) => void): Solved {
+  const found = searchCounts(problem, [-Infinity, Infinity]);
+  const floor = Float64Array.from({ length: found.count }, (_, k) => floorOf(problem, countsOf(problem, found.code[k]!), aim));
+  const order = Uint32Array.from({ length: found.count }, (_, i) => i).sort((a, b) => floor[a]! - floor[b]! || found.mass[a]! - found.mass[b]!);
+  let best: Found[] = [];
+  let nearest: Found | null = null;
+  let looked = 0;
+  for (const k of order) {
+    if (best.length > 0 && floor[k]! > best[0]!.cost + TIE * Math.abs(best[0]!.cost)) break;
+    if (looked >= LOOKED_AT_MOST) {
+      return best.length === 0 ? { kind: 'none', nearest, combinations, looked, proven: false } : { kind: 'solved', best: withMostToSpareFirst(best), next: null, gap: { atMost: Math.max(0, best[0]!.cost - floor[k]!), looked, of: found.count }, combinations, looked };
+    }
+    if (++looked % 512 === 0) tell(looked / Math.min(found.count, LOOKED_AT_MOST));
+    const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), aim);
+    if (one.settled.slack < MET) {
+      if (!nearest || one.settled.slack > nearest.settled.slack) nearest = one;
+    } else if (best.length === 0 || one.cost < best[0]!.cost - TIE * Math.abs(best[0]!.cost)) best = [one];
+    else if (one.cost <= best[0]!.cost + TIE * Math.abs(best[0]!.cost) && best.length < TIES_AT_MOST) best.push(one);
+  }
+  if (best.length === 0) return { kind: 'none', nearest: nearest ?? nearestOf(problem, roles), combinations, looked, proven: found.whole };
+  return { kind: 'solved', best: withMostToSpareFirst(best), next: null, gap: found.whole ? null : { atMost: NaN, looked, of: found.count }, combinations, looked };
+}
+
+const withMostToSpareFirst = (best: readonly Found[]): readonly Found[] => [...best].sort((a, b) => b.settled.slack - a.settled.slack);
+
+/** Nothing with these counts costs less by this aim. */
+function floorOf(problem: TrimProblem, counts: readonly number[], aim: Exclude<Aim, 'lightest'>): number {
+  if (aim === 'fewestMoves') return counts.reduce((n, c, i) => n + Number(problem.stacks[i]!.least + c !== problem.stacks[i]!.now), 0);
+  if (aim === 'steadiestPan') return 0;
+  // Calm grows as its slides go out; at each mover's ends lies the most there can be.
+  const still = withCounts(problem, counts);
+  const ends = [0, 1].map((e) => problem.movers.map((m) => m.range[e]!));
+  const corners = problem.movers.reduce<number[][]>((all, _, i) => all.flatMap((c) => [[...c, ends[0]![i]!], [...c, ends[1]![i]!]]), [[]]);
+  return -Math.max(...corners.map((c) => calmnessOf(sumsAbout(problem, still, c))));
+}
+
+/** Of pitch and roll the product's root, kg m²: what resists a nudge either way. */
+const calmnessOf = ({ inertia }: Sums): number => Math.sqrt(Math.max(0, inertia[0][0] * inertia[1][1]));
+
+export function foundAt(problem: TrimProblem, roles: Roles, counts: readonly number[], aim: Aim): Found {
+  const still = withCounts(problem, counts);
+  const settled = aim === 'fewestMoves' ? withFewestMoved(problem, roles, still) : settle(problem, roles, still);
+  const moves = counts.reduce((n, c, i) => n + Number(problem.stacks[i]!.least + c !== problem.stacks[i]!.now), 0) + movedOf(problem, settled);
+  const added = addedBy(problem, counts);
+  const cost = aim === 'lightest' ? added : aim === 'fewestMoves' ? moves : aim === 'calmest' ? -calmnessOf(settled.about) : leanInPan(settled.about, USUAL_PAN);
+  return { counts, settled, added, moves, cost };
+}
+
+const movedOf = ({ movers }: TrimProblem, { settings }: Settled): number => movers.reduce((n, m, i) => n + Number(Math.abs(settings[i]! - m.now) > Math.max(m.step / 2, 1e-9)), 0);
+
+/** As few slides as will do: none, one, then more. */
+function withFewestMoved(problem: TrimProblem, roles: Roles, still: Sums): Settled {
+  const used = [roles.foreAft, roles.sideways, roles.height].filter((i) => i !== null);
+  const subsets = Array.from({ length: 1 << used.length }, (_, bits) => used.filter((_u, n) => (bits >> n) & 1)).sort((a, b) => a.length - b.length);
+  let last: Settled | null = null;
+  for (const free of subsets) {
+    last = settle(problem, roles, still, (i) => free.includes(i));
+    if (last.slack >= MET) return last;
+  }
+  return last!;
+}
+
+/** Where no way passes even the bounds: the least bad of full, empty and present counts. */
+function nearestOf(problem: TrimProblem, roles: Roles): Found | null {
+  const tries = [problem.stacks.map((s) => s.byCount.length - 1), problem.stacks.map(() => 0), problem.stacks.map((s) => Math.min(s.byCount.length - 1, Math.max(0, s.now - s.least)))];
+  return tries.map((c) => foundAt(problem, roles, c, 'lightest')).reduce<Found | null>((a, b) => (a === null || b.settled.slack > a.settled.slack ? b : a), null);
+}

@@ -1,0 +1,101 @@
+/** What can be set on a rig to balance it, brought to sums: slides and threads that move groups or the support, bolts with their counts. */
+import { unit, ZERO, type Vec3 } from '../../0-base';
+import { addSums, moveSums, NO_SUMS, sumsOf, sumsOfOne, type Sums } from '../../1-load';
+import { shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
+import type { Condition } from './conditions';
+
+/** A setting with a place along a line: slide, thread, telescope, hole row or mark. */
+export interface Mover {
+  readonly id: string;
+  readonly axis: Vec3;
+  readonly range: readonly [number, number];
+  /** The hand's least step, m; nought where any place can be set. */
+  readonly step: number;
+  readonly now: number;
+}
+export interface MovedGroup {
+  /** Indices of movers, and what they carry together with all of them at nought. */
+  readonly movedBy: readonly number[];
+  readonly sums: Sums;
+}
+export interface StackChoice {
+  readonly id: string;
+  /** The count of byCount[0]; the others follow by ones. */
+  readonly least: number;
+  readonly now: number;
+  readonly byCount: readonly Sums[];
+}
+export interface TrimProblem {
+  readonly movers: readonly Mover[];
+  readonly groups: readonly MovedGroup[];
+  readonly stacks: readonly StackChoice[];
+  /** What no mover moves, bolts bare. */
+  readonly fixed: Sums;
+  /** Where it is borne with all movers at nought, m, and the movers that move that place. */
+  readonly support: Vec3;
+  readonly supportMovedBy: readonly number[];
+  readonly conditions: readonly Condition[];
+}
+
+export interface BorneBy {
+  readonly carries: ReadonlySet<string>;
+  readonly at: Vec3;
+  /** Adjusters (indices) that move the place it is borne at. */
+  readonly movedBy: readonly number[];
+}
+
+export function trimProblem(assembly: Assembly, values: AdjusterValues, borne: BorneBy, conditions: readonly Condition[]): TrimProblem {
+  const { rig } = assembly;
+  const inOrder = valuesInOrder(rig, values);
+  const stacks = assembly.stacks.filter((s) => borne.carries.has(s.body));
+  // What carries counted bolts about stays where it is: a sum that depends on both has no place here.
+  const frozen = new Set(stacks.flatMap((s) => s.movedBy));
+  const free = rig.adjusters.flatMap((a, i) => (a.kind !== 'count' && a.axis && !frozen.has(i) ? [i] : []));
+  const place = new Map(free.map((adjuster, n) => [adjuster, n]));
+  const own = (movedBy: readonly number[]): readonly number[] => movedBy.flatMap((i) => place.get(i) ?? []);
+  const still = (movedBy: readonly number[]): Vec3 => shiftOf(rig, movedBy.filter((i) => !place.has(i)), inOrder);
+  let fixed = NO_SUMS;
+  const groups = new Map<string, MovedGroup>();
+  for (const piece of assembly.pieces) {
+    if (!borne.carries.has(piece.body)) continue;
+    const movedBy = own(piece.movedBy);
+    const sums = moveSums(sumsOfOne(piece.flat), still(piece.movedBy));
+    if (movedBy.length === 0) fixed = addSums(fixed, sums);
+    else groups.set(movedBy.join(), { movedBy, sums: addSums(groups.get(movedBy.join())?.sums ?? NO_SUMS, sums) });
+  }
+  const choices = new Map<number, StackChoice>();
+  for (const stack of stacks) {
+    const shift = shiftOf(rig, stack.movedBy, inOrder);
+    const at = (count: number): Sums => {
+      const body = stackBody(stack, count);
+      return body ? moveSums(sumsOf([body]), shift) : NO_SUMS;
+    };
+    if (stack.countedBy === null) fixed = addSums(fixed, at(stack.station.count));
+    else {
+      const adjuster = rig.adjusters[stack.countedBy]!;
+      const least = Math.ceil(adjuster.range[0]);
+      const byCount = Array.from({ length: Math.floor(adjuster.range[1]) - least + 1 }, (_, n) => at(least + n));
+      // One count may set several bolts at once: a pair, left and right.
+      const pair = choices.get(stack.countedBy);
+      choices.set(stack.countedBy, { id: adjuster.id, least, now: Math.round(inOrder[stack.countedBy]!), byCount: pair ? pair.byCount.map((sums, n) => addSums(sums, byCount[n]!)) : byCount });
+    }
+  }
+  const movers = free.map((i): Mover => {
+    const { id, axis, range, step } = rig.adjusters[i]!;
+    return { id, axis: unit(axis!), range, step, now: inOrder[i]! };
+  });
+  return { movers, groups: [...groups.values()], stacks: [...choices.values()], fixed, support: borne.at, supportMovedBy: own(borne.movedBy), conditions };
+}
+
+/** Sums about the support with these counts (indices into byCount) and settings. */
+export function sumsAbout({ movers, groups, support, supportMovedBy }: Pick<TrimProblem, 'movers' | 'groups' | 'support' | 'supportMovedBy'>, still: Sums, settings: readonly number[]): Sums {
+  const shift = (movedBy: readonly number[]): Vec3 => movedBy.reduce<Vec3>((s, i) => [s[0] + movers[i]!.axis[0] * settings[i]!, s[1] + movers[i]!.axis[1] * settings[i]!, s[2] + movers[i]!.axis[2] * settings[i]!], ZERO);
+  const all = groups.reduce((sum, g) => addSums(sum, moveSums(g.sums, shift(g.movedBy))), still);
+  const [x, y, z] = shift(supportMovedBy);
+  return moveSums(all, [-support[0] - x, -support[1] - y, -support[2] - z]);
+}
+
+export const withCounts = ({ fixed, stacks }: TrimProblem, counts: readonly number[]): Sums => stacks.reduce((sum, s, i) => addSums(sum, s.byCount[counts[i]!]!), fixed);
+
+/** Washers put on, kg. */
+export const addedBy = ({ stacks }: TrimProblem, counts: readonly number[]): number => stacks.reduce((mass, s, i) => mass + s.byCount[counts[i]!]!.mass, 0);

@@ -1,0 +1,50 @@
+/** Command line: reads a rig file and prints how to balance it as JSON, the same set-up the Balance stage finds. */
+import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { parseArgs } from 'node:util';
+import { faultLine, METRIC, parseRigFile, render, trimExplained, wants as wantsSchema, workpiece, type Aim } from '@tide-pebble/core';
+
+const USE = 'Use: npm run -s trim -- FILE [--loadout NAME] [--aim lightest|calmest|fewestMoves|steadiestPan] [--want KEY=VALUE]…, for instance --want dropTime=1.8,2.4 --want levelWithin=0.0175 (SI: s, rad, kg)';
+const AIMS: readonly Aim[] = ['lightest', 'calmest', 'fewestMoves', 'steadiestPan'];
+let args;
+try {
+  args = parseArgs({ allowPositionals: true, options: { loadout: { type: 'string' }, aim: { type: 'string' }, want: { type: 'string', multiple: true } } });
+} catch (error) {
+  fail(`${error instanceof Error ? error.message : String(error)}\n${USE}`);
+}
+const [file, ...more] = args.positionals;
+if (!file || more.length > 0) fail(USE);
+const aim = (args.values.aim ?? 'lightest') as Aim;
+if (!AIMS.includes(aim)) fail(`There is no aim “${aim}”. ${USE}`);
+let text = '';
+try {
+  text = readFileSync(resolve(process.env['INIT_CWD'] ?? '.', file), 'utf8');
+} catch (error) {
+  fail(`Could not read ${file}: ${error instanceof Error ? error.message : String(error)}`);
+}
+const read = parseRigFile(text);
+if (!read.ok) fail(read.faults.map((f) => `${file}: ${faultLine(f)}`).join('\n'));
+const { rig, loadouts, kit, setups } = read.value;
+const asked = args.values.loadout;
+const loadout = asked === undefined ? (loadouts.find((l) => l.id === rig.loadout) ?? loadouts[0] ?? null) : loadouts.find((l) => l.name === asked || l.id === asked);
+if (loadout === undefined) fail(`No loadout “${asked}” in this file. It has: ${loadouts.map((l) => l.name).join(', ') || 'none'}.`);
+const wanted = wantsSchema.safeParse({ ...rig.wants, ...Object.fromEntries((args.values.want ?? []).map(wantOf)) });
+if (!wanted.success) fail(wanted.error.issues.map((i) => `want ${i.path.join('.')}: ${i.message}`).join('\n'));
+const made = workpiece(rig, loadout, new Map(kit.map((k) => [k.id, k])));
+if (!made.ok) fail(made.reason);
+const values = setups.find((s) => s.rig === rig.id && s.loadout === loadout?.id)?.values ?? {};
+const outcome = trimExplained(made.piece.assembly, values, wanted.data, { aim });
+console.log(JSON.stringify({ rig: rig.name, loadout: loadout?.name ?? null, aim, ...(outcome.kind === 'impossible' ? { ...outcome, remedies: outcome.remedies.map((r) => ({ ...r, label: render(r.label, METRIC) })) } : outcome) }, null, 2));
+
+/** "dropTime=1.8,2.4" is a pair, "levelWithin=0.0175" a number. */
+function wantOf(given: string): readonly [string, number | readonly number[]] {
+  const [key, value, ...rest] = given.split('=');
+  const numbers = (value ?? '').split(',').map((v) => (v.trim() === '' ? NaN : Number(v)));
+  if (!key || rest.length > 0 || numbers.some((n) => !Number.isFinite(n))) fail(`“${given}” is no want. ${USE}`);
+  return [key, numbers.length === 1 ? numbers[0]! : numbers];
+}
+
+function fail(message: string): never {
+  console.error(message);
+  process.exit(1);
+}

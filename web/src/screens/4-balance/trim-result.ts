@@ -1,0 +1,71 @@
+/** What the trim found beside the set-up itself: other ways as good, or what would make it possible, each to take in a click. */
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { figure, render, showFigure, type Remedy, type SetUpFound, type ExplainedTrim } from '@tide-pebble/core';
+import { Units } from '../../services/units';
+import { Workspace, type Bench } from '../../services/workspace';
+
+const SHOWN = 6;
+
+@Component({
+  selector: 'tp-trim-result',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton],
+  template: `
+    @if (ties().length > 0) {
+      <h2>Other ways as good</h2>
+      @for (t of ties(); track $index) {
+        <button matButton="outlined" type="button" (click)="take(t.found)">{{ t.text }}</button>
+      }
+    }
+    @if (remedies().length > 0) {
+      <h2>What would make it possible</h2>
+      @for (r of remedies(); track $index) {
+        @if (r.remedy.whole) {
+          <button matButton="outlined" type="button" (click)="mend(r.remedy)">{{ r.text }}</button>
+        } @else {
+          <p>{{ r.text }}</p>
+        }
+      }
+      <p class="note">Each is the smallest of its kind that does, found by trying. Buttons do it at once, then trim again.</p>
+    }
+  `,
+  styles: `
+    :host { display: grid; gap: var(--space-1); justify-items: start; }
+    button { height: auto; min-height: 36px; white-space: normal; text-align: left; line-height: 1.25; padding-block: 6px; }
+  `,
+})
+export class TrimResult {
+  private readonly workspace = inject(Workspace);
+  private readonly units = inject(Units).now;
+  readonly outcome = input.required<ExplainedTrim>();
+  readonly bench = input.required<Bench>();
+  /** A remedy was applied: what was found is stale. */
+  readonly mended = output<void>();
+
+  protected readonly ties = computed(() => {
+    const outcome = this.outcome();
+    if (outcome.kind !== 'solved') return [];
+    const { adjusters } = this.bench().piece.rig;
+    return outcome.ties.slice(1, SHOWN + 1).map((found) => ({
+      found,
+      text: adjusters.filter((a) => a.kind === 'count' && Math.abs((found.values[a.id] ?? a.value) - (outcome.values[a.id] ?? a.value)) > 0.5).map((a) => `${a.name} ${Math.round(found.values[a.id]!)}`).join(', ') || adjusters.filter((a) => a.kind !== 'count').map((a) => `${a.name} ${showFigure(figure('length', found.values[a.id] ?? a.value, 1), this.units())}`).join(', '),
+    }));
+  });
+  protected readonly remedies = computed(() => {
+    const outcome = this.outcome();
+    return outcome.kind === 'impossible' ? outcome.remedies.map((remedy) => ({ remedy, text: render(remedy.label, this.units()) })) : [];
+  });
+
+  protected take(found: SetUpFound): void {
+    this.workspace.setAdjusters('another way as good', found.values);
+  }
+
+  protected mend(remedy: Remedy): void {
+    const label = render(remedy.label, this.units());
+    if (remedy.changes.length > 0) this.workspace.apply(label, remedy.changes);
+    const { wants } = remedy;
+    if (wants) this.workspace.editRig(label, (rig) => ({ ...rig, wants: { ...rig.wants, ...wants } }));
+    this.mended.emit();
+  }
+}
