@@ -14,7 +14,11 @@ export const STAGES = [
   { path: 'shelf', title: 'Shelf', load: () => import('../screens/1-shelf/shelf').then((m) => m.Shelf), sheets: [{ path: 'choose', load: () => import('../screens/1-shelf/choose/choose').then((m) => m.Choose) }] },
   { path: 'load', title: 'Load', load: () => import('../screens/2-load/load').then((m) => m.Load), sheets: [{ path: ':id', load: () => import('../screens/2-load/item/item-sheet').then((m) => m.ItemSheet) }] },
   { path: 'frame', title: 'Frame', load: () => import('../screens/3-frame/frame').then((m) => m.Frame), sheets: [{ path: 'print', load: () => import('../screens/3-frame/print/print').then((m) => m.PrintSheet) }] },
-  { path: 'balance', title: 'Balance', load: () => import('../screens/4-balance/balance').then((m) => m.Balance) },
+  { path: 'balance', title: 'Balance', load: () => import('../screens/4-balance/balance').then((m) => m.Balance), sheets: [
+    { path: 'set-ups', load: () => import('../screens/4-balance/set-ups/set-ups').then((m) => m.SetUps) },
+    { path: 'pan', load: () => import('../screens/4-balance/pan/pan').then((m) => m.Pan) },
+    { path: 'swing', load: () => import('../screens/4-balance/swing/swing').then((m) => m.SwingSheet) },
+  ] },
   { path: 'stock', title: 'Stock', load: () => import('../screens/5-stock/stock').then((m) => m.Stock) },
   { path: 'build', title: 'Build', load: () => import('../screens/6-build/build').then((m) => m.Build) },
   { path: 'field', title: 'Field', load: () => import('../screens/7-field/field').then((m) => m.Field) },

@@ -49,6 +49,8 @@ export class RigViews {
   readonly people = input<readonly Stance[]>([]);
   /** Extra turn of what hangs, rad, nose down: for playing the drop. */
   readonly swing = input<number | null>(null);
+  /** The same seen from the front, rad, left side down; both views are then shown while it swings. */
+  readonly swingFront = input<number | null>(null);
   readonly dimensions = input<readonly DrawnDimension[]>([]);
   readonly dimensionChanged = output<{ id: string; quantity: Quantity }>();
   /** What is picked on the drawing, and where it is dragged or nudged to; only where the stage asks for it. */
@@ -86,11 +88,11 @@ export class RigViews {
     return left === null || !at || this.swing() !== null ? null : { from: at, to: [left + 32, this.size().height - 150] as const };
   });
   protected readonly sheet = computed(() => sheetOf(this.drawn().judged.evaluation.pieces, this.shownViews(), this.size(), this.swinging(), this.margins(), this.people().flatMap(roomOf)));
-  protected readonly shownViews = computed<readonly View[]>(() => (this.size().width < 560 || this.playing() ? this.views().slice(0, 1) : this.views()));
+  protected readonly shownViews = computed<readonly View[]>(() => (this.size().width < (this.swingFront() === null ? 560 : 380) || (this.playing() && this.swingFront() === null) ? this.views().slice(0, 1) : this.views()));
   protected readonly lean = computed(() => {
     const rest = this.hung()?.hang.rest;
     if (this.selectable()) return LEVEL;
-    return { side: this.swing() ?? rest?.noseDown ?? 0, front: this.swing() === null ? (rest?.leftSideDown ?? 0) : 0, top: 0 };
+    return { side: this.swing() ?? rest?.noseDown ?? 0, front: this.swing() === null ? (rest?.leftSideDown ?? 0) : (this.swingFront() ?? 0), top: 0 };
   });
   protected readonly label = computed(() => {
     const { rig, judged } = this.drawn();

@@ -9,6 +9,7 @@ import { gripOrder } from './gripOrder';
 import { hangsLevel } from './hangsLevel';
 import { heavyAndCalm } from './heavyAndCalm';
 import { holdTime } from './holdTime';
+import { leansInPan } from './leansInPan';
 import { levelNotKnown } from './levelNotKnown';
 import { nothingMounted } from './nothingMounted';
 import { poleOnHead } from './poleOnHead';
@@ -20,4 +21,4 @@ import { topHeavy } from './topHeavy';
 import { wornLoads } from './wornLoads';
 import { wristLoad } from './wristLoad';
 
-export const BALANCE_CHECKS: readonly BalanceCheck[] = [axesBalanced, clampHolds, dropInPool, eyeAtFinder, fitsTheBag, gripOrder, hangsLevel, heavyAndCalm, holdTime, levelNotKnown, nothingMounted, poleOnHead, poseReach, stackFitsBolt, standsOnFeet, stopPadding, topHeavy, wornLoads, wristLoad];
+export const BALANCE_CHECKS: readonly BalanceCheck[] = [axesBalanced, clampHolds, dropInPool, eyeAtFinder, fitsTheBag, gripOrder, hangsLevel, heavyAndCalm, holdTime, leansInPan, levelNotKnown, nothingMounted, poleOnHead, poseReach, stackFitsBolt, standsOnFeet, stopPadding, topHeavy, wornLoads, wristLoad];

@@ -62,8 +62,9 @@ function lightest(problem: TrimProblem, roles: Roles, combinations: number, tell
       const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), 'lightest');
       if (one.settled.slack < MET) {
         if (!nearest || one.settled.slack > nearest.settled.slack) nearest = one;
-      } else if (best.length === 0 || mass <= best[0]!.cost * (1 + TIE) + 1e-12) best.length < TIES_AT_MOST && best.push(one);
-      else next ??= mass;
+      } else if (best.length === 0 || mass <= best[0]!.cost * (1 + TIE) + 1e-12) {
+        if (best.length < TIES_AT_MOST) best.push(one);
+      } else next ??= mass;
     }
     over = to;
     tell(Math.min(1, (to - least) / (most - least || 1)));

@@ -9,6 +9,7 @@ import { type Subscription, finalize } from 'rxjs';
 import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';
 import { Units } from '../../services/units';
+import { BenchTabs } from './bench-tabs';
 import { HolderPanel, peopleOf } from './holder-panel';
 import { Workspace } from '../../services/workspace';
 import { AdjusterRow } from '../../ui/adjuster-row';
@@ -38,7 +39,7 @@ function push([x, y, z]: readonly [number, number, number]): string {
 @Component({
   selector: 'tp-balance',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatProgressBar, StageLayout, TradePanel, TrimResult, WantsPanel, RigViews, Findings, AdjusterRow, NoBench, Icon, HolderPanel],
+  imports: [MatButton, MatProgressBar, BenchTabs, StageLayout, TradePanel, TrimResult, WantsPanel, RigViews, Findings, AdjusterRow, NoBench, Icon, HolderPanel],
   templateUrl: './balance.html',
   styleUrl: './balance.css',
   host: { '(document:keydown)': 'key($event)' },

@@ -1,0 +1,131 @@
+/** The pan test: turn it at a rate, see how it leans in the picture, where it ends to be steady, and what to move so that it does not. */
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, linkedSignal, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { bodiesBeyond, DEGREE, figure, movesForPan, panReading, showFigure, type PanMove, type PanReading } from '@tide-pebble/core';
+import { finalize, type Subscription } from 'rxjs';
+import { injectBench } from '../../../services/bench-signal';
+import { Jobs } from '../../../services/jobs';
+import { Pointer } from '../../../services/pointer';
+import { Units } from '../../../services/units';
+import { Workspace } from '../../../services/workspace';
+import { NoBench } from '../../../ui/no-bench';
+import { RigViews } from '../../../ui/rig-views';
+import { StageLayout } from '../../../ui/stage-layout';
+import { BenchTabs } from '../bench-tabs';
+import { LensView } from '../lens-view';
+import { trimWords } from '../trim-words';
+
+/** A slow, a usual and a whip pan, degrees a second. */
+const RATES = [10, 45, 120] as const;
+const MOST_RATE = 180;
+/** Where no lens is known, rad. */
+const USUAL_WIDTH = 40 * DEGREE;
+const MOVES_SHOWN = 3;
+
+@Component({
+  selector: 'tp-pan',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, MatProgressBar, StageLayout, RigViews, NoBench, BenchTabs, LensView],
+  templateUrl: './pan.html',
+  styleUrl: './pan.css',
+})
+export class Pan {
+  private readonly workspace = inject(Workspace);
+  private readonly jobs = inject(Jobs);
+  private readonly units = inject(Units).now;
+  protected readonly pointer = inject(Pointer);
+  protected readonly bench = injectBench();
+  protected readonly most = MOST_RATE;
+  protected readonly degrees = signal(45);
+  protected readonly part = signal<number | null>(null);
+  private readonly rigId = computed(() => this.bench()?.rig.id);
+  protected readonly said = linkedSignal<unknown, string>({ source: this.rigId, computation: () => '' });
+  private job: Subscription | undefined;
+
+  protected readonly hung = computed(() => this.bench()?.judged.evaluation.hung ?? null);
+  protected readonly across = computed(() => {
+    const cones = this.bench()?.piece.cones ?? [];
+    return cones.length > 0 ? Math.min(...cones.map((c) => c.long.across)) : USUAL_WIDTH;
+  });
+  protected readonly lensNote = computed(() => (this.bench()?.piece.cones.length ? `lens at its longest, ${this.say('angle', this.across(), 0)} wide` : `no lens known: a picture ${this.say('angle', this.across(), 0)} wide`));
+  protected readonly now = computed((): PanReading | null => {
+    const hung = this.hung();
+    return hung ? panReading(hung, this.degrees() * DEGREE, this.across()) : null;
+  });
+  protected readonly table = computed(() => {
+    const hung = this.hung();
+    return hung ? RATES.map((rate) => ({ rate, text: this.words(panReading(hung, rate * DEGREE, this.across())) })) : [];
+  });
+  /** Rest and pan together, for the drawing and the lens: nose down and left side down, rad. */
+  protected readonly leaning = computed(() => {
+    const [hung, now] = [this.hung(), this.now()];
+    const rest = hung?.hang.rest;
+    if (!rest || !now?.lean) return null;
+    return { noseDown: rest.noseDown - now.lean.noseUp, leftSideDown: rest.leftSideDown - now.lean.leftUp };
+  });
+  protected readonly limit = computed(() => {
+    const now = this.now();
+    if (!now) return '';
+    const { balanced, unstableAbove } = now.limit;
+    if (unstableAbove === null) return 'It keeps upright at every rate: its inertia in pan is the largest.';
+    const at = `${this.say('angle', unstableAbove, 0)} a second`;
+    return balanced ? `Upright is a rest up to ${at}; beyond it drifts out, over seconds.` : `Evenly laid out it would be steady up to ${at}. Near that the lean grows fast.`;
+  });
+  protected readonly moves = computed(() => {
+    const bench = this.bench();
+    const hung = this.hung();
+    if (!bench || !hung) return [];
+    const { rig } = bench.piece;
+    return movesForPan(hung, bench.judged.evaluation.pieces, bodiesBeyond(rig, hung.pivot)).slice(0, MOVES_SHOWN).map((move) => ({ move, text: `${move.up > 0 ? 'Raise' : 'Lower'} the ${lower(move.name)} ${this.say('length', Math.abs(move.up), 0)}`, why: `${move.product === 'foreAft' ? 'takes away what makes the nose lean' : 'takes away what makes it lean aside'}${move.far ? '; too far for this rig' : ''}` }));
+  });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.job?.unsubscribe());
+  }
+
+  protected rate(value: string): void {
+    this.degrees.set(Math.min(MOST_RATE, Math.max(0, Number(value))));
+  }
+
+  protected move({ owner, up }: PanMove): void {
+    this.workspace.edit(`moving ${owner}`, { kind: 'move', id: crypto.randomUUID(), target: owner, by: [0, 0, up] });
+  }
+
+  /** The set-up that leans least, of all that are level and fall as wanted. */
+  protected solve(): void {
+    const bench = this.bench();
+    if (!bench || this.part() !== null) return;
+    this.part.set(0);
+    this.job = this.jobs.run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: 'steadiestPan' }, ({ done, of }) => this.part.set(done / of)).pipe(finalize(() => this.part.set(null))).subscribe({
+      next: (outcome) => {
+        this.said.set(trimWords(outcome, bench.piece.rig.adjusters, this.units(), 'steadiestPan'));
+        if (outcome.kind === 'solved') this.workspace.setAdjusters('the set-up most level in a pan', outcome.values);
+      },
+      error: (fault: Error) => this.said.set(fault.message),
+    });
+  }
+
+  protected stop(): void {
+    this.job?.unsubscribe();
+  }
+
+  protected words(reading: PanReading | null): string {
+    if (!reading) return 'it does not hang';
+    if (!reading.lean) return 'drifts out';
+    const { noseUp, leftUp } = reading.lean;
+    const part = (angle: number, words: readonly [string, string]): string => (Math.abs(angle) < 0.05 * DEGREE ? '' : `${this.say('angle', Math.abs(angle))} ${words[angle > 0 ? 0 : 1]}`);
+    const said = [part(noseUp, ['nose up', 'nose down']), part(leftUp, ['left side up', 'left side down'])].filter(Boolean).join(', ');
+    return said ? `${said}: ${this.say('percent', reading.ofFrame!, 1)} of the picture` : 'stays level';
+  }
+
+  protected overshoot(reading: PanReading): string {
+    return reading.overshoot === null ? '' : `A pan shorter than its swing starts from nought and may overshoot to ${this.say('angle', reading.overshoot)}.`;
+  }
+
+  private say(kind: Parameters<typeof figure>[0], value: number, decimals?: number): string {
+    return showFigure(figure(kind, value, decimals), this.units());
+  }
+}
+
+const lower = (name: string): string => `${name[0]!.toLowerCase()}${name.slice(1)}`;

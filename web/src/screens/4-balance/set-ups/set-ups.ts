@@ -1,0 +1,124 @@
+/** One rig, every loadout: what can be had, how each is set, and what is moved in the field from one to the next. */
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal, untracked } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { figure, showFigure, wayOf, type Adjuster, type AdjusterValues, type KitItem, type Loadout } from '@tide-pebble/core';
+import { movesBetween, type SetUpRow, type SetUpsInput } from '@tide-pebble/core/making';
+import type { Subscription } from 'rxjs';
+import { injectBench } from '../../../services/bench-signal';
+import { Documents } from '../../../services/documents';
+import { Jobs } from '../../../services/jobs';
+import { saveCsv } from '../../../services/save-csv';
+import { Units } from '../../../services/units';
+import { Workspace } from '../../../services/workspace';
+import { NoBench } from '../../../ui/no-bench';
+import { Notices } from '../../../ui/notices';
+import { StageLayout } from '../../../ui/stage-layout';
+import { BenchTabs } from '../bench-tabs';
+import { WANT_WORDS } from '../trim-words';
+
+const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
+
+@Component({
+  selector: 'tp-set-ups',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, MatProgressBar, StageLayout, NoBench, BenchTabs],
+  templateUrl: './set-ups.html',
+  styleUrl: './set-ups.css',
+})
+export class SetUps {
+  private readonly workspace = inject(Workspace);
+  private readonly documents = inject(Documents);
+  private readonly jobs = inject(Jobs);
+  private readonly notices = inject(Notices);
+  private readonly units = inject(Units).now;
+  protected readonly bench = injectBench();
+  private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
+  private readonly kit = toSignal(this.workspace.kit$, { initialValue: NO_KIT });
+  private readonly setups = toSignal(this.workspace.setups$, { initialValue: [] });
+  private job: Subscription | undefined;
+
+  protected readonly part = signal<number | null>(null);
+  protected readonly fault = signal('');
+  private readonly found = signal<readonly SetUpRow[]>([]);
+  private readonly from = signal<string | null>(null);
+  private readonly to = signal<string | null>(null);
+  /** Only what the answer depends on: setting an adjuster does not start it anew. */
+  private readonly asked = computed((): SetUpsInput['rig'] | null => {
+    const bench = this.bench();
+    if (!bench) return null;
+    const { id, design, wants, hands, loadout } = bench.rig;
+    return { id, design, wants, loadout, ...(hands ? { hands } : {}) };
+  }, { equal: (a, b) => a?.design === b?.design && a?.wants === b?.wants && a?.hands === b?.hands && a?.loadout === b?.loadout && a?.id === b?.id });
+
+  protected readonly adjusters = computed(() => this.bench()?.piece.rig.adjusters ?? []);
+  protected readonly rows = computed(() => this.found().map((row) => ({
+    row,
+    says: row.outcome === 'solved' || row.outcome === 'axesSet' ? (row.unmet.length > 0 ? `without: ${row.unmet.map((id) => WANT_WORDS[id]).join(', ')}` : '') : row.outcome === 'impossible' ? `cannot be had${row.failing ? `: ${WANT_WORDS[row.failing]}` : ''}` : row.outcome === 'broken' ? 'cannot be drawn' : 'nothing to set',
+    cells: this.adjusters().map((a) => (row.values ? this.shown(a, row.values[a.id] ?? a.value) : '–')),
+    added: row.values ? showFigure(figure('mass', row.added), this.units()) : '–',
+  })));
+  protected readonly had = computed(() => this.found().filter((r) => r.values !== null));
+  protected readonly fromId = computed(() => this.had().find((r) => r.loadout === this.from())?.loadout ?? this.had()[0]?.loadout ?? null);
+  protected readonly toId = computed(() => this.had().find((r) => r.loadout === this.to())?.loadout ?? this.had().find((r) => r.loadout !== this.fromId())?.loadout ?? null);
+  protected readonly moves = computed(() => {
+    const [a, b] = [this.fromId(), this.toId()].map((id) => this.had().find((r) => r.loadout === id)?.values ?? null);
+    if (!a || !b) return null;
+    return movesBetween(this.adjusters(), a, b).map((m) => ({
+      id: m.adjuster.id, name: m.adjuster.name,
+      text: m.adjuster.kind === 'count' ? `${Math.abs(Math.round(m.to - m.from))} washers ${m.to > m.from ? 'on' : 'off'}, to ${Math.round(m.to)}` : `${showFigure(figure('length', Math.abs(m.to - m.from), 1), this.units())} ${wayOf(m.adjuster, m.to - m.from)}, to ${this.shown(m.adjuster, m.to)}`,
+    }));
+  });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.job?.unsubscribe());
+    effect(() => {
+      const asked = this.asked();
+      const [loadouts, kit] = [this.loadouts(), this.kit()];
+      if (asked && loadouts.length > 0) untracked(() => this.look(asked, loadouts, kit));
+    });
+  }
+
+  private look(rig: SetUpsInput['rig'], loadouts: readonly Loadout[], kit: ReadonlyMap<string, KitItem>): void {
+    this.job?.unsubscribe();
+    this.part.set(0);
+    this.fault.set('');
+    this.job = this.jobs.run('setUps', { rig, loadouts, kit, setups: this.setups() }, ({ done, of }) => this.part.set(done / of)).subscribe({
+      next: (rows) => {
+        this.found.set(rows);
+        this.part.set(null);
+      },
+      error: (fault: Error) => {
+        this.fault.set(fault.message);
+        this.part.set(null);
+      },
+    });
+  }
+
+  protected pick(which: 'from' | 'to', id: string): void {
+    this[which].set(id);
+  }
+
+  /** All that were found, kept as each loadout's set-up; one undo brings the old ones back. */
+  protected keep(): void {
+    const rig = this.bench()?.rig;
+    if (!rig) return;
+    const changes = this.had().map((row) => {
+      const held = this.documents.all('setup').find((s) => s.rig === rig.id && s.loadout === row.loadout);
+      const id = held?.id ?? crypto.randomUUID();
+      return { kind: 'setup' as const, id, body: { id, rig: rig.id, loadout: row.loadout, values: { ...held?.values, ...row.values } } };
+    });
+    this.documents.commit('set-ups of all loadouts', changes);
+    this.notices.sayWithUndo(`${changes.length} set-ups are kept: Field shows each as its card.`);
+  }
+
+  protected csv(): void {
+    const rows = this.rows().map(({ row, cells, added, says }) => Object.fromEntries([['loadout', row.name], ...this.adjusters().map((a, i) => [a.name, cells[i]!] as const), ['washers', added], ['note', says]]));
+    void saveCsv(`${this.bench()?.rig.name ?? 'rig'} set-ups.csv`, rows);
+  }
+
+  private shown(adjuster: Adjuster, value: AdjusterValues[string]): string {
+    return adjuster.kind === 'count' ? `${Math.round(value)}` : showFigure(figure('length', value + 0, Math.abs(value) < 0.1 ? 1 : 0), this.units());
+  }
+}
