@@ -4,6 +4,8 @@ export * from './5-stock';
 export * from './6-build';
 export * from './7-field';
 export * from './8-log';
+export { accuracyOf, type AccuracyInput, type AccuracyOutcome } from './accuracyOf';
+export { learnFrom, type Learned, type LearnInput, type LearnOutcome, type Lesson } from './learnFrom';
 export { movesBetween, setUpsFor, type Move, type SetUpRow, type SetUpsInput } from './setUpsFor';
 export { analyse } from './analyse';
 export { cure, type Cure, type CureInput } from './cure';

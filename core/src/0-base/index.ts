@@ -4,6 +4,8 @@ export * from './vec';
 export * from './rotation';
 export { symmetricEigenvalues } from './eigen';
 export { rootBetween, leastBetween, rootsOfQuadratic } from './roots';
+export { solveDefinite } from './solveDefinite';
+export { evenDraws, normalDraws } from './chance';
 export { ellipticK } from './ellipticK';
 export { extrapolatedMidpoint, type Rates, type Stepper } from './timeStep';
 export { MATERIALS, materialOf, type Material } from './materials';

@@ -5,7 +5,7 @@ export { dropMotion, dropTime, FROM_LEVEL, type Drop, type Friction, type Pendul
 export { equivalentPendulum } from './equivalentPendulum';
 export { aboutAxis, heightForDrop, sliderForDrop, type HeightForDrop } from './dropTimeWanted';
 export { evaluate, type Calm, type Evaluation, type Hung } from './evaluate';
-export { type BalanceSpread, type Contribution } from './spread';
+export { shiftsOf, type BalanceSpread, type Contribution } from './spread';
 export { adjusterSteps, readings, type AdjusterStep } from './adjusterSteps';
 export { moveLabel, turnsOf, wayOf } from './fixByAdjuster';
 export { quickBalance, type QuickBalance, type QuickReading } from './quickBalance';
@@ -40,7 +40,9 @@ export { addAcceleration, breaksOf, headingAt, STILL, type Gust, type HandMotion
 export { energyAt, firstAcceleration, SAMPLE, swing, turnFromUp, type Joint as SwingJoint, type Swing, type SwingInput, type SwingOutcome } from './swing/swing';
 // the solver
 export { drop as dropCondition, dropOf as dropOfSums, leanInPan, level as levelCondition, upright as uprightCondition, type Condition, type ConditionId } from './trim/conditions';
-export { type Mover, type StackChoice, type TrimProblem } from './trim/trimProblem';
+export { sumsAbout, trimProblem, type Mover, type StackChoice, type TrimProblem } from './trim/trimProblem';
+export { wantedOf, type Wanted } from './trim/wantedOf';
+export { aboutSupport, accuracy, type Accuracy, type Chance, type Leeway, type Unsure } from './trim/accuracy';
 export { solveTrim, USUAL_PAN, type Aim, type Found, type Solved } from './trim/solveTrim';
 export { MOTIONS, type Motion } from './swing/motions';
 export { SETTLED, swingFigures, traceOf, turnAt, type AxisFigures, type SwingFigures, type SwingTrace } from './swing/swingFigures';

@@ -22,7 +22,7 @@ export interface Contribution {
   readonly share: number;
 }
 
-interface Change extends Contribution {
+export interface Change extends Contribution {
   readonly sums: Sums;
 }
 
@@ -50,7 +50,8 @@ export function spreadOf(bodies: readonly FlatBody[], sums: Sums, pivot: Vec3): 
   };
 }
 
-function shiftsOf(bodies: readonly FlatBody[]): readonly Change[] {
+/** Each thing not known, and how the sums change when it is off by one standard uncertainty; what has the same source moves together. */
+export function shiftsOf(bodies: readonly FlatBody[]): readonly Change[] {
   const byMass = new Map<string, Change>();
   const byPlace = new Map<string, Change>();
   const centres: Change[] = [];

@@ -10,7 +10,11 @@ export const logEntry = z.strictObject({
   when: z.iso.datetime({ offset: true }),
   values: z.record(id, finite),
   expected: z.strictObject({ noseDown: finite.nullable(), leftSideDown: finite.nullable(), dropPitch: finite.nullable(), dropSpread: notNegative.nullable() }),
-  seen: z.strictObject({ noseDown: finite.optional(), leftSideDown: finite.optional(), dropTimes: z.array(positive.max(60)).max(20) }),
+  seen: z.strictObject({
+    noseDown: finite.optional(), leftSideDown: finite.optional(), dropTimes: z.array(positive.max(60)).max(20),
+    /** It would not hang upright. Its mass on the scale, kg; ahead of the pivot where it balances on a finger, m. */
+    turnsOver: z.literal(true).optional(), mass: positive.max(200).optional(), fingerAhead: finite.optional(),
+  }),
   notes: z.string().max(4000),
 });
 export type LogEntry = z.infer<typeof logEntry>;

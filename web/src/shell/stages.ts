@@ -17,6 +17,8 @@ export const STAGES = [
   { path: 'balance', title: 'Balance', load: () => import('../screens/4-balance/balance').then((m) => m.Balance), sheets: [
     { path: 'set-ups', load: () => import('../screens/4-balance/set-ups/set-ups').then((m) => m.SetUps) },
     { path: 'pan', load: () => import('../screens/4-balance/pan/pan').then((m) => m.Pan) },
+    { path: 'accuracy', load: () => import('../screens/4-balance/accuracy/accuracy').then((m) => m.AccuracySheet) },
+    { path: 'learn', load: () => import('../screens/4-balance/learn/learn').then((m) => m.Learn) },
     { path: 'swing', load: () => import('../screens/4-balance/swing/swing').then((m) => m.SwingSheet) },
   ] },
   { path: 'stock', title: 'Stock', load: () => import('../screens/5-stock/stock').then((m) => m.Stock) },

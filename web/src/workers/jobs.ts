@@ -1,12 +1,14 @@
 /** The messages between page and worker. Workers are thin: they parse the message, call the core and answer. */
 import { swing, tradeCurve, trimExplained, type AdjusterValues, type Aim, type Assembly, type BinItem, type Rig, type SwingInput, type ExplainedTrim, type SwingOutcome, type TradePoint, type Wants } from '@tide-pebble/core';
-import { chooseFamilies, cure, setUpsFor, stockPlan, type Candidate, type ChooseInput, type Cure, type CureInput, type SetUpRow, type SetUpsInput, type StockPlan } from '@tide-pebble/core/making';
+import { accuracyOf, chooseFamilies, cure, learnFrom, setUpsFor, stockPlan, type AccuracyInput, type AccuracyOutcome, type Candidate, type ChooseInput, type Cure, type CureInput, type LearnInput, type LearnOutcome, type SetUpRow, type SetUpsInput, type StockPlan } from '@tide-pebble/core/making';
 import { readTable, type TableInput, type TableOutcome, type TablePart } from './read-table';
 
 export interface JobInputs {
   readonly trim: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants; readonly aim: Aim };
   readonly trade: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants };
   readonly setUps: SetUpsInput;
+  readonly accuracy: AccuracyInput;
+  readonly learn: LearnInput;
   readonly swing: readonly SwingInput[];
   readonly stock: { readonly rig: Rig; readonly values: AdjusterValues; readonly bin: readonly BinItem[]; readonly kerf: number };
   readonly table: TableInput;
@@ -17,6 +19,8 @@ export interface JobResults {
   readonly trim: ExplainedTrim;
   readonly trade: readonly TradePoint[];
   readonly setUps: readonly SetUpRow[];
+  readonly accuracy: AccuracyOutcome;
+  readonly learn: LearnOutcome;
   readonly swing: readonly SwingOutcome[];
   readonly stock: StockPlan;
   readonly table: TableOutcome;
@@ -48,6 +52,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
     case 'trim': return trimExplained(message.input.assembly, message.input.values, message.input.wants, { aim: message.input.aim, tell: ofOne });
     case 'trade': return tradeCurve(message.input.assembly, message.input.values, message.input.wants, ofOne);
     case 'setUps': return setUpsFor(message.input, ofOne);
+    case 'learn': return learnFrom(message.input);
+    case 'accuracy': return accuracyOf(message.input, ofOne);
     case 'swing': return message.input.map(swing);
     case 'stock': return stockPlan(message.input.rig, message.input.values, message.input.bin, message.input.kerf);
     case 'choose': return chooseFamilies(message.input);

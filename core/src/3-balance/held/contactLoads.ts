@@ -1,5 +1,5 @@
 /** How a rig's weight is shared among shoulder, chest and hands, which can only push: an estimate, since there are more of them than equations. */
-import { cross, scale, subtract, unit, type Vec3 } from '../../0-base';
+import { cross, scale, subtract, unit, type Vec3, solveDefinite } from '../../0-base';
 
 export interface Push {
   /** Where it bears, m, level axes. */
@@ -102,29 +102,6 @@ function carriers(columns: readonly (readonly number[])[], wanted: readonly numb
   for (const g of shares) most = Math.max(most, g);
   const exact = leastOn(columns, columns.map((_, i) => i).filter((i) => shares[i]! > 1e-9 * most), wanted);
   return exact?.every((x) => x >= -NOUGHT * most) ? exact : null;
-}
-
-/** Cholesky of the lower half; the matrix is symmetric and, by its damping, definite. */
-function solveDefinite(matrix: readonly (readonly number[])[], right: readonly number[]): number[] {
-  const n = right.length;
-  const l = matrix.map((row) => [...row]);
-  for (let i = 0; i < n; i++) {
-    for (let j = 0; j <= i; j++) {
-      let sum = matrix[i]![j]!;
-      for (let k = 0; k < j; k++) sum -= l[i]![k]! * l[j]![k]!;
-      l[i]![j] = i === j ? Math.sqrt(Math.max(sum, 1e-300)) : sum / l[j]![j]!;
-    }
-  }
-  const x = [...right];
-  for (let i = 0; i < n; i++) {
-    for (let k = 0; k < i; k++) x[i]! -= l[i]![k]! * x[k]!;
-    x[i]! /= l[i]![i]!;
-  }
-  for (let i = n - 1; i >= 0; i--) {
-    for (let k = i + 1; k < n; k++) x[i]! -= l[k]![i]! * x[k]!;
-    x[i]! /= l[i]![i]!;
-  }
-  return x;
 }
 
 /** Minimum-norm answer of the columns in `members` (the rest nought); null when they cannot make what is wanted. */

@@ -1,5 +1,6 @@
 /** Trim: the set-up that meets what is wanted, best by an aim and proven so, by the same means for whatever bears the rig; or what fails nearest. */
 import { placedPieces, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
+import { addSums, type Sums } from '../../1-load';
 import type { Wants } from '../../model';
 import { axesIn, balancedAxes } from '../turning';
 import type { ConditionId } from './conditions';
@@ -49,10 +50,12 @@ export type TrimOutcome =
 
 export interface TrimOptions {
   readonly aim?: Aim;
+  /** What hangs there besides the model's bodies, by what was learned: sums about the rig's origin, added to what no slide moves. */
+  readonly also?: Sums | null;
   readonly tell?: (part: number) => void;
 }
 
-export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, { aim = 'lightest', tell = () => undefined }: TrimOptions = {}): TrimOutcome {
+export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, { aim = 'lightest', also = null, tell = () => undefined }: TrimOptions = {}): TrimOutcome {
   const { rig } = assembly;
   if (rig.adjusters.length === 0) return { kind: 'nothingToSet' };
   const axes = (set: AdjusterValues) => axesIn(assembly, valuesInOrder(rig, set), placedPieces(assembly, set));
@@ -63,7 +66,10 @@ export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, {
     return { kind: 'axesSet', values: set, left: axes(set).map((a) => ({ name: a.pivot.name, residual: a.residual, friction: a.friction })) };
   }
   if (assembly.pieces.every((p) => !wanted.borne.carries.has(p.body))) return { kind: 'nothingBears' };
-  const problem = (conditions: Wanted['firm']): TrimProblem => trimProblem(assembly, values, wanted.borne, conditions);
+  const problem = (conditions: Wanted['firm']): TrimProblem => {
+    const plain = trimProblem(assembly, values, wanted.borne, conditions);
+    return also ? { ...plain, fixed: addSums(plain.fixed, also) } : plain;
+  };
   const all = [...wanted.firm, ...wanted.wishes];
   const whole = problem(all);
   const found = solveTrim(whole, aim, (part) => tell(part * (wanted.wishes.length > 0 ? 0.5 : 1)));

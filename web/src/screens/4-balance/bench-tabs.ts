@@ -25,5 +25,7 @@ export class BenchTabs {
     { path: '/balance/set-ups', name: 'Set-ups' },
     { path: '/balance/pan', name: 'Pan' },
     { path: '/balance/swing', name: 'Swing' },
+    { path: '/balance/accuracy', name: 'What must be accurate' },
+    { path: '/balance/learn', name: 'Learn from it' },
   ] as const;
 }

@@ -77,7 +77,12 @@ export class Pan {
     const hung = this.hung();
     if (!bench || !hung) return [];
     const { rig } = bench.piece;
-    return movesForPan(hung, bench.judged.evaluation.pieces, bodiesBeyond(rig, hung.pivot)).slice(0, MOVES_SHOWN).map((move) => ({ move, text: `${move.up > 0 ? 'Raise' : 'Lower'} the ${lower(move.name)} ${this.say('length', Math.abs(move.up), 0)}`, why: `${move.product === 'foreAft' ? 'takes away what makes the nose lean' : 'takes away what makes it lean aside'}${move.far ? '; too far for this rig' : ''}` }));
+    return movesForPan(hung, bench.judged.evaluation.pieces, bodiesBeyond(rig, hung.pivot)).map((move) => ({ move, text: `${move.up > 0 ? 'Raise' : 'Lower'} the ${lower(move.name)} ${this.say('length', Math.abs(move.up), 0)}`, why: move.product === 'foreAft' ? 'takes away what makes the nose lean' : 'takes away what makes it lean aside' }));
+  });
+  protected readonly offered = computed(() => this.moves().filter((m) => !m.move.far).slice(0, MOVES_SHOWN));
+  protected readonly tooFar = computed(() => {
+    const [least] = this.moves();
+    return this.offered().length === 0 && least ? `No single weight of this rig can take it away: the least would be to ${lower(least.text)}. Lay the heavy things out evenly about the post, camera and weights one above the other; or pan more slowly.` : '';
   });
 
   constructor() {

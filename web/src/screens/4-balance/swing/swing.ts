@@ -4,7 +4,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { mdiPause, mdiPlay } from '@mdi/js';
-import { bareSwinger, DEGREE, evaluate, figure, MOTIONS, quaternionAbout, showFigure, swingerOf, swingFigures, traceOf, type AxisFigures, type Motion, type Swinger, type SwingFigures, type SwingInput, type SwingTrace } from '@tide-pebble/core';
+import { bareSwinger, DEGREE, evaluate, figure, MOTIONS, quaternionAbout, showFigure, swingerOf, swingFigures, traceOf, type Motion, type Swinger, type SwingFigures, type SwingInput, type SwingTrace } from '@tide-pebble/core';
 import { catchError, of, switchMap, Subject, type Observable } from 'rxjs';
 import { injectBench } from '../../../services/bench-signal';
 import { Jobs } from '../../../services/jobs';
@@ -94,8 +94,13 @@ export class SwingSheet {
   });
   protected readonly rows = computed(() => {
     const runs = this.runs();
-    const of = (axis: 'pitch' | 'roll' | 'pan', name: string) => ({ name, cells: runs.map((r) => this.axisWords(r.figures[axis])) });
-    return runs.length === 0 ? [] : [of('pitch', 'Nose'), of('roll', 'Horizon'), of('pan', 'Pan'), { name: 'Settles', cells: runs.map((r) => (r.figures.settles === null ? `not within ${this.say('time', this.until(), 0)}` : r.figures.settles === 0 ? 'never leaves level' : `${this.say('time', r.figures.settles)} after`)) }];
+    const row = (name: string, cell: (r: Run) => string, first = false) => ({ name, first, cells: runs.map(cell) });
+    const of = (axis: 'pitch' | 'roll' | 'pan', name: string) => [
+      row(`${name}, at most`, (r) => this.say('angle', r.figures[axis].peak), true),
+      row('of the picture', (r) => this.say('percent', r.figures[axis].peakOfFrame, r.figures[axis].peakOfFrame < 0.1 ? 1 : 0)),
+      row('rms', (r) => this.say('angle', r.figures[axis].rms, 2)),
+    ];
+    return runs.length === 0 ? [] : [...of('pitch', 'Nose'), ...of('roll', 'Horizon'), ...of('pan', 'Pan'), row('Settles', (r) => (r.figures.settles === null ? 'not in the run' : r.figures.settles === 0 ? 'at once' : `${this.say('time', r.figures.settles)} after`), true)];
   });
   protected readonly clock = computed(() => this.say('time', this.time(), 2));
   protected readonly reason = computed(() => {
@@ -202,10 +207,6 @@ export class SwingSheet {
 
   private fileName(): string {
     return `${this.bench()?.rig.name ?? 'rig'} ${this.motion().name.toLowerCase()}`;
-  }
-
-  private axisWords({ rms, peak, peakOfFrame }: AxisFigures): string {
-    return `${this.say('angle', peak)} at most, ${this.say('angle', rms, 2)} rms; ${this.say('percent', peakOfFrame, peakOfFrame < 0.1 ? 1 : 0)} of the picture`;
   }
 
   private say(kind: Parameters<typeof figure>[0], value: number, decimals?: number): string {

@@ -1,0 +1,91 @@
+/** A rig's own list of what may be off as built (its family's sizes, its masses, where bought things' mass centres lie), and what must be accurate. */
+import { DEGREE } from './0-base';
+import { addSums, moveSums, scaleSums, sumsOfOne, type Sums } from './1-load';
+import { changedDesign, shiftOf, stackBody, valuesInOrder, type AdjusterValues } from './2-frame';
+import { accuracy, aboutSupport, sumsAbout, trimProblem, wantedOf, type Accuracy, type Unsure } from './3-balance';
+import { workpiece, type Workpiece } from './derive';
+import type { KitItem, Loadout, RigDocument } from './model';
+
+export interface AccuracyInput {
+  readonly rig: Pick<RigDocument, 'design' | 'wants' | 'hands'>;
+  readonly loadout: Loadout | null;
+  readonly kit: ReadonlyMap<string, KitItem>;
+  readonly values: AdjusterValues;
+  /** One standard uncertainty of what a maker saws and bends, m and rad. */
+  readonly lengths: number;
+  readonly angles: number;
+  readonly builds: number;
+  readonly seed: number;
+}
+export type AccuracyOutcome = { readonly kind: 'found'; readonly accuracy: Accuracy } | { readonly kind: 'none'; readonly reason: 'nothingBears' | 'broken' };
+
+/** Sizes are tried this much off, for how the sums change with them. */
+const TRIED = { length: 0.001, angle: 0.5 * DEGREE };
+const MOST = { length: 0.05, angle: 20 * DEGREE };
+/** A mass off by more than this part of itself is another thing. */
+const MOST_MASS = 0.5;
+
+export function accuracyOf(input: AccuracyInput, tell: (part: number) => void = () => undefined): AccuracyOutcome {
+  const made = piece(input, []);
+  if (!made) return { kind: 'none', reason: 'broken' };
+  const stance = stanceOf(made, input);
+  if (!stance) return { kind: 'none', reason: 'nothingBears' };
+  return { kind: 'found', accuracy: accuracy(stance.problem, stance.still, [...sizes(input, made, stance.about), ...masses(made, input, stance.at)], { seed: input.seed, builds: input.builds, tell }) };
+}
+
+function piece({ rig, loadout, kit }: AccuracyInput, changes: Parameters<typeof changedDesign>[1]): Workpiece | null {
+  let n = 0;
+  const made = workpiece({ design: changedDesign(rig.design, changes, () => `off-${++n}`), hands: rig.hands }, loadout, kit);
+  return made.ok ? made.piece : null;
+}
+
+function stanceOf({ assembly }: Workpiece, { values, rig: { wants } }: AccuracyInput) {
+  const wanted = wantedOf(assembly, values, wants);
+  if (!wanted) return null;
+  const raw = trimProblem(assembly, values, wanted.borne, wanted.firm);
+  const problem = aboutSupport(raw);
+  const counts = problem.stacks.map((s) => Math.min(s.byCount.length - 1, Math.max(0, s.now - s.least)));
+  const still = counts.reduce((sum, c, i) => addSums(sum, problem.stacks[i]!.byCount[c]!), problem.fixed);
+  return { problem, still, about: sumsAbout(problem, still, problem.movers.map((m) => m.now)), at: raw.support };
+}
+
+/** How the sums about the support change with each size of the family, everything else as set. */
+function sizes(input: AccuracyInput, { family, input: built }: Workpiece, about: Sums): readonly Unsure[] {
+  if (!family || !built) return [];
+  return family.dimensions.flatMap((d): readonly Unsure[] => {
+    const tried = TRIED[d.kind];
+    const value = built.dimensions[d.id]!;
+    // From both sides where there is room, so that what is square in it falls out.
+    const sides = [value - tried, value + tried].filter((v) => v >= d.range[0] && v <= d.range[1]);
+    const found = sides.flatMap((v) => {
+      const there = piece(input, [{ kind: 'dimension', id: d.id, value: v }]);
+      const stance = there && stanceOf(there, input);
+      return stance ? [{ v, about: stance.about }] : [];
+    });
+    const [low, high] = [found[0], found.at(-1)];
+    if (!low || !high) return [];
+    const [a, b] = low === high ? [{ v: value, about }, high] : [low, high];
+    const change = scaleSums(addSums(b.about, scaleSums(a.about, -1)), 1 / (b.v - a.v));
+    return moved(change) ? [{ id: d.id, name: d.name, kind: d.kind, spread: d.kind === 'length' ? input.lengths : input.angles, most: MOST[d.kind], change }] : [];
+  });
+}
+
+const moved = (s: Sums): boolean => Math.abs(s.mass) > 1e-9 || s.first.some((f) => Math.abs(f) > 1e-9);
+
+/** Masses, by what they have in common: a scale, a density, one kind of washer. */
+function masses({ assembly }: Workpiece, { values, rig: { wants } }: AccuracyInput, support: readonly [number, number, number]): readonly Unsure[] {
+  const inOrder = valuesInOrder(assembly.rig, values);
+  const wanted = wantedOf(assembly, values, wants)!;
+  const back = [-support[0], -support[1], -support[2]] as const;
+  const bySource = new Map<string, { readonly name: string; readonly id: string; sums: Sums; spread: number }>();
+  const take = (name: string, owner: string, sums: Sums, spread: number): void => {
+    const before = bySource.get(name);
+    bySource.set(name, before ? { ...before, sums: addSums(before.sums, sums), spread: before.spread + spread } : { name, id: owner, sums, spread });
+  };
+  for (const p of assembly.pieces) if (wanted.borne.carries.has(p.body)) take(p.flat.source, p.flat.owner, moveSums(moveSums(sumsOfOne(p.flat), shiftOf(assembly.rig, p.movedBy, inOrder)), back), p.flat.massSpread);
+  for (const s of assembly.stacks) {
+    const body = wanted.borne.carries.has(s.body) ? stackBody(s, s.countedBy === null ? s.station.count : Math.round(inOrder[s.countedBy]!)) : null;
+    if (body) take(body.source, body.owner, moveSums(moveSums(sumsOfOne(body), shiftOf(assembly.rig, s.movedBy, inOrder)), back), body.massSpread);
+  }
+  return [...bySource.values()].flatMap(({ name, id, sums, spread }) => (sums.mass > 0.002 && spread > 0 ? [{ id, name, kind: 'mass' as const, spread, most: MOST_MASS * sums.mass, change: scaleSums(sums, 1 / sums.mass) }] : []));
+}

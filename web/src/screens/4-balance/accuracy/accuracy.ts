@@ -1,0 +1,121 @@
+/** What must be accurate: each size and mass with how far it may be off, the chance that a build can be trimmed, and what more travel buys. */
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, linkedSignal, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { DEGREE, figure, showFigure, type Accuracy, type KitItem, type Leeway } from '@tide-pebble/core';
+import type { Subscription } from 'rxjs';
+import { injectBench } from '../../../services/bench-signal';
+import { Jobs } from '../../../services/jobs';
+import { Pointer } from '../../../services/pointer';
+import { Units } from '../../../services/units';
+import { Workspace } from '../../../services/workspace';
+import { NoBench } from '../../../ui/no-bench';
+import { QuantityField } from '../../../ui/quantity-field';
+import { StageLayout } from '../../../ui/stage-layout';
+import { BenchTabs } from '../bench-tabs';
+import { WANT_WORDS } from '../trim-words';
+
+const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
+const BUILDS = 10_000;
+/** The same draws each time: a figure that jumps about teaches nothing. */
+const SEED = 20;
+/** A hand saw and a centre punch; a bend checked with a square. One standard uncertainty. */
+const USUAL = { lengths: 0.0005, angles: 0.5 * DEGREE };
+/** Fewer spreads of room than this wants care, and than that is safe. */
+const [CARE, SAFE] = [2, 4];
+
+type State = { readonly kind: 'notAsked' } | { readonly kind: 'working'; readonly part: number } | { readonly kind: 'found'; readonly accuracy: Accuracy } | { readonly kind: 'failed'; readonly reason: string };
+
+@Component({
+  selector: 'tp-accuracy',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, MatProgressBar, StageLayout, NoBench, BenchTabs, QuantityField],
+  templateUrl: './accuracy.html',
+  styleUrl: './accuracy.css',
+})
+export class AccuracySheet {
+  private readonly workspace = inject(Workspace);
+  private readonly jobs = inject(Jobs);
+  private readonly units = inject(Units).now;
+  protected readonly pointer = inject(Pointer);
+  protected readonly bench = injectBench();
+  private readonly kit = toSignal(this.workspace.kit$, { initialValue: NO_KIT });
+  private job: Subscription | undefined;
+  protected readonly builds = BUILDS.toLocaleString('en-GB');
+  protected readonly lengths = signal(USUAL.lengths);
+  protected readonly angles = signal(USUAL.angles);
+  private readonly asked = computed(() => {
+    const bench = this.bench();
+    return [bench?.rig.id, bench?.piece, bench?.values, this.lengths(), this.angles()];
+  }, { equal: (a, b) => a.every((x, i) => x === b[i]) });
+  /** Any change of the rig, its set-up or the workmanship makes it stale. */
+  protected readonly state = linkedSignal<unknown, State>({ source: this.asked, computation: () => ({ kind: 'notAsked' }) });
+
+  protected readonly part = computed(() => {
+    const now = this.state();
+    return now.kind === 'working' ? now.part : null;
+  });
+  protected readonly reason = computed(() => {
+    const now = this.state();
+    return now.kind === 'failed' ? now.reason : '';
+  });
+  private readonly found = computed(() => {
+    const now = this.state();
+    return now.kind === 'found' ? now.accuracy : null;
+  });
+  protected readonly rows = computed(() => (this.found()?.leeway ?? []).map((l) => ({
+    id: `${l.id} ${l.name}`, about: this.aboutOf(l), name: l.kind === 'mass' ? l.name.replace(/^mass of /, '').replace(/^density of (.+)$/, 'all of $1') + ', its mass' : l.name, within: this.within(l),
+    kept: l.spread > 0 ? `± ${this.show(l.kind, 2 * l.spread)}` : '', verdict: l.spreads < CARE ? 'with care' : l.spreads < SAFE ? 'watch it' : l.less === null && l.more === null ? 'does not matter' : 'easy', care: l.spreads < CARE,
+    fails: l.fails ? WANT_WORDS[l.fails] : '',
+  })));
+  protected readonly chance = computed(() => {
+    const found = this.found();
+    if (!found) return '';
+    const { part, uncertain } = found.chance;
+    return part > 0.9995 ? 'practically all' : `${showFigure(figure('percent', part, 0), this.units())} (± ${showFigure(figure('percent', 2 * uncertain, 0), this.units())})`;
+  });
+  protected readonly more = computed(() => {
+    const found = this.found();
+    const bench = this.bench();
+    if (!found || !bench) return [];
+    return found.withMore.filter((m) => m.part - found.chance.part > 0.005).map((m) => ({ key: `${m.mover} ${m.by}`, text: `${showFigure(figure('length', m.by, 0), this.units())} more each way on the ${(bench.piece.rig.adjusters.find((a) => a.id === m.mover)?.name ?? m.mover).toLowerCase()}`, part: showFigure(figure('percent', m.part, 0), this.units()) }));
+  });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.job?.unsubscribe());
+  }
+
+  protected look(): void {
+    const bench = this.bench();
+    if (!bench) return;
+    const { rig: { design, wants, hands }, loadout, values } = bench;
+    this.state.set({ kind: 'working', part: 0 });
+    this.job?.unsubscribe();
+    this.job = this.jobs.run('accuracy', { rig: { design, wants, ...(hands ? { hands } : {}) }, loadout, kit: this.kit(), values, lengths: this.lengths(), angles: this.angles(), builds: BUILDS, seed: SEED }, ({ done, of }) => this.state.set({ kind: 'working', part: done / of })).subscribe({
+      next: (outcome) => this.state.set(outcome.kind === 'found' ? { kind: 'found', accuracy: outcome.accuracy } : { kind: 'failed', reason: outcome.reason === 'broken' ? 'This rig cannot be drawn as it is.' : 'Nothing bears this rig by one point: axes inside axes are judged one by one on Hang.' }),
+      error: (fault: Error) => this.state.set({ kind: 'failed', reason: fault.message }),
+    });
+  }
+
+  protected stop(): void {
+    this.job?.unsubscribe();
+    this.state.set({ kind: 'notAsked' });
+  }
+
+  /** The part it is about, to light up: a dimension says it itself. */
+  private aboutOf(leeway: Leeway): string {
+    return this.bench()?.piece.family?.dimensions.find((d) => d.id === leeway.id)?.about ?? leeway.id;
+  }
+
+  private within({ kind, less, more }: Leeway): string {
+    if (less === null && more === null) return 'any';
+    const side = (value: number | null, sign: string): string => (value === null ? `${sign} any` : `${sign} ${this.show(kind, value)}`);
+    if (less !== null && more !== null && Math.abs(less - more) < 0.05 * Math.max(less, more)) return `± ${this.show(kind, Math.min(less, more))}`;
+    return `${side(more, '+')}, ${side(less, '−')}`;
+  }
+
+  private show(kind: Leeway['kind'], value: number): string {
+    return showFigure(figure(kind, value, kind === 'length' ? (value < 0.01 ? 1 : 0) : kind === 'mass' ? (value < 0.01 ? 1 : 0) : 1), this.units());
+  }
+}
