@@ -8,6 +8,7 @@ import { evaluate, FAMILIES, judged, massCentre, parseRigFile, startRig, sumsOf,
 import { coverageOf } from '@tide-pebble/core/measuring';
 import { openStore } from '../server/src/store/openStore';
 import { queryText } from '../server/src/store/sqlFiles';
+import { measureBuilds, measureSolver, measureSwing } from './balance';
 import { measureFrame } from './frame';
 import { madeKit, measureLoad } from './load';
 import { measurePage } from './page';
@@ -62,6 +63,15 @@ const manyKit = new Map(many.kit.map((k) => [k.id, k]));
 const covering = timeOf(() => coverageOf(many.loadouts, manyKit), 200);
 const coveringOne = timeOf(() => coverageOf(many.loadouts.slice(0, 1), manyKit), 2000);
 line('cover 200 loadouts with states and spreads, over one', `${(covering / coveringOne).toFixed(0)} ×`, `aim under 400 ×; ${covering.toFixed(2)} ms here, aim under 16 ms`);
+
+const swung = await measureSwing();
+line('60 s of swing at the error of a rigid-body engine, its time over ours', `${swung.atEqualError.toFixed(0)} ×`, `aim at least 10 ×; the engine ${swung.engine.ms.toFixed(0)} ms at steps of 1/${Math.round(1 / swung.engine.step)} s, off by ${swung.engine.error.toExponential(1)} rad`);
+line('the same in its time, its error over ours', `${swung.errorAtEqualTime.toExponential(1)} ×`, `aim at least 100 ×; ours off by ${swung.ours.error.toExponential(1)} rad in ${swung.ours.ms.toFixed(1)} ms; energy kept to ${swung.energy.toExponential(0)} (aim 1e-9)`);
+const solver = await measureSolver();
+line('4 bolts of 40 washers, 2 slides: trying all over the solver', `${solver.overAll.toFixed(0)} ×`, `aim at least 100 ×; ${solver.ms.toFixed(1)} ms, proven best (aim under 1 s)`);
+line('an integer-programming solver on the part both can state, over ours', `${(solver.milp.ms / solver.milp.oursMs).toFixed(0)} ×`, `ours ${(1000 * solver.milp.ours).toFixed(2)} g in ${solver.milp.oursMs.toFixed(1)} ms, its ${(1000 * solver.milp.its).toFixed(2)} g in ${solver.milp.ms.toFixed(0)} ms: never worse`);
+const builds = measureBuilds({ rig, loadout: loadouts[0]!, kit: new Map(kit.map((k) => [k.id, k])), values, lengths: 0.0005, angles: 0.0087, builds: 10_000, seed: 20 });
+line('10,000 builds by chance, over 2 s', `${(builds / 2000).toFixed(2)} ×`, `aim under 1 ×; ${(builds / 1000).toFixed(2)} s`);
 
 const { throughStore, onDriver } = saving();
 line('save, over the same SQL straight on the driver', `${(throughStore / onDriver).toFixed(2)} ×`, 'aim under 2 ×');

@@ -9,11 +9,11 @@ for (const demo of [true, false]) {
     test.use({ demo });
     for (const { scheme, width } of [{ scheme: 'light', width: 1280 }, { scheme: 'dark', width: 1280 }, { scheme: 'light', width: 390 }] as const) {
       test(`axe finds nothing on any view, ${scheme}, ${width} wide`, async ({ bench: page, server }) => {
-        test.setTimeout(150_000);
+        test.setTimeout(240_000);
         await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
         await page.setViewportSize({ width, height: 844 });
         const found: string[] = [];
-        for (const stage of demo ? [...STAGES, 'load/kit-heron', 'load/kit-zoom', 'shelf/choose', 'frame/print'] : STAGES) {
+        for (const stage of demo ? [...STAGES, 'load/kit-heron', 'load/kit-zoom', 'shelf/choose', 'frame/print', 'balance/set-ups', 'balance/pan', 'balance/swing', 'balance/accuracy', 'balance/learn'] : STAGES) {
           await page.goto(`${server.address}/${stage}`);
           await expect(page.locator('main h1, main h2, main .view-title').first()).toBeVisible();
           const { violations } = await new AxeBuilder({ page }).analyze();
@@ -50,7 +50,7 @@ test.describe('by keyboard alone', () => {
     await page.keyboard.press('Alt+4');
     await expect(page.getByText('plumb')).toBeVisible();
     await page.keyboard.press('t');
-    await expect(page.getByText(/^Trimmed with/)).toBeVisible();
+    await expect(page.getByText(/^Balanced/)).toBeVisible();
     const slider = page.getByRole('slider', { name: 'Foot washers, slide' });
     const before = Number(await slider.inputValue());
     await slider.press('ArrowRight');

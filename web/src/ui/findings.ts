@@ -1,5 +1,5 @@
 /** The findings of one stage, gravest first; a calm word when there are none. */
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { render, type Fix, type Judgement } from '@tide-pebble/core';
 import { Units } from '../services/units';
 import { Workspace } from '../services/workspace';
@@ -10,10 +10,11 @@ import { FindingCard } from './finding-card';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [FindingCard],
   template: `
+    @if (calmly()) {
+      <p class="calm">{{ calm() }}</p>
+    }
     @for (finding of findings(); track finding.code + finding.about) {
       <tp-finding-card [finding]="finding" (fixed)="apply($event)" />
-    } @empty {
-      <p class="calm">{{ calm() }}</p>
     }
   `,
   styles: `
@@ -25,6 +26,8 @@ export class Findings {
   private readonly workspace = inject(Workspace);
   private readonly units = inject(Units);
   readonly findings = input.required<readonly Judgement[]>();
+  /** Nothing to mend or to stop at; notes may still stand. */
+  protected readonly calmly = computed(() => this.findings().every((f) => f.severity === 'note'));
   /** Said when nothing is wrong. */
   readonly calm = input('Nothing to mend here.');
 

@@ -4,6 +4,7 @@ import type { Rig, Wants } from '../../model';
 import { assemble, changedDesign, designRig, FAMILIES } from '../../2-frame';
 import { bentBar, bentBarAssembly, kit, loadout, plainRig, wants } from '../../testing/rigs';
 import { holds } from '../../testing/holds';
+import { bigTrim } from '../../testing/bigTrim';
 import { THREE_LOADS } from '../../testing/loads';
 import { placeLoad, sumsOf, type Sums } from '../../1-load';
 import { startRig } from '../../startRig';
@@ -99,7 +100,7 @@ describe('trim', () => {
         if (made.rig.adjusters.length === 0) continue;
         const bad = Object.fromEntries(made.rig.adjusters.map((a) => [a.id, a.kind === 'count' ? a.range[0] : a.range[1]]));
         const found = trim(assemble(made.rig, load), bad, withWants({ wristAtMost: 6, dropTime: [1.5, 2.6] }));
-        expect(found.kind).withContext(`${family.id} with ${name}`).toMatch(/^(solved|axesSet)$/);
+        expect(found.kind).withContext(`${family.id} with ${name}`).toBe(family.id === 'three-axis-frame' ? 'axesSet' : 'solved');
       }
     }
   });
@@ -196,21 +197,9 @@ describe('the solver', () => {
   });
 
   it('proves four bolts of forty washers and two slides', () => {
-    const problem = bigProblem();
+    const problem = bigTrim();
     const found = solveTrim(problem);
     expect(found.combinations).toBe(41 ** 4);
     expect(found.kind === 'solved' ? found.gap : found.proven).toEqual(found.kind === 'solved' ? null : (true as never));
   });
 });
-
-export function bigProblem(): TrimProblem {
-  const lump = (mass: number, at: readonly [number, number, number]): Sums => sumsOf([{ mass, centre: at, inertia: [[mass * 1e-4, 0, 0], [0, mass * 1e-4, 0], [0, 0, mass * 1e-4]] }]);
-  const seats = [[0.16, 0, -0.3], [-0.17, 0, -0.28], [0, 0.12, -0.26], [0, -0.12, -0.26]] as const;
-  return {
-    movers: [{ id: 'x', axis: [1, 0, 0], range: [-0.03, 0.03], step: 0.00025, now: 0 }, { id: 'y', axis: [0, 1, 0], range: [-0.01, 0.01], step: 0.00025, now: 0 }],
-    groups: [{ movedBy: [0, 1], sums: lump(1.4, [0.02, 0.006, 0.11]) }],
-    fixed: lump(0.5, [0, 0, -0.1]), support: [0, 0, 0], supportMovedBy: [],
-    stacks: seats.map((seat, i) => ({ id: `c${i}`, least: 0, now: 0, byCount: Array.from({ length: 41 }, (_, n) => (n === 0 ? sumsOf([]) : lump(n * (0.011 + 0.0007 * i), [seat[0], seat[1], seat[2] - 0.001 * n]))) })),
-    conditions: [upright, level('foreAft', 0.0175), level('sideways', 0.0175), drop('pitch', [1.8, 2.2], 0.0175)],
-  };
-}

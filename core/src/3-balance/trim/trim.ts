@@ -59,13 +59,13 @@ export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, {
   const { rig } = assembly;
   if (rig.adjusters.length === 0) return { kind: 'nothingToSet' };
   const axes = (set: AdjusterValues) => axesIn(assembly, valuesInOrder(rig, set), placedPieces(assembly, set));
-  const wanted = wantedOf(assembly, values, wants);
-  if (!wanted) {
-    if (axes(values).length === 0) return { kind: 'nothingBears' };
+  // Axes inside axes are held by a hand too, but each is balanced about itself.
+  if (axes(values).length > 0) {
     const set = balancedAxes(assembly, values, axes);
     return { kind: 'axesSet', values: set, left: axes(set).map((a) => ({ name: a.pivot.name, residual: a.residual, friction: a.friction })) };
   }
-  if (assembly.pieces.every((p) => !wanted.borne.carries.has(p.body))) return { kind: 'nothingBears' };
+  const wanted = wantedOf(assembly, values, wants);
+  if (!wanted || assembly.pieces.every((p) => !wanted.borne.carries.has(p.body))) return { kind: 'nothingBears' };
   const problem = (conditions: Wanted['firm']): TrimProblem => {
     const plain = trimProblem(assembly, values, wanted.borne, conditions);
     return also ? { ...plain, fixed: addSums(plain.fixed, also) } : plain;

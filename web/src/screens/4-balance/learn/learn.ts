@@ -79,7 +79,7 @@ export class Learn {
     const off = this.learned()?.unexplained;
     if (!off) return '';
     const words = ([['ahead', 'behind'], ['to the left', 'to the right'], ['higher', 'lower']] as const).flatMap(([more, less], i) => (Math.abs(off[i]!) < 0.0002 ? [] : [`${this.say('length', Math.abs(off[i]!), 1)} ${off[i]! > 0 ? more : less}`]));
-    return words.length > 0 ? `No figure of the model explains all of it: its mass centre lies ${words.join(', ')} of what they say. A cable, a strap, paint?` : '';
+    return words.length > 0 ? `No figure of the model explains all of it: its mass centre lies ${words.join(', ')}, against what they say. A cable, a strap, paint?` : '';
   });
   protected readonly stands = computed(() => {
     const now = this.learned();

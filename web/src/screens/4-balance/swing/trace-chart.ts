@@ -18,7 +18,7 @@ const POINTS = 360;
 @Component({
   selector: 'tp-trace-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<div class="room"><canvas #canvas role="img" aria-label="Nose, horizon and pan over time; the figures stand beside it."></canvas><div class="now" [style.left.px]="at()"></div></div>`,
+  template: `<div class="room"><canvas #canvas role="img" aria-label="Nose, horizon and pan over time; the figures stand in the table."></canvas><div class="now" [style.left.px]="at()"></div></div>`,
   styles: `
     .room { position: relative; height: 190px; }
     .now { position: absolute; top: 26px; bottom: 38px; width: 1px; background: var(--ink); pointer-events: none; }

@@ -1,0 +1,149 @@
+/** The balance bench: proven set-ups, an impossible one explained and mended, the pan, the swing, what must be accurate, learning in two readings. */
+import { readFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
+import { allKept, expect, fill, goTo, readout, test } from '../support/bench';
+
+test.use({ demo: true });
+
+const onBench = async (page: Page, rig: string): Promise<void> => {
+  await page.getByRole('button', { name: `Put ${rig} on the bench` }).click();
+  await goTo(page, 'Balance');
+};
+const sheet = async (page: Page, name: string): Promise<void> => page.getByRole('navigation', { name: 'Sheets of the bench' }).getByRole('link', { name, exact: true }).click();
+
+test('trim a rig that hangs nose down: the lightest proven, then with the fewest moves, and back by one undo', async ({ bench }) => {
+  await onBench(bench, 'Whelk');
+  const before = await readout(bench, 'Sides');
+  await bench.getByRole('button', { name: 'Trim it' }).click();
+  await expect(bench.getByText(/proven the lightest of 4,913 ways/)).toBeVisible();
+  await expect(bench.getByText('It hangs level and rights itself in the time you want.')).toBeVisible();
+  await bench.getByRole('button', { name: 'Undo' }).first().click();
+  await expect.poll(() => readout(bench, 'Sides')).toContain(before);
+  await bench.getByLabel('Trim it to be').selectOption('fewestMoves');
+  await bench.getByRole('button', { name: 'Trim it' }).click();
+  await expect(bench.getByText(/proven the fewest moves/)).toBeVisible();
+  await allKept(bench);
+});
+
+test('an impossible drop is explained with what would make it possible, and one click mends it', async ({ bench }) => {
+  await onBench(bench, 'Whelk');
+  await bench.locator('summary', { hasText: 'What you want of it' }).click();
+  await fill(bench, 'Drop, at least', '0.3');
+  await fill(bench, 'Drop, at most', '0.35');
+  await bench.getByRole('button', { name: 'Trim it' }).click();
+  await expect(bench.getByText(/It cannot be balanced as it is/)).toBeVisible({ timeout: 30_000 });
+  await expect(bench.getByRole('heading', { name: 'What would make it possible' })).toBeVisible();
+  await bench.getByRole('button', { name: /^Want a drop of 0\.30 s to/ }).click();
+  await expect(bench.getByText(/proven the lightest/)).toBeVisible({ timeout: 30_000 });
+});
+
+test('a wish is let go for what is firm, and said', async ({ bench }) => {
+  await onBench(bench, 'Limpet');
+  await bench.locator('summary', { hasText: 'What you want of it' }).click();
+  await fill(bench, 'Mass at most', '500');
+  await bench.getByRole('button', { name: 'Trim it' }).click();
+  await expect(bench.getByText(/Let go for it: mass at most/)).toBeVisible();
+  await bench.getByLabel('Mass at most: firm').check();
+  await bench.getByRole('button', { name: 'Trim it' }).click();
+  await expect(bench.getByText(/It cannot be balanced as it is/)).toBeVisible({ timeout: 30_000 });
+});
+
+test('the trade curve: pick a drop time and the rig is set so', async ({ bench }) => {
+  await onBench(bench, 'Limpet');
+  await bench.getByRole('button', { name: 'Show what each drop time costs' }).click();
+  await bench.getByRole('button', { name: /^drop 1\.\d s, lightest/ }).first().click({ timeout: 30_000 });
+  await expect.poll(() => readout(bench, 'Drop')).toMatch(/1\.\d s/);
+});
+
+test('a set-up for every loadout: the table, what is moved between two, all kept as cards, and out as CSV', async ({ bench }) => {
+  await onBench(bench, 'Limpet');
+  await sheet(bench, 'Set-ups');
+  const table = bench.getByRole('region', { name: 'Set-ups by loadout' });
+  await expect(table.getByRole('row')).toHaveCount(6, { timeout: 30_000 });
+  await expect(bench.locator('ol.moves li').first()).toContainText(/to/);
+  const [download] = await Promise.all([bench.waitForEvent('download'), bench.getByRole('button', { name: 'As CSV' }).click()]);
+  expect(await readFile((await download.path())!, 'utf8')).toContain('"Ebb: body, 24, small mic"');
+  await bench.getByRole('button', { name: 'Keep all as set-up cards' }).click();
+  await expect(bench.getByText(/set-ups are kept/)).toBeVisible();
+  await goTo(bench, 'Field');
+  await expect(bench.getByText('Foot washers').first()).toBeVisible();
+});
+
+test('the pan of a lopsided rig: its lean at a rate, and the set-up that leans least', async ({ bench }) => {
+  await onBench(bench, 'Limpet');
+  await sheet(bench, 'Pan');
+  await expect(bench.getByRole('heading', { name: 'Panned at 45° a second' })).toBeVisible();
+  await bench.getByLabel('Rate of the pan, degrees a second').fill('10');
+  await expect(bench.getByRole('heading', { name: 'Panned at 10° a second' })).toBeVisible();
+  const lean = bench.locator('p.big');
+  const degrees = async (): Promise<number> => Number(/([\d.]+)° nose/.exec(await lean.innerText())?.[1] ?? 0);
+  const before = await degrees();
+  await bench.getByRole('button', { name: 'Set it so that it leans least' }).click();
+  await expect(bench.getByText(/most level in a pan|Not proven best/)).toBeVisible({ timeout: 60_000 });
+  expect(await degrees()).toBeLessThanOrEqual(before);
+});
+
+test('two set-ups through the lens: played, scrubbed, compared with figures, and out as CSV and JSON', async ({ bench }) => {
+  await onBench(bench, 'Limpet');
+  await sheet(bench, 'Swing');
+  await expect(bench.getByRole('img', { name: /^Through the lens/ })).toHaveCount(2, { timeout: 30_000 });
+  await bench.getByLabel('Beside').selectOption({ label: 'set as for Flood: body, 70' });
+  await bench.getByLabel('Motion').selectOption({ label: 'Start and stop' });
+  await expect(bench.getByRole('columnheader', { name: 'this rig, as set' })).toBeVisible({ timeout: 30_000 });
+  const seen = bench.getByRole('img', { name: /^Through the lens/ }).first();
+  const level = await seen.getAttribute('aria-label');
+  await bench.getByLabel('Time in the swing, seconds').fill('3');
+  await expect(seen).not.toHaveAttribute('aria-label', level!);
+  await bench.getByRole('button', { name: 'Play' }).click();
+  await expect(bench.getByRole('button', { name: 'Pause' })).toBeVisible();
+  await bench.getByRole('button', { name: 'Pause' }).click();
+  const [csv] = await Promise.all([bench.waitForEvent('download'), bench.getByRole('button', { name: 'As CSV' }).click()]);
+  expect((await readFile((await csv.path())!, 'utf8')).split('\n')[0]).toContain('time_s');
+  const [json] = await Promise.all([bench.waitForEvent('download'), bench.getByRole('button', { name: 'As JSON' }).click()]);
+  expect(JSON.parse(await readFile((await json.path())!, 'utf8'))).toEqual(expect.objectContaining({ format: 'tide-pebble-swing', motion: 'start' }));
+});
+
+test('what must be accurate is listed, with the chance of a build and what more travel buys', async ({ bench }) => {
+  await onBench(bench, 'Limpet');
+  await sheet(bench, 'What must be accurate');
+  await bench.getByRole('button', { name: 'Work it out' }).click();
+  await expect(bench.getByRole('rowheader', { name: 'Bend radius, inside' })).toBeVisible({ timeout: 60_000 });
+  await expect(bench.getByText('Of 10,000 such builds')).toBeVisible();
+  // Rougher work makes it stale.
+  await fill(bench, 'Lengths, give or take', '2 mm');
+  await expect(bench.getByRole('rowheader', { name: 'Bend radius, inside' })).toBeHidden();
+});
+
+test('a rig that does not do as the figures say is read once, set, read again', async ({ bench }) => {
+  await onBench(bench, 'Whelk');
+  await bench.getByRole('button', { name: 'Trim it' }).click();
+  await expect(bench.getByText(/proven the lightest/)).toBeVisible();
+  await sheet(bench, 'Learn from it');
+  await fill(bench, 'Nose down', '12');
+  await fill(bench, 'Left side down', '-3');
+  await fill(bench, 'Drop time', '1.9');
+  await bench.getByRole('button', { name: 'Keep this reading' }).click();
+  await expect(bench.getByRole('heading', { name: 'Next move' })).toBeVisible({ timeout: 30_000 });
+  await expect(bench.getByText(/^Stage, fore and aft/)).toBeVisible();
+  await bench.getByRole('button', { name: 'Done: it is set so' }).click();
+  await fill(bench, 'Nose down', '0');
+  await fill(bench, 'Left side down', '0');
+  await fill(bench, 'Drop time', '2.1');
+  await bench.getByRole('button', { name: 'Keep this reading' }).click();
+  await expect(bench.getByText('Nothing to move: by these readings it is in its pool.')).toBeVisible({ timeout: 30_000 });
+  // A reading that cannot be is refused in words, and can be taken out.
+  await fill(bench, 'All of it on the scale', '9 kg');
+  await bench.getByRole('button', { name: 'Keep this reading' }).click();
+  await expect(bench.getByText(/Reading 3 cannot be: the mass is not that of this rig/)).toBeVisible({ timeout: 30_000 });
+  await bench.getByRole('button', { name: 'Take out reading 3' }).click();
+  await expect(bench.getByText(/cannot be/)).toBeHidden();
+});
+
+test('a held rig and axes inside axes are trimmed by the same button', async ({ bench }) => {
+  for (const [rig, words] of [['Mussel', /proven the lightest|Balanced/], ['Anemone', /Set from the inside out/], ['Cormorant', /proven the lightest/], ['Whirligig', /proven the lightest/]] as const) {
+    await goTo(bench, 'Shelf');
+    await onBench(bench, rig);
+    await bench.getByRole('button', { name: 'Trim it' }).click();
+    await expect(bench.getByText(words).first()).toBeVisible({ timeout: 30_000 });
+  }
+});
