@@ -7,6 +7,7 @@ export * from './8-log';
 export { accuracyOf, type AccuracyInput, type AccuracyOutcome } from './accuracyOf';
 export { learnFrom, type Learned, type LearnInput, type LearnOutcome, type Lesson } from './learnFrom';
 export { movesBetween, setUpsFor, type Move, type SetUpRow, type SetUpsInput } from './setUpsFor';
+export { sizesForAll, type SizeForAll, type SizesForAll } from './sizeForAll';
 export { analyse } from './analyse';
 export { cure, type Cure, type CureInput } from './cure';
 export { candidate, chooseFamilies, type Candidate, type ChooseInput, type Reason, type Wishes } from './choose';

@@ -136,7 +136,7 @@ export class RigViews {
     const rest = this.hung()?.hang.rest;
     if (!rest || this.swing() !== null) return [];
     const { levelWithin } = this.drawn().rig.wants;
-    return this.pivots().map((p) => {
+    return this.pivots().filter((p) => p.view !== 'top').map((p) => {
       const angle = p.view === 'side' ? rest.noseDown : rest.leftSideDown;
       const words = p.view === 'side' ? (['nose down', 'nose up'] as const) : (['left down', 'right down'] as const);
       return { view: p.view, at: p.at, out: Math.abs(angle) > levelWithin, text: this.says(angle, words) };

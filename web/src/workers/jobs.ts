@@ -1,12 +1,13 @@
 /** The messages between page and worker. Workers are thin: they parse the message, call the core and answer. */
 import { swing, tradeCurve, trimExplained, type AdjusterValues, type Aim, type Assembly, type BinItem, type Rig, type SwingInput, type ExplainedTrim, type SwingOutcome, type TradePoint, type Wants } from '@tide-pebble/core';
-import { accuracyOf, chooseFamilies, cure, learnFrom, setUpsFor, stockPlan, type AccuracyInput, type AccuracyOutcome, type Candidate, type ChooseInput, type Cure, type CureInput, type LearnInput, type LearnOutcome, type SetUpRow, type SetUpsInput, type StockPlan } from '@tide-pebble/core/making';
+import { accuracyOf, chooseFamilies, cure, learnFrom, setUpsFor, sizesForAll, stockPlan, type AccuracyInput, type AccuracyOutcome, type Candidate, type ChooseInput, type Cure, type CureInput, type LearnInput, type LearnOutcome, type SetUpRow, type SetUpsInput, type SizesForAll, type StockPlan } from '@tide-pebble/core/making';
 import { readTable, type TableInput, type TableOutcome, type TablePart } from './read-table';
 
 export interface JobInputs {
   readonly trim: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants; readonly aim: Aim };
   readonly trade: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants };
   readonly setUps: SetUpsInput;
+  readonly sizes: SetUpsInput;
   readonly accuracy: AccuracyInput;
   readonly learn: LearnInput;
   readonly swing: readonly SwingInput[];
@@ -19,6 +20,7 @@ export interface JobResults {
   readonly trim: ExplainedTrim;
   readonly trade: readonly TradePoint[];
   readonly setUps: readonly SetUpRow[];
+  readonly sizes: SizesForAll;
   readonly accuracy: AccuracyOutcome;
   readonly learn: LearnOutcome;
   readonly swing: readonly SwingOutcome[];
@@ -53,6 +55,7 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
     case 'trade': return tradeCurve(message.input.assembly, message.input.values, message.input.wants, ofOne);
     case 'setUps': return setUpsFor(message.input, ofOne);
     case 'learn': return learnFrom(message.input);
+    case 'sizes': return sizesForAll(message.input, ofOne);
     case 'accuracy': return accuracyOf(message.input, ofOne);
     case 'swing': return message.input.map(swing);
     case 'stock': return stockPlan(message.input.rig, message.input.values, message.input.bin, message.input.kerf);

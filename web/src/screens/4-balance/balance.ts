@@ -4,7 +4,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { mdiPlay, mdiStop } from '@mdi/js';
-import { adjusterSteps, dropMotion, figure, FROM_LEVEL, holdPlaces, showFigure, wayOf, type Aim, type ExplainedTrim } from '@tide-pebble/core';
+import { adjusterSteps, dropMotion, figure, FROM_LEVEL, holdPlaces, showFigure, wayOf, type Aim, type ExplainedTrim, type View } from '@tide-pebble/core';
 import { type Subscription, finalize } from 'rxjs';
 import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';
@@ -50,6 +50,8 @@ export class Balance {
   private readonly units = inject(Units).now;
   protected readonly bench = injectBench();
   protected readonly icons = { play: mdiPlay, stop: mdiStop };
+  protected readonly above = signal(false);
+  protected readonly views = computed<readonly View[]>(() => (this.above() ? ['top'] : ['side', 'front']));
   protected readonly swing = signal<number | null>(null);
   protected readonly clock = signal('');
   protected readonly drawnPose = signal<string | null>(null);

@@ -1,10 +1,9 @@
-/** Washers' mass and roll inertia over drop time, as points to pick. Fetched with its chart library only when asked for. */
-import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, effect, type ElementRef, inject, input, output, viewChild } from '@angular/core';
+/** Washers' mass over drop time, as points to pick. Fetched with its chart library only when asked for. */
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import type { TradePoint } from '@tide-pebble/core';
-import { Chart, Legend, LinearScale, PointElement, ScatterController, Tooltip } from 'chart.js';
+import { Chart, Legend, LinearScale, PointElement, ScatterController, Tooltip, type ChartConfiguration } from 'chart.js';
+import { axis, ChartCanvas, type Token } from '../../ui/chart-canvas';
 
-Chart.defaults.font.family = "'Source Sans 3 Variable', sans-serif";
-Chart.defaults.font.size = 13;
 Chart.register(LinearScale, PointElement, ScatterController, Legend, Tooltip);
 
 @Component({
@@ -13,27 +12,14 @@ Chart.register(LinearScale, PointElement, ScatterController, Legend, Tooltip);
   template: `<div class="room"><canvas #canvas role="img" [attr.aria-label]="'Washers over drop time, ' + points().length + ' set-ups; the list below gives the figures.'"></canvas></div>`,
   styles: `.room { height: 200px; margin: var(--space-3) 0; }`,
 })
-export class TradeChart {
+export class TradeChart extends ChartCanvas<'scatter'> {
   readonly points = input.required<readonly TradePoint[]>();
   readonly picked = output<TradePoint>();
-  private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
-  private chart: Chart<'scatter'> | null = null;
 
-  constructor() {
-    afterNextRender(() => this.draw());
-    effect(() => {
-      this.points();
-      if (this.chart) this.draw();
-    });
-    inject(DestroyRef).onDestroy(() => this.chart?.destroy());
-  }
-
-  private draw(): void {
-    this.chart?.destroy();
-    const token = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+  protected config(token: Token): ChartConfiguration<'scatter'> {
     const sets = (['lightest', 'calmest'] as const).map((aim) => this.points().filter((p) => p.aim === aim));
     const at = (list: readonly TradePoint[]): { x: number; y: number }[] => list.map((p) => ({ x: p.dropPitch, y: p.added * 1000 }));
-    this.chart = new Chart(this.canvas().nativeElement, {
+    return {
       type: 'scatter',
       data: {
         datasets: [
@@ -49,12 +35,9 @@ export class TradeChart {
           const point = hit && sets[hit.datasetIndex]?.[hit.index];
           if (point) this.picked.emit(point);
         },
-        scales: {
-          x: { title: { display: true, text: 'drop time, s', color: token('--slate') }, ticks: { color: token('--slate') }, grid: { color: token('--sand-line') } },
-          y: { beginAtZero: true, title: { display: true, text: 'washers, g', color: token('--slate') }, ticks: { color: token('--slate') }, grid: { color: token('--sand-line') } },
-        },
+        scales: { x: axis(token, 'drop time, s'), y: { ...axis(token, 'washers, g'), beginAtZero: true } },
         plugins: { legend: { align: 'end', labels: { color: token('--ink'), usePointStyle: true, boxWidth: 7, boxHeight: 7 } } },
       },
-    });
+    };
   }
 }

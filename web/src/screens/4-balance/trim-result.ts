@@ -1,5 +1,5 @@
 /** What the trim found beside the set-up itself: other ways as good, or what would make it possible, each to take in a click. */
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { figure, render, showFigure, type Remedy, type SetUpFound, type ExplainedTrim } from '@tide-pebble/core';
 import { Units } from '../../services/units';
@@ -42,6 +42,14 @@ export class TrimResult {
   readonly bench = input.required<Bench>();
   /** A remedy was applied: what was found is stale. */
   readonly mended = output<void>();
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef);
+    // What would mend it is of no use below the fold; reading the list keeps it fresh.
+    afterRenderEffect(() => {
+      if (this.remedies().length > 0) host.nativeElement.scrollIntoView({ block: 'nearest' });
+    });
+  }
 
   protected readonly ties = computed(() => {
     const outcome = this.outcome();

@@ -1,10 +1,10 @@
 /** One rig, every loadout: what can be had, how each is set, and what is moved in the field from one to the next. */
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { figure, showFigure, wayOf, type Adjuster, type AdjusterValues, type KitItem, type Loadout } from '@tide-pebble/core';
-import { movesBetween, type SetUpRow, type SetUpsInput } from '@tide-pebble/core/making';
+import { movesBetween, type SetUpRow, type SetUpsInput, type SizeForAll, type SizesForAll } from '@tide-pebble/core/making';
 import type { Subscription } from 'rxjs';
 import { injectBench } from '../../../services/bench-signal';
 import { Documents } from '../../../services/documents';
@@ -52,6 +52,19 @@ export class SetUps {
     return { id, design, wants, loadout, ...(hands ? { hands } : {}) };
   }, { equal: (a, b) => a?.design === b?.design && a?.wants === b?.wants && a?.hands === b?.hands && a?.loadout === b?.loadout && a?.id === b?.id });
 
+  /** One size that serves all, looked for when asked; another rig makes it stale. */
+  protected readonly sizes = linkedSignal<unknown, { readonly part: number } | SizesForAll | null>({ source: this.asked, computation: () => null });
+  private sizing: Subscription | undefined;
+  protected readonly sizePart = computed(() => {
+    const now = this.sizes();
+    return now && 'part' in now ? now.part : null;
+  });
+  protected readonly offers = computed(() => {
+    const now = this.sizes();
+    if (!now || 'part' in now) return null;
+    return now.better.map((size) => ({ size, text: `${size.name}: ${showFigure(figure(size.kind, size.to), this.units())} instead of ${showFigure(figure(size.kind, size.from), this.units())}`, serves: `serves ${size.served} of ${now.loadouts}${size.served > now.served ? `, now ${now.served}` : ` with ${showFigure(figure('mass', size.added), this.units())} of washers in all at the lightest, now ${showFigure(figure('mass', now.added), this.units())}`}` }));
+  });
+
   protected readonly adjusters = computed(() => this.bench()?.piece.rig.adjusters ?? []);
   protected readonly rows = computed(() => this.found().map((row) => ({
     row,
@@ -72,7 +85,10 @@ export class SetUps {
   });
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => this.job?.unsubscribe());
+    inject(DestroyRef).onDestroy(() => {
+      this.job?.unsubscribe();
+      this.sizing?.unsubscribe();
+    });
     effect(() => {
       const asked = this.asked();
       const [loadouts, kit] = [this.loadouts(), this.kit()];
@@ -94,6 +110,29 @@ export class SetUps {
         this.part.set(null);
       },
     });
+  }
+
+  protected lookForSize(): void {
+    const rig = this.asked();
+    if (!rig) return;
+    this.sizes.set({ part: 0 });
+    this.sizing?.unsubscribe();
+    this.sizing = this.jobs.run('sizes', { rig, loadouts: this.loadouts(), kit: this.kit(), setups: this.setups() }, ({ done, of }) => this.sizes.set({ part: done / of })).subscribe({
+      next: (found) => this.sizes.set(found),
+      error: (fault: Error) => {
+        this.fault.set(fault.message);
+        this.sizes.set(null);
+      },
+    });
+  }
+
+  protected stopLooking(): void {
+    this.sizing?.unsubscribe();
+    this.sizes.set(null);
+  }
+
+  protected resize(size: SizeForAll): void {
+    this.workspace.apply(`${size.name} for every loadout`, [{ kind: 'dimension', id: size.dimension, value: size.to }]);
   }
 
   protected pick(which: 'from' | 'to', id: string): void {
