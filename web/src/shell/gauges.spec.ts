@@ -26,7 +26,7 @@ describe('the tide line', () => {
     expect(say({ ...solved, unmet: ['mass'] })).toContain('Let go for it: mass at most.');
     const none = { kind: 'impossible' as const, nearest: {}, failing: 'dropPitch' as const, beyond: null, combinations: 9, proven: true };
     expect(say(none)).toContain('“drop time” cannot be met. Every way was looked at or ruled out. Nothing was changed.');
-    expect(say({ ...none, beyond: { mover: 'stage-fore-aft', by: 0.005 }, proven: false })).toContain('stage, fore and aft would have to go 5.0 mm further than it can. Not every way was looked at.');
+    expect(say({ ...none, beyond: { mover: 'stage-fore-aft', by: 0.005 }, proven: false })).toContain('stage, fore and aft would have to go 5 mm further than it can. Not every way was looked at.');
     expect(say({ kind: 'axesSet', values: {}, left: [{ name: 'tilt axis', residual: 0.02, friction: 0.01 }] })).toContain('tilt axis still pulls round with 0.020 N·m');
     expect(say({ kind: 'nothingBears' })).toContain('no hand holds it');
     expect(say({ kind: 'nothingToSet' })).toContain('nothing to set');

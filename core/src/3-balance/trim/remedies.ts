@@ -32,11 +32,13 @@ interface Limit {
 /** Halvings of the last stretch: to within a sixty-fourth of it. */
 const HALVINGS = 6;
 const MOST_PAIRS = 4;
+/** One try of some hundred: a way hidden behind more than these is not looked for. */
+const LOOKED_A_TRY = 250;
 
 /** Each limit alone; where none is enough, two together. On the rig with one click first, then what is bought or sawn, then what is given up. */
 export function remedies(assembly: Assembly, values: AdjusterValues, wants: Wants, wanted: Wanted, tell: (part: number) => void): readonly Remedy[] {
   const base = trimProblem(assembly, values, wanted.borne, wanted.firm);
-  const possible = (problem: TrimProblem): boolean => solveTrim(problem).kind === 'solved';
+  const possible = (problem: TrimProblem): boolean => solveTrim(problem, 'lightest', undefined, LOOKED_A_TRY).kind === 'solved';
   const limits = limitsOf(assembly, values, wants, wanted, base);
   const alone = limits.flatMap((limit, i) => {
     tell((0.4 * i) / limits.length);

@@ -140,14 +140,16 @@ function windowOf(problem: TrimProblem, still: Sums, settings: readonly number[]
   return best;
 }
 
-function snapped(problem: TrimProblem, still: Sums, settings: readonly number[], set: readonly (number | null)[]): Pick<Settled, 'settings' | 'about' | 'slack' | 'tightest'> {
+/** Each levelling mover on its nearest step, which is the best for its own way; the height, last in `set`, on the step below and above. */
+function snapped(problem: TrimProblem, still: Sums, settings: readonly number[], set: readonly [number | null, number | null, number | null]): Pick<Settled, 'settings' | 'about' | 'slack' | 'tightest'> {
   let tries: (readonly number[])[] = [settings];
-  for (const i of set) {
+  for (const [role, i] of set.entries()) {
     if (i === null) continue;
     const { range, step } = problem.movers[i]!;
     if (!(step > 0)) continue;
     const down = Math.floor(settings[i]! / step + 1e-9);
-    const places = [down, down + 1].map((n) => Number((n * step).toPrecision(12))).filter((v) => v >= range[0] - 1e-12 && v <= range[1] + 1e-12);
+    const near = role === 2 ? [down, down + 1] : [Math.round(settings[i]! / step)];
+    const places = near.map((n) => Number((n * step).toPrecision(12))).filter((v) => v >= range[0] - 1e-12 && v <= range[1] + 1e-12);
     const kept = places.length > 0 ? places : [clamp(problem.movers[i]!, settings[i]!)];
     tries = tries.flatMap((t) => kept.map((v) => t.map((s, k) => (k === i ? v : s))));
   }

@@ -38,14 +38,15 @@ const LOOKED_AT_MOST = 60_000;
 const TIE = 1e-9;
 const TIES_AT_MOST = 60;
 
-export function solveTrim(problem: TrimProblem, aim: Aim = 'lightest', tell: (part: number) => void = () => undefined): Solved {
+/** `lookedAtMost`: set-ups settled before it gives up and says so. */
+export function solveTrim(problem: TrimProblem, aim: Aim = 'lightest', tell: (part: number) => void = () => undefined, lookedAtMost = LOOKED_AT_MOST): Solved {
   const roles = rolesOf(problem);
   const combinations = combinationsOf(problem);
-  return aim === 'lightest' ? lightest(problem, roles, combinations, tell) : byAim(problem, roles, aim, combinations, tell);
+  return aim === 'lightest' ? lightest(problem, roles, combinations, tell, lookedAtMost) : byAim(problem, roles, aim, combinations, tell, lookedAtMost);
 }
 
 /** By rising mass, in ever larger portions: the first that meets all is the lightest. */
-function lightest(problem: TrimProblem, roles: Roles, combinations: number, tell: (part: number) => void): Solved {
+function lightest(problem: TrimProblem, roles: Roles, combinations: number, tell: (part: number) => void, lookedAtMost: number): Solved {
   const least = problem.stacks.reduce((m, s) => m + Math.min(...s.byCount.map((c) => c.mass)), 0);
   const most = problem.stacks.reduce((m, s) => m + Math.max(...s.byCount.map((c) => c.mass)), 0);
   const best: Found[] = [];
@@ -57,7 +58,7 @@ function lightest(problem: TrimProblem, roles: Roles, combinations: number, tell
     for (const k of byMass(found)) {
       const mass = found.mass[k]!;
       if (best.length > 0 && mass > best[0]!.cost * (1 + TIE) + 1e-12 && next !== null) break;
-      if (looked >= LOOKED_AT_MOST || !found.whole) return unproven(best, nearest, mass, looked, found.count, combinations);
+      if (looked >= lookedAtMost || !found.whole) return unproven(best, nearest, mass, looked, found.count, combinations);
       looked++;
       const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), 'lightest');
       if (one.settled.slack < MET) {
@@ -82,7 +83,7 @@ function unproven(best: readonly Found[], nearest: Found | null, lower: number, 
 }
 
 /** Any other aim: each candidate has a cost it cannot beat; in that order, until the best found beats all that are left. */
-function byAim(problem: TrimProblem, roles: Roles, aim: Exclude<Aim, 'lightest'>, combinations: number, tell: (part: number) => void): Solved {
+function byAim(problem: TrimProblem, roles: Roles, aim: Exclude<Aim, 'lightest'>, combinations: number, tell: (part: number) => void, lookedAtMost: number): Solved {
   const found = searchCounts(problem, [-Infinity, Infinity]);
   const floor = Float64Array.from({ length: found.count }, (_, k) => floorOf(problem, countsOf(problem, found.code[k]!), aim));
   const order = Uint32Array.from({ length: found.count }, (_, i) => i).sort((a, b) => floor[a]! - floor[b]! || found.mass[a]! - found.mass[b]!);
@@ -91,10 +92,10 @@ function byAim(problem: TrimProblem, roles: Roles, aim: Exclude<Aim, 'lightest'>
   let looked = 0;
   for (const k of order) {
     if (best.length > 0 && floor[k]! > best[0]!.cost + TIE * Math.abs(best[0]!.cost)) break;
-    if (looked >= LOOKED_AT_MOST) {
+    if (looked >= lookedAtMost) {
       return best.length === 0 ? { kind: 'none', nearest, combinations, looked, proven: false } : { kind: 'solved', best: withMostToSpareFirst(best), next: null, gap: { atMost: Math.max(0, best[0]!.cost - floor[k]!), looked, of: found.count }, combinations, looked };
     }
-    if (++looked % 512 === 0) tell(looked / Math.min(found.count, LOOKED_AT_MOST));
+    if (++looked % 512 === 0) tell(looked / Math.min(found.count, lookedAtMost));
     const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), aim);
     if (one.settled.slack < MET) {
       if (!nearest || one.settled.slack > nearest.settled.slack) nearest = one;
