@@ -1,8 +1,10 @@
 import { familyById, designRig } from './2-frame';
-import { trim, tradeCurve } from './3-balance';
+import { METRIC, render } from './0-base';
+import { trim, tradeCurve, trimExplained } from './3-balance';
+import type { KitItem } from './model';
 import { movesBetween, setUpsFor } from './setUpsFor';
 import { startRig } from './startRig';
-import { bentBarAssembly, kit, loadout, wants } from './testing/rigs';
+import { bentBarAssembly, camera, kit, loadout, wants } from './testing/rigs';
 import { THREE_LOADS } from './testing/loads';
 
 const { loadout: action, kit: actionKit } = THREE_LOADS[1]!;
@@ -25,6 +27,36 @@ describe('one rig, every loadout', () => {
     const moves = movesBetween(made.rig.adjusters, own!.values, other!.values);
     expect(moves.length).toBe(other!.moves);
     expect({ ...own!.values, ...Object.fromEntries(moves.map((m) => [m.adjuster.id, m.to])) }).toEqual(other!.values);
+  });
+});
+
+describe('a state left open', () => {
+  it('is a row of its own under its loadout, from whose set-up it is moved', () => {
+    const screen: KitItem = { ...camera, states: [{ id: 'screen', name: 'screen', choices: [{ id: 'in', name: 'in' }, { id: 'out', name: 'out', change: { kind: 'moves', by: [0, 0.004, 0] } }] }] };
+    const rows = setUpsFor({ rig, loadouts: [loadout], kit: new Map([...allKit, [screen.id, screen]]), setups: [] });
+    expect(rows.map((r) => r.state)).toEqual([null, 'Heron body, screen out']);
+    expect(rows[1]!.values === null || rows[1]!.moves > 0).toBeTrue();
+    const set = setUpsFor({ rig, loadouts: [{ ...loadout, items: loadout.items.map((e) => (e.item === screen.id ? { ...e, states: { screen: 'in' } } : e)) }], kit: new Map([...allKit, [screen.id, screen]]), setups: [] });
+    expect(set.length).toBe(1);
+  });
+});
+
+describe('washers from the bin alone', () => {
+  const assembly = bentBarAssembly();
+  const free = trim(assembly, {}, wants);
+  const name = assembly.stacks[0]!.station.washer.supply?.item ?? assembly.stacks[0]!.station.washer.name;
+  const used = (values: Readonly<Record<string, number>>): number => assembly.rig.adjusters.filter((a) => a.kind === 'count').reduce((n, a) => n + (values[a.id] ?? a.value), 0);
+  it('are enough when there are as many as the lightest takes, and never more than there are', () => {
+    if (free.kind !== 'solved') return fail(free.kind);
+    const needed = used(free.values);
+    const just = trim(assembly, {}, wants, { bin: new Map([[name, needed]]) });
+    expect(just.kind === 'solved' && used(just.values)).toBe(needed);
+  });
+  it('are said to be short, with how many more, when the bin is empty', () => {
+    const none = trimExplained(assembly, {}, wants, { bin: new Map() });
+    if (none.kind !== 'impossible') return fail(none.kind);
+    expect(none.failing).toBe('bin');
+    expect(none.remedies.map((r) => render(r.label, METRIC)).join()).toContain(`more of ${name}`);
   });
 });
 

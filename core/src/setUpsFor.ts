@@ -7,11 +7,13 @@ import { workpiece } from './derive';
 export interface SetUpRow {
   readonly loadout: string;
   readonly name: string;
+  /** What may be otherwise while shooting, as "screen: out"; null for the loadout as it is put together. */
+  readonly state: string | null;
   readonly outcome: TrimOutcome['kind'] | 'broken';
   /** Every adjuster's setting; null where none was found. */
   readonly values: AdjusterValues | null;
   readonly added: number;
-  /** Adjusters to be moved from the first row's set-up. */
+  /** Adjusters to be moved from the first row's set-up; of a state, from its own loadout's. */
   readonly moves: number;
   readonly unmet: readonly ConditionId[];
   readonly failing: ConditionId | null;
@@ -32,18 +34,34 @@ export interface SetUpsInput {
 export function setUpsFor({ rig, loadouts, kit, setups }: SetUpsInput, tell: (part: number) => void = () => undefined): readonly SetUpRow[] {
   const ordered = [...loadouts].sort((a, b) => Number(b.id === rig.loadout) - Number(a.id === rig.loadout));
   let base: AdjusterValues | null = null;
-  return ordered.map((loadout, i): SetUpRow => {
+  return ordered.flatMap((loadout, i): readonly SetUpRow[] => {
     tell(i / ordered.length);
+    const own = rowOf(loadout, null, base);
+    if (own.values) base ??= own.values;
+    return [own, ...statesOf(loadout, kit).map(({ state, variant }) => rowOf(variant, state, own.values))];
+  });
+
+  function rowOf(loadout: Loadout, state: string | null, from: AdjusterValues | null): SetUpRow {
     const made = workpiece(rig, loadout, kit);
-    const none = { loadout: loadout.id, name: loadout.name, values: null, added: 0, moves: 0, unmet: [], failing: null };
+    const none = { loadout: loadout.id, name: loadout.name, state, values: null, added: 0, moves: 0, unmet: [], failing: null };
     if (!made.ok) return { ...none, outcome: 'broken' };
     const { assembly } = made.piece;
     const held = setups.find((s) => s.rig === rig.id && s.loadout === loadout.id)?.values ?? {};
-    const outcome = trim(assembly, base ?? held, rig.wants, { aim: base ? 'fewestMoves' : 'lightest' });
+    const outcome = trim(assembly, from ?? held, rig.wants, { aim: from ? 'fewestMoves' : 'lightest' });
     if (outcome.kind !== 'solved' && outcome.kind !== 'axesSet') return { ...none, outcome: outcome.kind, failing: outcome.kind === 'impossible' ? outcome.failing : null };
     const values = Object.fromEntries(assembly.rig.adjusters.map((a, k) => [a.id, valuesInOrder(assembly.rig, outcome.values)[k]!]));
-    base ??= values;
-    return { ...none, outcome: outcome.kind, values, added: outcome.kind === 'solved' ? outcome.addedMass : 0, moves: movesBetween(assembly.rig.adjusters, base, values).length, unmet: outcome.kind === 'solved' ? outcome.unmet : [] };
+    return { ...none, outcome: outcome.kind, values, added: outcome.kind === 'solved' ? outcome.addedMass : 0, moves: from ? movesBetween(assembly.rig.adjusters, from, values).length : 0, unmet: outcome.kind === 'solved' ? outcome.unmet : [] };
+  }
+}
+
+/** Each state left open, in each of its other choices: what may change under the rig while shooting. */
+function statesOf(loadout: Loadout, kit: ReadonlyMap<string, KitItem>): readonly { readonly state: string; readonly variant: Loadout }[] {
+  return loadout.items.flatMap((entry) => {
+    const item = kit.get(entry.item);
+    return (item?.states ?? []).filter((s) => entry.states?.[s.id] === undefined).flatMap((s) => s.choices.slice(1).filter((c) => c.change).map((choice) => ({
+      state: `${item!.name}, ${s.name} ${choice.name}`,
+      variant: { ...loadout, items: loadout.items.map((e) => (e.id === entry.id ? { ...e, states: { ...e.states, [s.id]: choice.id } } : e)) },
+    })));
   });
 }
 

@@ -55,6 +55,8 @@ export const wants = z
     calmRollAtLeast: notNegative.optional(),
     calmPanAtLeast: notNegative.optional(),
     panLeanAtMost: positive.max(1).optional(),
+    /** Only washers that are in the bin. */
+    onlyBin: z.boolean().optional(),
     /** Wants that must be met, by id; the others are wishes. Left out: level and drop time, or what the wrist carries. */
     firm: z.array(z.string().max(40)).max(20).optional(),
     /** Most the wrist should carry, N m, and how long it should be held without a rest, s; left out: the usual. */

@@ -50,21 +50,28 @@ export interface PanMove {
 const FAR = 0.12;
 /** Weight nearer the axis than this does nothing for a pan, m. */
 const NEAR = 0.02;
+/** A lean under a third of a degree in a usual pan, 45° a second, is not seen. */
+const SEEN = 0.006;
+const SEEN_AT = Math.PI / 4;
 
 /**
  * What could be raised or lowered to null a product of inertia about the pivot: raising mass m at x ahead by u changes Ixz
- * by -m x u, so u = Ixz/(m x); level stays, the drop does not. The smallest moves first; the load itself is left out.
+ * by -m x u, so u = Ixz/(m x); level stays, the drop does not. The smallest moves first; the load itself is left out, and what `movable` refuses.
  */
-export function movesForPan(hung: Hung, pieces: readonly PlacedPiece[], carries: ReadonlySet<string>): readonly PanMove[] {
-  const { inertia } = panRigOf(hung);
+export function movesForPan(hung: Hung, pieces: readonly PlacedPiece[], carries: ReadonlySet<string>, movable: (owner: string) => boolean = () => true): readonly PanMove[] {
+  const rig = panRigOf(hung);
+  const { inertia } = rig;
+  // Only what is seen in the picture is worth a move.
+  const { noseUp, leftUp } = smallLean(rig, SEEN_AT);
+  const seen = { foreAft: Math.abs(noseUp) > SEEN, sideways: Math.abs(leftUp) > SEEN };
   const owners = new Map<string, PlacedPiece[]>();
-  for (const p of pieces) if (carries.has(p.body) && !p.isLoad) owners.set(p.flat.owner, [...(owners.get(p.flat.owner) ?? []), p]);
+  for (const p of pieces) if (carries.has(p.body) && !p.isLoad && movable(p.flat.owner)) owners.set(p.flat.owner, [...(owners.get(p.flat.owner) ?? []), p]);
   const moves = [...owners].flatMap(([owner, own]): readonly PanMove[] => {
     const sums = sumsOf(own.map((p) => p.flat));
     if (!(sums.mass > 0)) return [];
     const at: Vec3 = subtract(massCentre(sums), hung.pivotAt);
     return ([['foreAft', 0, inertia[0][2]], ['sideways', 1, inertia[1][2]]] as const).flatMap(([product, axis, off]) => {
-      if (Math.abs(at[axis]) < NEAR || off === 0) return [];
+      if (Math.abs(at[axis]) < NEAR || !seen[product]) return [];
       const up = off / (sums.mass * at[axis]);
       return Math.abs(up) > 5e-4 && Number.isFinite(up) ? [{ owner, name: own[0]!.flat.name.replace(/^\d+ × /, ''), up, product, far: Math.abs(up) > FAR }] : [];
     });

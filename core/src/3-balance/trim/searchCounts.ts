@@ -36,6 +36,10 @@ export function searchCounts(problem: TrimProblem, between: readonly [number, nu
   const depth = order.length;
   // Least of each bound, and of the mass, over what is not set yet.
   const rest = Array.from({ length: depth + 1 }, () => new Float64Array(bounds.length));
+  // Washers of one kind, over all their bolts, are no more than there are.
+  const kinds = problem.bin ? [...new Set(stacks.flatMap((s) => [...(s.takes?.keys() ?? [])]))] : [];
+  const takes = order.map((i) => kinds.map((kind) => stacks[i]!.takes?.get(kind) ?? 0));
+  const room = kinds.map((kind) => (problem.bin!.get(kind) ?? 0) - stacks.reduce((sum, s) => sum + s.least * (s.takes?.get(kind) ?? 0), 0));
   const restMost = new Float64Array(depth + 1);
   const restLeast = new Float64Array(depth + 1);
   for (let k = depth - 1; k >= 0; k--) {
@@ -51,6 +55,7 @@ export function searchCounts(problem: TrimProblem, between: readonly [number, nu
   const code: number[] = [];
   let whole = true;
   const [over, most] = between;
+  const left = [...room];
   const visit = (k: number, added: number, packed: number): void => {
     if (!whole || added + restLeast[k]! > most || added + restMost[k]! <= over) return;
     const here = sums[k]!;
@@ -64,13 +69,17 @@ export function searchCounts(problem: TrimProblem, between: readonly [number, nu
       return;
     }
     const next = sums[k + 1]!;
+    const taken = takes[k]!;
     for (let n = 0; n < values[k]!.length; n++) {
+      if (taken.some((each, t) => each * n > left[t]!)) break;
       const one = values[k]![n]!;
       for (let j = 0; j < here.length; j++) next[j] = here[j]! + one[j]!;
+      taken.forEach((each, t) => (left[t]! -= each * n));
       visit(k + 1, added + masses[k]![n]!, packed + n * weights[k]!);
+      taken.forEach((each, t) => (left[t]! += each * n));
     }
   };
-  visit(0, 0, 0);
+  if (room.every((r) => r >= 0)) visit(0, 0, 0);
   return { mass: Float64Array.from(mass), code: Float64Array.from(code), count: mass.length, whole };
 }
 

@@ -52,10 +52,12 @@ export interface TrimOptions {
   readonly aim?: Aim;
   /** What hangs there besides the model's bodies, by what was learned: sums about the rig's origin, added to what no slide moves. */
   readonly also?: Sums | null;
+  /** Washers at hand, by the name they are kept under; null: as many as are wanted. */
+  readonly bin?: ReadonlyMap<string, number> | null;
   readonly tell?: (part: number) => void;
 }
 
-export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, { aim = 'lightest', also = null, tell = () => undefined }: TrimOptions = {}): TrimOutcome {
+export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, { aim = 'lightest', also = null, bin = null, tell = () => undefined }: TrimOptions = {}): TrimOutcome {
   const { rig } = assembly;
   if (rig.adjusters.length === 0) return { kind: 'nothingToSet' };
   const axes = (set: AdjusterValues) => axesIn(assembly, valuesInOrder(rig, set), placedPieces(assembly, set));
@@ -68,7 +70,7 @@ export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, {
   if (!wanted || assembly.pieces.every((p) => !wanted.borne.carries.has(p.body))) return { kind: 'nothingBears' };
   const problem = (conditions: Wanted['firm']): TrimProblem => {
     const plain = trimProblem(assembly, values, wanted.borne, conditions);
-    return also ? { ...plain, fixed: addSums(plain.fixed, also) } : plain;
+    return { ...plain, ...(also ? { fixed: addSums(plain.fixed, also) } : {}), ...(bin ? { bin } : {}) };
   };
   const all = [...wanted.firm, ...wanted.wishes];
   const whole = problem(all);
@@ -94,11 +96,16 @@ export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, {
   }
   function impossible(none: Extract<Solved, { kind: 'none' }>, of: TrimProblem): TrimOutcome {
     return {
-      kind: 'impossible', nearest: none.nearest ? valuesOf(of, none.nearest) : values, failing: none.nearest?.settled.tightest ?? null, beyond: none.nearest?.settled.beyond ?? null,
+      kind: 'impossible', nearest: none.nearest ? valuesOf(of, none.nearest) : values,
+      // With washers enough it could be done: then it is the bin that is in the way.
+      ...(bin && solveTrim(anyNumber(of)).kind === 'solved' ? { failing: 'bin' as const, beyond: null } : { failing: none.nearest?.settled.tightest ?? null, beyond: none.nearest?.settled.beyond ?? null }),
       combinations: none.combinations, proven: none.proven,
     };
   }
 }
+
+/** The same with washers enough. */
+const anyNumber = ({ bin: _bin, ...problem }: TrimProblem): TrimProblem => problem;
 
 export function valuesOf(problem: Pick<TrimProblem, 'movers' | 'stacks'>, { counts, settled }: Pick<Found, 'counts' | 'settled'>): AdjusterValues {
   return {

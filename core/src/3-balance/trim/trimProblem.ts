@@ -24,6 +24,8 @@ export interface StackChoice {
   readonly least: number;
   readonly now: number;
   readonly byCount: readonly Sums[];
+  /** What one of the count takes out of a bin, by the name it is kept under; left out: nothing that is counted there. */
+  readonly takes?: ReadonlyMap<string, number>;
 }
 export interface TrimProblem {
   readonly movers: readonly Mover[];
@@ -35,6 +37,8 @@ export interface TrimProblem {
   readonly support: Vec3;
   readonly supportMovedBy: readonly number[];
   readonly conditions: readonly Condition[];
+  /** How many there are of each kind of washer, by name; left out: as many as are wanted. */
+  readonly bin?: ReadonlyMap<string, number>;
 }
 
 export interface BorneBy {
@@ -77,7 +81,9 @@ export function trimProblem(assembly: Assembly, values: AdjusterValues, borne: B
       const byCount = Array.from({ length: Math.floor(adjuster.range[1]) - least + 1 }, (_, n) => at(least + n));
       // One count may set several bolts at once: a pair, left and right.
       const pair = choices.get(stack.countedBy);
-      choices.set(stack.countedBy, { id: adjuster.id, least, now: Math.round(inOrder[stack.countedBy]!), byCount: pair ? pair.byCount.map((sums, n) => addSums(sums, byCount[n]!)) : byCount });
+      const name = stack.station.washer.supply?.item ?? stack.station.washer.name;
+      const takes = new Map(pair?.takes).set(name, (pair?.takes?.get(name) ?? 0) + 1);
+      choices.set(stack.countedBy, { takes, id: adjuster.id, least, now: Math.round(inOrder[stack.countedBy]!), byCount: pair ? pair.byCount.map((sums, n) => addSums(sums, byCount[n]!)) : byCount });
     }
   }
   const movers = free.map((i): Mover => {

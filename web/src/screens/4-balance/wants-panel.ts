@@ -62,6 +62,9 @@ const ANY: readonly Want[] = [
           }
         </div>
       }
+      @if (counts()) {
+        <mat-checkbox [checked]="bench().rig.wants.onlyBin ?? false" (change)="onlyBin($event.checked)">Only washers that are in my bin</mat-checkbox>
+      }
       <p class="note">Firm is kept whatever it costs; a wish is let go when both cannot be had.</p>
     </details>
   `,
@@ -82,6 +85,12 @@ export class WantsPanel {
     const held = !judged.evaluation.hung && judged.evaluation.held.length > 0;
     return [...(judged.evaluation.hung ? HUNG : held ? HELD : []), ...ANY].map((want) => ({ want, value: want.of(wants), firm: want.firm.every((id) => firm.includes(id)) }));
   });
+
+  protected readonly counts = computed(() => this.bench().piece.rig.adjusters.some((a) => a.kind === 'count'));
+
+  protected onlyBin(onlyBin: boolean): void {
+    this.workspace.editRig(onlyBin ? 'only washers in the bin' : 'any washers', (rig) => ({ ...rig, wants: { ...rig.wants, onlyBin } }));
+  }
 
   protected set(want: Want, value: number | null): void {
     this.workspace.editRig(`what you want: ${want.name.toLowerCase()}`, (rig) => ({ ...rig, wants: want.with(rig.wants, value) }), `want ${want.id}`);

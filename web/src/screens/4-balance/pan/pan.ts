@@ -77,7 +77,9 @@ export class Pan {
     const hung = this.hung();
     if (!bench || !hung) return [];
     const { rig } = bench.piece;
-    return movesForPan(hung, bench.judged.evaluation.pieces, bodiesBeyond(rig, hung.pivot)).map((move) => ({ move, text: `${move.up > 0 ? 'Raise' : 'Lower'} the ${lower(move.name)} ${this.say('length', Math.abs(move.up), 0)}`, why: move.product === 'foreAft' ? 'takes away what makes the nose lean' : 'takes away what makes it lean aside' }));
+    // What stands by itself: a mirrored pair moves together, a member with its corners.
+    const alone = new Set(rig.bodies.flatMap((b) => [...b.parts.filter((p) => !p.twin && !p.mount).map((p) => p.id), ...b.stations.map((s) => s.id)]));
+    return movesForPan(hung, bench.judged.evaluation.pieces, bodiesBeyond(rig, hung.pivot), (owner) => alone.has(owner)).map((move) => ({ move, text: `${move.up > 0 ? 'Raise' : 'Lower'} the ${lower(move.name)} ${this.say('length', Math.abs(move.up), 0)}`, why: move.product === 'foreAft' ? 'takes away what makes the nose lean' : 'takes away what makes it lean aside' }));
   });
   protected readonly offered = computed(() => this.moves().filter((m) => !m.move.far).slice(0, MOVES_SHOWN));
   protected readonly tooFar = computed(() => {
@@ -102,7 +104,7 @@ export class Pan {
     const bench = this.bench();
     if (!bench || this.part() !== null) return;
     this.part.set(0);
-    this.job = this.jobs.run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: 'steadiestPan' }, ({ done, of }) => this.part.set(done / of)).pipe(finalize(() => this.part.set(null))).subscribe({
+    this.job = this.jobs.run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: 'steadiestPan', bin: null }, ({ done, of }) => this.part.set(done / of)).pipe(finalize(() => this.part.set(null))).subscribe({
       next: (outcome) => {
         this.said.set(trimWords(outcome, bench.piece.rig.adjusters, this.units(), 'steadiestPan'));
         if (outcome.kind === 'solved') this.workspace.setAdjusters('the set-up most level in a pan', outcome.values);

@@ -67,12 +67,12 @@ export class SetUps {
 
   protected readonly adjusters = computed(() => this.bench()?.piece.rig.adjusters ?? []);
   protected readonly rows = computed(() => this.found().map((row) => ({
-    row,
+    row, key: `${row.loadout} ${row.state}`,
     says: row.outcome === 'solved' || row.outcome === 'axesSet' ? (row.unmet.length > 0 ? `without: ${row.unmet.map((id) => WANT_WORDS[id]).join(', ')}` : '') : row.outcome === 'impossible' ? `cannot be had${row.failing ? `: ${WANT_WORDS[row.failing]}` : ''}` : row.outcome === 'broken' ? 'cannot be drawn' : 'nothing to set',
     cells: this.adjusters().map((a) => (row.values ? this.shown(a, row.values[a.id] ?? a.value) : '–')),
     added: row.values ? showFigure(figure('mass', row.added), this.units()) : '–',
   })));
-  protected readonly had = computed(() => this.found().filter((r) => r.values !== null));
+  protected readonly had = computed(() => this.found().filter((r) => r.values !== null && r.state === null));
   protected readonly fromId = computed(() => this.had().find((r) => r.loadout === this.from())?.loadout ?? this.had()[0]?.loadout ?? null);
   protected readonly toId = computed(() => this.had().find((r) => r.loadout === this.to())?.loadout ?? this.had().find((r) => r.loadout !== this.fromId())?.loadout ?? null);
   protected readonly moves = computed(() => {
@@ -153,7 +153,7 @@ export class SetUps {
   }
 
   protected csv(): void {
-    const rows = this.rows().map(({ row, cells, added, says }) => Object.fromEntries([['loadout', row.name], ...this.adjusters().map((a, i) => [a.name, cells[i]!] as const), ['washers', added], ['note', says]]));
+    const rows = this.rows().map(({ row, cells, added, says }) => Object.fromEntries([['loadout', row.state ? `${row.name}; ${row.state}` : row.name], ...this.adjusters().map((a, i) => [a.name, cells[i]!] as const), ['washers', added], ['note', says]]));
     void saveCsv(`${this.bench()?.rig.name ?? 'rig'} set-ups.csv`, rows);
   }
 
