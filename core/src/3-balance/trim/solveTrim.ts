@@ -37,6 +37,8 @@ const LOOKED_AT_MOST = 60_000;
 /** Equal costs, as a part of them. */
 const TIE = 1e-9;
 const TIES_AT_MOST = 60;
+/** Washers differ by more than this, kg: a portion this small is one mass. */
+const LEAST_PORTION = 1e-7;
 
 /** `lookedAtMost`: set-ups settled before it gives up and says so. */
 export function solveTrim(problem: TrimProblem, aim: Aim = 'lightest', tell: (part: number) => void = () => undefined, lookedAtMost = LOOKED_AT_MOST): Solved {
@@ -53,12 +55,20 @@ function lightest(problem: TrimProblem, roles: Roles, combinations: number, tell
   let nearest: Found | null = null;
   let [looked, next, over]: [number, number | null, number] = [0, null, -Infinity];
   let portion = Math.max((most - least) / 16, 1e-6);
-  for (let to = least + portion; over < most; to += portion *= 2) {
+  let to = least + portion;
+  while (over < most) {
     const found = searchCounts(problem, [over, Math.min(to, most)]);
+    const from = Math.max(over, least);
+    if (!found.whole && to - from > LEAST_PORTION) {
+      // More than a list holds: the same masses in smaller portions, so that none is passed over.
+      to = from + (portion = (to - from) / 8);
+      continue;
+    }
     for (const k of byMass(found)) {
       const mass = found.mass[k]!;
       if (best.length > 0 && mass > best[0]!.cost * (1 + TIE) + 1e-12 && next !== null) break;
-      if (looked >= lookedAtMost || !found.whole) return unproven(best, nearest, mass, looked, found.count, combinations);
+      if (!found.whole) return unproven(best, nearest, mass, looked, found.count, combinations);
+      if (looked >= lookedAtMost) return best.length > 0 ? solved() : { kind: 'none', nearest, combinations, looked, proven: false };
       looked++;
       const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), 'lightest');
       if (one.settled.slack < MET) {
@@ -70,9 +80,15 @@ function lightest(problem: TrimProblem, roles: Roles, combinations: number, tell
     over = to;
     tell(Math.min(1, (to - least) / (most - least || 1)));
     if (best.length > 0 && (next !== null || over >= most)) break;
+    to += portion *= 2;
   }
   if (best.length === 0) return { kind: 'none', nearest: nearest ?? nearestOf(problem, roles), combinations, looked, proven: true };
-  return { kind: 'solved', best: withMostToSpareFirst(best), next, gap: null, combinations, looked };
+  return solved();
+
+  // Every lighter way was looked at before: what is found is proven, whether or not the next worse is known.
+  function solved(): Solved {
+    return { kind: 'solved', best: withMostToSpareFirst(best), next, gap: null, combinations, looked };
+  }
 }
 
 const byMass = (found: Candidates): Uint32Array => Uint32Array.from({ length: found.count }, (_, i) => i).sort((a, b) => found.mass[a]! - found.mass[b]!);
