@@ -2,6 +2,7 @@
  * All ways to put washers on that may meet every condition, in the order of a wish. A branch is left out when one of the
  * conditions' bounds is broken whatever the rest and the slides do; so what is not listed is proven to be no answer.
  */
+import { addScaled, type Vec3 } from '../../0-base';
 import type { Sums } from '../../1-load';
 import { leastOver, valueOf, withMovingSupport, type Bound } from './conditions';
 import { sumsAbout, type TrimProblem } from './trimProblem';
@@ -20,9 +21,10 @@ const MOST = 300_000;
 /** `between`: only ways whose washers weigh more than the first and at most the second, kg. */
 export function searchCounts(problem: TrimProblem, between: readonly [number, number]): Candidates {
   const { stacks } = problem;
-  const bounds = boundsOf(problem);
-  // Everything about the support where its movers are at nought: then it adds up.
-  const fromSupport = (sums: Sums): Sums => sumsAbout({ movers: [], groups: [], support: problem.support, supportMovedBy: [] }, sums, []);
+  const { support, ranges } = highest(problem);
+  const bounds = boundsOf(problem, ranges);
+  // Everything about one place of the support: then it adds up.
+  const fromSupport = (sums: Sums): Sums => sumsAbout({ movers: [], groups: [], support, supportMovedBy: [] }, sums, []);
   const start = bounds.map((b) => b.constant + valueOf(b, fromSupport(problem.fixed)) + problem.groups.reduce((sum, g) => {
     const [low, high] = boxOf(problem, g.movedBy);
     return sum + leastOver(b, fromSupport(g.sums), low, high);
@@ -105,10 +107,26 @@ export function countsOf(problem: TrimProblem, code: number): readonly number[] 
 
 export const combinationsOf = ({ stacks }: TrimProblem): number => stacks.reduce((n, s) => n * s.byCount.length, 1);
 
-function boundsOf({ conditions, movers, supportMovedBy }: TrimProblem): readonly Bound[] {
+/**
+ * The support at the highest its movers bring it, and their ranges from there: what hangs anywhere hangs there, so the
+ * first moment along z is below nought for every answer, as a bound with a moving support needs.
+ */
+function highest({ support, movers, supportMovedBy }: TrimProblem): { readonly support: Vec3; readonly ranges: ReadonlyMap<number, readonly [number, number]> } {
+  const ranges = new Map<number, readonly [number, number]>();
+  let place = support;
+  for (const i of supportMovedBy) {
+    const { axis, range } = movers[i]!;
+    const end = axis[2] >= 0 ? range[1] : range[0];
+    place = addScaled(place, axis, end);
+    ranges.set(i, [range[0] - end, range[1] - end]);
+  }
+  return { support: place, ranges };
+}
+
+function boundsOf({ conditions, movers, supportMovedBy }: TrimProblem, ranges: ReadonlyMap<number, readonly [number, number]>): readonly Bound[] {
   return conditions.flatMap((c) => c.bounds).flatMap((b) => {
     let held: Bound | null = b;
-    for (const i of supportMovedBy) held = held && withMovingSupport(held, movers[i]!.axis, movers[i]!.range);
+    for (const i of supportMovedBy) held = held && withMovingSupport(held, movers[i]!.axis, ranges.get(i)!);
     return held ? [held] : [];
   });
 }

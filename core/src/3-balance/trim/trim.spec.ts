@@ -6,7 +6,7 @@ import { bentBar, bentBarAssembly, kit, loadout, plainRig, wants } from '../../t
 import { holds } from '../../testing/holds';
 import { bigTrim } from '../../testing/bigTrim';
 import { THREE_LOADS } from '../../testing/loads';
-import { placeLoad, sumsOf, type Sums } from '../../1-load';
+import { addSums, placeLoad, sumsOf, type Sums } from '../../1-load';
 import { startRig } from '../../startRig';
 import { evaluate, quickBalance, readings, solveTrim, toStep, trim, trimExplained, type Found, type TrimProblem } from '..';
 import { drop, level, upright, type Condition } from './conditions';
@@ -160,6 +160,28 @@ describe('the solver', () => {
       if (quick && slackOf(problem.conditions, quick.settled.about).slack < -1e-9) return false;
       return slow === null || (quick !== null && quick.added <= slow + 1e-9);
     }), { seed: 71, numRuns: 150 });
+  });
+
+  it('with a pivot on a thread is never beaten by trying every washer at every height', () => {
+    holds(fc.property(problems, fc.integer({ min: 2, max: 12 }), (plain, travel) => {
+      const range = [-travel / 1000, travel / 1000] as const;
+      const problem: TrimProblem = { ...plain, movers: [{ id: 'height', axis: [0, 0, 1], range, step: 0, now: 0 }], groups: [], fixed: plain.groups.reduce((sum, g) => addSums(sum, g.sums), plain.fixed), supportMovedBy: [0] };
+      const quick = leastOf(problem);
+      if (quick && slackOf(problem.conditions, quick.settled.about).slack < -1e-9) return false;
+      let slow: number | null = null;
+      const visit = (counts: number[]): void => {
+        if (counts.length < problem.stacks.length) {
+          for (let n = 0; n < problem.stacks[counts.length]!.byCount.length; n++) visit([...counts, n]);
+          return;
+        }
+        const added = counts.reduce((m, n, i) => m + problem.stacks[i]!.byCount[n]!.mass, 0);
+        if (slow !== null && added >= slow - 1e-12) return;
+        const still = withCounts(problem, counts);
+        for (let i = 0; i <= 60; i++) if (slackOf(problem.conditions, sumsAbout(problem, still, [range[0] + ((range[1] - range[0]) * i) / 60])).slack >= 0) slow = added;
+      };
+      visit([]);
+      return slow === null || (quick !== null && quick.added <= slow + 1e-9);
+    }), { seed: 75, numRuns: 150 });
   });
 
   it('finds the same whichever bolt comes first', () => {
