@@ -7,3 +7,4 @@ export * from './3-balance';
 export * from './contract';
 export { judged, workpiece, type Judged, type Workpiece, type WorkpieceOutcome } from './derive';
 export { holdPlaces, startRig, type HoldPlace, type Start } from './startRig';
+export { wantsFor } from './wantsFor';

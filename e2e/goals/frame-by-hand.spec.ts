@@ -125,7 +125,7 @@ test('the bag says what does not go in', async ({ bench: page }) => {
 
 test('a finding with no change worked out: one is looked for, applied, and undone', async ({ bench: page }) => {
   await onBench(page, 'Cockle');
-  for (const [side, text] of [['length', '300 mm'], ['width', '200 mm'], ['height', '150 mm']] as const) await fill(page, `Bag, ${side}`.replace('length', 'inside length'), text);
+  for (const [side, text] of [['length', '300 mm'], ['width', '200 mm'], ['height', '170 mm']] as const) await fill(page, `Bag, ${side}`.replace('length', 'inside length'), text);
   const finding = page.getByRole('article').filter({ hasText: 'does not go in the bag' });
   await finding.getByRole('button', { name: 'Look for a change that cures it' }).click();
   const cured = finding.getByRole('button', { name: / to \d/ }).first();

@@ -76,6 +76,16 @@ for (const family of FAMILIES) {
         await expect(page.getByText(`${name} is on the shelf.`)).toBeVisible();
         expect(await massShown(page)).toBe(mass);
       });
+      await test.step('from a bad start: balanced, or told what would make it so', async () => {
+        await goTo(page, 'Balance');
+        await expect(page.getByRole('heading', { name: 'Adjust' })).toBeVisible();
+        const trim = page.getByRole('button', { name: 'Trim it' });
+        // A grip alone has nothing to set.
+        if (!(await trim.isVisible())) return;
+        for (const slider of await page.locator('tp-adjuster-row input[type=range]').all()) await slider.press('End');
+        await trim.click();
+        await expect(page.getByText(/^(Balanced with|Set from the inside out)|What would make it possible/).first()).toBeVisible({ timeout: 60_000 });
+      });
     }
   });
 }

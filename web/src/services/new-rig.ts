@@ -11,10 +11,11 @@ const USUAL_KERF = 0.0015;
 export class NewRig {
   private readonly documents = inject(Documents);
 
-  start(family: Family, of: { name: string; loadout: Loadout | null; kit: ReadonlyMap<string, KitItem>; hands: Hands }): RigDocument {
-    const { design, values } = startRig(family, of.loadout, of.kit, USUAL_WANTS, of.hands);
+  start(family: Family, of: { name: string; loadout: Loadout | null; kit: ReadonlyMap<string, KitItem>; hands: Hands; wants?: RigDocument['wants'] }): RigDocument {
+    const wants = of.wants ?? USUAL_WANTS;
+    const { design, values } = startRig(family, of.loadout, of.kit, wants, of.hands);
     const id = crypto.randomUUID();
-    const rig: RigDocument = { id, name: of.name.trim() || this.freeName('Rig'), notes: '', wants: USUAL_WANTS, hands: of.hands, loadout: of.loadout?.id ?? null, done: {}, kerf: USUAL_KERF, design };
+    const rig: RigDocument = { id, name: of.name.trim() || this.freeName('Rig'), notes: '', wants, hands: of.hands, loadout: of.loadout?.id ?? null, done: {}, kerf: USUAL_KERF, design };
     const setup = { id: crypto.randomUUID(), rig: id, loadout: of.loadout?.id ?? 'bare', values: { ...values } };
     this.documents.commit(`new rig ${rig.name}`, [{ kind: 'rig', id, body: rig }, { kind: 'setup', id: setup.id, body: setup }]);
     return rig;

@@ -5,7 +5,7 @@ import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { Router, RouterLink } from '@angular/router';
-import { CARRIES, familyById, figure, MOVES, placedPieces, showFigure, USUAL_HANDS, workpiece, type Quantity } from '@tide-pebble/core';
+import { CARRIES, familyById, figure, MOVES, placedPieces, showFigure, USUAL_HANDS, wantsFor, workpiece, type Quantity } from '@tide-pebble/core';
 import type { Candidate, Wishes } from '@tide-pebble/core/making';
 import { catchError, combineLatest, debounceTime, map, of, startWith, switchMap } from 'rxjs';
 import { Jobs } from '../../../services/jobs';
@@ -50,7 +50,9 @@ export class Choose {
   protected readonly owned = signal<ReadonlySet<string> | null>(null);
   protected readonly compared = signal<readonly string[]>([]);
 
-  private readonly asked = computed(() => ({ wishes: { ...this.wishes(), tools: this.owned() === null ? null : [...this.owned()!, ...ALWAYS] }, loadout: this.loadout(), kit: this.kit(), wants: USUAL_WANTS, hands: this.hands() }));
+  /** What these shots ask of the balance: the rig is started with it. */
+  private readonly wants = computed(() => wantsFor(this.wishes(), USUAL_WANTS));
+  private readonly asked = computed(() => ({ wishes: { ...this.wishes(), tools: this.owned() === null ? null : [...this.owned()!, ...ALWAYS] }, loadout: this.loadout(), kit: this.kit(), wants: this.wants(), hands: this.hands() }));
   private readonly outcome = toSignal(
     combineLatest([toObservable(this.asked)]).pipe(
       debounceTime(150),
@@ -102,7 +104,7 @@ export class Choose {
   protected start(id: string): void {
     const family = familyById(id);
     if (!family) return;
-    const rig = this.newRig.start(family, { name: '', loadout: this.loadout(), kit: this.kit(), hands: this.hands() });
+    const rig = this.newRig.start(family, { name: '', loadout: this.loadout(), kit: this.kit(), hands: this.hands(), wants: this.wants() });
     this.workspace.choose(rig.id);
     void this.router.navigateByUrl('/frame');
   }
