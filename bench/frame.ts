@@ -1,15 +1,18 @@
 /** The Frame stage in the real page: an edit with every check on, for a family's rig and a free frame of 200 members; and the 3D view turned. */
 import { chromium, type Page } from '@playwright/test';
 import { Server } from '../e2e/support/bench';
+import { editTimes, watchEdits, type EditTimes } from './painted';
 import { familyById, type Member, type Node, type Rig, type Vec3 } from '@tide-pebble/core';
 
 export interface FrameTimes {
-  readonly family: number;
-  readonly free: number;
+  /** An edit of a family's first size, for a demo rig of each. */
+  readonly families: readonly { readonly rig: string; readonly times: EditTimes }[];
+  readonly free: EditTimes;
   /** Frames a second while the 3D view turns, by rig. */
   readonly turning: readonly { readonly rig: string; readonly rate: number }[];
 }
 const EDITS = 60;
+const PAUSE_MS = 45;
 const TURNS = 90;
 
 export async function measureFrame(): Promise<FrameTimes> {
@@ -19,8 +22,16 @@ export async function measureFrame(): Promise<FrameTimes> {
   try {
     const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })).newPage();
     await page.addInitScript(() => Object.assign(globalThis, { __name: (f: unknown) => f }));
-    await open(page, server, 'rig-y-cockle');
-    const family = await edits(page, 'Front leg', ['225 mm', '226 mm']);
+    await open(page, server, 'rig-limpet');
+    const rigs = await page.evaluate(async () => ((await (await fetch('/api/documents')).json()) as { documents: { kind: string; id: string; body: { design: { family?: string } } }[] }).documents.filter((d) => d.kind === 'rig' && d.body.design.family !== undefined).map((d) => d.id));
+    const families = [];
+    for (const rig of rigs) {
+      await open(page, server, rig);
+      const size = page.locator('.row tp-quantity-field input').first();
+      const shown = await size.inputValue();
+      const other = shown.replace(/[\d.]+/, (n) => `${Number(n) + 1}`);
+      families.push({ rig, times: await edits(page, (await size.getAttribute('id'))!, [other, shown]) });
+    }
     const turning = [];
     for (const rig of ['rig-y-cockle', 'rig-y-barnacle', 'rig-limpet']) {
       await open(page, server, rig);
@@ -33,8 +44,8 @@ export async function measureFrame(): Promise<FrameTimes> {
     await page.getByRole('button', { name: /^member 0/ }).click();
     await page.locator('summary', { hasText: 'corners' }).click();
     await page.getByRole('button', { name: 'n 1', exact: true }).click();
-    const free = await edits(page, 'Above the middle', ['31 mm', '32 mm']);
-    return { family, free, turning };
+    const height = await page.getByLabel('Above the middle', { exact: true }).first().getAttribute('id');
+    return { families, free: await edits(page, height!, ['31 mm', '32 mm']), turning };
   } finally {
     await browser.close();
     await server.end();
@@ -49,27 +60,19 @@ async function open(page: Page, server: Server, rig: string): Promise<void> {
   await page.waitForTimeout(800);
 }
 
-/** Median time from an edit in a field to the readouts on the screen, ms. */
-async function edits(page: Page, label: string, texts: readonly [string, string]): Promise<number> {
-  const id = await page.getByLabel(label, { exact: true }).first().getAttribute('id');
-  return page.evaluate(async ([field, one, other, count]) => {
-    const times: number[] = [];
+/** Types one text and the other by turns, at no set time within the frames. */
+async function edits(page: Page, field: string, texts: readonly [string, string]): Promise<EditTimes> {
+  await watchEdits(page, 'change');
+  await page.evaluate(async ([id, one, other, count, pause]) => {
     for (let n = 0; n < count; n++) {
-      const input = document.getElementById(field) as HTMLInputElement;
-      const started = performance.now();
+      const input = document.getElementById(id) as HTMLInputElement;
       input.value = n % 2 === 0 ? one : other;
       input.dispatchEvent(new Event('input', { bubbles: true }));
       input.dispatchEvent(new Event('change', { bubbles: true }));
-      await new Promise<void>((done) => requestAnimationFrame(() => {
-        const { port1, port2 } = new MessageChannel();
-        (port1 as unknown as { onmessage: () => void }).onmessage = () => done();
-        port2.postMessage(0);
-      }));
-      times.push(performance.now() - started);
-      await new Promise((done) => setTimeout(done, 30));
+      await new Promise((done) => setTimeout(done, pause + ((n * 7) % 17)));
     }
-    return times.sort((a, b) => a - b)[Math.floor(count / 2)]!;
-  }, [id!, texts[1], texts[0], EDITS] as const);
+  }, [field, texts[0], texts[1], EDITS, PAUSE_MS] as const);
+  return editTimes(page);
 }
 
 async function turnRate(page: Page): Promise<number> {

@@ -35,12 +35,19 @@ export function workpiece(document: Pick<RigDocument, 'design'> & { readonly han
 
 export interface Judged {
   readonly evaluation: Evaluation;
+  /** Every check, made when they are first asked for: figures need not wait for them. */
   readonly findings: readonly Judgement[];
 }
 
 export function judged(piece: Workpiece, values: AdjusterValues, wants: RigDocument['wants']): Judged {
   const evaluation = evaluate(piece.assembly, values, piece.hands);
-  return { evaluation, findings: judge({ assembly: piece.assembly, values, evaluation, wants, quick: piece.quick, hands: piece.hands, cones: piece.cones, spaces: piece.spaces, socket: piece.socket }, piece.advice) };
+  let found: readonly Judgement[] | null = null;
+  return {
+    evaluation,
+    get findings() {
+      return (found ??= judge({ assembly: piece.assembly, values, evaluation, wants, quick: piece.quick, hands: piece.hands, cones: piece.cones, spaces: piece.spaces, socket: piece.socket }, piece.advice));
+    },
+  };
 }
 
 function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Finding[] {

@@ -30,7 +30,19 @@ describe('numbers', () => {
     expect(rootBetween((x) => x * x - 2, 0, 2)).toBeCloseTo(Math.SQRT2, 14);
     expect(rootBetween((x) => x, 0, 1)).toBe(0);
     expect(() => rootBetween((x) => x * x + 1, -1, 1)).toThrowError(RangeError);
+    // A straight line is met at once, however wide the bracket.
+    let asked = 0;
+    expect(rootBetween((x) => (asked++, 3 * x - 0.3), -1e3, 1e3, 1e-6)).toBeCloseTo(0.1, 6);
+    expect(asked).toBeLessThan(6);
     expect(leastBetween((x) => (x - 0.3) ** 2, 0, 1)).toBeCloseTo(0.3, 7);
+  });
+  it('finds a change of sign within what is asked, in flat, steep and broken curves', () => {
+    const curve = fc.tuple(fc.double({ min: -0.95, max: 0.95, noNaN: true }), fc.integer({ min: 0, max: 3 }), fc.double({ min: 0, max: 0.1, noNaN: true }));
+    holds(fc.property(curve, ([root, kind, within]) => {
+      const f = (x: number): number => [(x - root) ** 3, Math.atan(1e4 * (x - root)), x < root ? -1 : 1e9, Math.expm1(40 * (x - root))][kind]!;
+      const found = rootBetween(f, -1, 1, within);
+      return f(Math.max(-1, found - within - 1e-5)) <= 0 && f(Math.min(1, found + within + 1e-5)) >= 0;
+    }), { seed: 7, numRuns: 400 });
   });
   it('knows the elliptic integral', () => {
     expect(ellipticK(0)).toBeCloseTo(Math.PI / 2, 14);

@@ -3,32 +3,42 @@
 const STEPS_AT_MOST = 200; // bisection alone needs about 60 to exhaust a double
 
 /**
- * Root of f between a and b, where f(a) and f(b) have opposite signs (or one is nought), by the Illinois form of false
- * position with bisection as the net. Returns the abscissa to about 1e-15 of the bracket's size.
- * No sign change is the caller's mistake and throws.
+ * Root of f between a and b, where f(a) and f(b) have opposite signs (or one is nought): secants and inverse quadratics
+ * with bisection as the net (R. P. Brent, Algorithms for Minimization without Derivatives, 1973, ch. 4). The abscissa lies
+ * within `within` of a change of sign, and never nearer than rounding allows. No sign change is the caller's mistake and throws.
  */
-export function rootBetween(f: (x: number) => number, a: number, b: number): number {
-  let fa = f(a);
-  let fb = f(b);
+export function rootBetween(f: (x: number) => number, a: number, b: number, within = 0): number {
+  let [fa, fb] = [f(a), f(b)];
   if (fa === 0) return a;
   if (fb === 0) return b;
   if (!(fa * fb < 0)) throw new RangeError('the ends of the bracket have the same sign');
-  for (let step = 0; step < STEPS_AT_MOST; step++) {
-    const middle = (a + b) / 2;
-    if (Math.abs(b - a) <= 4e-16 * Math.max(Math.abs(a), Math.abs(b))) return middle;
-    const secant = (fa * b - fb * a) / (fa - fb);
-    const inside = secant > Math.min(a, b) && secant < Math.max(a, b);
-    const x = step % 3 === 2 || !inside ? middle : secant;
-    const fx = f(x);
-    if (fx === 0) return x;
-    if (fx * fb < 0) {
-      [a, fa, b, fb] = [b, fb, x, fx];
-    } else {
-      [b, fb] = [x, fx];
-      fa /= 2;
+  // b is the best so far, c the end across the root from it, a where b was before.
+  let [c, fc] = [a, fa];
+  let step = b - a;
+  let before = step;
+  for (let n = 0; n < STEPS_AT_MOST; n++) {
+    if (Math.abs(fc) < Math.abs(fb)) [a, fa, b, fb, c, fc] = [b, fb, c, fc, b, fb];
+    const least = 2 * Number.EPSILON * Math.abs(b) + within / 2;
+    const half = (c - b) / 2;
+    if (Math.abs(half) <= least || fb === 0) return b;
+    if (Math.abs(before) >= least && Math.abs(fa) > Math.abs(fb)) {
+      const s = fb / fa;
+      const [q0, r] = [fa / fc, fb / fc];
+      let [p, q] = a === c ? [2 * half * s, 1 - s] : [s * (2 * half * q0 * (q0 - r) - (b - a) * (r - 1)), (q0 - 1) * (r - 1) * (s - 1)];
+      if (p > 0) q = -q;
+      p = Math.abs(p);
+      const taken = 2 * p < Math.min(3 * half * q - Math.abs(least * q), Math.abs(before * q));
+      [before, step] = taken ? [step, p / q] : [half, half];
+    } else [before, step] = [half, half];
+    [a, fa] = [b, fb];
+    b += Math.abs(step) > least ? step : Math.sign(half) * least;
+    fb = f(b);
+    if (fb * fc > 0) {
+      [c, fc] = [a, fa];
+      before = step = b - a;
     }
   }
-  return (a + b) / 2;
+  return b;
 }
 
 /** Abscissa of the least value of a single-dipped f between a and b, by golden section; good to about 1e-8 of b - a. */

@@ -22,14 +22,14 @@ export function fixByAdjuster(context: BalanceContext, axis: 0 | 1 | 2, miss: (r
     const here = inOrder[index]!;
     const end = adjuster.range.find((value) => at(value) * now < 0);
     if (end === undefined) continue;
-    const value = toStep(adjuster, rootFinite(at, here, end));
+    const value = toStep(adjuster, rootFinite(at, here, end, adjuster.step / 100));
     if (Math.abs(value - here) < adjuster.step / 2) continue;
     return { label: moveLabel(adjuster, here, value), changes: [{ kind: 'adjuster', id: adjuster.id, value }] };
   }
   return null;
 }
 
-const rootFinite = (f: (x: number) => number, a: number, b: number): number => rootBetween((x) => Math.max(-1e9, Math.min(1e9, f(x))), a, b);
+const rootFinite = (f: (x: number) => number, a: number, b: number, within: number): number => rootBetween((x) => Math.max(-1e9, Math.min(1e9, f(x))), a, b, within);
 
 /** "Stage, fore and aft: 1.2 mm back", in turns too where it has a thread. */
 export function moveLabel(adjuster: Adjuster, from: number, to: number): Phrase {

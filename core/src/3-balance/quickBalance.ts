@@ -34,14 +34,23 @@ export function quickBalance(assembly: Assembly): QuickBalance | null {
   const moved = [...groups.values()];
   const stacks = assembly.stacks.filter((s) => beyond.has(s.body));
   if (moved.length === 0 && stacks.length === 0) return null;
+  const kept = stacks.map(() => new Map<number, Sums>());
+  const stackSums = (i: number, count: number): Sums => {
+    let sums = kept[i]!.get(count);
+    if (!sums) {
+      const body = stackBody(stacks[i]!, count);
+      kept[i]!.set(count, (sums = body ? sumsOfOne(body) : NO_SUMS));
+    }
+    return sums;
+  };
   return {
     at: (values) => {
       const inOrder = valuesInOrder(rig, values);
       let sums = NO_SUMS;
       for (const { movedBy, sums: own } of moved) sums = addSums(sums, movedBy.length === 0 ? own : moveSums(own, shiftOf(rig, movedBy, inOrder)));
-      for (const stack of stacks) {
-        const body = stackBody(stack, countOf(stack, inOrder));
-        if (body) sums = addSums(sums, moveSums(sumsOfOne(body), shiftOf(rig, stack.movedBy, inOrder)));
+      for (const [i, stack] of stacks.entries()) {
+        const own = stackSums(i, countOf(stack, inOrder));
+        sums = addSums(sums, stack.movedBy.length === 0 ? own : moveSums(own, shiftOf(rig, stack.movedBy, inOrder)));
       }
       return reading(sums, supportAt(rig, support, inOrder));
     },

@@ -21,6 +21,18 @@ describe('drafts in the browser', () => {
     await drafts.drop(['kit/k0', 'kit/k1']);
     expect(await drafts.all()).toHaveSize(698);
   });
+  it('of edits that follow one another are written once, the newest, and not after they were dropped', async () => {
+    void drafts.put([draft('k0', 1)]);
+    void drafts.put([draft('k0', 2), draft('k1', 1)]);
+    await drafts.drop(['kit/k1']);
+    expect((await drafts.all()).map((d) => [d.id, d.revision])).toEqual([['k0', 2]]);
+  });
+  it('are written at once when the page is left', async () => {
+    const put = drafts.put([draft('k0', 5)]);
+    dispatchEvent(new Event('pagehide'));
+    await put;
+    expect((await drafts.all())[0]!.revision).toBe(5);
+  });
   it('stand beside a copy that follows each save, and forgets what was deleted', async () => {
     await drafts.replaceCopy([stored('a'), stored('b')]);
     await drafts.keepCopy([stored('b', null), stored('c')]);

@@ -2,6 +2,7 @@
 import { Injectable } from '@angular/core';
 import type { ChangeRequest, Stored } from '@tide-pebble/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { afterPaint } from './after-paint';
 
 interface Boxes extends DBSchema {
   drafts: { key: string; value: ChangeRequest };
@@ -25,11 +26,30 @@ export class Drafts {
     // A private window may have no storage: then drafts live as long as the page.
   }).catch(() => null);
 
-  async put(changes: readonly ChangeRequest[]): Promise<void> {
-    await this.inPortions('drafts', changes);
+  /** Put but not written yet, the newest of each. */
+  private readonly waiting = new Map<string, ChangeRequest>();
+  private writing: Promise<void> | null = null;
+  private writeNow: () => void = () => undefined;
+
+  constructor() {
+    // A page that is left does not paint again.
+    addEventListener('pagehide', () => this.writeNow());
+  }
+
+  /** Written once the edit has been painted: copying would keep the figures waiting. */
+  put(changes: readonly ChangeRequest[]): Promise<void> {
+    for (const change of changes) this.waiting.set(keyOf(change), change);
+    this.writing ??= new Promise<void>((painted) => afterPaint((this.writeNow = painted))).then(() => {
+      const list = [...this.waiting.values()];
+      this.waiting.clear();
+      this.writing = null;
+      return this.inPortions('drafts', list);
+    });
+    return this.writing;
   }
 
   async drop(keys: readonly string[]): Promise<void> {
+    await this.writing;
     const db = await this.db;
     if (!db || keys.length === 0) return;
     const step = db.transaction('drafts', 'readwrite');
@@ -37,6 +57,7 @@ export class Drafts {
   }
 
   async all(): Promise<readonly ChangeRequest[]> {
+    await this.writing;
     return (await (await this.db)?.getAll('drafts')) ?? [];
   }
 

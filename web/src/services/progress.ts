@@ -1,8 +1,9 @@
 /** How far the work has come, stage by stage: what the shoreline's pebbles show. */
 import { inject, Injectable } from '@angular/core';
 import type { Judgement } from '@tide-pebble/core';
-import { combineLatest, defer, map, shareReplay, startWith, withLatestFrom, type Observable } from 'rxjs';
+import { audit, combineLatest, defer, map, shareReplay, startWith, withLatestFrom, type Observable } from 'rxjs';
 import type { StagePath } from '../shell/stages';
+import { painted$ } from './after-paint';
 import { Workspace } from './workspace';
 
 export interface StageMark {
@@ -25,7 +26,8 @@ export class Progress {
     startWith(null),
   );
 
-  readonly marks$: Observable<StageMarks> = combineLatest([this.workspace.bench$, this.workspace.stock$, this.workspace.log$, this.steps$]).pipe(
+  /** Counting what needs looking at takes every check: after the figures. */
+  readonly marks$: Observable<StageMarks> = combineLatest([this.workspace.bench$.pipe(audit(() => painted$)), this.workspace.stock$, this.workspace.log$, this.steps$]).pipe(
     map(([state, stock, log, steps]): StageMarks => {
       if (state.kind !== 'ready') return { shelf: NOTHING, load: NOTHING, frame: NOTHING, balance: NOTHING, stock: NOTHING, build: NOTHING, field: NOTHING, log: NOTHING };
       const { rig, loadout, setup, judged } = state.bench;

@@ -12,7 +12,9 @@ describe('an adjuster row', () => {
     const bench = benchAt(values);
     fixture = TestBed.createComponent(AdjusterRow);
     fixture.componentRef.setInput('adjuster', bench.piece.rig.adjusters.find((a) => a.id === id));
-    fixture.componentRef.setInput('step', adjusterSteps(bench.piece.assembly, values).find((s) => s.id === id));
+    const step = adjusterSteps(bench.piece.assembly, values).find((s) => s.id === id)!;
+    fixture.componentRef.setInput('value', step.value);
+    fixture.componentRef.setInput('step', step);
     fixture.componentInstance.moved.subscribe((m) => moved.push(m.value));
     await fixture.whenStable();
     return fixture.nativeElement as HTMLElement;

@@ -28,6 +28,7 @@ export class AdjusterRow {
   protected readonly minus = mdiMinus;
 
   readonly adjuster = input.required<Adjuster>();
+  readonly value = input.required<number>();
   readonly step = input.required<AdjusterStep>();
   readonly moved = output<{ value: number; typed?: string }>();
 
@@ -55,7 +56,7 @@ export class AdjusterRow {
 
   protected nudge(direction: 1 | -1): void {
     const a = this.adjuster();
-    this.set(this.step().value + direction * this.step().size, a);
+    this.set(this.value() + direction * this.step().size, a);
   }
 
   protected typed(quantity: Quantity): void {

@@ -1,5 +1,6 @@
 /** The same value a frame later: figures are painted first, and what takes longer to draw follows them. */
 import { computed, effect, signal, untracked, type Signal } from '@angular/core';
+import { afterPaint } from '../services/after-paint';
 
 /** At once the first time and when `key` changes, as for another rig; else in the frame after. Call it where effects may be made. */
 export function nextFrame<T>(source: Signal<T>, key: (value: T) => unknown): Signal<T> {
@@ -9,11 +10,11 @@ export function nextFrame<T>(source: Signal<T>, key: (value: T) => unknown): Sig
     const value = source();
     if (waiting || untracked(late)?.value === value) return;
     waiting = true;
-    // The timer runs once the frame has been painted, and takes what is newest by then.
-    requestAnimationFrame(() => setTimeout(() => {
+    // It takes what is newest by then.
+    afterPaint(() => {
       waiting = false;
       late.set({ value: untracked(source) });
-    }));
+    });
   });
   return computed(() => {
     const now = source();

@@ -5,6 +5,9 @@ import { Units } from '../services/units';
 
 export type FieldKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'number' | 'money' | 'torque' | 'force';
 
+/** Longer than a slow frame: a figure not taken by then was refused. */
+const REFUSED_AFTER_MS = 150;
+
 let made = 0;
 
 @Component({
@@ -80,8 +83,12 @@ export class QuantityField {
     this.fault.set(fault);
     if (!parsed?.ok || fault) return;
     this.settle();
+    // As it will be shown once taken; where it is not, what stood there comes back.
+    this.text.set(show(this.kind(), parsed.value, this.units.now(), this.decimals()));
     this.changed.emit({ value: parsed.value, typed: parsed.typed });
-    this.text.set(this.shown());
+    setTimeout(() => {
+      if (!this.typing() && !this.fault()) this.text.set(this.shown());
+    }, REFUSED_AFTER_MS);
   }
 
   /** Escape gives back what was there. */

@@ -5,7 +5,6 @@ import type { Bench } from '../services/workspace';
 import { Pointer } from '../services/pointer';
 import { Units } from '../services/units';
 import { litBy } from './lit';
-import { nextFrame } from './next-frame';
 import { PoolGlass } from './pool-glass';
 import { QuantityField } from './quantity-field';
 import { moveOnPaper, PLAIN, sheetOf, WITH_DIMENSIONS, WITH_GLASS, type DrawnView } from './rig-drawing';
@@ -60,11 +59,9 @@ export class RigViews {
   readonly snap = input<Vec3>([0.001, 0.001, 0.001]);
   readonly picked = output<string | null>();
   readonly dragged = output<{ id: string; by: Vec3 }>();
-  /** What is drawn: the bench as it was a frame ago. */
-  protected readonly drawn = nextFrame(this.bench, (b) => b.rig.id);
   private readonly drag = signal<{ view: View; from: Point2; by: Point2; dropped: boolean } | null>(null);
 
-  private readonly hung = computed(() => this.drawn().judged.evaluation.hung);
+  private readonly hung = computed(() => this.bench().judged.evaluation.hung);
   /** While a drop plays, room is kept for the whole of it. */
   private readonly swinging = computed(() => {
     const hung = this.hung();
@@ -72,7 +69,7 @@ export class RigViews {
     const rest = hung.hang.rest;
     // Where it is built it is drawn square, however it would hang.
     const lean = this.selectable() ? LEVEL : { side: this.playing() ? FROM_LEVEL : (rest?.noseDown ?? 0), front: rest?.leftSideDown ?? 0, top: 0 };
-    return { bodies: bodiesBeyond(this.drawn().piece.rig, hung.pivot), pivot: hung.pivotAt, lean };
+    return { bodies: bodiesBeyond(this.bench().piece.rig, hung.pivot), pivot: hung.pivotAt, lean };
   });
   private readonly playing = computed(() => this.swing() !== null);
   protected readonly box = this.size;
@@ -87,7 +84,7 @@ export class RigViews {
     const at = this.pivots()[0]?.centre;
     return left === null || !at || this.swing() !== null ? null : { from: at, to: [left + 32, this.size().height - 150] as const };
   });
-  protected readonly sheet = computed(() => sheetOf(this.drawn().judged.evaluation.pieces, this.shownViews(), this.size(), this.swinging(), this.margins(), this.people().flatMap(roomOf)));
+  protected readonly sheet = computed(() => sheetOf(this.bench().judged.evaluation.pieces, this.shownViews(), this.size(), this.swinging(), this.margins(), this.people().flatMap(roomOf)));
   protected readonly shownViews = computed<readonly View[]>(() => (this.size().width < (this.swingFront() === null ? 560 : 380) || (this.playing() && this.swingFront() === null) ? this.views().slice(0, 1) : this.views()));
   protected readonly lean = computed(() => {
     const rest = this.hung()?.hang.rest;
@@ -95,7 +92,7 @@ export class RigViews {
     return { side: this.swing() ?? rest?.noseDown ?? 0, front: this.swing() === null ? (rest?.leftSideDown ?? 0) : (this.swingFront() ?? 0), top: 0 };
   });
   protected readonly label = computed(() => {
-    const { rig, judged } = this.drawn();
+    const { rig, judged } = this.bench();
     const rest = judged.evaluation.hung?.hang.rest;
     return `${rig.name}, drawn square-on at 1 to ${this.sheet().scale}. ${rest ? `It hangs ${this.says(rest.noseDown, ['nose down', 'nose up'])}.` : 'It does not rest upright.'}`;
   });
@@ -106,11 +103,11 @@ export class RigViews {
   /** Where the mass centre lies, and the hands hold, for a rig that hangs on nothing or is only looked at. */
   protected readonly centres = computed(() => {
     if (this.balance() && this.hung()) return [];
-    const { massCentre } = this.drawn().judged.evaluation;
+    const { massCentre } = this.bench().judged.evaluation;
     return massCentre ? this.sheet().views.map((v) => ({ view: v.view, at: v.place(massCentre) })) : [];
   });
   protected readonly hands = computed(() => {
-    const { evaluation } = this.drawn().judged;
+    const { evaluation } = this.bench().judged;
     const [first] = evaluation.held;
     const held = first && first.bears.length > 0 ? first.bears : (first?.hands ?? []);
     return this.balance() || this.selectable() ? this.sheet().views.flatMap((v) => held.map((h) => ({ key: `${v.view} ${h.contact.id}`, id: h.contact.id, name: h.contact.name, at: v.place(h.at) }))) : [];
@@ -128,14 +125,14 @@ export class RigViews {
     const length = (inch ? [1, 2, 4, 6, 12, 24].map((n) => n * 0.0254) : [0.01, 0.02, 0.05, 0.1, 0.2, 0.5]).find((l) => l * pixelsPerMetre >= 60) ?? 1;
     return { width: length * pixelsPerMetre, text: showFigure(figure('length', length, 0), this.units()), y: this.size().height - 14 };
   });
-  protected readonly lit = computed(() => litBy(this.pointer.at(), this.drawn()));
+  protected readonly lit = computed(() => litBy(this.pointer.at(), this.bench()));
   protected readonly pivotId = computed(() => this.hung()?.pivot.id ?? '');
   protected readonly marks = computed(() => apart(this.dimensions().flatMap((d) => this.markOf(d)), this.size()));
   /** What the rig's lean says beside each view. */
   protected readonly leanWords = computed(() => {
     const rest = this.hung()?.hang.rest;
     if (!rest || this.swing() !== null) return [];
-    const { levelWithin } = this.drawn().rig.wants;
+    const { levelWithin } = this.bench().rig.wants;
     return this.pivots().filter((p) => p.view !== 'top').map((p) => {
       const angle = p.view === 'side' ? rest.noseDown : rest.leftSideDown;
       const words = p.view === 'side' ? (['nose down', 'nose up'] as const) : (['left down', 'right down'] as const);
@@ -146,7 +143,7 @@ export class RigViews {
   constructor() {
     // What was dropped stays where it was dropped till it is drawn there.
     effect(() => {
-      this.drawn();
+      this.bench();
       if (untracked(this.drag)?.dropped) this.drag.set(null);
     });
   }
@@ -211,7 +208,7 @@ export class RigViews {
 
   private markOf(drawn: DrawnDimension): readonly DimensionMark[] {
     const view: DrawnView | undefined = this.sheet().views.find((v) => v.view === drawn.view);
-    const { family, input: given } = this.drawn().piece;
+    const { family, input: given } = this.bench().piece;
     const spec = family?.dimensions.find((d) => d.id === drawn.dimension);
     if (!view || !spec || !given) return [];
     const [from, to] = [view.place(drawn.from), view.place(drawn.to)];

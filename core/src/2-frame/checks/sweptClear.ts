@@ -1,5 +1,5 @@
 /** Axes that turn freely: what swings round each, and whether it clears the frame that holds the bearing, all the way round. */
-import { cross, dot, figure, length, say, subtract, unit, type Finding, type Vec3 } from '../../0-base';
+import { cross, dot, figure, say, subtract, unit, type Finding, type Vec3 } from '../../0-base';
 import { bodiesBeyond, pivotAt, valuesInOrder, type PlacedPiece } from '../assemble';
 import type { FrameCheck } from '../frameCheck';
 import { pointsOf } from '../near';
@@ -21,15 +21,18 @@ export const sweptClear: FrameCheck = {
       const beyond = bodiesBeyond(rig, pivot);
       const at = pivotAt(rig, pivot, inOrder);
       const axis = unit(pivot.axis!);
-      const round = (piece: PlacedPiece): readonly Polar[] => pointsOf(piece.flat).map((p) => place(p, at, axis));
-      const swings = pieces.filter((p) => beyond.has(p.body)).flatMap((p) => round(p).map((r) => ({ ...r, name: p.flat.name })));
+      const across = unit(Math.abs(axis[0]) < 0.9 ? cross(axis, [1, 0, 0]) : cross(axis, [0, 1, 0]));
+      const third = cross(axis, across);
+      const round = (piece: PlacedPiece): readonly Polar[] => pointsOf(piece.flat).map((p) => place(p, piece.flat.name, at, axis, across, third));
+      const swings = pieces.filter((p) => beyond.has(p.body)).flatMap(round);
       const meets = pieces.filter((p) => p.body === pivot.heldBy).flatMap((piece) => {
         const points = round(piece);
         const [least, most] = [Math.min(...points.map((p) => p.along)) - ALONG, Math.max(...points.map((p) => p.along)) + ALONG];
         const nearest = points.reduce((a, b) => (b.out < a.out ? b : a));
         const inside = nearest.out;
         if (inside < BEARING) return [];
-        const far = swings.filter((s) => s.along > least && s.along < most && gets(s.angle, nearest.angle, pivot.stops)).reduce((a, b) => (b.out > a.out ? b : a), { out: 0, name: '', along: 0, angle: 0 });
+        let far: Polar = { name: '', out: 0, along: 0, angle: 0 };
+        for (const s of swings) if (s.out > far.out && s.along > least && s.along < most && gets(s.angle, nearest.angle, pivot.stops)) far = s;
         return far.out > inside - LEAST ? [{ piece, inside, far }] : [];
       });
       const worst = meets.sort((a, b) => b.far.out - b.inside - (a.far.out - a.inside))[0];
@@ -46,18 +49,17 @@ export const sweptClear: FrameCheck = {
 };
 
 interface Polar {
+  readonly name: string;
   readonly along: number;
   readonly out: number;
   /** Round the axis, right-handed, rad; from where does not matter. */
   readonly angle: number;
 }
 
-function place(p: Vec3, at: Vec3, axis: Vec3): Polar {
+function place(p: Vec3, name: string, at: Vec3, axis: Vec3, across: Vec3, third: Vec3): Polar {
   const d = subtract(p, at);
-  const along = dot(d, axis);
-  const square: Vec3 = [d[0] - axis[0] * along, d[1] - axis[1] * along, d[2] - axis[2] * along];
-  const across = unit(Math.abs(axis[0]) < 0.9 ? cross(axis, [1, 0, 0]) : cross(axis, [0, 1, 0]));
-  return { along, out: length(square), angle: Math.atan2(dot(square, cross(axis, across)), dot(square, across)) };
+  const [a, b] = [dot(d, across), dot(d, third)];
+  return { name, along: dot(d, axis), out: Math.hypot(a, b), angle: Math.atan2(b, a) };
 }
 
 /** Whether what stands at one angle is turned to another between the stops; always where there are none. */

@@ -9,6 +9,7 @@ import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { Cautions } from '../../ui/cautions';
 import { Findings } from '../../ui/findings';
+import { nextFrame } from '../../ui/next-frame';
 import { NoBench } from '../../ui/no-bench';
 import { Notices } from '../../ui/notices';
 import { QuantityField } from '../../ui/quantity-field';
@@ -38,7 +39,9 @@ export class Frame {
   private readonly notices = inject(Notices);
   private readonly units = inject(Units).now;
   protected readonly pointer = inject(Pointer);
-  protected readonly bench = injectBench();
+  private readonly bench = injectBench();
+  /** What is drawn and told in the column, a frame after the tide line. */
+  protected readonly shown = nextFrame(this.bench, (b) => b?.rig.id);
   protected readonly look = signal<Look>('square');
   protected readonly looks = [{ id: 'square', name: 'Side and front' }, { id: 'above', name: 'From above' }, { id: 'solid', name: 'In 3D' }] as const;
   private readonly pickedId = signal<string | null>(null);
@@ -50,38 +53,38 @@ export class Frame {
   /** What is picked, while it is still there: an undo may have taken it away. */
   protected readonly picked = computed(() => {
     const id = this.pickedId();
-    const bench = this.bench();
+    const bench = this.shown();
     return id && bench && elementOf(bench.piece.rig, id) ? id : null;
   });
   protected readonly snap = computed((): Vec3 => {
     const fine = STEP[this.units().system];
     const id = this.picked();
-    const bench = this.bench();
+    const bench = this.shown();
     return id && bench ? snapOf(bench.piece.rig, id, fine) : [fine, fine, fine];
   });
-  protected readonly findings = computed(() => this.bench()?.judged.findings.filter((f) => f.stage === 'frame') ?? []);
+  protected readonly findings = computed(() => this.shown()?.judged.findings.filter((f) => f.stage === 'frame') ?? []);
   protected readonly cautions = computed(() => {
-    const bench = this.bench();
+    const bench = this.shown();
     return bench ? cautionsOf(bench.piece.rig) : [];
   });
   /** More than the usual word about tethers: told before the sizes. */
   protected readonly grave = computed(() => this.cautions().length > 3);
-  protected readonly isFree = computed(() => this.bench()?.rig.design.kind === 'free');
+  protected readonly isFree = computed(() => this.shown()?.rig.design.kind === 'free');
   protected readonly fields = computed(() => {
-    const { family, input } = this.bench()?.piece ?? {};
+    const { family, input } = this.shown()?.piece ?? {};
     return family && input ? family.dimensions.map((spec) => ({ ...spec, value: input.dimensions[spec.id]! })) : [];
   });
   /** Angles of what carries the camera, where the rig has any. */
   protected readonly tilts = computed(() => {
-    const mount = this.bench()?.piece.rig.bodies.flatMap((b) => b.parts).find((p) => p.mount)?.id;
+    const mount = this.shown()?.piece.rig.bodies.flatMap((b) => b.parts).find((p) => p.mount)?.id;
     return this.fields().filter((f) => f.kind === 'angle' && f.about === mount);
   });
   protected readonly choices = computed(() => {
-    const { family, input } = this.bench()?.piece ?? {};
+    const { family, input } = this.shown()?.piece ?? {};
     return family && input ? family.choices.map((spec) => ({ ...spec, value: input.choices[spec.id]! })) : [];
   });
   protected readonly drawn = computed(() => {
-    const { family, input } = this.bench()?.piece ?? {};
+    const { family, input } = this.shown()?.piece ?? {};
     return family && input && this.look() === 'square' ? family.drawn(input) : [];
   });
 

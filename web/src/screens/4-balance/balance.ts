@@ -4,7 +4,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { mdiPlay, mdiStop } from '@mdi/js';
-import { adjusterSteps, dropMotion, figure, FROM_LEVEL, holdPlaces, showFigure, wayOf, type Aim, type ExplainedTrim, type View } from '@tide-pebble/core';
+import { adjusterSteps, dropMotion, figure, FROM_LEVEL, holdPlaces, showFigure, wayOf, type AdjusterValues, type Aim, type ExplainedTrim, type View } from '@tide-pebble/core';
 import { type Subscription, finalize } from 'rxjs';
 import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';
@@ -15,6 +15,7 @@ import { Workspace } from '../../services/workspace';
 import { AdjusterRow } from '../../ui/adjuster-row';
 import { Findings } from '../../ui/findings';
 import { Icon } from '../../ui/icon';
+import { nextFrame } from '../../ui/next-frame';
 import { NoBench } from '../../ui/no-bench';
 import { RigViews } from '../../ui/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
@@ -48,7 +49,9 @@ export class Balance {
   private readonly workspace = inject(Workspace);
   private readonly jobs = inject(Jobs);
   private readonly units = inject(Units).now;
-  protected readonly bench = injectBench();
+  private readonly bench = injectBench();
+  /** What is drawn and told in the column, a frame after the tide line. */
+  protected readonly shown = nextFrame(this.bench, (b) => b?.rig.id);
   protected readonly icons = { play: mdiPlay, stop: mdiStop };
   protected readonly above = signal(false);
   protected readonly views = computed<readonly View[]>(() => (this.above() ? ['top'] : ['side', 'front']));
@@ -56,7 +59,7 @@ export class Balance {
   protected readonly clock = signal('');
   protected readonly drawnPose = signal<string | null>(null);
   protected readonly people = computed(() => {
-    const bench = this.bench();
+    const bench = this.shown();
     return bench ? peopleOf(bench, this.drawnPose()) : [];
   });
   protected readonly aims = AIMS;
@@ -67,13 +70,13 @@ export class Balance {
   private trimming: Subscription | null = null;
   private playing = 0;
 
-  protected readonly findings = computed(() => this.bench()?.judged.findings.filter((f) => f.stage === 'balance' || f.code === 'nothingMounted') ?? []);
-  protected readonly hung = computed(() => this.bench()?.judged.evaluation.hung ?? null);
+  protected readonly findings = computed(() => this.shown()?.judged.findings.filter((f) => f.stage === 'balance' || f.code === 'nothingMounted') ?? []);
+  protected readonly hung = computed(() => this.shown()?.judged.evaluation.hung ?? null);
   /** What each pose asks of the hands, for a rig that hangs on nothing. */
   protected readonly poses = computed(() => {
     const say = (kind: Parameters<typeof figure>[0], value: number, decimals?: number): string => showFigure(figure(kind, value, decimals), this.units());
     const tips = (torque: number, words: readonly [string, string]): string => (Math.abs(torque) < 0.005 ? '' : `${say('torque', Math.abs(torque))} ${words[torque > 0 ? 0 : 1]}`);
-    return (this.bench()?.judged.evaluation.held ?? []).map(({ pose, hands, shoulder, holds, tires, bears, falls }) => ({
+    return (this.shown()?.judged.evaluation.held ?? []).map(({ pose, hands, shoulder, holds, tires, bears, falls }) => ({
       id: pose.id,
       name: pose.name,
       lines: [
@@ -87,7 +90,7 @@ export class Balance {
   });
   /** A pole at rest and spun; axes inside axes, each with what friction hides. */
   protected readonly turning = computed(() => {
-    const evaluation = this.bench()?.judged.evaluation;
+    const evaluation = this.shown()?.judged.evaluation;
     const say = (kind: Parameters<typeof figure>[0], value: number, decimals?: number): string => showFigure(figure(kind, value, decimals), this.units());
     if (!evaluation) return [];
     const { pole, axes } = evaluation;
@@ -101,14 +104,14 @@ export class Balance {
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
   private readonly bin = toSignal(this.workspace.bin$, { initialValue: [] });
-  private readonly benchRig = computed(() => this.bench()?.piece.rig ?? null);
+  private readonly benchRig = computed(() => this.shown()?.piece.rig ?? null);
   private readonly places = computed(() => {
     const rig = this.benchRig();
     return rig ? holdPlaces(rig, this.loadouts(), this.kit()) : null;
   });
   /** A boom's mark, or the camera's hole or slide, by loadout. */
   protected readonly marks = computed(() => {
-    const values = this.bench()?.values;
+    const values = this.shown()?.values;
     const found = this.places();
     if (!found || !values) return [];
     const say = (value: number): string => showFigure(figure('length', Math.abs(value), 0), this.units());
@@ -121,23 +124,28 @@ export class Balance {
     return found.at(values).map((p) => ({ id: p.loadout, name: p.name, reaches: p.reaches, text: `${place(p.value)}${p.reaches ? '' : ', further than it goes'}` }));
   });
   protected readonly rows = computed(() => {
-    const bench = this.bench();
+    const bench = this.shown();
     if (!bench) return [];
     const steps = adjusterSteps(bench.piece.assembly, bench.values, bench.piece.quick);
     return bench.piece.rig.adjusters.map((adjuster, i) => ({ adjuster, step: steps[i]! }));
   });
+  /** Where each stands this moment: two quick presses make two steps. */
+  protected readonly settings = computed((): AdjusterValues => {
+    const bench = this.bench();
+    return bench ? Object.fromEntries(bench.piece.rig.adjusters.map((a) => [a.id, bench.values[a.id] ?? a.value])) : {};
+  });
   protected readonly wanted = computed(() => {
-    const wants = this.bench()?.rig.wants;
+    const wants = this.shown()?.rig.wants;
     if (!wants) return '';
     const say = (kind: 'angle' | 'time', value: number): string => showFigure(figure(kind, value), this.units());
     return this.hung() ? `level within ${say('angle', wants.levelWithin)}, drop ${say('time', wants.dropTime[0])} to ${say('time', wants.dropTime[1])}` : '';
   });
   protected readonly words = computed(() => {
     const outcome = this.outcome();
-    const bench = this.bench();
+    const bench = this.shown();
     return outcome && bench ? trimWords(outcome, bench.piece.rig.adjusters, this.units(), this.aim()) : '';
   });
-  protected readonly canPlay = computed(() => this.bench()?.judged.evaluation.hung?.pitch.drop.kind === 'falls');
+  protected readonly canPlay = computed(() => this.shown()?.judged.evaluation.hung?.pitch.drop.kind === 'falls');
 
   constructor() {
     inject(DestroyRef).onDestroy(() => {
