@@ -27,10 +27,31 @@ export function workpiece(document: Pick<RigDocument, 'design'> & { readonly han
   if (!designed.ok) return { ok: false, reason: designed.reason };
   const load = loadout ? placeLoad(loadout, kit) : null;
   const assembly = assemble(designed.rig, load);
+  const { rig, family, input } = designed;
+  // Looked at one by one by what is drawn after the figures: made when first asked for.
+  const quick = once(() => quickBalance(assembly));
+  const advice = once(() => [...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })), ...(loadout ? loadFindings(loadout, kit) : [])]);
   return {
     ok: true,
-    piece: { hands: document.hands ?? USUAL_HANDS, cones: loadout ? lensCones(loadout, kit).flatMap((c) => (c.kind === 'cone' ? [c.cone] : [])) : [], spaces: loadout ? spacesOf(loadout, kit) : [], socket: loadout ? socketOf(loadout, kit) : null, rig: designed.rig, family: designed.family, input: designed.input, assembly, quick: quickBalance(assembly), advice: [...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })), ...(loadout ? loadFindings(loadout, kit) : [])] },
+    piece: {
+      rig, family, input, assembly, hands: document.hands ?? USUAL_HANDS,
+      cones: loadout ? lensCones(loadout, kit).flatMap((c) => (c.kind === 'cone' ? [c.cone] : [])) : [],
+      spaces: loadout ? spacesOf(loadout, kit) : [],
+      socket: loadout ? socketOf(loadout, kit) : null,
+      get quick() {
+        return quick();
+      },
+      get advice() {
+        return advice();
+      },
+    },
   };
+}
+
+/** The same answer every time, worked out at the first. */
+function once<T>(make: () => T): () => T {
+  let made: { readonly value: T } | null = null;
+  return () => (made ??= { value: make() }).value;
 }
 
 export interface Judged {
@@ -41,11 +62,11 @@ export interface Judged {
 
 export function judged(piece: Workpiece, values: AdjusterValues, wants: RigDocument['wants']): Judged {
   const evaluation = evaluate(piece.assembly, values, piece.hands);
-  let found: readonly Judgement[] | null = null;
+  const findings = once(() => judge({ assembly: piece.assembly, values, evaluation, wants, quick: piece.quick, hands: piece.hands, cones: piece.cones, spaces: piece.spaces, socket: piece.socket }, piece.advice));
   return {
     evaluation,
     get findings() {
-      return (found ??= judge({ assembly: piece.assembly, values, evaluation, wants, quick: piece.quick, hands: piece.hands, cones: piece.cones, spaces: piece.spaces, socket: piece.socket }, piece.advice));
+      return findings();
     },
   };
 }
