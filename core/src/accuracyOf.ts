@@ -2,7 +2,7 @@
 import { DEGREE } from './0-base';
 import { addSums, moveSums, scaleSums, sumsOfOne, type Sums } from './1-load';
 import { changedDesign, shiftOf, stackBody, valuesInOrder, type AdjusterValues } from './2-frame';
-import { accuracy, aboutSupport, sumsAbout, trimProblem, wantedOf, type Accuracy, type Unsure } from './3-balance';
+import { accuracy, aboutSupport, riding, sumsAbout, withCounts, trimProblem, wantedOf, type Accuracy, type Unsure } from './3-balance';
 import { workpiece, type Workpiece } from './derive';
 import type { KitItem, Loadout, RigDocument } from './model';
 
@@ -43,9 +43,9 @@ function stanceOf({ assembly }: Workpiece, { values, rig: { wants } }: AccuracyI
   const wanted = wantedOf(assembly, values, wants);
   if (!wanted) return null;
   const raw = trimProblem(assembly, values, wanted.borne, wanted.firm);
-  const problem = aboutSupport(raw);
-  const counts = problem.stacks.map((s) => Math.min(s.byCount.length - 1, Math.max(0, s.now - s.least)));
-  const still = counts.reduce((sum, c, i) => addSums(sum, problem.stacks[i]!.byCount[c]!), problem.fixed);
+  const about = aboutSupport(raw);
+  const counts = about.stacks.map((s) => Math.min(s.byCount.length - 1, Math.max(0, s.now - s.least)));
+  const [problem, still] = [riding(about, counts), withCounts(about, counts)];
   return { problem, still, about: sumsAbout(problem, still, problem.movers.map((m) => m.now)), at: raw.support };
 }
 

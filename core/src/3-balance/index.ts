@@ -40,7 +40,7 @@ export { addAcceleration, breaksOf, headingAt, STILL, type Gust, type HandMotion
 export { energyAt, firstAcceleration, SAMPLE, swing, turnFromUp, type Joint as SwingJoint, type Swing, type SwingInput, type SwingOutcome } from './swing/swing';
 // the solver
 export { drop as dropCondition, dropOf as dropOfSums, leanInPan, level as levelCondition, upright as uprightCondition, type Condition, type ConditionId } from './trim/conditions';
-export { sumsAbout, trimProblem, type Mover, type StackChoice, type TrimProblem } from './trim/trimProblem';
+export { riding, sumsAbout, trimProblem, withCounts, type Mover, type StackChoice, type TrimProblem } from './trim/trimProblem';
 export { wantedOf, type Wanted } from './trim/wantedOf';
 export { aboutSupport, accuracy, type Accuracy, type Chance, type Leeway, type Unsure } from './trim/accuracy';
 export { solveTrim, USUAL_PAN, type Aim, type Found, type Solved } from './trim/solveTrim';

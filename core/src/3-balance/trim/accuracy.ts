@@ -56,7 +56,7 @@ const RETRIED = 500;
 export function aboutSupport(problem: TrimProblem): TrimProblem {
   const back = [-problem.support[0], -problem.support[1], -problem.support[2]] as const;
   const moved = (s: Sums): Sums => moveSums(s, back);
-  return { ...problem, support: [0, 0, 0], fixed: moved(problem.fixed), groups: problem.groups.map((g) => ({ ...g, sums: moved(g.sums) })), stacks: problem.stacks.map((s) => ({ ...s, byCount: s.byCount.map(moved) })) };
+  return { ...problem, support: [0, 0, 0], fixed: moved(problem.fixed), groups: problem.groups.map((g) => ({ ...g, sums: moved(g.sums) })), stacks: problem.stacks.map((s) => ({ ...s, byCount: s.byCount.map(moved), rides: (s.rides ?? []).map((r) => ({ ...r, byCount: r.byCount.map(moved) })) })) };
 }
 
 /** `still`: washers on, about the support; the problem from `aboutSupport`. */
@@ -92,7 +92,7 @@ export function accuracy(stepped: TrimProblem, still: Sums, unsure: readonly Uns
     if (n % TOLD_EVERY === 0) tell((0.7 * n) / builds);
   });
   const part = good / builds;
-  const used = [roles.foreAft, roles.sideways, roles.height].filter((i) => i !== null);
+  const used = [...roles.foreAft, ...roles.sideways, ...roles.height];
   const withMore = used.flatMap((i, k) => MORE_TRAVEL.map((by, j) => {
     tell(0.7 + (0.3 * (2 * k + j)) / (2 * used.length));
     const wider = { ...problem, movers: problem.movers.map((m, n) => (n === i ? { ...m, range: [m.range[0] - by, m.range[1] + by] as const } : m)) };

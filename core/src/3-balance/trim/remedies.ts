@@ -1,6 +1,6 @@
 /** What would make an impossible trim possible: of each kind of limit the smallest change that does, found by trying. */
 import { addScaled, figure, say, type Change, type Phrase } from '../../0-base';
-import { moveSums, sumsOf } from '../../1-load';
+import { moveSums, sumsOf, type Sums } from '../../1-load';
 import { stackBody, type AdjusterValues, type Assembly } from '../../2-frame';
 import type { Wants } from '../../model';
 import { supportOf } from '../support';
@@ -70,7 +70,7 @@ function limitsOf(assembly: Assembly, values: AdjusterValues, wants: Wants, want
   return [
     ...(lowest.size === 0 ? [] : [{
       first: 0.002, most: 0.3, step: 0.001, rank: 0,
-      by: (p, d) => ({ ...p, stacks: p.stacks.map((s) => (lowest.has(s.id) ? { ...s, byCount: s.byCount.map((b) => moveSums(b, [0, 0, -d])) } : s)) }),
+      by: (p, d) => ({ ...p, stacks: p.stacks.map((s) => (lowest.has(s.id) ? { ...s, byCount: s.byCount.map((b) => moveSums(b, [0, 0, -d])), rides: (s.rides ?? []).map((r) => ({ ...r, byCount: r.byCount.map((b) => moveSums(b, [0, 0, -d])) })) } : s)) }),
       told: (d) => ({ label: say`Lowest weights ${figure('length', d, 0)} further down.`, changes: at.map((id): Change => ({ kind: 'move', id, by: [0, 0, -d] })), wants: null }),
     } satisfies Limit]),
     ...(hangs ? ([1, -1] as const).map((way): Limit => ({
@@ -146,6 +146,12 @@ function longer(assembly: Assembly, stack: StackChoice, by: number): StackChoice
   const adjuster = assembly.rig.adjusters.findIndex((a) => a.id === stack.id);
   const places = assembly.stacks.filter((s) => s.countedBy === adjuster);
   const most = stack.least + stack.byCount.length - 1;
-  const more = Array.from({ length: by }, (_, n) => sumsOf(places.flatMap((p) => stackBody(p, most + n + 1) ?? [])));
-  return { ...stack, byCount: [...stack.byCount, ...more] };
+  const more = (of: typeof places): readonly Sums[] => Array.from({ length: by }, (_, n) => sumsOf(of.flatMap((p) => stackBody(p, most + n + 1) ?? [])));
+  // A bolt that a mover carries is its own; the others of the count stand still together.
+  const riders = places.filter((p) => p.movedBy.length > 0);
+  return {
+    ...stack,
+    byCount: [...stack.byCount, ...more(places.filter((p) => p.movedBy.length === 0))],
+    rides: (stack.rides ?? []).map((r, i) => ({ ...r, byCount: [...r.byCount, ...more(riders.slice(i, i + 1))] })),
+  };
 }

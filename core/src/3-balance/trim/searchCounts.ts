@@ -5,7 +5,7 @@
 import { addScaled, type Vec3 } from '../../0-base';
 import type { Sums } from '../../1-load';
 import { leastOver, valueOf, withMovingSupport, type Bound } from './conditions';
-import { sumsAbout, type TrimProblem } from './trimProblem';
+import { stackMass, sumsAbout, type TrimProblem } from './trimProblem';
 
 export interface Candidates {
   /** Washers' mass of each, kg; and its counts as one number, in the radix of the stacks. */
@@ -31,8 +31,9 @@ export function searchCounts(problem: TrimProblem, between: readonly [number, nu
   }, 0));
   // The stack with the heaviest steps is set first: its branches differ most.
   const order = stacks.map((_, i) => i).sort((p, q) => stepOf(problem, q) - stepOf(problem, p));
-  const values = order.map((i) => stacks[i]!.byCount.map((s) => Float64Array.from(bounds, (b) => valueOf(b, fromSupport(s)))));
-  const masses = order.map((i) => Float64Array.from(stacks[i]!.byCount, (s) => s.mass));
+  const rides = stacks.map((s) => (s.rides ?? []).map((r) => ({ ...r, box: boxOf(problem, r.movedBy) })));
+  const values = order.map((i) => stacks[i]!.byCount.map((s, n) => Float64Array.from(bounds, (b) => rides[i]!.reduce((sum, r) => sum + leastOver(b, fromSupport(r.byCount[n]!), ...r.box), valueOf(b, fromSupport(s))))));
+  const masses = order.map((i) => Float64Array.from(stacks[i]!.byCount, (_, n) => stackMass(stacks[i]!, n)));
   const radix = radixOf(problem);
   const weights = order.map((i) => radix[i]!);
   const depth = order.length;
@@ -86,8 +87,8 @@ export function searchCounts(problem: TrimProblem, between: readonly [number, nu
 }
 
 const stepOf = ({ stacks }: TrimProblem, i: number): number => {
-  const { byCount } = stacks[i]!;
-  return byCount.length > 1 ? byCount[1]!.mass - byCount[0]!.mass : 0;
+  const stack = stacks[i]!;
+  return stack.byCount.length > 1 ? stackMass(stack, 1) - stackMass(stack, 0) : 0;
 };
 
 /** Weight of each stack's count in a code. */

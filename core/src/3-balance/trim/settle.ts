@@ -17,73 +17,90 @@ export interface Settled {
   readonly window: { readonly mover: string; readonly from: number; readonly to: number } | null;
 }
 
-/** Which mover levels which way, and which sets the height; chosen once a problem. */
+/** Which movers level which way, and which set the height: the one that can do most first, the others where it runs out. Chosen once a problem. */
 export interface Roles {
-  readonly foreAft: number | null;
-  readonly sideways: number | null;
-  readonly height: number | null;
+  readonly foreAft: readonly number[];
+  readonly sideways: readonly number[];
+  readonly height: readonly number[];
 }
 
 /** A mover serves a way it mostly goes. */
 const ALONG = 0.7;
 /** Places in the stretch of the height that will do, the middle first. */
 const WINDOW_TRIED = [0.5, 0.25, 0.75, 0.06, 0.94];
+/** Where the further height movers are tried, from all down to all up, when the first alone does not do. */
+const LIFTS_TRIED = [0, 1, 0.5, 0.25, 0.75];
 /** Slack below nought by this much is rounding. */
 export const MET = -1e-9;
 
 export function rolesOf(problem: TrimProblem): Roles {
-  const { movers, groups, supportMovedBy, fixed } = problem;
-  const carried = (i: number): number => (supportMovedBy.includes(i) ? fixed.mass : groups.filter((g) => g.movedBy.includes(i)).reduce((m, g) => m + g.sums.mass, 0));
-  const best = (axis: 0 | 1 | 2): number | null => {
-    const found = movers.flatMap((m, i) => (Math.abs(m.axis[axis]) > ALONG && m.range[1] > m.range[0] && carried(i) > 0 ? [{ i, pull: carried(i) * (m.range[1] - m.range[0]) }] : []));
-    return found.length === 0 ? null : found.reduce((a, b) => (b.pull > a.pull ? b : a)).i;
-  };
+  const { movers, groups, stacks, supportMovedBy, fixed } = problem;
+  const onBolts = (i: number): number => stacks.reduce((m, s) => m + (s.rides ?? []).reduce((n, r) => n + (r.movedBy.includes(i) ? r.byCount[r.byCount.length >> 1]!.mass : 0), 0), 0);
+  const carried = (i: number): number => (supportMovedBy.includes(i) ? fixed.mass : groups.reduce((m, g) => m + (g.movedBy.includes(i) ? g.sums.mass : 0), onBolts(i)));
+  const along = (axis: 0 | 1 | 2): readonly number[] =>
+    movers.flatMap((m, i) => (Math.abs(m.axis[axis]) > ALONG && m.range[1] > m.range[0] && carried(i) > 0 ? [{ i, pull: carried(i) * (m.range[1] - m.range[0]) }] : [])).sort((a, b) => b.pull - a.pull).map((f) => f.i);
   const asked = new Set(problem.conditions.map((c) => c.id));
-  return {
-    foreAft: asked.has('levelForeAft') || asked.has('wristNose') || asked.has('overSupport') ? best(0) : null,
-    sideways: asked.has('levelSideways') || asked.has('wristSides') ? best(1) : null,
-    height: asked.has('dropPitch') || asked.has('dropRoll') || asked.has('upright') ? best(2) : null,
-  };
+  const foreAft = asked.has('levelForeAft') || asked.has('wristNose') || asked.has('overSupport') ? along(0) : [];
+  const sideways = asked.has('levelSideways') || asked.has('wristSides') ? along(1) : [];
+  const height = asked.has('dropPitch') || asked.has('dropRoll') || asked.has('upright') ? along(2) : [];
+  return { foreAft, sideways, height: height.filter((i) => !foreAft.includes(i) && !sideways.includes(i)) };
 }
 
 /** `still`: what no mover moves, washers on. `free`: movers that may be set; the others stay as they are. */
 export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (mover: number) => boolean = () => true): Settled {
   const { movers } = problem;
   const settings = movers.map((m) => m.now);
-  const allowed = (i: number | null): number | null => (i !== null && free(i) ? i : null);
-  const [foreAft, sideways, height] = [allowed(roles.foreAft), allowed(roles.sideways), allowed(roles.height)];
+  const [foreAft, sideways, [height, ...lifts]] = [roles.foreAft.filter(free), roles.sideways.filter(free), roles.height.filter(free)];
+  const levelling = [...foreAft, ...sideways];
   let beyond: Settled['beyond'] = null;
   const levelled = (): void => {
     beyond = null;
-    for (const [axis, i] of [[0, foreAft], [1, sideways]] as const) {
-      if (i === null) continue;
-      const wanted = zeroAlong(problem, still, settings, i, axis, axis === 0 ? targetOf(problem) : 0);
-      const kept = clamp(movers[i]!, wanted);
-      settings[i] = kept;
-      const by = Math.abs(wanted - kept);
-      if (by > Math.max(movers[i]!.step / 2, 1e-9) && (!beyond || by > (beyond as { by: number }).by)) beyond = { mover: movers[i]!.id, by };
+    for (const i of levelling) settings[i] = movers[i]!.now;
+    for (const [axis, list] of [[0, foreAft], [1, sideways]] as const) {
+      for (const [n, i] of list.entries()) {
+        const wanted = zeroAlong(problem, still, settings, i, axis, axis === 0 ? targetOf(problem) : 0);
+        const kept = clamp(movers[i]!, wanted);
+        settings[i] = kept;
+        const by = Math.abs(wanted - kept);
+        if (by <= Math.max(movers[i]!.step / 2, 1e-9)) break;
+        // The next one takes on what this one cannot.
+        if (n === list.length - 1 && (!beyond || by > (beyond as { by: number }).by)) beyond = { mover: movers[i]!.id, by };
+      }
     }
   };
+  let best: Settled | null = null;
+  const keep = (window: Settled['window']): void => {
+    const one = { ...snapped(problem, still, settings, levelling, height ?? null), beyond, window };
+    if (!best || one.slack > best.slack) best = one;
+  };
   levelled();
-  let window: Settled['window'] = null;
-  if (height !== null) {
+  if (height === undefined) {
+    keep(null);
+    return best!;
+  }
+  for (const lift of [null, ...(lifts.length > 0 ? LIFTS_TRIED : [])]) {
+    if (lift !== null) for (const i of lifts) settings[i] = liftedTo(problem, i, lift);
+    settings[height] = clamp(movers[height]!, movers[height]!.now);
+    levelled();
     const found = windowOf(problem, still, settings, height);
-    if (found) window = { mover: movers[height]!.id, ...found };
-    const { range } = movers[height]!;
     // In the window the middle is the safest; where steps are too coarse for it, nearer an end hangs lower and is less
     // touchy. Without one, the least bad of where it stands and its ends.
-    const tried = found ? WINDOW_TRIED.map((part) => found.from + (found.to - found.from) * part) : [clamp(movers[height]!, settings[height]!), ...range];
-    let best: (ReturnType<typeof snapped> & { readonly beyond: Settled['beyond'] }) | null = null;
-    for (const place of tried) {
+    for (const place of found ? WINDOW_TRIED.map((part) => found.from + (found.to - found.from) * part) : [settings[height]!, ...movers[height]!.range]) {
       settings[height] = place;
       levelled();
-      const one = { ...snapped(problem, still, settings, [foreAft, sideways, height]), beyond };
-      if (!best || one.slack > best.slack) best = one;
-      if (best.slack >= MET) break;
+      keep(found ? { mover: movers[height]!.id, ...found } : null);
+      if (best!.slack >= MET) return best!;
     }
-    return { ...best!, window };
   }
-  return { ...snapped(problem, still, settings, [foreAft, sideways, height]), beyond, window };
+  return best!;
+}
+
+/** A part of the way from where a mover brings the mass centre lowest to where it brings it highest, on its step. */
+function liftedTo({ movers, supportMovedBy }: TrimProblem, i: number, part: number): number {
+  const { axis, range: [from, to], step } = movers[i]!;
+  const up = axis[2] > 0 !== supportMovedBy.includes(i);
+  const place = from + (to - from) * (up ? part : 1 - part);
+  return step > 0 ? clamp(movers[i]!, Number((Math.round(place / step) * step).toPrecision(12))) : place;
 }
 
 /** Where the mass centre should lie ahead of the support, m: the middle of what is asked. */
@@ -140,15 +157,14 @@ function windowOf(problem: TrimProblem, still: Sums, settings: readonly number[]
   return best;
 }
 
-/** Each levelling mover on its nearest step, which is the best for its own way; the height, last in `set`, on the step below and above. */
-function snapped(problem: TrimProblem, still: Sums, settings: readonly number[], set: readonly [number | null, number | null, number | null]): Pick<Settled, 'settings' | 'about' | 'slack' | 'tightest'> {
+/** Each levelling mover on its nearest step, which is the best for its own way; the height on the step below and above. */
+function snapped(problem: TrimProblem, still: Sums, settings: readonly number[], levelling: readonly number[], height: number | null): Pick<Settled, 'settings' | 'about' | 'slack' | 'tightest'> {
   let tries: (readonly number[])[] = [settings];
-  for (const [role, i] of set.entries()) {
-    if (i === null) continue;
-    const { range, step } = problem.movers[i]!;
-    if (!(step > 0)) continue;
+  for (const i of height === null ? levelling : [...levelling, height]) {
+    const { range, step, now } = problem.movers[i]!;
+    if (!(step > 0) || (i !== height && settings[i] === now)) continue;
     const down = Math.floor(settings[i]! / step + 1e-9);
-    const near = role === 2 ? [down, down + 1] : [Math.round(settings[i]! / step)];
+    const near = i === height ? [down, down + 1] : [Math.round(settings[i]! / step)];
     const places = near.map((n) => Number((n * step).toPrecision(12))).filter((v) => v >= range[0] - 1e-12 && v <= range[1] + 1e-12);
     const kept = places.length > 0 ? places : [clamp(problem.movers[i]!, settings[i]!)];
     tries = tries.flatMap((t) => kept.map((v) => t.map((s, k) => (k === i ? v : s))));

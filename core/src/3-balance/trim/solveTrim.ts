@@ -1,5 +1,5 @@
 /** The best set-up of a trim problem by one aim, with its proof: nothing that could beat it was left out. */
-import { addedBy, sumsAbout, withCounts, type TrimProblem } from './trimProblem';
+import { addedBy, riding, stackMass, sumsAbout, withCounts, type TrimProblem } from './trimProblem';
 import { leanInPan } from './conditions';
 import { combinationsOf, countsOf, searchCounts, type Candidates } from './searchCounts';
 import { MET, rolesOf, settle, type Roles, type Settled } from './settle';
@@ -49,8 +49,8 @@ export function solveTrim(problem: TrimProblem, aim: Aim = 'lightest', tell: (pa
 
 /** By rising mass, in ever larger portions: the first that meets all is the lightest. */
 function lightest(problem: TrimProblem, roles: Roles, combinations: number, tell: (part: number) => void, lookedAtMost: number): Solved {
-  const least = problem.stacks.reduce((m, s) => m + Math.min(...s.byCount.map((c) => c.mass)), 0);
-  const most = problem.stacks.reduce((m, s) => m + Math.max(...s.byCount.map((c) => c.mass)), 0);
+  const least = problem.stacks.reduce((m, s) => m + Math.min(...s.byCount.map((_, n) => stackMass(s, n))), 0);
+  const most = problem.stacks.reduce((m, s) => m + Math.max(...s.byCount.map((_, n) => stackMass(s, n))), 0);
   const best: Found[] = [];
   let nearest: Found | null = null;
   let [looked, next, over]: [number, number | null, number] = [0, null, -Infinity];
@@ -132,7 +132,8 @@ function floorOf(problem: TrimProblem, counts: readonly number[], aim: Exclude<A
   const still = withCounts(problem, counts);
   const ends = [0, 1].map((e) => problem.movers.map((m) => m.range[e]!));
   const corners = problem.movers.reduce<number[][]>((all, _, i) => all.flatMap((c) => [[...c, ends[0]![i]!], [...c, ends[1]![i]!]]), [[]]);
-  return -Math.max(...corners.map((c) => calmnessOf(sumsAbout(problem, still, c))));
+  const loaded = riding(problem, counts);
+  return -Math.max(...corners.map((c) => calmnessOf(sumsAbout(loaded, still, c))));
 }
 
 /** Of pitch and roll the product's root, kg m²: what resists a nudge either way. */
@@ -140,7 +141,8 @@ const calmnessOf = ({ inertia }: Sums): number => Math.sqrt(Math.max(0, inertia[
 
 export function foundAt(problem: TrimProblem, roles: Roles, counts: readonly number[], aim: Aim): Found {
   const still = withCounts(problem, counts);
-  const settled = aim === 'fewestMoves' ? withFewestMoved(problem, roles, still) : settle(problem, roles, still);
+  const loaded = riding(problem, counts);
+  const settled = aim === 'fewestMoves' ? withFewestMoved(loaded, roles, still) : settle(loaded, roles, still);
   const moves = counts.reduce((n, c, i) => n + Number(problem.stacks[i]!.least + c !== problem.stacks[i]!.now), 0) + movedOf(problem, settled);
   const added = addedBy(problem, counts);
   const cost = aim === 'lightest' ? added : aim === 'fewestMoves' ? moves : aim === 'calmest' ? -calmnessOf(settled.about) : leanInPan(settled.about, USUAL_PAN);
@@ -151,7 +153,7 @@ const movedOf = ({ movers }: TrimProblem, { settings }: Settled): number => move
 
 /** As few slides as will do: none, one, then more. */
 function withFewestMoved(problem: TrimProblem, roles: Roles, still: Sums): Settled {
-  const used = [roles.foreAft, roles.sideways, roles.height].filter((i) => i !== null);
+  const used = [...roles.foreAft, ...roles.sideways, ...roles.height];
   const subsets = Array.from({ length: 1 << used.length }, (_, bits) => used.filter((_u, n) => (bits >> n) & 1)).sort((a, b) => a.length - b.length);
   let last: Settled | null = null;
   for (const free of subsets) {

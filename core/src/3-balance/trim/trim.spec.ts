@@ -9,9 +9,9 @@ import { THREE_LOADS } from '../../testing/loads';
 import { addSums, placeLoad, sumsOf, type Sums } from '../../1-load';
 import { startRig } from '../../startRig';
 import { evaluate, quickBalance, readings, solveTrim, toStep, trim, trimExplained, type Found, type TrimProblem } from '..';
-import { drop, level, upright, type Condition } from './conditions';
+import { drop, dropOf, level, upright, type Condition } from './conditions';
 import { slackOf } from './settle';
-import { sumsAbout, withCounts } from './trimProblem';
+import { addedBy, riding, sumsAbout, withCounts } from './trimProblem';
 
 const withWants = (more: Partial<Wants>): Wants => ({ ...wants, massAtMost: 9, calmAtLeast: 0, ...more });
 
@@ -131,19 +131,24 @@ const problems = fc.record({
 
 /** The slow way: every count, every slide walked in fine steps, every condition asked. */
 function byTryingAll(problem: TrimProblem): number | null {
+  const ticks = Array.from({ length: 28 }, (_, i) => -0.012 + i * 0.001);
+  const places = problem.movers.length === 0 ? [[]] : problem.movers.length === 1 ? ticks.map((t) => [t]) : ticks.flatMap((t) => ticks.map((u) => [t, u]));
+  return everyCount(problem, (counts) => {
+    const still = withCounts(problem, counts);
+    return places.some((s) => slackOf(problem.conditions, sumsAbout(problem, still, s)).slack >= 0);
+  });
+}
+/** Least mass of washers of all counts that do, in no clever order; null for none. */
+function everyCount(problem: TrimProblem, does: (counts: readonly number[]) => boolean): number | null {
   let best: number | null = null;
   const visit = (counts: number[]): void => {
     if (counts.length < problem.stacks.length) {
       for (let n = 0; n < problem.stacks[counts.length]!.byCount.length; n++) visit([...counts, n]);
       return;
     }
-    const still = withCounts(problem, counts);
-    const added = counts.reduce((m, n, i) => m + problem.stacks[i]!.byCount[n]!.mass, 0);
-    if (best !== null && added >= best - 1e-12) return;
-    const steps = problem.movers.length === 0 ? [[]] : problem.movers.length === 1 ? ticks.map((t) => [t]) : ticks.flatMap((t) => ticks.map((u) => [t, u]));
-    if (steps.some((s) => slackOf(problem.conditions, sumsAbout(problem, still, s)).slack >= 0)) best = added;
+    const added = addedBy(problem, counts);
+    if ((best === null || added < best - 1e-12) && does(counts)) best = added;
   };
-  const ticks = Array.from({ length: 28 }, (_, i) => -0.012 + i * 0.001);
   visit([]);
   return best;
 }
@@ -168,20 +173,75 @@ describe('the solver', () => {
       const problem: TrimProblem = { ...plain, movers: [{ id: 'height', axis: [0, 0, 1], range, step: 0, now: 0 }], groups: [], fixed: plain.groups.reduce((sum, g) => addSums(sum, g.sums), plain.fixed), supportMovedBy: [0] };
       const quick = leastOf(problem);
       if (quick && slackOf(problem.conditions, quick.settled.about).slack < -1e-9) return false;
-      let slow: number | null = null;
-      const visit = (counts: number[]): void => {
-        if (counts.length < problem.stacks.length) {
-          for (let n = 0; n < problem.stacks[counts.length]!.byCount.length; n++) visit([...counts, n]);
-          return;
-        }
-        const added = counts.reduce((m, n, i) => m + problem.stacks[i]!.byCount[n]!.mass, 0);
-        if (slow !== null && added >= slow - 1e-12) return;
-        const still = withCounts(problem, counts);
-        for (let i = 0; i <= 60; i++) if (slackOf(problem.conditions, sumsAbout(problem, still, [range[0] + ((range[1] - range[0]) * i) / 60])).slack >= 0) slow = added;
-      };
-      visit([]);
+      const slow = everyCount(problem, (counts) => Array.from({ length: 61 }, (_, i) => range[0] + ((range[1] - range[0]) * i) / 60).some((z) => slackOf(problem.conditions, sumsAbout(problem, withCounts(problem, counts), [z])).slack >= 0));
       return slow === null || (quick !== null && quick.added <= slow + 1e-9);
     }), { seed: 75, numRuns: 150 });
+  });
+
+  it('finds what hangs only with its pivot raised, and is top-heavy with it in the middle', () => {
+    const lump = (mass: number, z: number): Sums => sumsOf([{ mass, centre: [0, 0, z], inertia: [[mass * 1e-3, 0, 0], [0, mass * 1e-3, 0], [0, 0, mass * 1e-3]] }]);
+    const bare: TrimProblem = {
+      movers: [{ id: 'height', axis: [0, 0, 1], range: [-0.02, 0.02], step: 0, now: 0 }], groups: [], support: [0, 0, 0], supportMovedBy: [0], stacks: [{ id: 'foot', least: 0, now: 0, byCount: [sumsOf([])] }],
+      fixed: addSums(lump(1, 0.08), lump(0.2, -0.3)), conditions: [],
+    };
+    expect(bare.fixed.first[2]).toBeGreaterThan(0);
+    const time = dropOf('pitch', sumsAbout(bare, bare.fixed, [0.01998]));
+    const problem: TrimProblem = { ...bare, conditions: [upright, level('foreAft', 0.002), level('sideways', 0.002), drop('pitch', [time * 0.998, time * 1.002], 0.002)] };
+    expect(leastOf(problem)!.settled.settings[0]).toBeCloseTo(0.01998, 4);
+  });
+
+  it('with bolts on clamps that slide is never beaten by trying every washer at every place of the clamps', () => {
+    const travels = fc.tuple(fc.integer({ min: 5, max: 40 }), fc.integer({ min: 3, max: 15 }));
+    holds(fc.property(problems, travels, (plain, [up, ahead]) => {
+      // The first bolt's clamp goes up and down, the second's ahead and back; the camera stands still.
+      const [fixed, movers] = [plain.groups.reduce((sum, g) => addSums(sum, g.sums), plain.fixed), ([[0, 0, 1], [1, 0, 0]] as const).map((axis, i) => ({ id: `clamp-${i}`, axis, range: [-[up, ahead][i]! / 1000, [up, ahead][i]! / 1000] as const, step: 0, now: 0 }))];
+      const problem: TrimProblem = {
+        ...plain, fixed, movers, groups: [],
+        stacks: plain.stacks.slice(0, 2).map((s, i) => ({ ...s, byCount: s.byCount.map(() => sumsOf([])), rides: [{ movedBy: [i], byCount: s.byCount }] })),
+      };
+      const quick = leastOf(problem);
+      if (quick && slackOf(problem.conditions, quick.settled.about).slack < -1e-9) return false;
+      const places = movers.map(({ range }) => Array.from({ length: 31 }, (_, i) => range[0] + ((range[1] - range[0]) * i) / 30));
+      const slow = everyCount(problem, (counts) => {
+        const [loaded, still] = [riding(problem, counts), withCounts(problem, counts)];
+        return places[0]!.some((z) => places[1]!.some((x) => slackOf(problem.conditions, sumsAbout(loaded, still, [z, x])).slack >= 0));
+      });
+      return slow === null || (quick !== null && quick.added <= slow + 1e-9);
+    }), { seed: 76, numRuns: 120 });
+  });
+
+  it('takes on with the next slide what the first cannot, and leaves it alone where the first will do', () => {
+    const lump = (mass: number, at: readonly [number, number, number]): Sums => sumsOf([{ mass, centre: at, inertia: [[mass * 1e-3, 0, 0], [0, mass * 1e-3, 0], [0, 0, mass * 1e-3]] }]);
+    const slide = (id: string, travel: number) => ({ id, axis: [1, 0, 0] as const, range: [-travel, travel] as const, step: 0.0005, now: 0 });
+    const problem = (off: number): TrimProblem => ({
+      movers: [slide('stage', 0.02), slide('battery', 0.05)], conditions: [upright, level('foreAft', 0.02)], support: [0, 0, 0], supportMovedBy: [], stacks: [], fixed: lump(0.5, [0, 0, -0.3]),
+      groups: [{ movedBy: [0], sums: lump(1, [off, 0, 0.05]) }, { movedBy: [1], sums: lump(0.2, [0, 0, -0.1]) }],
+    });
+    const settled = (off: number) => leastOf(problem(off))!.settled;
+    expect(settled(0.015).settings).toEqual([-0.015, 0]);
+    // 28 mm of a kilogram: 20 by the stage, the last 8 by a fifth of it five times as far.
+    expect(settled(0.028).settings).toEqual([-0.02, -0.04]);
+    expect(leastOf(problem(0.05))).toBeNull();
+  });
+
+  it('a list of ways longer than it holds is taken in smaller portions, and passes none over', () => {
+    const { stacks, ...rest } = bigTrim();
+    // At least so heavy, and nothing else: the lightest lies in the thick of a million others of much the same mass.
+    const least = rest.fixed.mass + 1.0005;
+    const heavy: Condition = { id: 'calmPan', slack: ({ mass }) => mass - least, bounds: [{ constant: least, mass: -1, first: [0, 0, 0], inertia: [0, 0, 0] }] };
+    const problem: TrimProblem = { ...rest, movers: [], groups: [], conditions: [heavy], stacks };
+    const found = solveTrim(problem, 'lightest');
+    if (found.kind !== 'solved') return fail(found.kind);
+    expect(found.gap).toBeNull();
+    let lightest = Infinity;
+    everyCount({ ...problem, stacks: stacks.slice(0, 3) }, (counts) => {
+      const others = addedBy(problem, [...counts, 0]);
+      const each = addedBy(problem, [0, 0, 0, 1]);
+      const last = Math.max(0, Math.ceil((1.0005 - others) / each - 1e-9));
+      if (last <= 40) lightest = Math.min(lightest, others + last * each);
+      return false;
+    });
+    expect(found.best[0]!.added).toBeCloseTo(lightest, 9);
   });
 
   it('finds the same whichever bolt comes first', () => {

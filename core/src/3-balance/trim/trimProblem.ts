@@ -18,12 +18,18 @@ export interface MovedGroup {
   readonly movedBy: readonly number[];
   readonly sums: Sums;
 }
+export interface Riding {
+  readonly movedBy: readonly number[];
+  readonly byCount: readonly Sums[];
+}
 export interface StackChoice {
   readonly id: string;
   /** The count of byCount[0]; the others follow by ones. */
   readonly least: number;
   readonly now: number;
   readonly byCount: readonly Sums[];
+  /** Of its bolts that movers carry about: by which, and what is on them at each count with those movers at nought; not in `byCount`. */
+  readonly rides?: readonly Riding[];
   /** What one of the count takes out of a bin, by the name it is kept under; left out: nothing that is counted there. */
   readonly takes?: ReadonlyMap<string, number>;
 }
@@ -52,29 +58,29 @@ export function trimProblem(assembly: Assembly, values: AdjusterValues, borne: B
   const { rig } = assembly;
   const inOrder = valuesInOrder(rig, values);
   const stacks = assembly.stacks.filter((s) => borne.carries.has(s.body));
-  // What carries counted bolts about stays where it is: a sum that depends on both has no place here.
-  const frozen = new Set(stacks.flatMap((s) => s.movedBy));
-  const free = rig.adjusters.flatMap((a, i) => (a.kind !== 'count' && a.axis && !frozen.has(i) ? [i] : []));
+  const free = rig.adjusters.flatMap((a, i) => (a.kind !== 'count' && a.axis ? [i] : []));
   const place = new Map(free.map((adjuster, n) => [adjuster, n]));
   const own = (movedBy: readonly number[]): readonly number[] => movedBy.flatMap((i) => place.get(i) ?? []);
   const still = (movedBy: readonly number[]): Vec3 => shiftOf(rig, movedBy.filter((i) => !place.has(i)), inOrder);
   let fixed = NO_SUMS;
   const groups = new Map<string, MovedGroup>();
-  for (const piece of assembly.pieces) {
-    if (!borne.carries.has(piece.body)) continue;
-    const movedBy = own(piece.movedBy);
-    const sums = moveSums(sumsOfOne(piece.flat), still(piece.movedBy));
+  const put = (movedBy: readonly number[], sums: Sums): void => {
     if (movedBy.length === 0) fixed = addSums(fixed, sums);
     else groups.set(movedBy.join(), { movedBy, sums: addSums(groups.get(movedBy.join())?.sums ?? NO_SUMS, sums) });
+  };
+  for (const piece of assembly.pieces) {
+    if (!borne.carries.has(piece.body)) continue;
+    put(own(piece.movedBy), moveSums(sumsOfOne(piece.flat), still(piece.movedBy)));
   }
   const choices = new Map<number, StackChoice>();
   for (const stack of stacks) {
-    const shift = shiftOf(rig, stack.movedBy, inOrder);
+    const shift = still(stack.movedBy);
+    const movedBy = own(stack.movedBy);
     const at = (count: number): Sums => {
       const body = stackBody(stack, count);
       return body ? moveSums(sumsOf([body]), shift) : NO_SUMS;
     };
-    if (stack.countedBy === null) fixed = addSums(fixed, at(stack.station.count));
+    if (stack.countedBy === null) put(movedBy, at(stack.station.count));
     else {
       const adjuster = rig.adjusters[stack.countedBy]!;
       const least = Math.ceil(adjuster.range[0]);
@@ -83,7 +89,12 @@ export function trimProblem(assembly: Assembly, values: AdjusterValues, borne: B
       const pair = choices.get(stack.countedBy);
       const name = stack.station.washer.supply?.item ?? stack.station.washer.name;
       const takes = new Map(pair?.takes).set(name, (pair?.takes?.get(name) ?? 0) + 1);
-      choices.set(stack.countedBy, { takes, id: adjuster.id, least, now: Math.round(inOrder[stack.countedBy]!), byCount: pair ? pair.byCount.map((sums, n) => addSums(sums, byCount[n]!)) : byCount });
+      const before = pair?.byCount ?? byCount.map(() => NO_SUMS);
+      choices.set(stack.countedBy, {
+        takes, id: adjuster.id, least, now: Math.round(inOrder[stack.countedBy]!),
+        byCount: movedBy.length === 0 ? before.map((sums, n) => addSums(sums, byCount[n]!)) : before,
+        rides: movedBy.length === 0 ? (pair?.rides ?? []) : [...(pair?.rides ?? []), { movedBy, byCount }],
+      });
     }
   }
   const movers = free.map((i): Mover => {
@@ -101,7 +112,17 @@ export function sumsAbout({ movers, groups, support, supportMovedBy }: Pick<Trim
   return moveSums(all, [-support[0] - x, -support[1] - y, -support[2] - z]);
 }
 
+/** What stands still with these counts (indices into byCount). */
 export const withCounts = ({ fixed, stacks }: TrimProblem, counts: readonly number[]): Sums => stacks.reduce((sum, s, i) => addSums(sum, s.byCount[counts[i]!]!), fixed);
 
+/** The same problem with what these counts put on the movers among its groups. */
+export function riding(problem: TrimProblem, counts: readonly number[]): TrimProblem {
+  const more = problem.stacks.flatMap((s, i) => (s.rides ?? []).map((r): MovedGroup => ({ movedBy: r.movedBy, sums: r.byCount[counts[i]!]! })));
+  return more.length === 0 ? problem : { ...problem, groups: [...problem.groups, ...more] };
+}
+
+/** Washers of one stack at a count, kg. */
+export const stackMass = ({ byCount, rides }: StackChoice, count: number): number => (rides ?? []).reduce((mass, r) => mass + r.byCount[count]!.mass, byCount[count]!.mass);
+
 /** Washers put on, kg. */
-export const addedBy = ({ stacks }: TrimProblem, counts: readonly number[]): number => stacks.reduce((mass, s, i) => mass + s.byCount[counts[i]!]!.mass, 0);
+export const addedBy = ({ stacks }: TrimProblem, counts: readonly number[]): number => stacks.reduce((mass, s, i) => mass + stackMass(s, counts[i]!), 0);
