@@ -36,9 +36,10 @@ const values = setups.find((s) => s.rig === rig.id && s.loadout === loadout?.id)
 const outcome = trimExplained(made.piece.assembly, values, wanted.data, { aim });
 console.log(JSON.stringify({ rig: rig.name, loadout: loadout?.name ?? null, aim, ...(outcome.kind === 'impossible' ? { ...outcome, remedies: outcome.remedies.map((r) => ({ ...r, label: render(r.label, METRIC) })) } : outcome) }, null, 2));
 
-/** "dropTime=1.8,2.4" is a pair, "levelWithin=0.0175" a number. */
-function wantOf(given: string): readonly [string, number | readonly number[]] {
+/** "dropTime=1.8,2.4" is a pair, "levelWithin=0.0175" a number, "firm=levelForeAft,bag" names. */
+function wantOf(given: string): readonly [string, number | readonly number[] | readonly string[]] {
   const [key, value, ...rest] = given.split('=');
+  if (key === 'firm' && value !== undefined && rest.length === 0) return [key, value.split(',').map((v) => v.trim()).filter(Boolean)];
   const numbers = (value ?? '').split(',').map((v) => (v.trim() === '' ? NaN : Number(v)));
   if (!key || rest.length > 0 || numbers.some((n) => !Number.isFinite(n))) fail(`“${given}” is no want. ${USE}`);
   return [key, numbers.length === 1 ? numbers[0]! : numbers];

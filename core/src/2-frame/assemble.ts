@@ -182,6 +182,8 @@ export interface PlacedPiece {
   readonly body: string;
   readonly flat: FlatBody;
   readonly isLoad: boolean;
+  /** Adjusters (indices) that carry it. */
+  readonly movedBy: readonly number[];
 }
 
 /** Every body where the adjusters put it. */
@@ -191,11 +193,12 @@ export function placedPieces(assembly: Assembly, adjusters: AdjusterValues): rea
   const placed: PlacedPiece[] = assembly.pieces.map(({ body, flat, movedBy, isLoad }) => ({
     body,
     isLoad,
+    movedBy,
     flat: movedBy.length === 0 ? flat : shifted(flat, shiftOf(rig, movedBy, values)),
   }));
   for (const stack of assembly.stacks) {
     const flat = stackBody(stack, countOf(stack, values));
-    if (flat) placed.push({ body: stack.body, isLoad: false, flat: shifted(flat, shiftOf(rig, stack.movedBy, values)) });
+    if (flat) placed.push({ body: stack.body, isLoad: false, movedBy: stack.movedBy, flat: shifted(flat, shiftOf(rig, stack.movedBy, values)) });
   }
   return placed;
 }

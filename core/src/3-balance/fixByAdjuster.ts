@@ -52,7 +52,7 @@ export function turnsOf(turns: number): string {
 }
 
 /** The word for a move along an adjuster's axis: forward, back, to the left, up. */
-export function wayOf(adjuster: Adjuster, by: number): string {
+export function wayOf(adjuster: Pick<Adjuster, 'axis'>, by: number): string {
   const [x, y, z] = unit(adjuster.axis ?? [1, 0, 0]);
   const size = Math.max(Math.abs(x), Math.abs(y), Math.abs(z));
   if (size === Math.abs(x)) return x * by > 0 ? 'forward' : 'back';

@@ -47,4 +47,5 @@ export { solveTrim, USUAL_PAN, type Aim, type Found, type Solved } from './trim/
 export { MOTIONS, type Motion } from './swing/motions';
 export { SETTLED, swingFigures, traceOf, turnAt, type AxisFigures, type SwingFigures, type SwingTrace } from './swing/swingFigures';
 export { bareSwinger, swingerOf, type Swinger } from './swing/swinger';
-export { movesForPan, panReading, panRigOf, smallLean, type PanMove, type PanReading } from './pan/panReading';
+export { panPlans, type PanInput, type PanMove, type PanPlan } from './pan/panPlans';
+export { panReading, panRigOf, smallLean, type PanReading } from './pan/panReading';

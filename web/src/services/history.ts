@@ -11,7 +11,7 @@ export interface Step {
   readonly label: string;
   readonly before: readonly Edit[];
   readonly after: readonly Edit[];
-  /** Steps of the same field in quick succession are one. */
+  /** Steps of the same field in quick succession are one; of the same `together`, however long they take. */
   readonly merge: string | null;
   readonly at: number;
 }
@@ -24,13 +24,20 @@ export const NO_HISTORY: History = { past: [], future: [] };
 const STEPS_KEPT = 300;
 const MERGE_WITHIN_MS = 900;
 
+const TOGETHER = 'together ';
+/** A word of its own for steps that the maker sees as one, as a remedy and the trim that follows it. */
+export const together = (): string => `${TOGETHER}${crypto.randomUUID()}`;
+
 export function recorded(history: History, step: Step): History {
   const last = history.past.at(-1);
-  if (last && step.merge !== null && last.merge === step.merge && step.at - last.at < MERGE_WITHIN_MS) {
-    return { past: [...history.past.slice(0, -1), { ...step, before: last.before }], future: [] };
+  if (last && step.merge !== null && last.merge === step.merge && (step.merge.startsWith(TOGETHER) || step.at - last.at < MERGE_WITHIN_MS)) {
+    return { past: [...history.past.slice(0, -1), { ...step, before: over(last.before, step.before), after: over(step.after, last.after) }], future: [] };
   }
   return { past: [...history.past, step].slice(-STEPS_KEPT), future: [] };
 }
+
+/** The first of each document. */
+const over = (first: readonly Edit[], rest: readonly Edit[]): readonly Edit[] => [...first, ...rest.filter((r) => !first.some((f) => f.kind === r.kind && f.id === r.id))];
 
 export function undone(history: History): { history: History; step: Step } | null {
   const step = history.past.at(-1);

@@ -109,8 +109,8 @@ export class Workspace {
     if (edit) this.documents.commit(label, [{ kind: 'setup', id: edit.id, body: edit }], merge);
   }
 
-  /** A finding's fix: all of its changes in one undoable step. */
-  apply(label: string, changes: readonly Change[]): void {
+  /** A fix, and wants let out with it: all in one undoable step. */
+  apply(label: string, changes: readonly Change[], wants: Partial<RigDocument['wants']> | null = null, merge: string | null = null): void {
     const rig = this.rigNow();
     if (!rig) {
       // Kit can be put in order before there is a rig.
@@ -122,10 +122,10 @@ export class Workspace {
     const design = changedDesign(rig.design, changes, () => crypto.randomUUID());
     const setup = Object.keys(values).length > 0 ? this.setupWith(values) : null;
     this.documents.commit(label, [
-      ...(design === rig.design ? [] : [{ kind: 'rig' as const, id: rig.id, body: { ...rig, design } }]),
+      ...(design === rig.design && !wants ? [] : [{ kind: 'rig' as const, id: rig.id, body: { ...rig, design, wants: { ...rig.wants, ...wants } } }]),
       ...(setup ? [{ kind: 'setup' as const, id: setup.id, body: setup }] : []),
       ...this.mounting(changes),
-    ]);
+    ], merge);
   }
 
   private mounting(changes: readonly Change[]): { kind: 'loadout'; id: string; body: Loadout }[] {

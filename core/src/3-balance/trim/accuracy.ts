@@ -3,7 +3,7 @@
  * with the washers as they are; alone, and all together by chance. To first order in each figure about the set-up.
  */
 import { normalDraws } from '../../0-base';
-import { addSums, moveSums, scaleSums, type Sums } from '../../1-load';
+import { addScaledSums, moveSums, type Sums } from '../../1-load';
 import { MET, rolesOf, settle } from './settle';
 import type { TrimProblem } from './trimProblem';
 import type { ConditionId } from './conditions';
@@ -66,7 +66,7 @@ export function accuracy(stepped: TrimProblem, still: Sums, unsure: readonly Uns
   const roles = rolesOf(problem);
   const trimmed = (of: TrimProblem, sums: Sums): boolean => sums.mass > 0 && settle(of, roles, sums).slack >= MET;
   const leeway = unsure.map((u): Leeway => {
-    const off = (by: number): Sums => addSums(still, scaleSums(u.change, by));
+    const off = (by: number): Sums => addScaledSums(still, u.change, by);
     const side = (way: 1 | -1): number | null => {
       if (trimmed(problem, off(way * u.most))) return null;
       if (!trimmed(problem, still)) return 0;
@@ -107,5 +107,5 @@ export function accuracy(stepped: TrimProblem, still: Sums, unsure: readonly Uns
 /** Builds drawn by chance, every figure off by its own spread, independent of the others. */
 function drawnSums(still: Sums, unsure: readonly Unsure[], seed: number, builds: number): readonly Sums[] {
   const draw = normalDraws(seed);
-  return Array.from({ length: builds }, () => unsure.reduce((sum, u) => addSums(sum, scaleSums(u.change, u.spread * draw())), still));
+  return Array.from({ length: builds }, () => unsure.reduce((sum, u) => addScaledSums(sum, u.change, u.spread * draw()), still));
 }

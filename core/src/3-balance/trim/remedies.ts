@@ -4,6 +4,7 @@ import { moveSums, sumsOf, type Sums } from '../../1-load';
 import { stackBody, type AdjusterValues, type Assembly } from '../../2-frame';
 import type { Wants } from '../../model';
 import { supportOf } from '../support';
+import { leastThat, type Stretch } from './leastThat';
 import { solveTrim } from './solveTrim';
 import { trimProblem, type StackChoice, type TrimProblem } from './trimProblem';
 import { wristAtMost } from '../wantsOfHands';
@@ -18,19 +19,13 @@ export interface Remedy {
   readonly wants: Partial<Wants> | null;
 }
 
-/** One thing that stands in the way, let out by an amount; `most`: further is another rig. */
-interface Limit {
-  readonly first: number;
-  readonly most: number;
-  /** Amounts are told, and applied, in whole steps of this. */
-  readonly step: number;
+/** One thing that stands in the way, let out by an amount. */
+interface Limit extends Stretch {
   readonly rank: 0 | 1 | 2;
   readonly by: (problem: TrimProblem, amount: number) => TrimProblem;
   readonly told: (amount: number) => Omit<Remedy, 'whole'>;
 }
 
-/** Halvings of the last stretch: to within a sixty-fourth of it. */
-const HALVINGS = 6;
 const MOST_PAIRS = 4;
 /** One try of some hundred: a way hidden behind more than these is not looked for. */
 const LOOKED_A_TRY = 250;
@@ -106,25 +101,6 @@ function limitsOf(assembly: Assembly, values: AdjusterValues, wants: Wants, want
       told: (d) => ({ label: say`Let the wrist carry ${figure('torque', wristAtMost(wants) + d, 1)}.`, changes: [], wants: { wristAtMost: plain(wristAtMost(wants) + d) } }),
     } satisfies Limit] : []),
   ];
-}
-
-/** The least amount, in whole steps, that will do: doubled from the first, then halved between. Null when none does. */
-function leastThat({ first, most, step }: Limit, does: (amount: number) => boolean): number | null {
-  let fails = 0;
-  for (let amount = first; ; amount = Math.min(most, amount * 2)) {
-    if (does(amount)) {
-      let works = amount;
-      for (let i = 0; i < HALVINGS && works - fails > step * 1.01; i++) {
-        const middle = (fails + works) / 2;
-        if (does(middle)) works = middle;
-        else fails = middle;
-      }
-      const whole = Number((Math.ceil(works / step - 1e-9) * step).toPrecision(12));
-      return does(whole) ? whole : works;
-    }
-    fails = amount;
-    if (amount >= most) return null;
-  }
 }
 
 const nameOf = ({ rig }: Assembly, id: string): string => rig.adjusters.find((a) => a.id === id)?.name ?? id;

@@ -46,8 +46,11 @@ export function rolesOf(problem: TrimProblem): Roles {
   return { foreAft, sideways, height: height.filter((i) => !foreAft.includes(i) && !sideways.includes(i)) };
 }
 
-/** `still`: what no mover moves, washers on. `free`: movers that may be set; the others stay as they are. */
-export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (mover: number) => boolean = () => true): Settled {
+/**
+ * `still`: what no mover moves, washers on. `free`: movers that may be set; the others stay as they are. `cost`: of all
+ * heights tried that meet the conditions, the one where this is least; left out, the first that does.
+ */
+export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (mover: number) => boolean = () => true, cost: ((about: Sums) => number) | null = null): Settled {
   const { movers } = problem;
   const settings = movers.map((m) => m.now);
   const [foreAft, sideways, [height, ...lifts]] = [roles.foreAft.filter(free), roles.sideways.filter(free), roles.height.filter(free)];
@@ -71,7 +74,8 @@ export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (m
   let best: Settled | null = null;
   const keep = (window: Settled['window']): void => {
     const one = { ...snapped(problem, still, settings, levelling, height ?? null), beyond, window };
-    if (!best || one.slack > best.slack) best = one;
+    const both = cost && best && one.slack >= MET && best.slack >= MET;
+    if (!best || (both ? cost(one.about) < cost(best.about) : one.slack > best.slack)) best = one;
   };
   levelled();
   if (height === undefined) {
@@ -89,8 +93,9 @@ export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (m
       settings[height] = place;
       levelled();
       keep(found ? { mover: movers[height]!.id, ...found } : null);
-      if (best!.slack >= MET) return best!;
+      if (!cost && best!.slack >= MET) return best!;
     }
+    if (best!.slack >= MET) return best!;
   }
   return best!;
 }

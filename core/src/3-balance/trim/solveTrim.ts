@@ -142,7 +142,7 @@ const calmnessOf = ({ inertia }: Sums): number => Math.sqrt(Math.max(0, inertia[
 export function foundAt(problem: TrimProblem, roles: Roles, counts: readonly number[], aim: Aim): Found {
   const still = withCounts(problem, counts);
   const loaded = riding(problem, counts);
-  const settled = aim === 'fewestMoves' ? withFewestMoved(loaded, roles, still) : settle(loaded, roles, still);
+  const settled = aim === 'fewestMoves' ? withFewestMoved(loaded, roles, still) : settle(loaded, roles, still, undefined, aim === 'steadiestPan' ? (about) => leanInPan(about, USUAL_PAN) : null);
   const moves = counts.reduce((n, c, i) => n + Number(problem.stacks[i]!.least + c !== problem.stacks[i]!.now), 0) + movedOf(problem, settled);
   const added = addedBy(problem, counts);
   const cost = aim === 'lightest' ? added : aim === 'fewestMoves' ? moves : aim === 'calmest' ? -calmnessOf(settled.about) : leanInPan(settled.about, USUAL_PAN);

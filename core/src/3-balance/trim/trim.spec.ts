@@ -8,7 +8,7 @@ import { bigTrim } from '../../testing/bigTrim';
 import { THREE_LOADS } from '../../testing/loads';
 import { addSums, placeLoad, sumsOf, type Sums } from '../../1-load';
 import { startRig } from '../../startRig';
-import { evaluate, quickBalance, readings, solveTrim, toStep, trim, trimExplained, type Found, type TrimProblem } from '..';
+import { evaluate, panReading, quickBalance, readings, solveTrim, toStep, trim, trimExplained, type Found, type TrimProblem } from '..';
 import { drop, dropOf, level, upright, type Condition } from './conditions';
 import { slackOf } from './settle';
 import { addedBy, riding, sumsAbout, withCounts } from './trimProblem';
@@ -42,6 +42,17 @@ describe('trim', () => {
     // From its own answer nothing need be moved.
     const again = trim(assembly, few.values, withWants({}), { aim: 'fewestMoves' });
     expect(again.kind === 'solved' && again.ties[0]!.moves).toBe(0);
+  });
+
+  it('asked for the most level pan leans no more than by any other aim, using the height too', () => {
+    const assembly = bentBarAssembly();
+    const lean = (values: Record<string, number>): number => {
+      const { hung } = evaluate(assembly, values);
+      return Math.abs(panReading(hung!, 0.6, 0.7)?.lean?.noseUp ?? Infinity);
+    };
+    const [pan, light] = (['steadiestPan', 'lightest'] as const).map((aim) => trim(assembly, {}, withWants({}), { aim }));
+    if (pan!.kind !== 'solved' || light!.kind !== 'solved') return fail('both are possible');
+    expect(lean({ ...pan!.values })).toBeLessThanOrEqual(lean({ ...light!.values }) + 1e-9);
   });
 
   it('lets a wish go before what is firm, and says so', () => {
@@ -81,6 +92,22 @@ describe('trim', () => {
       expect(changed.ok && trim(assemble(changed.rig, placeLoad(l, k)), start.values, wants).kind).withContext(render(label, METRIC)).toBe('solved');
     }
     for (const { wants: part, label } of found.remedies) if (part && found.remedies.some((r) => r.label === label && r.whole && r.changes.length === 0)) expect(trim(assemble(made.rig, placeLoad(l, k)), start.values, { ...wants, ...part }).kind).withContext(render(label, METRIC)).toBe('solved');
+  });
+
+  it('that must go in its bag says so when it does not, and each way it offers mends it', () => {
+    const assembly = bentBarAssembly();
+    const bag = [0.2, 0.15, 0.1] as const;
+    const wish = trim(assembly, {}, withWants({ bag }));
+    expect(wish.kind === 'solved' && wish.unmet).toContain('bag');
+    const firm = withWants({ bag, firm: ['levelForeAft', 'levelSideways', 'dropPitch', 'bag'] });
+    const found = trimExplained(assembly, {}, firm);
+    if (found.kind !== 'impossible') return fail(found.kind);
+    expect(found.failing).toBe('bag');
+    const whole = found.remedies.filter((r) => r.whole);
+    expect(whole.length).toBeGreaterThan(0);
+    for (const r of whole) expect(trim(assembly, {}, { ...firm, ...r.wants }).kind).withContext(render(r.label, METRIC)).toBe('solved');
+    const roomy = trim(assembly, {}, withWants({ bag: [2, 2, 2], firm: ['bag'] }));
+    expect(roomy.kind === 'solved' && roomy.unmet).toEqual([]);
   });
 
   it('needs something that bears it and something to set', () => {

@@ -3,6 +3,7 @@ import { placedPieces, valuesInOrder, type AdjusterValues, type Assembly } from 
 import { addSums, type Sums } from '../../1-load';
 import type { Wants } from '../../model';
 import { axesIn, balancedAxes } from '../turning';
+import { goesInBag } from './bagRemedies';
 import type { ConditionId } from './conditions';
 import { solveTrim, type Aim, type Found, type Solved } from './solveTrim';
 import { trimProblem, type TrimProblem } from './trimProblem';
@@ -60,10 +61,14 @@ export interface TrimOptions {
 export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, { aim = 'lightest', also = null, bin = null, tell = () => undefined }: TrimOptions = {}): TrimOutcome {
   const { rig } = assembly;
   if (rig.adjusters.length === 0) return { kind: 'nothingToSet' };
+  const { bag } = wants;
+  const goesIn = (set: AdjusterValues): boolean => !bag || goesInBag(rig, set, bag);
+  const bagIsFirm = wants.firm?.includes('bag') ?? false;
   const axes = (set: AdjusterValues) => axesIn(assembly, valuesInOrder(rig, set), placedPieces(assembly, set));
   // Axes inside axes are held by a hand too, but each is balanced about itself.
   if (axes(values).length > 0) {
     const set = balancedAxes(assembly, values, axes);
+    if (bagIsFirm && !goesIn(set)) return outOfBag(set, 1);
     return { kind: 'axesSet', values: set, left: axes(set).map((a) => ({ name: a.pivot.name, residual: a.residual, friction: a.friction })) };
   }
   const wanted = wantedOf(assembly, values, wants);
@@ -88,11 +93,17 @@ export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, {
   return impossible(found, whole);
 
   function told(solved: Extract<Solved, { kind: 'solved' }>, of: TrimProblem, unmet: readonly ConditionId[]): TrimOutcome {
-    const [first] = solved.best as readonly [Found];
-    return {
-      kind: 'solved', values: valuesOf(of, first), addedMass: first.added, next: solved.next, gap: solved.gap, combinations: solved.combinations, looked: solved.looked, unmet,
-      ties: solved.best.map((f) => ({ values: valuesOf(of, f), added: f.added, slack: f.settled.slack, moves: f.moves })),
-    };
+    const set = solved.best.map((f) => ({ values: valuesOf(of, f), added: f.added, slack: f.settled.slack, moves: f.moves }));
+    // Of ways as good, one that goes in the bag comes first.
+    const ties = bag ? [...set].sort((a, b) => Number(goesIn(b.values)) - Number(goesIn(a.values))) : set;
+    const [first] = ties as [SetUpFound];
+    const inBag = goesIn(first.values);
+    if (!inBag && bagIsFirm) return outOfBag(first.values, solved.combinations);
+    return { kind: 'solved', values: first.values, addedMass: first.added, next: solved.next, gap: solved.gap, combinations: solved.combinations, looked: solved.looked, unmet: inBag ? unmet : [...unmet, 'bag'], ties };
+  }
+  /** It balances, but not as something that goes in the bag; other ways than the best were not packed. */
+  function outOfBag(nearest: AdjusterValues, combinations: number): TrimOutcome {
+    return { kind: 'impossible', nearest, failing: 'bag', beyond: null, combinations, proven: false };
   }
   function impossible(none: Extract<Solved, { kind: 'none' }>, of: TrimProblem): TrimOutcome {
     return {

@@ -2,6 +2,7 @@
 import { figure, say } from '../../0-base';
 import type { AdjusterValues, Assembly } from '../../2-frame';
 import type { Wants } from '../../model';
+import { bagRemedies } from './bagRemedies';
 import { missingWashers } from './missingWashers';
 import { remedies, type Remedy } from './remedies';
 import { trim, type TrimOptions, type TrimOutcome } from './trim';
@@ -12,6 +13,7 @@ export type ExplainedTrim = Exclude<TrimOutcome, { kind: 'impossible' }> | (Extr
 export function trimExplained(assembly: Assembly, values: AdjusterValues, wants: Wants, { aim = 'lightest', bin = null, tell = () => undefined }: TrimOptions = {}): ExplainedTrim {
   const outcome = trim(assembly, values, wants, { aim, bin, tell: (part) => tell(part / 2) });
   if (outcome.kind !== 'impossible') return outcome;
+  if (outcome.failing === 'bag' && wants.bag) return { ...outcome, remedies: bagRemedies(assembly.rig, outcome.nearest, { ...wants, bag: wants.bag }) };
   if (outcome.failing === 'bin' && bin) {
     const enough = trim(assembly, values, wants, { aim });
     const missing = enough.kind === 'solved' ? [...missingWashers(assembly, enough.values, bin)] : [];

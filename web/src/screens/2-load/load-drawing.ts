@@ -40,7 +40,7 @@ export class LoadDrawing {
   protected readonly box = this.size;
   private readonly views = computed(() => (this.size().width < NARROW ? VIEWS.slice(0, 2) : VIEWS));
   /** While something is dragged the sheet keeps its scale, else the drawing would run away under the finger. */
-  private readonly fitted = computed(() => sheetOf(this.load.bodies().map((flat) => ({ body: 'load', flat, isLoad: true })), this.views(), this.size(), null, MARGINS));
+  private readonly fitted = computed(() => sheetOf(this.load.bodies().map((flat) => ({ body: 'load', flat, isLoad: true, movedBy: [] })), this.views(), this.size(), null, MARGINS));
   private readonly held = signal<ReturnType<typeof sheetOf> | null>(null);
   protected readonly sheet = computed(() => this.held() ?? this.fitted());
 

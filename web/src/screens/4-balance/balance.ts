@@ -159,7 +159,8 @@ export class Balance {
     this.workspace.setAdjusters(name.toLowerCase(), { [id]: value }, `adjuster ${id}`, typed === undefined ? {} : { [id]: typed });
   }
 
-  protected trim(): void {
+  /** `step`: it is one undoable step with what went before. */
+  protected trim(step: string | null = null): void {
     const bench = this.bench();
     if (!bench || this.working() !== null) return;
     this.working.set(0);
@@ -169,7 +170,7 @@ export class Balance {
       .pipe(finalize(() => this.working.set(null)))
       .subscribe((outcome) => {
         this.outcome.set(outcome);
-        if (outcome.kind === 'solved' || outcome.kind === 'axesSet') this.workspace.setAdjusters('trim', outcome.values);
+        if (outcome.kind === 'solved' || outcome.kind === 'axesSet') this.workspace.setAdjusters('trim', outcome.values, step);
       });
   }
 

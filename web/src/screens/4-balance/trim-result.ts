@@ -2,6 +2,7 @@
 import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { figure, render, showFigure, type Remedy, type SetUpFound, type ExplainedTrim } from '@tide-pebble/core';
+import { together } from '../../services/history';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 
@@ -40,8 +41,8 @@ export class TrimResult {
   private readonly units = inject(Units).now;
   readonly outcome = input.required<ExplainedTrim>();
   readonly bench = input.required<Bench>();
-  /** A remedy was applied: what was found is stale. */
-  readonly mended = output<void>();
+  /** A remedy was applied: what was found is stale, and the trim that follows is one step with it. */
+  readonly mended = output<string>();
 
   constructor() {
     const host = inject<ElementRef<HTMLElement>>(ElementRef);
@@ -70,10 +71,8 @@ export class TrimResult {
   }
 
   protected mend(remedy: Remedy): void {
-    const label = render(remedy.label, this.units());
-    if (remedy.changes.length > 0) this.workspace.apply(label, remedy.changes);
-    const { wants } = remedy;
-    if (wants) this.workspace.editRig(label, (rig) => ({ ...rig, wants: { ...rig.wants, ...wants } }));
-    this.mended.emit();
+    const step = together();
+    this.workspace.apply(render(remedy.label, this.units()), remedy.changes, remedy.wants, step);
+    this.mended.emit(step);
   }
 }

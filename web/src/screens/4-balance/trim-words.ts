@@ -10,7 +10,7 @@ export const AIMS: readonly { readonly id: Aim; readonly name: string }[] = [
 
 export const WANT_WORDS: Readonly<Record<ConditionId, string>> = {
   upright: 'that it hangs upright', levelForeAft: 'level, nose', levelSideways: 'level, sides', dropPitch: 'drop time', dropRoll: 'drop time in roll', mass: 'mass at most', added: 'washers at most',
-  calmPitch: 'calm in pitch', calmRoll: 'calm in roll', calmPan: 'calm in pan', panLean: 'lean in a pan', wristNose: 'what tips in the wrist, nose', wristSides: 'what tips in the wrist, sides', overSupport: 'mass over the shoulder', bin: 'washers in the bin',
+  calmPitch: 'calm in pitch', calmRoll: 'calm in roll', calmPan: 'calm in pan', panLean: 'lean in a pan', wristNose: 'what tips in the wrist, nose', wristSides: 'what tips in the wrist, sides', overSupport: 'mass over the shoulder', bin: 'washers in the bin', bag: 'that it goes in the bag',
 };
 
 export function trimWords(outcome: TrimOutcome, adjusters: readonly Adjuster[], units: UnitChoice, aim: Aim = 'lightest'): string {
@@ -33,6 +33,7 @@ export function trimWords(outcome: TrimOutcome, adjusters: readonly Adjuster[], 
     }
     case 'impossible': {
       if (outcome.failing === 'bin') return 'It cannot be balanced with the washers in your bin; with more it could. Nothing was changed.';
+      if (outcome.failing === 'bag') return 'It can be balanced, but then does not go in its bag, which you want firmly. Nothing was changed.';
       const name = adjusters.find((a) => a.id === outcome.beyond?.mover)?.name.toLowerCase();
       const why = outcome.beyond && name ? `the ${name} would have to go ${say('length', outcome.beyond.by, 1)} further than it can` : outcome.failing ? `“${WANT_WORDS[outcome.failing]}” cannot be met` : 'no way to set it comes near';
       return `It cannot be balanced as it is: ${why}. ${outcome.proven ? 'Every way was looked at or ruled out.' : 'Not every way was looked at.'} Nothing was changed.`;

@@ -1,7 +1,8 @@
 /** What is wanted of the balance: each with its figure, firm or only a wish. */
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatCheckbox } from '@angular/material/checkbox';
-import { DEGREE, wristAtMost, type ConditionId, type Wants } from '@tide-pebble/core';
+import { DEGREE, figure, showFigure, wristAtMost, type ConditionId, type Wants } from '@tide-pebble/core';
+import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { QuantityField, type FieldKind } from '../../ui/quantity-field';
 
@@ -62,6 +63,11 @@ const ANY: readonly Want[] = [
           }
         </div>
       }
+      @if (bag(); as b) {
+        <mat-checkbox [checked]="b.firm" (change)="firmBag($event.checked)">It must go in its bag ({{ b.size }})</mat-checkbox>
+      } @else {
+        <p class="note">No bag is said yet: its size stands in Frame, under what it packs down to.</p>
+      }
       @if (counts()) {
         <mat-checkbox [checked]="bench().rig.wants.onlyBin ?? false" (change)="onlyBin($event.checked)">Only washers that are in my bin</mat-checkbox>
       }
@@ -76,6 +82,7 @@ const ANY: readonly Want[] = [
 })
 export class WantsPanel {
   private readonly workspace = inject(Workspace);
+  private readonly units = inject(Units).now;
   readonly bench = input.required<Bench>();
 
   protected readonly shown = computed(() => {
@@ -86,7 +93,15 @@ export class WantsPanel {
     return [...(judged.evaluation.hung ? HUNG : held ? HELD : []), ...ANY].map((want) => ({ want, value: want.of(wants), firm: want.firm.every((id) => firm.includes(id)) }));
   });
 
+  protected readonly bag = computed(() => {
+    const { bag, firm } = this.bench().rig.wants;
+    return bag ? { firm: firm?.includes('bag') ?? false, size: bag.map((side) => showFigure(figure('length', side, 0), this.units())).join(' × ') } : null;
+  });
   protected readonly counts = computed(() => this.bench().piece.rig.adjusters.some((a) => a.kind === 'count'));
+
+  protected firmBag(firm: boolean): void {
+    this.setFirm('in the bag', ['bag'], firm);
+  }
 
   protected onlyBin(onlyBin: boolean): void {
     this.workspace.editRig(onlyBin ? 'only washers in the bin' : 'any washers', (rig) => ({ ...rig, wants: { ...rig.wants, onlyBin } }));
@@ -97,10 +112,13 @@ export class WantsPanel {
   }
 
   protected firm(want: Want, firm: boolean): void {
-    this.workspace.editRig(`${want.name.toLowerCase()}: ${firm ? 'firm' : 'a wish'}`, (rig) => {
-      const now = rig.wants.firm ?? USUALLY_FIRM;
-      const rest = now.filter((id) => !want.firm.includes(id as ConditionId));
-      return { ...rig, wants: { ...rig.wants, firm: firm ? [...rest, ...want.firm] : rest } };
+    this.setFirm(want.name.toLowerCase(), want.firm, firm);
+  }
+
+  private setFirm(name: string, ids: readonly ConditionId[], firm: boolean): void {
+    this.workspace.editRig(`${name}: ${firm ? 'firm' : 'a wish'}`, (rig) => {
+      const rest = (rig.wants.firm ?? USUALLY_FIRM).filter((id) => !ids.includes(id as ConditionId));
+      return { ...rig, wants: { ...rig.wants, firm: firm ? [...rest, ...ids] : rest } };
     });
   }
 }

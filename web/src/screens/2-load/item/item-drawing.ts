@@ -26,7 +26,7 @@ export class ItemDrawing {
   private readonly body = computed(() => placeLoad({ id: 'alone', name: 'alone', conditions: '', items: [{ id: 'it', item: this.item().id, on: null, offset: [0, 0, 0] }] }, new Map([[this.item().id, this.item()]])).bodies[0]!);
   /** Free spaces as bodies, so that the sheet leaves room for them. */
   private readonly room = computed(() => (this.item().clearances ?? []).map((c) => flatBody({ id: c.id, name: c.kind, owner: c.id, shape: { kind: 'box', size: c.size }, at: c.at, density: 1 })));
-  private readonly sheet = computed(() => sheetOf([this.body(), ...this.room()].map((flat) => ({ body: 'kit', flat, isLoad: true })), this.size().width < NARROW ? VIEWS.slice(0, 2) : VIEWS, this.size(), null, MARGINS));
+  private readonly sheet = computed(() => sheetOf([this.body(), ...this.room()].map((flat) => ({ body: 'kit', flat, isLoad: true, movedBy: [] })), this.size().width < NARROW ? VIEWS.slice(0, 2) : VIEWS, this.size(), null, MARGINS));
   protected readonly views = computed(() => {
     const item = this.item();
     const figures = itemFigures(item);

@@ -2,7 +2,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { bodiesBeyond, DEGREE, figure, movesForPan, panReading, showFigure, type PanMove, type PanReading } from '@tide-pebble/core';
+import { bodiesBeyond, DEGREE, figure, panPlans, panReading, showFigure, toStep, wayOf, type Change, type PanPlan, type PanReading } from '@tide-pebble/core';
 import { finalize, type Subscription } from 'rxjs';
 import { injectBench } from '../../../services/bench-signal';
 import { Jobs } from '../../../services/jobs';
@@ -21,7 +21,6 @@ const RATES = [10, 45, 120] as const;
 const MOST_RATE = 180;
 /** Where no lens is known, rad. */
 const USUAL_WIDTH = 40 * DEGREE;
-const MOVES_SHOWN = 3;
 
 @Component({
   selector: 'tp-pan',
@@ -72,19 +71,18 @@ export class Pan {
     const at = `${this.say('angle', unstableAbove, 0)} a second`;
     return balanced ? `Upright is a rest up to ${at}; beyond it drifts out, over seconds.` : `Evenly laid out it would be steady up to ${at}. Near that the lean grows fast.`;
   });
-  protected readonly moves = computed(() => {
+  protected readonly plans = computed(() => {
     const bench = this.bench();
     const hung = this.hung();
     if (!bench || !hung) return [];
     const { rig } = bench.piece;
-    // What stands by itself: a mirrored pair moves together, a member with its corners.
-    const alone = new Set(rig.bodies.flatMap((b) => [...b.parts.filter((p) => !p.twin && !p.mount).map((p) => p.id), ...b.stations.map((s) => s.id)]));
-    return movesForPan(hung, bench.judged.evaluation.pieces, bodiesBeyond(rig, hung.pivot), (owner) => alone.has(owner)).map((move) => ({ move, text: `${move.up > 0 ? 'Raise' : 'Lower'} the ${lower(move.name)} ${this.say('length', Math.abs(move.up), 0)}`, why: move.product === 'foreAft' ? 'takes away what makes the nose lean' : 'takes away what makes it lean aside' }));
-  });
-  protected readonly offered = computed(() => this.moves().filter((m) => !m.move.far).slice(0, MOVES_SHOWN));
-  protected readonly tooFar = computed(() => {
-    const [least] = this.moves();
-    return this.offered().length === 0 && least ? `No single weight of this rig can take it away: the least would be to ${lower(least.text)}. Lay the heavy things out evenly about the post, camera and weights one above the other; or pan more slowly.` : '';
+    // What moves by itself: a mirrored pair moves together, a member only with its corners.
+    const movesAs = new Map(rig.bodies.flatMap((b) => [...b.parts.filter((p) => !p.mount).map((p) => [p.id, { id: p.twin && p.twin < p.id ? p.twin : p.id, pair: p.twin !== undefined }] as const), ...b.stations.map((s) => [s.id, { id: s.id, pair: false }] as const)]));
+    return panPlans({ rig, values: bench.values, hung, pieces: bench.judged.evaluation.pieces, carries: bodiesBeyond(rig, hung.pivot), movesAs: (owner) => movesAs.get(owner) ?? null }).map((plan) => ({
+      plan,
+      text: sentence(plan.moves.map((m) => `${lower(m.name)} ${this.say('length', Math.abs(m.by), 0)} ${wayOf({ axis: m.along }, m.by)}`)),
+      why: `${plan.takesAway === 1 ? 'Takes away all that makes it lean' : `As far as slides go and things should be moved: takes away ${this.say('percent', plan.takesAway, 0)} of what makes it lean`}. It stays level${plan.keepsHeight ? '' : '; its drop changes'}. Trim it again after.`,
+    }));
   });
 
   constructor() {
@@ -95,8 +93,14 @@ export class Pan {
     this.degrees.set(Math.min(MOST_RATE, Math.max(0, Number(value))));
   }
 
-  protected move({ owner, up }: PanMove): void {
-    this.workspace.edit(`moving ${owner}`, { kind: 'move', id: crypto.randomUUID(), target: owner, by: [0, 0, up] });
+  protected take({ moves }: PanPlan): void {
+    const now = this.bench()?.values ?? {};
+    const adjusters = this.bench()?.piece.rig.adjusters ?? [];
+    this.workspace.apply('what makes a pan level', moves.map((m): Change => {
+      if (m.kind === 'thing') return { kind: 'move', id: m.id, by: [m.along[0] * m.by, m.along[1] * m.by, m.along[2] * m.by] };
+      const adjuster = adjusters.find((a) => a.id === m.id)!;
+      return { kind: 'adjuster', id: m.id, value: toStep(adjuster, (now[m.id] ?? adjuster.value) + m.by) };
+    }));
   }
 
   /** The set-up that leans least, of all that are level and fall as wanted. */
@@ -136,3 +140,7 @@ export class Pan {
 }
 
 const lower = (name: string): string => `${name[0]!.toLowerCase()}${name.slice(1)}`;
+const sentence = (parts: readonly string[]): string => {
+  const text = parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+  return `${text[0]!.toUpperCase()}${text.slice(1)}`;
+};
