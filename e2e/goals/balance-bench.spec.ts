@@ -37,6 +37,36 @@ test('an impossible drop is explained with what would make it possible, and one 
   await expect(bench.getByText(/proven the lightest/)).toBeVisible({ timeout: 30_000 });
 });
 
+test('a remedy and the trim after it are undone by one undo', async ({ bench }) => {
+  await onBench(bench, 'Whelk');
+  await bench.getByRole('button', { name: 'Trim it' }).click();
+  await expect(bench.getByText(/proven the lightest/)).toBeVisible();
+  await bench.locator('summary', { hasText: 'What you want of it' }).click();
+  await fill(bench, 'Drop, at least', '0.3');
+  await fill(bench, 'Drop, at most', '0.35');
+  const before = await readout(bench, 'Mass');
+  await bench.getByRole('button', { name: 'Trim it' }).click();
+  await bench.getByRole('button', { name: /^Want a drop of 0\.30 s to/ }).click({ timeout: 30_000 });
+  await expect(bench.getByText(/proven the lightest/)).toBeVisible({ timeout: 30_000 });
+  await expect(bench.getByLabel('Drop, at most', { exact: true })).not.toHaveValue('0.35 s');
+  await bench.getByRole('button', { name: /^Undo/ }).click();
+  await expect(bench.getByLabel('Drop, at most', { exact: true })).toHaveValue('0.35 s');
+  await expect.poll(() => readout(bench, 'Mass')).toContain(before.split(' was')[0]!);
+});
+
+test('a bag that is firm: told that it does not go in, and mended by one of its ways', async ({ bench }) => {
+  await onBench(bench, 'Limpet');
+  await goTo(bench, 'Frame');
+  await fill(bench, 'Bag, inside length', '200 mm');
+  await goTo(bench, 'Balance');
+  await bench.locator('summary', { hasText: 'What you want of it' }).click();
+  await bench.getByLabel(/^It must go in its bag/).check();
+  await bench.getByRole('button', { name: 'Trim it' }).click();
+  await expect(bench.getByText(/does not go in its bag, which you want firmly/)).toBeVisible({ timeout: 30_000 });
+  await bench.getByRole('button', { name: /^A bag \d+ mm (longer|larger)/ }).click();
+  await expect(bench.getByText(/proven the lightest/)).toBeVisible({ timeout: 30_000 });
+});
+
 test('a wish is let go for what is firm, and said', async ({ bench }) => {
   await onBench(bench, 'Limpet');
   await bench.locator('summary', { hasText: 'What you want of it' }).click();
@@ -87,6 +117,27 @@ test('the pan of a lopsided rig: its lean at a rate, and the set-up that leans l
   await bench.getByRole('button', { name: 'Set it so that it leans least' }).click();
   await expect(bench.getByText(/most level in a pan|Not proven best/)).toBeVisible({ timeout: 60_000 });
   expect(await degrees()).toBeLessThanOrEqual(before);
+});
+
+test('a rig that leans in a pan is laid out till it does not: moves that keep it level, as far as they should go, and again', async ({ bench }) => {
+  await onBench(bench, 'Whelk');
+  await bench.getByRole('button', { name: 'Trim it' }).click();
+  await expect(bench.getByText(/proven the lightest/)).toBeVisible();
+  await sheet(bench, 'Pan');
+  const usual = bench.locator('tr', { hasText: '45° a second' });
+  await expect(usual).toContainText('nose');
+  const plans = bench.locator('.move button');
+  await expect(plans.first()).toBeVisible();
+  for (let n = 0; n < 6 && (await plans.count()) > 0; n++) {
+    const before = await usual.innerText();
+    await plans.first().click();
+    await expect.poll(() => usual.innerText()).not.toBe(before);
+    await allKept(bench);
+  }
+  const lean = /([\d.]+)° nose/.exec(await usual.innerText());
+  expect(Number(lean?.[1] ?? 0)).toBeLessThan(0.5);
+  // Level as it was all the while.
+  expect(await readout(bench, 'Nose')).toMatch(/level|0\.\d°/);
 });
 
 test('two set-ups through the lens: played, scrubbed, compared with figures, and out as CSV and JSON', async ({ bench }) => {

@@ -84,7 +84,11 @@ for (const family of FAMILIES) {
         if (!(await trim.isVisible())) return;
         for (const slider of await page.locator('tp-adjuster-row input[type=range]').all()) await slider.press('End');
         await trim.click();
-        await expect(page.getByText(/^(Balanced with|Set from the inside out)|What would make it possible/).first()).toBeVisible({ timeout: 60_000 });
+        const done = page.getByText(/^(Balanced with|Set from the inside out)/).first();
+        await expect(done.or(page.getByRole('heading', { name: 'What would make it possible' })).first()).toBeVisible({ timeout: 60_000 });
+        // What is told to be in the way is mended by the first way it offers.
+        if (!(await done.isVisible())) await page.locator('tp-trim-result button').first().click();
+        await expect(done).toBeVisible({ timeout: 60_000 });
       });
     }
   });

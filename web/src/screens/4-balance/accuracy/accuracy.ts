@@ -27,6 +27,8 @@ const [CARE, SAFE] = [2, 4];
 
 type State = { readonly kind: 'notAsked' } | { readonly kind: 'working'; readonly part: number } | { readonly kind: 'found'; readonly accuracy: Accuracy } | { readonly kind: 'failed'; readonly reason: string };
 
+const LISTED = 16;
+
 @Component({
   selector: 'tp-accuracy',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -69,6 +71,9 @@ export class AccuracySheet {
     kept: l.spread > 0 ? `± ${this.show(l.kind, 2 * l.spread)}` : '', verdict: l.spreads < CARE ? 'with care' : l.spreads < SAFE ? 'watch it' : l.less === null && l.more === null ? 'does not matter' : 'easy', care: l.spreads < CARE,
     fails: l.fails ? WANT_WORDS[l.fails] : '',
   })));
+  protected readonly all = signal(false);
+  /** The tightest first; a long list is drawn whole only when asked. */
+  protected readonly listed = computed(() => (this.all() ? this.rows() : this.rows().slice(0, LISTED)));
   protected readonly chance = computed(() => {
     const found = this.found();
     if (!found) return '';

@@ -2,7 +2,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { bodiesBeyond, DEGREE, figure, panPlans, panReading, showFigure, toStep, wayOf, type Change, type PanPlan, type PanReading } from '@tide-pebble/core';
+import { bodiesBeyond, DEGREE, figure, panPlans, panReading, showFigure, toStep, wayOf, type Change, type PanPlan, type PanReading, type Part, type Station } from '@tide-pebble/core';
 import { finalize, type Subscription } from 'rxjs';
 import { injectBench } from '../../../services/bench-signal';
 import { Jobs } from '../../../services/jobs';
@@ -71,17 +71,26 @@ export class Pan {
     const at = `${this.say('angle', unstableAbove, 0)} a second`;
     return balanced ? `Upright is a rest up to ${at}; beyond it drifts out, over seconds.` : `Evenly laid out it would be steady up to ${at}. Near that the lean grows fast.`;
   });
+  /** What moves by itself, and by what: a mirrored pair together, washers with the bolt they are on, a member only with its corners. */
+  private readonly movable = computed(() => {
+    const bodies = this.bench()?.piece.rig.bodies ?? [];
+    const bolts = new Map(bodies.flatMap((b) => b.stations.flatMap((s) => b.parts.filter((p) => !p.mount && isBoltOf(p, s)).map((p) => [p.id, s.id] as const))));
+    const movesAs = new Map(bodies.flatMap((b) => [
+      ...b.parts.filter((p) => !p.mount).map((p) => [p.id, { id: bolts.get(p.id) ?? (p.twin && p.twin < p.id ? p.twin : p.id), pair: p.twin !== undefined }] as const),
+      ...b.stations.map((s) => [s.id, { id: s.id, pair: false }] as const),
+    ]));
+    return { movesAs, with: (id: string): readonly string[] => [id, ...[...bolts].flatMap(([bolt, station]) => (station === id ? [bolt] : []))] };
+  });
   protected readonly plans = computed(() => {
     const bench = this.bench();
     const hung = this.hung();
     if (!bench || !hung) return [];
     const { rig } = bench.piece;
-    // What moves by itself: a mirrored pair moves together, a member only with its corners.
-    const movesAs = new Map(rig.bodies.flatMap((b) => [...b.parts.filter((p) => !p.mount).map((p) => [p.id, { id: p.twin && p.twin < p.id ? p.twin : p.id, pair: p.twin !== undefined }] as const), ...b.stations.map((s) => [s.id, { id: s.id, pair: false }] as const)]));
+    const { movesAs } = this.movable();
     return panPlans({ rig, values: bench.values, hung, pieces: bench.judged.evaluation.pieces, carries: bodiesBeyond(rig, hung.pivot), movesAs: (owner) => movesAs.get(owner) ?? null }).map((plan) => ({
       plan,
       text: sentence(plan.moves.map((m) => `${lower(m.name)} ${this.say('length', Math.abs(m.by), 0)} ${wayOf({ axis: m.along }, m.by)}`)),
-      why: `${plan.takesAway === 1 ? 'Takes away all that makes it lean' : `As far as slides go and things should be moved: takes away ${this.say('percent', plan.takesAway, 0)} of what makes it lean`}. It stays level${plan.keepsHeight ? '' : '; its drop changes'}. Trim it again after.`,
+      why: `${plan.takesAway === 1 ? 'Takes away all that makes it lean' : `As far as slides go and things should be moved: takes away ${this.say('percent', plan.takesAway, 0)} of what makes it lean`}. It stays level${plan.keepsHeight ? '' : '; its drop changes'}.`,
     }));
   });
 
@@ -96,10 +105,11 @@ export class Pan {
   protected take({ moves }: PanPlan): void {
     const now = this.bench()?.values ?? {};
     const adjusters = this.bench()?.piece.rig.adjusters ?? [];
-    this.workspace.apply('what makes a pan level', moves.map((m): Change => {
-      if (m.kind === 'thing') return { kind: 'move', id: m.id, by: [m.along[0] * m.by, m.along[1] * m.by, m.along[2] * m.by] };
+    this.workspace.apply('what makes a pan level', moves.flatMap((m): readonly Change[] => {
+      const by = [m.along[0] * m.by, m.along[1] * m.by, m.along[2] * m.by] as const;
+      if (m.kind === 'thing') return this.movable().with(m.id).map((id) => ({ kind: 'move', id, by }));
       const adjuster = adjusters.find((a) => a.id === m.id)!;
-      return { kind: 'adjuster', id: m.id, value: toStep(adjuster, (now[m.id] ?? adjuster.value) + m.by) };
+      return [{ kind: 'adjuster', id: m.id, value: toStep(adjuster, (now[m.id] ?? adjuster.value) + m.by) }];
     }));
   }
 
@@ -140,6 +150,9 @@ export class Pan {
 }
 
 const lower = (name: string): string => `${name[0]!.toLowerCase()}${name.slice(1)}`;
+/** A bolt through the face its washers sit on: as thick, and within its own length of there. */
+const isBoltOf = (part: Part, { seat, boltDiameter, room }: Station): boolean =>
+  part.shape.kind === 'tube' && part.shape.innerRadius === 0 && Math.abs(2 * part.shape.outerRadius - boltDiameter) < 5e-4 && Math.hypot(part.at[0] - seat[0], part.at[1] - seat[1], part.at[2] - seat[2]) < room + 0.03;
 const sentence = (parts: readonly string[]): string => {
   const text = parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
   return `${text[0]!.toUpperCase()}${text.slice(1)}`;
