@@ -21,7 +21,7 @@ export const leansInPan: BalanceCheck = {
       code: 'leansInPan', severity: wants.panLeanAtMost === undefined ? 'note' : 'mend', about: hung.pivot.id, figure: figure('angle', lean), limit: figure('angle', most),
       title: say`Panned at ${figure('angle', USUAL_PAN, 0)} a second it leans ${figure('angle', lean)} ${nose ? (noseUp > 0 ? 'nose up' : 'nose down') : leftUp > 0 ? 'left side up' : 'left side down'}.`,
       why: nose ? say`Its weight is not laid out evenly about the post: one end is high where the other is low.` : say`Its weight is not laid out evenly to the sides: one side is high where the other is low.`,
-      toDo: say`“Pan” shows what to raise or lower, and by how much; or let the trim look for the set-up that leans least.`, fixes: [],
+      toDo: say`“Pan” shows what to move where, and by how much; or let the trim look for the set-up that leans least.`, fixes: [],
     }];
   },
 };

@@ -110,9 +110,11 @@ function waysOf({ rig, values, hung, pieces, carries, movesAs }: PanInput, seen:
   }
   const things = [...owners].flatMap(([id, { pair, own }]): readonly Way[] => {
     const sums = sumsOf(own.map((p) => p.flat));
+    // Known by what of it weighs most: washers with their bolt, or the bolt where there are few.
+    const name = own.reduce((a, b) => (b.flat.mass > a.flat.mass ? b : a)).flat.name.replace(/^\d+ × /, '');
     // A mirrored pair goes apart sideways, and changes nothing by it.
     const directions: readonly Vec3[] = pair ? [[0, 0, 1], [1, 0, 0]] : [[0, 0, 1], [1, 0, 0], [0, 1, 0]];
-    return sums.mass > 0 ? directions.map((along) => way({ id, name: own[0]!.flat.name.replace(/^\d+ × /, ''), kind: 'thing', along, range: [-FAR, FAR] }, sums)) : [];
+    return sums.mass > 0 ? directions.map((along) => way({ id, name, kind: 'thing', along, range: [-FAR, FAR] }, sums)) : [];
   });
   const now = valuesInOrder(rig, values);
   const slides = rig.adjusters.flatMap((a, i): readonly Way[] => {

@@ -2,7 +2,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { bodiesBeyond, DEGREE, figure, panPlans, panReading, showFigure, toStep, wayOf, type Change, type PanPlan, type PanReading, type Part, type Station } from '@tide-pebble/core';
+import { bodiesBeyond, DEGREE, figure, panPlans, panReading, showFigure, toStep, wayOf, type Change, type PanMove, type PanPlan, type PanReading, type Part, type Station } from '@tide-pebble/core';
 import { finalize, type Subscription } from 'rxjs';
 import { injectBench } from '../../../services/bench-signal';
 import { Jobs } from '../../../services/jobs';
@@ -89,7 +89,7 @@ export class Pan {
     const { movesAs } = this.movable();
     return panPlans({ rig, values: bench.values, hung, pieces: bench.judged.evaluation.pieces, carries: bodiesBeyond(rig, hung.pivot), movesAs: (owner) => movesAs.get(owner) ?? null }).map((plan) => ({
       plan,
-      text: sentence(plan.moves.map((m) => `${lower(m.name)} ${this.say('length', Math.abs(m.by), 0)} ${wayOf({ axis: m.along }, m.by)}`)),
+      text: plan.moves.map((m) => `${this.nameOf(m)}: ${this.say('length', Math.abs(m.by), 0)} ${wayOf({ axis: m.along }, m.by)}`).join('. '),
       why: `${plan.takesAway === 1 ? 'Takes away all that makes it lean' : `As far as slides go and things should be moved: takes away ${this.say('percent', plan.takesAway, 0)} of what makes it lean`}. It stays level${plan.keepsHeight ? '' : '; its drop changes'}.`,
     }));
   });
@@ -144,16 +144,16 @@ export class Pan {
     return reading.overshoot === null ? '' : `A pan shorter than its swing starts from nought and may overshoot to ${this.say('angle', reading.overshoot)}.`;
   }
 
+  /** Washers are known by their bolt's name in the adjusters, where they have one. */
+  private nameOf({ id, name }: PanMove): string {
+    return this.bench()?.piece.rig.adjusters.find((a) => a.kind === 'count' && a.moves.some((m) => m.id === id))?.name ?? `${name[0]!.toUpperCase()}${name.slice(1)}`;
+  }
+
   private say(kind: Parameters<typeof figure>[0], value: number, decimals?: number): string {
     return showFigure(figure(kind, value, decimals), this.units());
   }
 }
 
-const lower = (name: string): string => `${name[0]!.toLowerCase()}${name.slice(1)}`;
 /** A bolt through the face its washers sit on: as thick, and within its own length of there. */
 const isBoltOf = (part: Part, { seat, boltDiameter, room }: Station): boolean =>
   part.shape.kind === 'tube' && part.shape.innerRadius === 0 && Math.abs(2 * part.shape.outerRadius - boltDiameter) < 5e-4 && Math.hypot(part.at[0] - seat[0], part.at[1] - seat[1], part.at[2] - seat[2]) < room + 0.03;
-const sentence = (parts: readonly string[]): string => {
-  const text = parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
-  return `${text[0]!.toUpperCase()}${text.slice(1)}`;
-};
