@@ -25,8 +25,8 @@ const FAMILIES = [
   // Made for light loads.
   { name: 'Swivelling wooden grip', size: 'Grip length', to: '160 mm', loadouts: ['Slack: phone', 'Neap: crab cam alone'] },
   { name: 'Self-filming grip', size: 'Grip length', to: '200 mm', loadouts: ['Slack: phone', 'Neap: crab cam alone'] },
-  { name: 'Printed phone frame', size: 'Handle length', to: '130 mm', loadouts: ['Slack: phone'] },
-  { name: 'Spinning helmet pole', size: 'Pole length', to: '1100 mm', loadouts: ['Neap: crab cam alone'] },
+  { name: 'Printed phone frame', size: 'Handle length', to: '130 mm', loadouts: ['Slack: phone', 'Neap: crab cam alone'] },
+  { name: 'Spinning helmet pole', size: 'Pole length', to: '1100 mm', loadouts: ['Neap: crab cam alone', 'Slack: phone'] },
 ] satisfies readonly { name: string; size: string; to: string; loadouts?: readonly string[] }[];
 const LOADOUTS = ['Slack: phone', 'Neap: crab cam alone', 'Flood: body, 70'];
 

@@ -58,6 +58,20 @@ describe('a quantity field', () => {
     expect(changes.map((c) => c.value)).toEqual([0.095]);
   });
 
+  it('shows a taken figure at once in the maker’s unit, and one that was refused elsewhere goes back', async () => {
+    await type('4 3/4 in');
+    // Its owner has not answered yet: no flash of the old figure.
+    expect(box().value).toBe('120.7 mm');
+    await new Promise((done) => setTimeout(done, 400));
+    await fixture.whenStable();
+    expect(box().value).toBe('120 mm');
+    await type('130 mm');
+    fixture.componentRef.setInput('value', 0.13);
+    await new Promise((done) => setTimeout(done, 400));
+    await fixture.whenStable();
+    expect(box().value).toBe('130 mm');
+  });
+
   it('refuses what is out of range with the range, and takes its ends', async () => {
     await type('-20 mm');
     expect(text()).toContain('Between 50 mm and 300 mm');

@@ -34,7 +34,7 @@ const LISTED = 16;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatButton, MatProgressBar, StageLayout, NoBench, BenchTabs, QuantityField],
   templateUrl: './accuracy.html',
-  styleUrl: './accuracy.css',
+  styleUrls: ['../sheet.css', './accuracy.css'],
 })
 export class AccuracySheet {
   private readonly workspace = inject(Workspace);

@@ -25,7 +25,7 @@ const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatButton, MatProgressBar, StageLayout, NoBench, BenchTabs],
   templateUrl: './set-ups.html',
-  styleUrl: './set-ups.css',
+  styleUrls: ['../sheet.css', './set-ups.css'],
 })
 export class SetUps {
   private readonly workspace = inject(Workspace);
