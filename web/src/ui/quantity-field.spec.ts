@@ -59,9 +59,9 @@ describe('a quantity field', () => {
   });
 
   it('shows a taken figure at once in the maker’s unit, and one that was refused elsewhere goes back', async () => {
-    await type('4 3/4 in');
+    await type('4.8 in');
     // Its owner has not answered yet: no flash of the old figure.
-    expect(box().value).toBe('120.7 mm');
+    expect(box().value).toBe('121.9 mm');
     await new Promise((done) => setTimeout(done, 400));
     await fixture.whenStable();
     expect(box().value).toBe('120 mm');
