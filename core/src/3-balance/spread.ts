@@ -1,6 +1,6 @@
 /** What is not known: masses and mass centres with their spreads, carried to first order into level and drop time. */
 import { subtract, type Vec3 } from '../0-base';
-import { addSums, massCentre, moveSums, scaleSums, sumsOfOne, type FlatBody, type Sums } from '../1-load';
+import { addScaledSums, addSums, massCentre, moveSums, scaleSums, sumsOfOne, type FlatBody, type Sums } from '../1-load';
 import { STANDARD_GRAVITY } from '../0-base';
 import { aboutAxis } from './dropTimeWanted';
 import { dropTime, FROM_LEVEL } from './dropTime';
@@ -56,20 +56,21 @@ export function shiftsOf(bodies: readonly FlatBody[]): readonly Change[] {
   const byPlace = new Map<string, Change>();
   const centres: Change[] = [];
   for (const body of bodies) {
+    const own = sumsOfOne(body);
     if (body.massSpread > 0) {
-      const one = scaleSums(sumsOfOne(body), body.massSpread / body.mass);
+      const one = scaleSums(own, body.massSpread / body.mass);
       const before = byMass.get(body.source);
       byMass.set(body.source, { source: body.source, owner: before?.owner ?? body.owner, share: 0, sums: before ? addSums(before.sums, one) : one });
     }
     for (const { source, by } of body.shifts ?? []) {
-      const one = addSums(moveSums(sumsOfOne(body), by), scaleSums(sumsOfOne(body), -1));
+      const one = addScaledSums(moveSums(own, by), own, -1);
       const before = byPlace.get(source);
       byPlace.set(source, { source, owner: before?.owner ?? body.owner, share: 0, sums: before ? addSums(before.sums, one) : one });
     }
     body.centreSpread.forEach((spread, axis) => {
       if (spread <= 0) return;
-      const centre = body.centre.map((c, i) => (i === axis ? c + spread : c)) as unknown as Vec3;
-      centres.push({ source: `mass centre of ${body.name}`, owner: body.owner, share: 0, sums: addSums(sumsOfOne({ ...body, centre }), scaleSums(sumsOfOne(body), -1)) });
+      const by = [0, 0, 0].map((_, i) => (i === axis ? spread : 0)) as unknown as Vec3;
+      centres.push({ source: `mass centre of ${body.name}`, owner: body.owner, share: 0, sums: addScaledSums(moveSums(own, by), own, -1) });
     });
   }
   return [...byMass.values(), ...byPlace.values(), ...centres];
