@@ -41,7 +41,7 @@ type State = { readonly kind: 'working' } | { readonly kind: 'ready'; readonly m
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatButton, MatProgressBar, StageLayout, RigViews, NoBench, BenchTabs, LensView, TraceChart, Icon],
   templateUrl: './swing.html',
-  styleUrl: './swing.css',
+  styleUrls: ['../sheet.css', './swing.css'],
 })
 export class SwingSheet {
   private readonly jobs = inject(Jobs);
