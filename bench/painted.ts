@@ -1,4 +1,4 @@
-/** What an edit takes in the page till the frame with its new figures is painted, and how much of that the page only waited for the display. */
+/** What an edit takes in the page till its new figures are there, and till the frame that paints them is done. */
 import type { Page } from '@playwright/test';
 
 export interface Spread {
@@ -8,9 +8,7 @@ export interface Spread {
 export interface EditTimes {
   /** From the edit to new figures in the page. */
   readonly figures: Spread;
-  /** To the end of the frame that paints them, less the wait: what the program and the browser's drawing take. */
-  readonly own: Spread;
-  /** The same with the wait for the display's next frame. */
+  /** To the end of the frame that paints them, with the wait for the display. */
   readonly painted: Spread;
   /** Edits whose figures were not in the first frame after them. */
   readonly late: number;
@@ -18,45 +16,37 @@ export interface EditTimes {
 }
 interface Kept {
   readonly figures: number[];
-  readonly own: number[];
   readonly painted: number[];
   late: number;
 }
-type Watched = typeof globalThis & { editTimes: Kept };
+type Watched = typeof globalThis & { editTimes: Kept; scheduler: { postTask(task: () => void, options: { priority: 'user-blocking' }): Promise<void> } };
 
 /** Watches every `event` in the page from now on. */
 export async function watchEdits(page: Page, event: 'input' | 'change'): Promise<void> {
   await page.evaluate((name) => {
-    const kept: Kept = ((globalThis as Watched).editTimes = { figures: [], own: [], painted: [], late: 0 });
-    let [started, handled, changed, begun] = [0, 0, 0, 0];
+    const kept: Kept = ((globalThis as Watched).editTimes = { figures: [], painted: [], late: 0 });
+    let [started, changed] = [0, 0];
     new MutationObserver(() => (changed = performance.now())).observe(document.querySelector('tp-tide-line')!, { subtree: true, characterData: true, childList: true, attributes: true });
     addEventListener(name, () => {
       [started, changed] = [performance.now(), 0];
-      // Asked for before anything of the program's own: the first to run in the frame.
-      requestAnimationFrame(() => (begun = performance.now()));
     }, true);
-    // On the way back up the program's own listeners are done.
+    // On the way back up the program's own listeners have asked for their frame: this is the last to run in it.
     addEventListener(name, () => {
-      handled = performance.now();
       requestAnimationFrame(() => {
-        const { port1, port2 } = new MessageChannel();
-        (port1 as unknown as { onmessage: () => void }).onmessage = () => {
-          const now = performance.now();
+        // The first task after the frame: a message or a timer would come behind what the program left for later, and count that too.
+        void (globalThis as Watched).scheduler.postTask(() => {
           if (changed === 0) return void kept.late++;
-          const ready = changed < begun ? Math.max(handled, changed) : handled;
           kept.figures.push(changed - started);
-          kept.painted.push(now - started);
-          kept.own.push(now - started - Math.max(0, begun - ready));
-        };
-        port2.postMessage(0);
+          kept.painted.push(performance.now() - started);
+        }, { priority: 'user-blocking' });
       });
     }, false);
   }, event);
 }
 
 export async function editTimes(page: Page): Promise<EditTimes> {
-  const { figures, own, painted, late } = await page.evaluate(() => (globalThis as Watched).editTimes);
-  return { figures: spread(figures), own: spread(own), painted: spread(painted), late, edits: figures.length };
+  const { figures, painted, late } = await page.evaluate(() => (globalThis as Watched).editTimes);
+  return { figures: spread(figures), painted: spread(painted), late, edits: figures.length };
 }
 
 function spread(times: readonly number[]): Spread {

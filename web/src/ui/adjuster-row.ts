@@ -5,6 +5,7 @@ import { figure, showFigure, turnsOf, wayOf, type Adjuster, type AdjusterStep, t
 import { Pointer } from '../services/pointer';
 import { Units } from '../services/units';
 import { Icon } from './icon';
+import { nextFrame } from './next-frame';
 import { QuantityField } from './quantity-field';
 
 @Component({
@@ -30,6 +31,8 @@ export class AdjusterRow {
   readonly adjuster = input.required<Adjuster>();
   readonly value = input.required<number>();
   readonly step = input.required<AdjusterStep>();
+  /** What its field reads, a frame after the tide line: a text field is dear to lay out in the frame of a drag. */
+  protected readonly read = nextFrame(this.value, () => this.adjuster().id);
   readonly moved = output<{ value: number; typed?: string }>();
 
   protected readonly kind = computed(() => (this.adjuster().kind === 'count' ? 'count' : 'length'));

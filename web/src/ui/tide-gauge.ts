@@ -25,7 +25,7 @@ export interface Gauge {
         <span class="pool" [style.left.%]="pool[0] * 100" [style.width.%]="(pool[1] - pool[0]) * 100"></span>
       }
       @if (place() !== null) {
-        <span class="run" [style.transform]="place()"><span class="pebble" [class.out]="gauge().out"></span></span>
+        <span class="pebble" [class.out]="gauge().out" [style.left]="place()"></span>
       }
     </span>
   `,
@@ -35,6 +35,6 @@ export class TideGauge {
   readonly gauge = input.required<Gauge>();
   protected readonly place = computed(() => {
     const { pebble } = this.gauge();
-    return pebble === null ? null : `translateX(${(Math.min(1, Math.max(0, pebble)) * 100).toFixed(2)}%)`;
+    return pebble === null ? null : `${(Math.min(1, Math.max(0, pebble)) * 100).toFixed(2)}%`;
   });
 }
