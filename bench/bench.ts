@@ -86,6 +86,7 @@ const page = await measurePage();
 const asFigures = ({ painted, figures, late }: EditTimes): string => `${painted.median.toFixed(1)} ms, p99 ${painted.p99.toFixed(1)}; figures made in ${figures.median.toFixed(1)}${late > 0 ? `; ${late} not in the first frame` : ''}`;
 line('Balance: a slider dragged, edit to painted, over 8 ms', `${(page.edits.painted.median / 8).toFixed(2)} ×`, `aim under 1 ×; ${asFigures(page.edits)}`);
 line('the same at the 99th percentile, over 16 ms', `${(page.edits.painted.p99 / 16).toFixed(2)} ×`, 'aim under 1 ×');
+line('the same drag, over a page with nothing but a slider and a figure', `${(page.edits.painted.median / page.bare.painted.median).toFixed(1)} ×`, `that page: ${asFigures(page.bare)}`);
 line('longest task on the main thread while editing, over 50 ms', `${(page.longest / 50).toFixed(2)} ×`, 'aim under 1 ×; nought when none reached 50 ms');
 const bytes = page.fetched.reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0);
 line('first load with the Shelf usable, gz, over 200 kB', `${(bytes / 200_000).toFixed(2)} ×`, `aim under 1 ×; ${(bytes / 1000).toFixed(0)} kB of page, styles and code`);

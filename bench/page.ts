@@ -1,12 +1,12 @@
 /** What the real page takes in the real browser: an edit to new figures and to paint, and what the first load fetches. */
-import { chromium } from '@playwright/test';
+import { chromium, type Locator, type Page } from '@playwright/test';
 import { Server } from '../e2e/support/bench';
 import { editTimes, watchEdits, type EditTimes } from './painted';
 
 const EDITS = 300;
 const PAUSE_MS = 30;
 
-export async function measurePage(): Promise<{ edits: EditTimes; longest: number; fetched: readonly Buffer[]; fontBytes: number }> {
+export async function measurePage(): Promise<{ edits: EditTimes; /** A page with nothing but a slider and a figure: what browser and machine take by themselves. */ bare: EditTimes; longest: number; fetched: readonly Buffer[]; fontBytes: number }> {
   const server = new Server(true);
   await server.start();
   const browser = await chromium.launch({ executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: ['--disable-background-networking'] });
@@ -34,22 +34,28 @@ export async function measurePage(): Promise<{ edits: EditTimes; longest: number
       const longest = ((globalThis as { longest?: number[] }).longest = [0]);
       new PerformanceObserver((list) => longest.push(...list.getEntries().map((e) => e.duration))).observe({ type: 'longtask' as never });
     });
-    await watchEdits(page, 'input');
-    // A real hand on a real slider: the browser brings moves in step with its frames.
-    const box = (await slider.boundingBox())!;
-    const y = box.y + box.height / 2;
-    await page.mouse.move(box.x + box.width / 2, y);
-    await page.mouse.down();
-    for (let n = 0; n < EDITS; n++) {
-      await page.mouse.move(box.x + 10 + ((n * 7) % (box.width - 20)), y);
-      await page.waitForTimeout(PAUSE_MS);
-    }
-    await page.mouse.up();
-    const edits = await editTimes(page);
+    const edits = await dragged(page, slider);
     const longest = await page.evaluate(() => Math.max(...(globalThis as unknown as { longest: number[] }).longest));
-    return { edits, longest, fetched: first, fontBytes };
+    await page.goto('about:blank');
+    await page.setContent(`<input type="range" style="width: 110px" oninput="requestAnimationFrame(() => (document.querySelector('tp-tide-line').textContent = this.value))"><tp-tide-line></tp-tide-line>`);
+    return { edits, bare: await dragged(page, page.getByRole('slider')), longest, fetched: first, fontBytes };
   } finally {
     await browser.close();
     await server.end();
   }
+}
+
+/** A real hand on a real slider: the browser brings moves in step with its frames. */
+async function dragged(page: Page, slider: Locator): Promise<EditTimes> {
+  await watchEdits(page, 'input');
+  const box = (await slider.boundingBox())!;
+  const y = box.y + box.height / 2;
+  await page.mouse.move(box.x + box.width / 2, y);
+  await page.mouse.down();
+  for (let n = 0; n < EDITS; n++) {
+    await page.mouse.move(box.x + 10 + ((n * 7) % (box.width - 20)), y);
+    await page.waitForTimeout(PAUSE_MS);
+  }
+  await page.mouse.up();
+  return editTimes(page);
 }
