@@ -20,7 +20,7 @@ describe('the tide line', () => {
   });
   it('tells each way a trim can end', () => {
     const say = (outcome: Parameters<typeof trimWords>[0]): string => trimWords(outcome, benchAt({}).piece.rig.adjusters, METRIC);
-    const solved = { kind: 'solved' as const, values: {}, addedMass: 0.122, ties: [], next: null, gap: null, combinations: 4913, looked: 3, unmet: [] };
+    const solved = { kind: 'solved' as const, values: {}, addedMass: 0.122, ties: [], cost: 0.07, next: null, gap: null, combinations: 4913, looked: 3, unmet: [] };
     expect(say(solved)).toBe('Balanced with 122 g of washers: proven the lightest of 4,913 ways to put them on.');
     expect(say({ ...solved, unmet: ['mass'], gap: { atMost: 0.01, looked: 10, of: 20 } })).toContain('Not proven best: 10 of 20');
     expect(say({ ...solved, unmet: ['mass'] })).toContain('Let go for it: mass at most.');

@@ -22,6 +22,8 @@ const LOCK_NUT = 0.0056; // thin nut that keeps the screw on the shelf
 const PIPE = 'pvc/1/2';
 const PLATE_THICKNESS = 0.006;
 const WRIST_EASY = 25 * DEGREE;
+const HAND_HIGHEST = 0.05;
+const HAND_FROM_END = 0.03;
 
 const STRIPS: Readonly<Record<string, Stock>> = { ...WOOD_STRIPS, 'aluminium-30x6': FLAT_BARS['aluminium-30x6']! };
 
@@ -84,6 +86,9 @@ function pipes({ dimensions: d }: FamilyInput): Layout {
   return { nodes: [...laid.nodes], members: [...laid.members], joints: [...laid.joints], top: corner[2] + outside / 2 + PLATE_THICKNESS, passes: PLATE_THICKNESS + WASHERS, down: [0, 0, -1], corner, outside };
 }
 
+/** Up till the fingers meet the shelf, down till the hand runs out of grip, from where it is drawn. */
+const handTravel = (handBelow: number, grip: number): [number, number] => [Math.min(0, HAND_HIGHEST - handBelow), Math.max(0, grip - HAND_FROM_END - handBelow)];
+
 function build(input: FamilyInput): Rig {
   const { dimensions: d, choices } = input;
   const lay = layOut(input);
@@ -107,13 +112,17 @@ function build(input: FamilyInput): Rig {
       { id: 'facing-me', name: 'Arm out, facing me', contacts: ['hand-on-grip'], arm: d['armOut']!, facesHolder: true },
       { id: 'facing-ahead', name: 'Turned round, arm bent', contacts: ['hand-on-grip'], arm: 0.3 },
     ],
-    adjusters: [],
+    adjusters: [{
+      // A leaning grip brings the hand under the mass centre as it goes down it.
+      id: 'hand-along', name: 'Hand, along the grip', kind: 'mark', axis: lay.down, range: handTravel(d['handBelow']!, d['grip']!), step: 0.001, value: 0,
+      moves: [{ kind: 'contact', id: 'hand-on-grip' }, { kind: 'part', id: 'sleeve' }],
+    }],
   };
 }
 
 const dimensions = [
   lengthSpec('grip', 'Grip length', 'grip', 0.16, 0.1, 0.4, 'From the corner down.'),
-  lengthSpec('handBelow', 'Hand below the corner', 'hand-on-grip', 0.07, 0.05, 0.3, 'The hand’s middle, under the shelf: fingers clear the camera.'),
+  lengthSpec('handBelow', 'Hand below the corner', 'hand-on-grip', 0.07, HAND_HIGHEST, 0.3, 'The hand’s middle, under the shelf: fingers clear the camera.'),
   lengthSpec('shelf', 'Shelf length', 'shelf', 0.09, 0.05, 0.2, 'From the grip’s back forward; sawn length for pipe.'),
   angleSpec('angle', 'Corner', 'corner-joint', 100, 75, 135, 'Between shelf and grip. Pipe elbows are square.'),
   lengthSpec('cameraForward', 'Camera ahead of the corner', 'camera-screw', 0.035, 0.012, 0.15, 'The screw’s hole, from the corner.'),
@@ -173,9 +182,9 @@ function advise(input: FamilyInput): readonly Finding[] {
       fixes: [{ label: say`File it to ${figure('length', d['pinHole']!, 2)}`, changes: [{ kind: 'dimension', id: 'pin', value: d['pinHole']! }] }],
     });
   }
-  if (d['handBelow']! > d['grip']! - 0.03) {
+  if (d['handBelow']! > d['grip']! - HAND_FROM_END) {
     findings.push({
-      code: 'handBelowGrip', severity: 'stop', about: 'hand-on-grip', figure: figure('length', d['handBelow']!), limit: figure('length', d['grip']! - 0.03),
+      code: 'handBelowGrip', severity: 'stop', about: 'hand-on-grip', figure: figure('length', d['handBelow']!), limit: figure('length', d['grip']! - HAND_FROM_END),
       title: say`The hand would hold ${figure('length', d['handBelow']!)} down a grip of ${figure('length', d['grip']!)}.`, why: say`There is nothing left there to close on.`, toDo: say`Lengthen the grip, or hold it higher.`,
       fixes: [{ label: say`Grip of ${figure('length', Math.min(0.4, toFive(d['handBelow']! + 0.05)))}`, changes: [{ kind: 'dimension', id: 'grip', value: Math.min(0.4, toFive(d['handBelow']! + 0.05)) }] }],
     });

@@ -4,7 +4,7 @@
  */
 import { figure, quaternionOfTurns, rotationOf, say, transform, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
-import type { Hands, Joint, Member, Part, Rig } from '../../model';
+import type { Hands, Joint, Member, Part, PartHole, Rig } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
 import { angleSpec, choiceSpec, lengthSpec, loadBox, named, toFive, usualInput, within } from '../familyTools';
 import { WOOD_STRIPS } from '../parts/bars';
@@ -15,13 +15,17 @@ const BOLT = 0.008; // M8, square under its head so that it cannot turn in the w
 const WASHER = { outer: 0.012, inner: 0.0042, thickness: 0.0016 };
 const WING = 0.012; // the wing nut's own height
 const BOLTS_SOLD = [0.04, 0.05, 0.06, 0.07, 0.08, 0.1, 0.12];
-const EAR = 0.004; // the bracket's upright, clamped against the wood
+const EAR = 0.004; // the bracket's flange, clamped against the wood
+const NECK_IN_WOOD = 0.03; // of an upright bolt
+const OVER_NUT = 0.002; // between an upright bolt's nut and the plate bridging it
 const PLATE: Vec3 = [0.06, 0.045, 0.004];
 /** What fingers put into a wing nut, N m. */
 const TIGHT: Readonly<Record<string, { readonly name: string; readonly torque: number }>> = { light: { name: 'lightly', torque: 0.5 }, firm: { name: 'firmly', torque: 1 }, hard: { name: 'as hard as fingers go', torque: 1.8 } };
 /** Friction between the plate and what it bears on. */
 const FACES: Readonly<Record<string, { readonly name: string; readonly friction: number }>> = { bare: { name: 'bare wood', friction: 0.3 }, leather: { name: 'a leather washer', friction: 0.45 }, rubber: { name: 'a rubber washer', friction: 0.6 } };
 const NUT_FACTOR = 0.2;
+const SLOT = 0.03; // along the plate: the camera's screw stands anywhere in it
+const SCREW: Pick<Part, 'id' | 'name' | 'material' | 'mass' | 'supply'> = { id: 'camera-screw', name: 'camera screw in its slot', material: 'steel', mass: { value: 0.009, spread: 0.002, source: 'mass of camera screw' }, supply: { item: '1/4-20 screw with flat head, 9.5 mm', packOf: 1, packPrice: 0.9 } };
 
 /** Clamp by a nut of `torque`: force T/(0.2 d) on a ring, holding (2/3) mu F (ro³ - ri³)/(ro² - ri²) at the face that matters. */
 function holdOf(torque: number, friction: number, face: number): number {
@@ -38,7 +42,7 @@ function layOut({ dimensions: d, choices }: FamilyInput) {
   const across = choices['turns'] === 'tilt';
   // Tilting, the bolt goes level through both boards; turning, it stands upright in the grip's top.
   const boltAt: Vec3 = across ? [0, 0, top - 0.015] : [0, 0, top];
-  const stack = across ? 2 * board + EAR + 2 * WASHER.thickness + WING : 0.03 + PLATE[2] + 2 * WASHER.thickness + WING;
+  const stack = across ? 2 * board + EAR + 2 * WASHER.thickness + WING : NECK_IN_WOOD + EAR + 2 * WASHER.thickness + WING;
   const bolt = BOLTS_SOLD.find((l) => l >= stack) ?? BOLTS_SOLD.at(-1)!;
   return { stock, board, width: stock.section.width, top, across, boltAt, stack, bolt };
 }
@@ -79,16 +83,24 @@ function build(input: FamilyInput): Rig {
     const r = transform(rotationOf(turn), [p[0] - lay.boltAt[0], p[1] - lay.boltAt[1], p[2] - lay.boltAt[2]]);
     return [lay.boltAt[0] + r[0], lay.boltAt[1] + r[1], lay.boltAt[2] + r[2]];
   };
-  const rise = lay.across ? d['plateAbove']! : WASHER.thickness;
+  // Turning, the plate bridges the nut: the camera stands clear of it.
+  const rise = lay.across ? d['plateAbove']! : lay.stack - NECK_IN_WOOD + OVER_NUT;
   const middle: Vec3 = [d['cameraForward']!, 0, lay.boltAt[2] + rise + PLATE[2] / 2];
   const mount: Vec3 = [middle[0], 0, middle[2] + PLATE[2] / 2];
+  const ahead = transform(rotationOf(turn), [1, 0, 0]);
+  const slot: PartHole = { at: about(middle), axis: transform(rotationOf(turn), [0, 0, 1]), diameter: 0.0066, slot: [ahead[0] * SLOT, ahead[1] * SLOT, ahead[2] * SLOT] };
   const earY = lay.board + EAR / 2;
   const joints: Joint[] = [
     { id: 'glue-line', name: 'glued face to face', node: 'left-low', fitting: 'glue', joins: ['board-left', 'board-right'], reversible: false, dryingTime: 12 * 3600 },
     { id: 'wing-joint', name: 'wing nut', node: 'left-high', fitting: 'boltThrough', joins: ['board-left', 'camera-plate'], reversible: true, packs: true },
   ];
   const head: Part[] = [
-    { ...plate({ id: 'camera-plate', name: 'turning plate', middle: about(middle), size: PLATE, material: 'aluminium', supply: { item: 'aluminium angle 50 × 45 × 4', packOf: 1, packPrice: 3.2 } }), turn, mount: about(mount), mountTurn: turn, screw: { diameter: 0.00635, length: 0.0095, passes: PLATE[2] + 0.0009 } },
+    { ...plate({ id: 'camera-plate', name: 'turning plate', middle: about(middle), size: PLATE, material: 'aluminium', holes: [slot], supply: { item: 'aluminium angle 50 × 45 × 4', packOf: 1, packPrice: 3.2 } }), turn },
+    { ...SCREW, shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0, length: 0.003 }, at: about([middle[0], 0, middle[2] - PLATE[2] / 2 - 0.0015]), turn, mount: about(mount), mountTurn: turn, screw: { diameter: 0.00635, length: 0.0095, passes: PLATE[2] + 0.0009 } },
+    ...(lay.across ? [] : [
+      { id: 'ear', name: 'foot of the plate', shape: { kind: 'box' as const, size: [0.04, 0.04, EAR] as Vec3 }, at: about([0, 0, lay.boltAt[2] + EAR / 2]), turn, material: 'aluminium' },
+      { id: 'web', name: 'web between foot and plate', shape: { kind: 'box' as const, size: [EAR, 0.04, rise - EAR] as Vec3 }, at: about([-0.02, 0, lay.boltAt[2] + (rise + EAR) / 2]), turn, material: 'aluminium' },
+    ]),
     ...(lay.across ? [{ id: 'ear', name: 'ear of the plate', shape: { kind: 'box' as const, size: [0.03, EAR, rise + 0.015] as Vec3 }, at: about([0, earY, lay.boltAt[2] + rise / 2]), turn, material: 'aluminium' }] : []),
   ];
   const face = d['face']! / 2;
@@ -97,8 +109,8 @@ function build(input: FamilyInput): Rig {
       {
         id: 'handle', name: 'handle', nodes, members: boards, joints: [joints[0]!], stations: [],
         parts: [
-          { id: 'bolt', name: `square-necked bolt M8 × ${Math.round(lay.bolt * 1000)}`, shape: { kind: 'tube', outerRadius: BOLT / 2, innerRadius: 0, length: lay.bolt }, at: lay.across ? [0, 0, lay.boltAt[2]] : [0, 0, lay.top + lay.stack - lay.bolt / 2 - 0.012], ...(lay.across ? { turn: [Math.SQRT1_2, Math.SQRT1_2, 0, 0] as const } : {}), material: 'steel', supply: { item: `square-necked bolt M8 × ${Math.round(lay.bolt * 1000)}`, packOf: 1, packPrice: 0.8 } },
-          { ...wingNut({ id: 'wing-nut', at: lay.across ? [0, lay.board + EAR + 2 * WASHER.thickness + WING / 2, lay.boltAt[2]] : [0, 0, lay.top + PLATE[2] + 2 * WASHER.thickness + 0.006], axis: lay.across ? [0, 1, 0] : [0, 0, 1] }), name: 'wing nut M8' },
+          { id: 'bolt', name: `square-necked bolt M8 × ${Math.round(lay.bolt * 1000)}`, shape: { kind: 'tube', outerRadius: BOLT / 2, innerRadius: 0, length: lay.bolt }, at: lay.across ? [0, 0, lay.boltAt[2]] : [0, 0, lay.top - NECK_IN_WOOD + lay.bolt / 2], ...(lay.across ? { turn: [Math.SQRT1_2, Math.SQRT1_2, 0, 0] as const } : {}), material: 'steel', supply: { item: `square-necked bolt M8 × ${Math.round(lay.bolt * 1000)}`, packOf: 1, packPrice: 0.8 } },
+          { ...wingNut({ id: 'wing-nut', at: lay.across ? [0, lay.board + EAR + 2 * WASHER.thickness + WING / 2, lay.boltAt[2]] : [0, 0, lay.top + lay.stack - NECK_IN_WOOD - WING / 2], axis: lay.across ? [0, 1, 0] : [0, 0, 1] }), name: 'wing nut M8' },
         ],
       },
       { id: 'head', name: 'turning plate with camera', nodes: [], members: [], joints: [], parts: head, stations: [] },
@@ -109,7 +121,7 @@ function build(input: FamilyInput): Rig {
     }],
     contacts: [{ id: 'hand-on-grip', name: 'hand', kind: 'hand', body: 'handle', at: [0, 0, 0], direction: [0, 0, 1] }],
     poses: [{ id: 'carried', name: 'In one hand, arm bent', contacts: ['hand-on-grip'], arm: 0.3 }, { id: 'close', name: 'Elbow on the ribs', contacts: ['hand-on-grip'], arm: 0.18 }],
-    adjusters: [],
+    adjusters: [{ id: 'camera-along', name: 'Camera, along its slot', kind: 'slide', axis: ahead, range: [-SLOT / 2, SLOT / 2], step: 0.0005, value: 0, moves: [{ kind: 'part', id: 'camera-screw' }] }],
   };
 }
 
@@ -119,9 +131,9 @@ const dimensions = [
   lengthSpec('knuckles', 'Closed hand, across', 'board-left', 0.088, 0.06, 0.12, 'Four fingers’ hollows share it.'),
   lengthSpec('hollows', 'Finger hollows', 'board-left', 0.004, 0, 0.009, 'How deep; none for gloves.'),
   lengthSpec('plateAbove', 'Plate above the bolt', 'camera-plate', 0.024, 0.018, 0.08, 'When it tilts: the nearer the camera’s mass to the bolt, the less must be held.'),
-  lengthSpec('cameraForward', 'Camera ahead of the bolt', 'camera-plate', 0, -0.06, 0.06, 'The camera’s hole on the plate.'),
+  lengthSpec('cameraForward', 'Camera ahead of the bolt', 'camera-plate', 0, -0.06, 0.06, 'The middle of the slot in the plate.'),
   lengthSpec('face', 'Clamping face, across', 'ear', 0.03, 0.016, 0.06, 'Washer or plate that rubs: the wider, the better it holds.'),
-  angleSpec('tilt', 'Set to', 'camera-plate', 0, -90, 90, 'Nose down, or turned to the left; up and right are negative.'),
+  angleSpec('tilt', 'Set to', 'camera-screw', 0, -90, 90, 'Nose down, or turned to the left; up and right are negative.'),
 ];
 const choices = [
   choiceSpec('wood', 'Boards', 'Two, glued face to face.', 'oak-45x18', Object.entries(WOOD_STRIPS).filter(([id]) => !id.startsWith('printed')).map(([id, s]) => ({ id, name: s.name }))),
@@ -166,7 +178,7 @@ function advise(input: FamilyInput): readonly Finding[] {
       toDo: lay.bolt < lay.stack ? say`Thinner boards.` : say`Cut it back and round it, or turn the head to the side where no knuckle is.`, fixes: [],
     },
     {
-      code: 'socketByHand', severity: 'note', about: 'camera-plate', figure: null, limit: null,
+      code: 'socketByHand', severity: 'note', about: 'camera-screw', figure: null, limit: null,
       title: say`Tighten the camera’s own screw by two fingers only.`, why: say`A camera’s socket is held by thin metal or plastic; more than a finger’s pull strips or lifts it. The clamp is tightened at the wing nut, not there.`, toDo: say`If it turns on its plate, put cork or rubber between, or a pin.`, fixes: [],
     },
   ];

@@ -2,10 +2,10 @@
  * All ways to put washers on that may meet every condition, in the order of a wish. A branch is left out when one of the
  * conditions' bounds is broken whatever the rest and the slides do; so what is not listed is proven to be no answer.
  */
-import { addScaled, type Vec3 } from '../../0-base';
 import type { Sums } from '../../1-load';
-import { leastOver, valueOf, withMovingSupport, type Bound } from './conditions';
-import { stackMass, sumsAbout, type TrimProblem } from './trimProblem';
+import { boundsOf, boxOf, fromHighest, highest, isBroken, leastOfGroups } from './bounds';
+import { leastOver, valueOf } from './conditions';
+import { stackMass, type TrimProblem } from './trimProblem';
 
 export interface Candidates {
   /** Washers' mass of each, kg; and its counts as one number, in the radix of the stacks. */
@@ -21,14 +21,10 @@ const MOST = 300_000;
 /** `between`: only ways whose washers weigh more than the first and at most the second, kg. */
 export function searchCounts(problem: TrimProblem, between: readonly [number, number]): Candidates {
   const { stacks } = problem;
-  const { support, ranges } = highest(problem);
-  const bounds = boundsOf(problem, ranges);
-  // Everything about one place of the support: then it adds up.
-  const fromSupport = (sums: Sums): Sums => sumsAbout({ movers: [], groups: [], support, supportMovedBy: [] }, sums, []);
-  const start = bounds.map((b) => b.constant + valueOf(b, fromSupport(problem.fixed)) + problem.groups.reduce((sum, g) => {
-    const [low, high] = boxOf(problem, g.movedBy);
-    return sum + leastOver(b, fromSupport(g.sums), low, high);
-  }, 0));
+  const top = highest(problem);
+  const bounds = boundsOf(problem, top);
+  const fromSupport = (sums: Sums): Sums => fromHighest(top, sums);
+  const start = leastOfGroups(problem, top, bounds, problem.fixed);
   // The stack with the heaviest steps is set first: its branches differ most.
   const order = stacks.map((_, i) => i).sort((p, q) => stepOf(problem, q) - stepOf(problem, p));
   const rides = stacks.map((s) => (s.rides ?? []).map((r) => ({ ...r, box: boxOf(problem, r.movedBy) })));
@@ -50,8 +46,6 @@ export function searchCounts(problem: TrimProblem, between: readonly [number, nu
     restMost[k] = restMost[k + 1]! + Math.max(...masses[k]!);
     restLeast[k] = restLeast[k + 1]! + Math.min(...masses[k]!);
   }
-  // A bound is broken only beyond rounding: its own size times a little.
-  const slackOf = start.map((s) => 1e-9 * Math.abs(s) + 1e-12);
   const sums = Array.from({ length: depth + 1 }, () => new Float64Array(bounds.length));
   sums[0]!.set(start);
   const mass: number[] = [];
@@ -62,7 +56,7 @@ export function searchCounts(problem: TrimProblem, between: readonly [number, nu
   const visit = (k: number, added: number, packed: number): void => {
     if (!whole || added + restLeast[k]! > most || added + restMost[k]! <= over) return;
     const here = sums[k]!;
-    for (let j = 0; j < here.length; j++) if (here[j]! + rest[k]![j]! > slackOf[j]!) return;
+    for (let j = 0; j < here.length; j++) if (isBroken(here[j]! + rest[k]![j]!, start[j]!)) return;
     if (k === depth) {
       if (mass.length >= MOST) whole = false;
       else {
@@ -107,40 +101,3 @@ export function countsOf(problem: TrimProblem, code: number): readonly number[] 
 }
 
 export const combinationsOf = ({ stacks }: TrimProblem): number => stacks.reduce((n, s) => n * s.byCount.length, 1);
-
-/**
- * The support at the highest its movers bring it, and their ranges from there: what hangs anywhere hangs there, so the
- * first moment along z is below nought for every answer, as a bound with a moving support needs.
- */
-function highest({ support, movers, supportMovedBy }: TrimProblem): { readonly support: Vec3; readonly ranges: ReadonlyMap<number, readonly [number, number]> } {
-  const ranges = new Map<number, readonly [number, number]>();
-  let place = support;
-  for (const i of supportMovedBy) {
-    const { axis, range } = movers[i]!;
-    const end = axis[2] >= 0 ? range[1] : range[0];
-    place = addScaled(place, axis, end);
-    ranges.set(i, [range[0] - end, range[1] - end]);
-  }
-  return { support: place, ranges };
-}
-
-function boundsOf({ conditions, movers, supportMovedBy }: TrimProblem, ranges: ReadonlyMap<number, readonly [number, number]>): readonly Bound[] {
-  return conditions.flatMap((c) => c.bounds).flatMap((b) => {
-    let held: Bound | null = b;
-    for (const i of supportMovedBy) held = held && withMovingSupport(held, movers[i]!.axis, ranges.get(i)!);
-    return held ? [held] : [];
-  });
-}
-
-/** How far a group may be shifted each way, m. */
-function boxOf({ movers }: TrimProblem, movedBy: readonly number[]): readonly [readonly number[], readonly number[]] {
-  const [low, high] = [[0, 0, 0], [0, 0, 0]];
-  for (const i of movedBy) {
-    const { axis, range } = movers[i]!;
-    for (let k = 0; k < 3; k++) {
-      low[k] = low[k]! + Math.min(axis[k]! * range[0], axis[k]! * range[1]);
-      high[k] = high[k]! + Math.max(axis[k]! * range[0], axis[k]! * range[1]);
-    }
-  }
-  return [low, high];
-}

@@ -1,6 +1,7 @@
 /** With the washers given: where the slides and threads go so that all conditions are met with the most to spare, at steps a hand can set. */
 import { rootsOfQuadratic } from '../../0-base';
 import type { Sums } from '../../1-load';
+import { mayMeet } from './bounds';
 import type { Condition } from './conditions';
 import { sumsAbout, type Mover, type TrimProblem } from './trimProblem';
 
@@ -13,6 +14,8 @@ export interface Settled {
   readonly tightest: Condition['id'] | null;
   /** How far a levelling mover would still have to go beyond its end, m, and which; null when none runs out. */
   readonly beyond: { readonly mover: string; readonly by: number } | null;
+  /** False: it may be that a place between those tried meets all. */
+  readonly sure: boolean;
   /** Of the mover that sets the drop: from where to where all is met; null when none is free for that. */
   readonly window: { readonly mover: string; readonly from: number; readonly to: number } | null;
 }
@@ -24,12 +27,14 @@ export interface Roles {
   readonly height: readonly number[];
 }
 
-/** A mover serves a way it mostly goes. */
-const ALONG = 0.7;
+/** A mover serves, of the ways that are asked for, the one it goes along most; by less than this part it does not go along it. */
+const ALONG = 0.05;
 /** Places in the stretch of the height that will do, the middle first. */
-const WINDOW_TRIED = [0.5, 0.25, 0.75, 0.06, 0.94];
-/** Where the further height movers are tried, from all down to all up, when the first alone does not do. */
-const LIFTS_TRIED = [0, 1, 0.5, 0.25, 0.75];
+const WINDOW_TRIED = [0.5, 0.25, 0.75, 0.06, 0.94, 0, 1];
+/** Boxes of further heights looked into, when the first height alone does not do, before it is left open. */
+const BOXES_AT_MOST = 96;
+/** Two heights nearer than this are one, m. */
+const LEAST_SPAN = 1e-5;
 /** Slack below nought by this much is rounding. */
 export const MET = -1e-9;
 
@@ -37,18 +42,24 @@ export function rolesOf(problem: TrimProblem): Roles {
   const { movers, groups, stacks, supportMovedBy, fixed } = problem;
   const onBolts = (i: number): number => stacks.reduce((m, s) => m + (s.rides ?? []).reduce((n, r) => n + (r.movedBy.includes(i) ? r.byCount[r.byCount.length >> 1]!.mass : 0), 0), 0);
   const carried = (i: number): number => (supportMovedBy.includes(i) ? fixed.mass : groups.reduce((m, g) => m + (g.movedBy.includes(i) ? g.sums.mass : 0), onBolts(i)));
-  const along = (axis: 0 | 1 | 2): readonly number[] =>
-    movers.flatMap((m, i) => (Math.abs(m.axis[axis]) > ALONG && m.range[1] > m.range[0] && carried(i) > 0 ? [{ i, pull: carried(i) * (m.range[1] - m.range[0]) }] : [])).sort((a, b) => b.pull - a.pull).map((f) => f.i);
   const asked = new Set(problem.conditions.map((c) => c.id));
-  const foreAft = asked.has('levelForeAft') || asked.has('wristNose') || asked.has('overSupport') ? along(0) : [];
-  const sideways = asked.has('levelSideways') || asked.has('wristSides') ? along(1) : [];
-  const height = asked.has('dropPitch') || asked.has('dropRoll') || asked.has('upright') ? along(2) : [];
-  return { foreAft, sideways, height: height.filter((i) => !foreAft.includes(i) && !sideways.includes(i)) };
+  const anyOf = (...ids: readonly Condition['id'][]): boolean => ids.some((id) => asked.has(id));
+  const ways = [anyOf('levelForeAft', 'wristNose', 'overSupport'), anyOf('levelSideways', 'wristSides'), anyOf('dropPitch', 'dropRoll', 'upright')];
+  const serves = movers.map((m, i) => {
+    if (!(m.range[1] > m.range[0]) || carried(i) <= 0) return -1;
+    const reach = m.axis.map(Math.abs);
+    return [0, 1, 2].filter((way) => ways[way] && reach[way]! > ALONG).sort((p, q) => reach[q]! - reach[p]!)[0] ?? -1;
+  });
+  const along = (way: 0 | 1 | 2): readonly number[] => {
+    const pull = ({ axis, range }: Mover, i: number): number => carried(i) * Math.abs(axis[way]) * (range[1] - range[0]);
+    return movers.flatMap((m, i) => (serves[i] === way ? [{ i, pull: pull(m, i) }] : [])).sort((a, b) => b.pull - a.pull).map((f) => f.i);
+  };
+  return { foreAft: along(0), sideways: along(1), height: along(2) };
 }
 
 /**
- * `still`: what no mover moves, washers on. `free`: movers that may be set; the others stay as they are. `cost`: of all
- * heights tried that meet the conditions, the one where this is least; left out, the first that does.
+ * `still`: what no mover moves, washers on. `free`: movers that may be set; the others stay as they are. `cost`: of the
+ * places tried of the first height that meet the conditions, the one where this is least; left out, the first that does.
  */
 export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (mover: number) => boolean = () => true, cost: ((about: Sums) => number) | null = null): Settled {
   const { movers } = problem;
@@ -73,7 +84,7 @@ export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (m
   };
   let best: Settled | null = null;
   const keep = (window: Settled['window']): void => {
-    const one = { ...snapped(problem, still, settings, levelling, height ?? null), beyond, window };
+    const one = { ...snapped(problem, still, settings, levelling, height ?? null), beyond, window, sure: true };
     const both = cost && best && one.slack >= MET && best.slack >= MET;
     if (!best || (both ? cost(one.about) < cost(best.about) : one.slack > best.slack)) best = one;
   };
@@ -82,8 +93,7 @@ export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (m
     keep(null);
     return best!;
   }
-  for (const lift of [null, ...(lifts.length > 0 ? LIFTS_TRIED : [])]) {
-    if (lift !== null) for (const i of lifts) settings[i] = liftedTo(problem, i, lift);
+  const byHeight = (): boolean => {
     settings[height] = clamp(movers[height]!, movers[height]!.now);
     levelled();
     const found = windowOf(problem, still, settings, height);
@@ -93,19 +103,36 @@ export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (m
       settings[height] = place;
       levelled();
       keep(found ? { mover: movers[height]!.id, ...found } : null);
-      if (!cost && best!.slack >= MET) return best!;
+      if (!cost && best!.slack >= MET) return true;
     }
-    if (best!.slack >= MET) return best!;
+    return best!.slack >= MET;
+  };
+  if (byHeight() || lifts.length === 0) return best!;
+  // The further heights, halved and halved again: a box that no place in it can mend is left out, the middle of any other is tried.
+  const boxes: (readonly (readonly [number, number])[])[] = [lifts.map((i) => movers[i]!.range)];
+  for (let looked = 0; boxes.length > 0; looked++) {
+    if (looked === BOXES_AT_MOST) return leftOpen();
+    const box = boxes.shift()!;
+    if (!mayMeet({ ...problem, movers: movers.map((m, i) => (lifts.includes(i) ? { ...m, range: box[lifts.indexOf(i)]! } : free(i) ? m : { ...m, range: [m.now, m.now] })) }, still)) continue;
+    for (const [n, i] of lifts.entries()) settings[i] = onStep(movers[i]!, (box[n]![0] + box[n]![1]) / 2);
+    if (byHeight()) return best!;
+    const widest = lifts.map((_, n) => n).reduce((a, n) => (spanOf(box[n]!) > spanOf(box[a]!) ? n : a));
+    if (spanOf(box[widest]!) < Math.max(movers[lifts[widest]!]!.step, LEAST_SPAN)) continue;
+    const [from, to] = box[widest]!;
+    boxes.push(...([[from, (from + to) / 2], [(from + to) / 2, to]] as const).map((half) => box.map((b, n) => (n === widest ? half : b))));
   }
   return best!;
+
+  function leftOpen(): Settled {
+    return { ...best!, sure: false };
+  }
 }
 
-/** A part of the way from where a mover brings the mass centre lowest to where it brings it highest, on its step. */
-function liftedTo({ movers, supportMovedBy }: TrimProblem, i: number, part: number): number {
-  const { axis, range: [from, to], step } = movers[i]!;
-  const up = axis[2] > 0 !== supportMovedBy.includes(i);
-  const place = from + (to - from) * (up ? part : 1 - part);
-  return step > 0 ? clamp(movers[i]!, Number((Math.round(place / step) * step).toPrecision(12))) : place;
+const spanOf = ([from, to]: readonly [number, number]): number => to - from;
+
+/** The nearest place its hand can set. */
+function onStep(mover: Mover, value: number): number {
+  return mover.step > 0 ? clamp(mover, Number((Math.round(value / mover.step) * mover.step).toPrecision(12))) : value;
 }
 
 /** Where the mass centre should lie ahead of the support, m: the middle of what is asked. */

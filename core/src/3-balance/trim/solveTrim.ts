@@ -23,17 +23,19 @@ export type Solved =
     readonly best: readonly Found[];
     /** Cost of the next that is worse; null when none was found or it was not looked for. */
     readonly next: number | null;
-    /** Null: proven. Else how much better another could be at most, and how many of how many were looked at. */
+    /** Null: proven. Else how much better another could be at most, and how many of how many were looked at; all of them where only the heights between those tried are open. */
     readonly gap: { readonly atMost: number; readonly looked: number; readonly of: number } | null;
     readonly combinations: number;
     readonly looked: number;
   }
-  | { readonly kind: 'none'; readonly nearest: Found | null; readonly combinations: number; readonly looked: number; readonly proven: boolean };
+  | { readonly kind: 'none'; readonly nearest: Found | null; /** Met all conditions and was not accepted. */ readonly refused: Found | null; readonly combinations: number; readonly looked: number; readonly proven: boolean };
 
 /** In a pan this fast (rad/s) the lean is least for that aim: a usual pan, 45° a second. */
 export const USUAL_PAN = Math.PI / 4;
 /** Set-ups settled at most; each is some microseconds. */
 const LOOKED_AT_MOST = 60_000;
+/** Set-ups refused, each after some milliseconds of packing, before it gives up. */
+const REFUSED_AT_MOST = 150;
 /** Equal costs, as a part of them. */
 const TIE = 1e-9;
 const TIES_AT_MOST = 60;
@@ -53,6 +55,9 @@ function lightest(problem: TrimProblem, roles: Roles, combinations: number, tell
   const most = problem.stacks.reduce((m, s) => m + Math.max(...s.byCount.map((_, n) => stackMass(s, n))), 0);
   const best: Found[] = [];
   let nearest: Found | null = null;
+  // The lightest way that was given up with places between those tried left open.
+  let open = Infinity;
+  const refused: Found[] = [];
   let [looked, next, over]: [number, number | null, number] = [0, null, -Infinity];
   let portion = Math.max((most - least) / 16, 1e-6);
   let to = least + portion;
@@ -67,12 +72,17 @@ function lightest(problem: TrimProblem, roles: Roles, combinations: number, tell
     for (const k of byMass(found)) {
       const mass = found.mass[k]!;
       if (best.length > 0 && mass > best[0]!.cost * (1 + TIE) + 1e-12 && next !== null) break;
-      if (!found.whole) return unproven(best, nearest, mass, looked, found.count, combinations);
-      if (looked >= lookedAtMost) return best.length > 0 ? solved() : { kind: 'none', nearest, combinations, looked, proven: false };
+      if (!found.whole) return unproven(best, nearest, refused, mass, looked, found.count, combinations);
+      if (looked >= lookedAtMost || refused.length >= REFUSED_AT_MOST) return best.length > 0 ? solved() : { kind: 'none', nearest, refused: refused[0] ?? null, combinations, looked, proven: false };
       looked++;
       const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), 'lightest');
       if (one.settled.slack < MET) {
+        if (!one.settled.sure) open = Math.min(open, mass);
         if (!nearest || one.settled.slack > nearest.settled.slack) nearest = one;
+      } else if (!isAccepted(problem, one)) {
+        // Set otherwise, it might be.
+        open = Math.min(open, mass);
+        refused.push(one);
       } else if (best.length === 0 || mass <= best[0]!.cost * (1 + TIE) + 1e-12) {
         if (best.length < TIES_AT_MOST) best.push(one);
       } else next ??= mass;
@@ -82,19 +92,22 @@ function lightest(problem: TrimProblem, roles: Roles, combinations: number, tell
     if (best.length > 0 && (next !== null || over >= most)) break;
     to += portion *= 2;
   }
-  if (best.length === 0) return { kind: 'none', nearest: nearest ?? nearestOf(problem, roles), combinations, looked, proven: true };
+  if (best.length === 0) return { kind: 'none', nearest: nearest ?? nearestOf(problem, roles), refused: refused[0] ?? null, combinations, looked, proven: open === Infinity };
   return solved();
 
   // Every lighter way was looked at before: what is found is proven, whether or not the next worse is known.
   function solved(): Solved {
-    return { kind: 'solved', best: withMostToSpareFirst(best), next, gap: null, combinations, looked };
+    const gap = best[0]!.cost - open;
+    return { kind: 'solved', best: withMostToSpareFirst(best), next, gap: gap > 0 ? { atMost: gap, looked, of: looked } : null, combinations, looked };
   }
 }
 
 const byMass = (found: Candidates): Uint32Array => Uint32Array.from({ length: found.count }, (_, i) => i).sort((a, b) => found.mass[a]! - found.mass[b]!);
 
-function unproven(best: readonly Found[], nearest: Found | null, lower: number, looked: number, of: number, combinations: number): Solved {
-  if (best.length === 0) return { kind: 'none', nearest, combinations, looked, proven: false };
+const isAccepted = ({ accepts }: TrimProblem, { counts, settled }: Found): boolean => !accepts || accepts(counts, settled.settings);
+
+function unproven(best: readonly Found[], nearest: Found | null, refused: readonly Found[], lower: number, looked: number, of: number, combinations: number): Solved {
+  if (best.length === 0) return { kind: 'none', nearest, refused: refused[0] ?? null, combinations, looked, proven: false };
   return { kind: 'solved', best: withMostToSpareFirst(best), next: null, gap: { atMost: Math.max(0, best[0]!.cost - lower), looked, of }, combinations, looked };
 }
 
@@ -106,20 +119,31 @@ function byAim(problem: TrimProblem, roles: Roles, aim: Exclude<Aim, 'lightest'>
   let best: Found[] = [];
   let nearest: Found | null = null;
   let looked = 0;
+  // The least that a way looked at, and not ruled out, could cost at another place of its slides.
+  let open = Infinity;
+  const refused: Found[] = [];
   for (const k of order) {
     if (best.length > 0 && floor[k]! > best[0]!.cost + TIE * Math.abs(best[0]!.cost)) break;
-    if (looked >= lookedAtMost) {
-      return best.length === 0 ? { kind: 'none', nearest, combinations, looked, proven: false } : { kind: 'solved', best: withMostToSpareFirst(best), next: null, gap: { atMost: Math.max(0, best[0]!.cost - floor[k]!), looked, of: found.count }, combinations, looked };
-    }
+    if (looked >= lookedAtMost || refused.length >= REFUSED_AT_MOST) return best.length === 0 ? { kind: 'none', nearest, refused: refused[0] ?? null, combinations, looked, proven: false } : solved(Math.min(open, floor[k]!), found.count);
     if (++looked % 512 === 0) tell(looked / Math.min(found.count, lookedAtMost));
     const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), aim);
+    // Of moves a way is settled with the fewest; of calm and lean only at the places tried.
+    if (one.settled.slack >= MET ? aim !== 'fewestMoves' || !one.settled.sure : !one.settled.sure) open = Math.min(open, floor[k]!);
     if (one.settled.slack < MET) {
       if (!nearest || one.settled.slack > nearest.settled.slack) nearest = one;
+    } else if (!isAccepted(problem, one)) {
+      open = Math.min(open, floor[k]!);
+      refused.push(one);
     } else if (best.length === 0 || one.cost < best[0]!.cost - TIE * Math.abs(best[0]!.cost)) best = [one];
     else if (one.cost <= best[0]!.cost + TIE * Math.abs(best[0]!.cost) && best.length < TIES_AT_MOST) best.push(one);
   }
-  if (best.length === 0) return { kind: 'none', nearest: nearest ?? nearestOf(problem, roles), combinations, looked, proven: found.whole };
-  return { kind: 'solved', best: withMostToSpareFirst(best), next: null, gap: found.whole ? null : { atMost: NaN, looked, of: found.count }, combinations, looked };
+  if (best.length === 0) return { kind: 'none', nearest: nearest ?? nearestOf(problem, roles), refused: refused[0] ?? null, combinations, looked, proven: found.whole && open === Infinity };
+  return solved(found.whole ? open : -Infinity, looked);
+
+  function solved(least: number, of: number): Solved {
+    const atMost = best[0]!.cost - least;
+    return { kind: 'solved', best: withMostToSpareFirst(best), next: null, gap: atMost > TIE * Math.abs(best[0]!.cost) ? { atMost, looked, of } : null, combinations, looked };
+  }
 }
 
 const withMostToSpareFirst = (best: readonly Found[]): readonly Found[] => [...best].sort((a, b) => b.settled.slack - a.settled.slack);
@@ -128,13 +152,19 @@ const withMostToSpareFirst = (best: readonly Found[]): readonly Found[] => [...b
 function floorOf(problem: TrimProblem, counts: readonly number[], aim: Exclude<Aim, 'lightest'>): number {
   if (aim === 'fewestMoves') return counts.reduce((n, c, i) => n + Number(problem.stacks[i]!.least + c !== problem.stacks[i]!.now), 0);
   if (aim === 'steadiestPan') return 0;
-  // Calm grows as its slides go out; at each mover's ends lies the most there can be.
+  // Each inertia is a square of the slides' places, so it is largest with them at their ends; not both at the same ends.
   const still = withCounts(problem, counts);
   const ends = [0, 1].map((e) => problem.movers.map((m) => m.range[e]!));
   const corners = problem.movers.reduce<number[][]>((all, _, i) => all.flatMap((c) => [[...c, ends[0]![i]!], [...c, ends[1]![i]!]]), [[]]);
   const loaded = riding(problem, counts);
-  return -Math.max(...corners.map((c) => calmnessOf(sumsAbout(loaded, still, c))));
+  const most = (axis: 0 | 1): number => Math.max(...corners.map((c) => sumsAbout(loaded, still, c).inertia[axis][axis]));
+  return -Math.sqrt(most(0) * most(1));
 }
+
+/** What tells two places of the same washers apart; null: the one with most to spare will do. */
+const COST_OF_PLACE: Readonly<Record<Exclude<Aim, 'fewestMoves'>, ((about: Sums) => number) | null>> = {
+  lightest: null, calmest: (about) => -calmnessOf(about), steadiestPan: (about) => leanInPan(about, USUAL_PAN),
+};
 
 /** Of pitch and roll the product's root, kg m²: what resists a nudge either way. */
 const calmnessOf = ({ inertia }: Sums): number => Math.sqrt(Math.max(0, inertia[0][0] * inertia[1][1]));
@@ -142,7 +172,7 @@ const calmnessOf = ({ inertia }: Sums): number => Math.sqrt(Math.max(0, inertia[
 export function foundAt(problem: TrimProblem, roles: Roles, counts: readonly number[], aim: Aim): Found {
   const still = withCounts(problem, counts);
   const loaded = riding(problem, counts);
-  const settled = aim === 'fewestMoves' ? withFewestMoved(loaded, roles, still) : settle(loaded, roles, still, undefined, aim === 'steadiestPan' ? (about) => leanInPan(about, USUAL_PAN) : null);
+  const settled = aim === 'fewestMoves' ? withFewestMoved(loaded, roles, still) : settle(loaded, roles, still, undefined, COST_OF_PLACE[aim]);
   const moves = counts.reduce((n, c, i) => n + Number(problem.stacks[i]!.least + c !== problem.stacks[i]!.now), 0) + movedOf(problem, settled);
   const added = addedBy(problem, counts);
   const cost = aim === 'lightest' ? added : aim === 'fewestMoves' ? moves : aim === 'calmest' ? -calmnessOf(settled.about) : leanInPan(settled.about, USUAL_PAN);
@@ -156,11 +186,13 @@ function withFewestMoved(problem: TrimProblem, roles: Roles, still: Sums): Settl
   const used = [...roles.foreAft, ...roles.sideways, ...roles.height];
   const subsets = Array.from({ length: 1 << used.length }, (_, bits) => used.filter((_u, n) => (bits >> n) & 1)).sort((a, b) => a.length - b.length);
   let last: Settled | null = null;
+  let sure = true;
   for (const free of subsets) {
     last = settle(problem, roles, still, (i) => free.includes(i));
-    if (last.slack >= MET) return last;
+    if (last.slack >= MET) return { ...last, sure };
+    sure &&= last.sure;
   }
-  return last!;
+  return { ...last!, sure };
 }
 
 /** Where no way passes even the bounds: the least bad of full, empty and present counts. */

@@ -36,7 +36,7 @@ export function tradeCurve(assembly: Assembly, values: AdjusterValues, wants: Wa
       if (solved.kind === 'none') return [];
       const [best] = solved.best;
       const { about } = best!.settled;
-      return [{ aim, values: valuesOf(problem, best!), added: best!.added, dropPitch: dropOf('pitch', about), inertiaRoll: about.inertia[0][0], inertiaPitch: about.inertia[1][1] }];
+      return [{ aim, values: valuesOf(problem, best!.counts, best!.settled.settings), added: best!.added, dropPitch: dropOf('pitch', about), inertiaRoll: about.inertia[0][0], inertiaPitch: about.inertia[1][1] }];
     });
   });
   return found.filter((p) => !found.some((q) => beats(q, p)));

@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { render, METRIC, rotationAbout, transform } from '../../0-base';
 import type { Rig, Wants } from '../../model';
-import { assemble, changedDesign, designRig, FAMILIES } from '../../2-frame';
+import { assemble, changedDesign, designRig, FAMILIES, type AdjusterValues } from '../../2-frame';
 import { bentBar, bentBarAssembly, kit, loadout, plainRig, wants } from '../../testing/rigs';
 import { holds } from '../../testing/holds';
 import { bigTrim } from '../../testing/bigTrim';
@@ -10,7 +10,8 @@ import { addSums, placeLoad, sumsOf, type Sums } from '../../1-load';
 import { startRig } from '../../startRig';
 import { evaluate, panReading, quickBalance, readings, solveTrim, toStep, trim, trimExplained, type Found, type TrimProblem } from '..';
 import { drop, dropOf, level, upright, type Condition } from './conditions';
-import { slackOf } from './settle';
+import { rolesOf, slackOf } from './settle';
+import { foundAt } from './solveTrim';
 import { addedBy, riding, sumsAbout, withCounts } from './trimProblem';
 
 const withWants = (more: Partial<Wants>): Wants => ({ ...wants, massAtMost: 9, calmAtLeast: 0, ...more });
@@ -124,11 +125,29 @@ describe('trim', () => {
         const start = startRig(family, l, k, wants);
         const made = designRig(start.design);
         if (!made.ok) return fail(made.reason);
-        if (made.rig.adjusters.length === 0) continue;
+        expect(made.rig.adjusters.length).withContext(family.id).toBeGreaterThan(0);
         const bad = Object.fromEntries(made.rig.adjusters.map((a) => [a.id, a.kind === 'count' ? a.range[0] : a.range[1]]));
         const found = trim(assemble(made.rig, load), bad, withWants({ wristAtMost: 6, dropTime: [1.5, 2.6] }));
         expect(found.kind).withContext(`${family.id} with ${name}`).toBe(family.id === 'three-axis-frame' ? 'axesSet' : 'solved');
       }
+    }
+  });
+
+  it('brings a grip held out far from its mass centre nearer to it, as far as its slot or its length goes', () => {
+    const [{ loadout: l, kit: k }] = [THREE_LOADS[1]!];
+    for (const id of ['swivel-grip', 'self-filming-grip']) {
+      const start = startRig(FAMILIES.find((f) => f.id === id)!, l, k, wants);
+      const made = designRig(start.design);
+      if (!made.ok) return fail(made.reason);
+      const assembly = assemble(made.rig, placeLoad(l, k));
+      const tips = (values: AdjusterValues): number => Math.abs(evaluate(assembly, values).held[0]!.hands[0]!.noseDown);
+      const ends = made.rig.adjusters[0]!.range.map((value) => ({ [made.rig.adjusters[0]!.id]: value }));
+      const [bad, good] = ends.sort((a, b) => tips(b) - tips(a)) as [AdjusterValues, AdjusterValues];
+      const most = (tips(bad) + Math.min(tips(good), tips({}))) / 2;
+      expect(tips(bad)).withContext(id).toBeGreaterThan(most);
+      const found = trim(assembly, bad, withWants({ wristAtMost: most, firm: ['wristNose'] }));
+      if (found.kind !== 'solved') return fail(`${id}: ${found.kind}`);
+      expect(tips(found.values)).withContext(id).toBeLessThanOrEqual(most * (1 + 1e-9));
     }
   });
 
@@ -184,7 +203,49 @@ const leastOf = (problem: TrimProblem): Found | null => {
   return found.kind === 'solved' ? found.best[0]! : null;
 };
 
+/** Two heights, the joint's thread and a weight on a post, and drop times in pitch and roll that want both of them. */
+const twoHeights = fc.record({ pitch: fc.integer({ min: 20, max: 45 }), roll: fc.integer({ min: 20, max: 45 }), half: fc.integer({ min: 1, max: 3 }), grams: fc.integer({ min: 80, max: 500 }), wide: fc.integer({ min: 20, max: 160 }), low: fc.integer({ min: 5, max: 40 }) })
+  .map(({ pitch, roll, half, grams, wide, low }): TrimProblem => {
+    const bar = (mass: number, z: number, long: number): Sums => sumsOf([{ mass, centre: [0, 0, z], inertia: [[0.002, 0, 0], [0, (mass * long ** 2) / 12 + 0.002, 0], [0, 0, 0.002]] }]);
+    const window = (middle: number): [number, number] => [(middle - half) / 100, (middle + half) / 100];
+    return {
+      movers: [{ id: 'thread', axis: [0, 0, 1], range: [0, 0.012], step: 0.0005, now: 0 }, { id: 'post', axis: [0, 0, 1], range: [-0.12, 0.12], step: 0.002, now: 0 }],
+      groups: [{ movedBy: [1], sums: bar(grams / 1000, -0.15, wide / 1000) }], stacks: [], fixed: bar(1.2, -low / 1000, 0.2),
+      support: [0, 0, 0], supportMovedBy: [0], conditions: [upright, drop('pitch', window(pitch), 0.01), drop('roll', window(roll), 0.01)],
+    };
+  });
+
 describe('the solver', () => {
+  it('finds two heights together wherever any pair of their steps will do, and says none only where none does', () => {
+    let [some, none] = [0, 0];
+    holds(fc.property(twoHeights, (problem) => {
+      const steps = problem.movers.map(({ range, step }) => Array.from({ length: Math.round((range[1] - range[0]) / step) + 1 }, (_, n) => range[0] + n * step)) as [number[], number[]];
+      const best = Math.max(...steps[0].flatMap((a) => steps[1].map((b) => slackOf(problem.conditions, sumsAbout(problem, problem.fixed, [a, b])).slack)));
+      const found = solveTrim(problem);
+      if (best > 1e-6) some++; else none++;
+      if (found.kind === 'solved') expect(found.best[0]!.settled.slack).toBeGreaterThanOrEqual(-1e-9);
+      // What only touches a limit may go either way by rounding.
+      if (best > 1e-6) expect(found.kind).toBe('solved');
+      if (found.kind === 'none' && found.proven) expect(best).toBeLessThanOrEqual(1e-6);
+    }), { seed: 4712, numRuns: 120 });
+    expect(Math.min(some, none)).withContext(`${some} and ${none}`).toBeGreaterThan(10);
+  });
+  it('finds no way calmer than it says there can be', () => {
+    holds(fc.property(problems.filter((p) => p.movers.length > 0), fc.integer({ min: 2, max: 9 }), (problem, fine) => {
+      const found = solveTrim(problem, 'calmest');
+      if (found.kind !== 'solved') return;
+      const limit = found.best[0]!.cost - (found.gap?.atMost ?? 0);
+      const places = problem.movers.map(({ range }) => Array.from({ length: fine }, (_, n) => range[0] + ((range[1] - range[0]) * n) / (fine - 1)));
+      everyCount(problem, (counts) => {
+        const still = withCounts(problem, counts);
+        for (const s of places.reduce<number[][]>((all, p) => all.flatMap((t) => p.map((v) => [...t, v])), [[]])) {
+          const about = sumsAbout(problem, still, s);
+          if (slackOf(problem.conditions, about).slack >= 0) expect(-Math.sqrt(about.inertia[0][0] * about.inertia[1][1])).toBeGreaterThanOrEqual(limit - 1e-9);
+        }
+        return false;
+      });
+    }), { seed: 4713, numRuns: 25 });
+  });
   it('is never beaten by trying everything, and what it gives is met', () => {
     holds(fc.property(problems, (problem) => {
       const quick = leastOf(problem);
@@ -192,6 +253,20 @@ describe('the solver', () => {
       if (quick && slackOf(problem.conditions, quick.settled.about).slack < -1e-9) return false;
       return slow === null || (quick !== null && quick.added <= slow + 1e-9);
     }), { seed: 71, numRuns: 150 });
+  });
+
+  it('takes the lightest that is accepted, and tells of what it refused where none is', () => {
+    holds(fc.property(problems, fc.integer({ min: 1, max: 3 }), (plain, n) => {
+      const accepts = (counts: readonly number[]): boolean => counts.reduce((sum, c) => sum + c, 0) % 3 === n % 3;
+      const found = solveTrim({ ...plain, accepts });
+      const none = solveTrim({ ...plain, accepts: () => false });
+      const free = leastOf(plain);
+      if (none.kind !== 'none' || (none.refused !== null) !== (free !== null)) return false;
+      // Nothing that met the conditions and was accepted is lighter.
+      const roles = rolesOf(plain);
+      const slow = everyCount(plain, (counts) => accepts(counts) && foundAt(plain, roles, counts, 'lightest').settled.slack >= -1e-9);
+      return found.kind === 'solved' ? accepts(found.best[0]!.counts) && slow !== null && Math.abs(found.best[0]!.added - slow) < 1e-9 : slow === null;
+    }), { seed: 4714, numRuns: 60 });
   });
 
   it('with a pivot on a thread is never beaten by trying every washer at every height', () => {

@@ -5,7 +5,7 @@ import type { Wants } from '../../model';
 import { axesIn, balancedAxes } from '../turning';
 import { goesInBag } from './bagRemedies';
 import type { ConditionId } from './conditions';
-import { solveTrim, type Aim, type Found, type Solved } from './solveTrim';
+import { solveTrim, type Aim, type Solved } from './solveTrim';
 import { trimProblem, type TrimProblem } from './trimProblem';
 import { wantedOf, type Wanted } from './wantedOf';
 
@@ -25,7 +25,9 @@ export type TrimOutcome =
     readonly addedMass: number;
     /** All that are as good by the aim, the first with most to spare. */
     readonly ties: readonly SetUpFound[];
-    /** Cost of the next worse: kg, moves, or as the aim has it. */
+    /** What the aim makes least: kg, moves, lean in rad, or less the calmness in kg m². */
+    readonly cost: number;
+    /** Cost of the next worse. */
     readonly next: number | null;
     readonly gap: Extract<Solved, { kind: 'solved' }>['gap'];
     readonly combinations: number;
@@ -75,7 +77,10 @@ export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, {
   if (!wanted || assembly.pieces.every((p) => !wanted.borne.carries.has(p.body))) return { kind: 'nothingBears' };
   const problem = (conditions: Wanted['firm']): TrimProblem => {
     const plain = trimProblem(assembly, values, wanted.borne, conditions);
-    return { ...plain, ...(also ? { fixed: addSums(plain.fixed, also) } : {}), ...(bin ? { bin } : {}) };
+    return {
+      ...plain, ...(also ? { fixed: addSums(plain.fixed, also) } : {}), ...(bin ? { bin } : {}),
+      ...(bag && bagIsFirm ? { accepts: (counts, settings) => goesIn(valuesOf(plain, counts, settings)) } : {}),
+    };
   };
   const all = [...wanted.firm, ...wanted.wishes];
   const whole = problem(all);
@@ -93,21 +98,21 @@ export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, {
   return impossible(found, whole);
 
   function told(solved: Extract<Solved, { kind: 'solved' }>, of: TrimProblem, unmet: readonly ConditionId[]): TrimOutcome {
-    const set = solved.best.map((f) => ({ values: valuesOf(of, f), added: f.added, slack: f.settled.slack, moves: f.moves }));
+    const set = solved.best.map((f) => ({ values: valuesOf(of, f.counts, f.settled.settings), added: f.added, slack: f.settled.slack, moves: f.moves }));
     // Of ways as good, one that goes in the bag comes first.
     const ties = bag ? [...set].sort((a, b) => Number(goesIn(b.values)) - Number(goesIn(a.values))) : set;
     const [first] = ties as [SetUpFound];
     const inBag = goesIn(first.values);
-    if (!inBag && bagIsFirm) return outOfBag(first.values, solved.combinations);
-    return { kind: 'solved', values: first.values, addedMass: first.added, next: solved.next, gap: solved.gap, combinations: solved.combinations, looked: solved.looked, unmet: inBag ? unmet : [...unmet, 'bag'], ties };
+    return { kind: 'solved', values: first.values, addedMass: first.added, cost: solved.best[0]!.cost, next: solved.next, gap: solved.gap, combinations: solved.combinations, looked: solved.looked, unmet: inBag ? unmet : [...unmet, 'bag'], ties };
   }
-  /** It balances, but not as something that goes in the bag; other ways than the best were not packed. */
+  /** It balances, but not as something that goes in the bag, in none of the ways that were packed. */
   function outOfBag(nearest: AdjusterValues, combinations: number): TrimOutcome {
     return { kind: 'impossible', nearest, failing: 'bag', beyond: null, combinations, proven: false };
   }
   function impossible(none: Extract<Solved, { kind: 'none' }>, of: TrimProblem): TrimOutcome {
+    if (none.refused) return outOfBag(valuesOf(of, none.refused.counts, none.refused.settled.settings), none.combinations);
     return {
-      kind: 'impossible', nearest: none.nearest ? valuesOf(of, none.nearest) : values,
+      kind: 'impossible', nearest: none.nearest ? valuesOf(of, none.nearest.counts, none.nearest.settled.settings) : values,
       // With washers enough it could be done: then it is the bin that is in the way.
       ...(bin && solveTrim(anyNumber(of)).kind === 'solved' ? { failing: 'bin' as const, beyond: null } : { failing: none.nearest?.settled.tightest ?? null, beyond: none.nearest?.settled.beyond ?? null }),
       combinations: none.combinations, proven: none.proven,
@@ -118,9 +123,9 @@ export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, {
 /** The same with washers enough. */
 const anyNumber = ({ bin: _bin, ...problem }: TrimProblem): TrimProblem => problem;
 
-export function valuesOf(problem: Pick<TrimProblem, 'movers' | 'stacks'>, { counts, settled }: Pick<Found, 'counts' | 'settled'>): AdjusterValues {
+export function valuesOf(problem: Pick<TrimProblem, 'movers' | 'stacks'>, counts: readonly number[], settings: readonly number[]): AdjusterValues {
   return {
-    ...Object.fromEntries(problem.movers.map((m, i) => [m.id, settled.settings[i]! + 0])),
+    ...Object.fromEntries(problem.movers.map((m, i) => [m.id, settings[i]! + 0])),
     ...Object.fromEntries(problem.stacks.map((s, i) => [s.id, s.least + counts[i]!])),
   };
 }

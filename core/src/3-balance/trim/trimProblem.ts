@@ -45,6 +45,8 @@ export interface TrimProblem {
   readonly conditions: readonly Condition[];
   /** How many there are of each kind of washer, by name; left out: as many as are wanted. */
   readonly bin?: ReadonlyMap<string, number>;
+  /** What no sum tells of a set-up that meets all conditions, as whether it goes in the bag: by counts (indices into byCount) and settings. */
+  readonly accepts?: (counts: readonly number[], settings: readonly number[]) => boolean;
 }
 
 export interface BorneBy {

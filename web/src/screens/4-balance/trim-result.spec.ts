@@ -48,7 +48,7 @@ describe('what the trim found', () => {
 
   it('offers the other ways that are as good, by what differs', async () => {
     const tie = (foot: number) => ({ values: { 'foot-count': foot }, added: 0.1, slack: 0.2, moves: 1 });
-    const { page, store } = await show({ kind: 'solved', values: { 'foot-count': 9 }, addedMass: 0.1, ties: [tie(9), tie(8)], next: null, gap: null, combinations: 4, looked: 4, unmet: [] });
+    const { page, store } = await show({ kind: 'solved', values: { 'foot-count': 9 }, addedMass: 0.1, ties: [tie(9), tie(8)], cost: 0.07, next: null, gap: null, combinations: 4, looked: 4, unmet: [] });
     const button = page.querySelector('button')!;
     expect(button.textContent).toContain('Foot washers 8');
     button.click();

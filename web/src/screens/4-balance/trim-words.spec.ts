@@ -3,7 +3,7 @@ import { AIMS, trimWords, WANT_WORDS } from './trim-words';
 
 const adjusters: readonly Adjuster[] = [{ id: 'stage', name: 'Stage, fore and aft', kind: 'slide', axis: [1, 0, 0], range: [-0.02, 0.02], step: 0.0005, value: 0, moves: [{ kind: 'part', id: 'top' }] }];
 const tie = { values: {}, added: 0.07, slack: 0.5, moves: 2 };
-const solved: Extract<TrimOutcome, { kind: 'solved' }> = { kind: 'solved', values: {}, addedMass: 0.07, ties: [tie], next: null, gap: null, combinations: 4913, looked: 12, unmet: [] };
+const solved: Extract<TrimOutcome, { kind: 'solved' }> = { kind: 'solved', values: {}, addedMass: 0.07, ties: [tie], cost: 0.07, next: null, gap: null, combinations: 4913, looked: 12, unmet: [] };
 const impossible: Extract<TrimOutcome, { kind: 'impossible' }> = { kind: 'impossible', nearest: {}, failing: null, beyond: null, combinations: 10, proven: true };
 const said = (outcome: TrimOutcome, aim = AIMS[0]!.id): string => trimWords(outcome, adjusters, METRIC, aim);
 
@@ -15,6 +15,12 @@ describe('what a trim found, in words', () => {
   });
   it('says when it is not proven, when others are as good, and what was let go', () => {
     expect(said({ ...solved, gap: { atMost: 0.01, looked: 60_000, of: 90_000 } })).toContain('Not proven best: 60,000 of 90,000 ways');
+    // All were looked at, but not every place of their slides.
+    const gap = { atMost: 0.0021, looked: 90, of: 90 };
+    expect(said({ ...solved, gap })).toContain('a way up to 2 g lighter is not ruled out');
+    expect(said({ ...solved, cost: -0.1, gap }, 'calmest')).toContain('no way is more than 3 % calmer');
+    expect(said({ ...solved, cost: 3, gap: { ...gap, atMost: 1 } }, 'fewestMoves')).toContain('1 move fewer is not ruled out');
+    expect(said({ ...solved, gap }, 'steadiestPan')).toContain('the most level in a pan of 4,913 ways');
     expect(said({ ...solved, ties: [tie, tie, tie] })).toContain('3 ways are as good');
     expect(said({ ...solved, unmet: ['mass', 'bag'] })).toContain('Let go for it: mass at most, that it goes in the bag.');
   });

@@ -25,7 +25,7 @@ export function trimWords(outcome: TrimOutcome, adjusters: readonly Adjuster[], 
     case 'solved': {
       const washers = outcome.addedMass < 5e-5 ? 'Balanced without a washer' : `Balanced with ${say('mass', outcome.addedMass)} of washers`;
       const proof = outcome.gap
-        ? `. Not proven best: ${outcome.gap.looked.toLocaleString('en-GB')} of ${outcome.gap.of.toLocaleString('en-GB')} ways that could do were settled.`
+        ? outcome.gap.looked < outcome.gap.of ? `. Not proven best: ${outcome.gap.looked.toLocaleString('en-GB')} of ${outcome.gap.of.toLocaleString('en-GB')} ways that could do were settled.` : `: ${NEARLY[aim](outcome.gap.atMost, outcome, units)}.`
         : `: ${PROVEN[aim]} of ${outcome.combinations.toLocaleString('en-GB')} ways to put them on.`;
       const ties = outcome.ties.length > 1 ? ` ${outcome.ties.length} ways are as good; this one has most to spare.` : '';
       const unmet = outcome.unmet.length > 0 ? ` Let go for it: ${outcome.unmet.map((id) => WANT_WORDS[id]).join(', ')}.` : '';
@@ -41,6 +41,13 @@ export function trimWords(outcome: TrimOutcome, adjusters: readonly Adjuster[], 
   }
 }
 
+/** Where every way was looked at, and only slides or heights between the places tried are left. */
+const NEARLY: Readonly<Record<Aim, (atMost: number, outcome: Extract<TrimOutcome, { kind: 'solved' }>, units: UnitChoice) => string>> = {
+  lightest: (atMost, _, units) => `a way up to ${showFigure(figure('mass', atMost), units)} lighter is not ruled out`,
+  calmest: (atMost, { cost }) => `no way is more than ${Math.max(1, Math.ceil((100 * atMost) / Math.abs(cost)))} % calmer`,
+  fewestMoves: (atMost) => `${atMost} ${atMost === 1 ? 'move' : 'moves'} fewer is not ruled out`,
+  steadiestPan: (_, { combinations }) => `the most level in a pan of ${combinations.toLocaleString('en-GB')} ways to put them on, each at its best of some heights`,
+};
 const PROVEN: Readonly<Record<Aim, string>> = {
   lightest: 'proven the lightest', calmest: 'proven the calmest within the mass', fewestMoves: 'proven the fewest moves', steadiestPan: 'proven the most level in a pan',
 };
