@@ -160,6 +160,31 @@ test('two set-ups through the lens: played, scrubbed, compared with figures, and
   expect(JSON.parse(await readFile((await json.path())!, 'utf8'))).toEqual(expect.objectContaining({ format: 'tide-pebble-swing', motion: 'start' }));
 });
 
+test('whatever bears it swings beside the bare camera: a joint, a wrist, a shoulder, axes inside axes; a pole says where it is judged', async ({ bench }) => {
+  test.setTimeout(120_000);
+  const seen = async (row: string): Promise<readonly number[]> => (await bench.locator('table tr', { has: bench.getByRole('rowheader', { name: row }) }).first().locator('td').allInnerTexts()).map(Number.parseFloat);
+  for (const [rig, steadier] of [['Cockle', true], ['Anemone', false], ['Mussel', false], ['Razor', false], ['Cormorant', false], ['Driftwood', false]] as const) {
+    await goTo(bench, 'Shelf');
+    await onBench(bench, rig);
+    // As it is trimmed: what hangs off its level swings more than any hand.
+    await bench.getByRole('button', { name: 'Trim it' }).click();
+    await expect(bench.getByText(/^(Balanced with|Set from the inside out)/).first()).toBeVisible({ timeout: 60_000 });
+    await sheet(bench, 'Swing');
+    await expect(bench.getByRole('columnheader', { name: 'the bare camera' }), rig).toBeVisible({ timeout: 30_000 });
+    const [own, camera] = await seen('Nose, at most');
+    expect(own, rig).toBeLessThan(30);
+    if (steadier) expect(own, rig).toBeLessThan(camera!);
+    await expect(bench.getByText('so much of the hand’s own rocking reaches the camera')).toHaveCount(rig === 'Anemone' ? 1 : 0);
+    await bench.getByLabel('Motion').selectOption({ label: 'Whip pan' });
+    await expect(bench.getByText('A quarter turn to the left in two thirds of a second.')).toBeVisible();
+    await expect(bench.getByRole('img', { name: /^Through the lens/ })).toHaveCount(2);
+  }
+  await goTo(bench, 'Shelf');
+  await onBench(bench, 'Whirligig');
+  await sheet(bench, 'Swing');
+  await expect(bench.getByText('A pole does not swing from a hand: how it droops, at rest and spun, is judged on Hang.')).toBeVisible();
+});
+
 test('what must be accurate is listed, with the chance of a build and what more travel buys', async ({ bench }) => {
   await onBench(bench, 'Limpet');
   await sheet(bench, 'What must be accurate');

@@ -2,7 +2,7 @@
 import { addScaled, dot, length, scale, subtract, type Vec3 } from '../0-base';
 import { massCentre, sumsOf } from '../1-load';
 import { bodiesBeyond, pivotAt, valuesInOrder, type AdjusterValues, type Assembly, type PlacedPiece } from '../2-frame';
-import type { Pivot } from '../model';
+import type { Adjuster, Pivot } from '../model';
 import { nestedAxes } from './nestedAxes';
 import { poleOf, spinningPole, type Pole, type PoleSpun } from './spinningPole';
 import { freeAxes, poleHinge } from './support';
@@ -29,6 +29,8 @@ export interface AxisReading {
 
 const UPRIGHT: Vec3 = [0, 0, 1];
 const RATES = [Math.PI, 2 * Math.PI, 3 * Math.PI];
+/** A slide goes up and down when it lifts the mass centre by this part of its own way. */
+const RISES = 0.3;
 /** A hinge without stops is let down by its own fork at about this, rad. */
 const OPEN = 1.4;
 
@@ -62,6 +64,17 @@ export function axesIn(assembly: Assembly, values: readonly number[], pieces: re
 }
 
 /**
+ * On the hand's step, within reach: the nearest, but what goes up and down goes to the lower of the two mass centres. A
+ * walk shakes the rubbing loose, and what is a hair top-heavy then turns over.
+ */
+function onStep({ step, range }: Adjuster, value: number, rises: number): number {
+  const steps = value / step;
+  const near = Math.abs(rises) < RISES ? Math.round(steps) : rises > 0 ? Math.floor(steps + 1e-6) : Math.ceil(steps - 1e-6);
+  const set = near * step + 0;
+  return set < range[0] - 1e-12 || set > range[1] + 1e-12 ? Math.round(steps) * step + 0 : set;
+}
+
+/**
  * New settings that bring each axis's mass centre onto it, inside first as a maker does it; each is kept in its range and
  * on its step. An axis moves only by adjusters that leave the axes inside it where they are.
  */
@@ -90,7 +103,7 @@ export function balancedAxes(assembly: Assembly, values: AdjusterValues, read: (
         offset = addScaled(offset, way, kept - now);
       }
     }
-    for (const { adjuster } of useful) set.set(adjuster.id, Math.round(set.get(adjuster.id)! / adjuster.step) * adjuster.step + 0);
+    for (const { adjuster, ways } of useful) set.set(adjuster.id, onStep(adjuster, set.get(adjuster.id)!, ways[i]![2]));
   });
   return { ...values, ...Object.fromEntries(set) };
 }

@@ -55,6 +55,23 @@ describe('the swing', () => {
       return a.every((row, i) => row.every((x, k) => Math.abs(x - b[i]![k]!) < 1e-8));
     }), { seed: 3, numRuns: 20 })).not.toThrow();
   });
+  it('in axes inside axes that all carry the same is the swing of one body', () => {
+    const whole = rig.fromPivot.map((x) => x * rig.mass) as unknown as Vec3;
+    const walk = { pushes: [{ type: 'sine' as const, direction: [0.6, 0.3, 1] as Vec3, amplitude: 2, frequency: 1.8 }] };
+    const [one, other] = [{}, { axes: { roll: whole, tilt: whole, pan: whole } }].map((joint) => run({ rig, motion: walk, joint, every: 0.5, until: 5, from: [1, 0, 0, 0] }));
+    for (let k = 0; k < one!.samples.length; k++) expect(other!.samples[k]).toBeCloseTo(one!.samples[k]!, 10);
+  });
+  it('in axes inside axes swings about each by what that one carries, and balanced is moved by no push', () => {
+    const axes = { roll: [0, 0, -0.02] as Vec3, tilt: [0, 0, -0.005] as Vec3, pan: [0, 0, 0] as Vec3 };
+    const inertia: Mat3 = [[0.004, 0, 0], [0, 0.002, 0], [0, 0, 0.01]];
+    for (const [about, way, moment, own] of [[[1, 0, 0], 0, 0.02, 0.004], [[0, 1, 0], 1, 0.005, 0.002]] as const) {
+      const period = 2 * Math.PI * Math.sqrt(own / (moment * STANDARD_GRAVITY));
+      const s = run({ rig: { mass: 1.2, fromPivot: [0, 0, 0], inertia }, joint: { axes }, every: period, until: period, from: quaternionAbout(about, 1e-3) });
+      expect(s.samples[SAMPLE + 1 + way]).withContext(`axis ${way}`).toBeCloseTo(0.5e-3, 8);
+    }
+    const still = run({ rig: { mass: 1.2, fromPivot: [0, 0, 0], inertia }, joint: { axes: { roll: [0, 0, 0], tilt: [0, 0, 0], pan: [0, 0, 0] }, viscous: 0.003 }, motion: { pushes: [{ type: 'sine', direction: [1, 1, 1], amplitude: 5, frequency: 2 }] }, every: 1, until: 5, from: [1, 0, 0, 0] });
+    expect(Math.max(...still.samples.subarray(5 * SAMPLE + 4))).toBe(0);
+  });
   it('panned steadily by a firm hand it settles to the lean of the steady pan', () => {
     const rate = 0.5;
     const lead = { pushes: [], turns: [{ angle: rate * 400, start: 0, duration: 400 }] };

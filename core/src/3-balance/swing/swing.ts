@@ -17,6 +17,12 @@ export interface Joint {
   readonly pan?: { readonly spring: number; readonly damper: number };
   /** Held fast: a wrist that gives, about all axes, towards how it was held and where the hand points; it bears the weight as it was held. */
   readonly wrist?: { readonly spring: number; readonly damper: number };
+  /**
+   * Axes inside axes instead of one free point: first moments (kg m, rig axes) of what turns about the roll (x), tilt (y)
+   * and pan (z) axis, each from its own axis; the rig's own `fromPivot` is then not used, and its inertia is each axis's
+   * own. Exact while roll and tilt are small: the error is their square.
+   */
+  readonly axes?: { readonly roll: Vec3; readonly tilt: Vec3; readonly pan: Vec3 };
 }
 export interface SwingInput {
   readonly rig: PanRig;
@@ -46,8 +52,13 @@ const TOLERANCE = 1e-12;
 /** A step may grow to this, s; it is halved this often before the run is given up. */
 const LONGEST_STEP = 0.25;
 const HALVINGS = 30;
-/** Turning slower than this, rubbing falls off evenly to nought: what sticks creeps by less than a degree an hour. */
+/**
+ * Turning slower than this (rad/s), rubbing falls off evenly to nought: what sticks creeps at this rate times the part of
+ * the rubbing that holds it. A light rig in stiff bearings has it wider, so that a swing is not cut into ever finer steps:
+ * rubbing then stops it no faster than so many times a second.
+ */
 const STICKS = 1e-3;
+const STOPS_AT_MOST = 2000;
 
 /** World turn of a rig that hangs with `up` (rig axes), looking along world x. */
 export function turnFromUp(up: Vec3): Quaternion {
@@ -113,10 +124,13 @@ function ratesOf({ rig: { mass, fromPivot: d, inertia }, motion, joint = {} }: S
   const hand = new Float64Array(6);
   const rocks = (motion.wobbles?.length ?? 0) > 0;
   const { dry = 0, viscous = 0, pan, wrist } = joint;
+  const sticks = Math.max(STICKS, dry / (STOPS_AT_MOST * Math.min(ixx, iyy, izz)));
   const start = headingOf(held[0], held[1], held[2], held[3]);
   // What the weight turns with in the first attitude, rig axes: d × M Rᵀ g.
   const down = rotationOf(held)[2].map((x) => -x * mass * STANDARD_GRAVITY) as unknown as Vec3;
   const borne = cross(d, down);
+  const whole: Vec3 = [mass * d[0], mass * d[1], mass * d[2]];
+  const { roll, tilt, pan: turn } = joint.axes ?? { roll: whole, tilt: whole, pan: whole };
   return (t, y, out) => {
     const [q0, q1, q2, q3, wx, wy, wz] = y as unknown as readonly [number, number, number, number, number, number, number];
     a.fill(0);
@@ -126,10 +140,11 @@ function ratesOf({ rig: { mass, fromPivot: d, inertia }, motion, joint = {} }: S
     const [xx, xy, xz] = [1 - 2 * (q2 * q2 + q3 * q3), 2 * (q1 * q2 - q0 * q3), 2 * (q1 * q3 + q0 * q2)];
     const [yx, yy, yz] = [2 * (q1 * q2 + q0 * q3), 1 - 2 * (q1 * q1 + q3 * q3), 2 * (q2 * q3 - q0 * q1)];
     const [zx, zy, zz] = [2 * (q1 * q3 - q0 * q2), 2 * (q2 * q3 + q0 * q1), 1 - 2 * (q1 * q1 + q2 * q2)];
-    const [fx, fy, fz] = [mass * (xx * ax + yx * ay + zx * az), mass * (xy * ax + yy * ay + zy * az), mass * (xz * ax + yz * ay + zz * az)];
-    let tx = d[1] * fz - d[2] * fy;
-    let ty = d[2] * fx - d[0] * fz;
-    let tz = d[0] * fy - d[1] * fx;
+    // Weight and push of a kilogram, rig axes.
+    const [fx, fy, fz] = [xx * ax + yx * ay + zx * az, xy * ax + yy * ay + zy * az, xz * ax + yz * ay + zz * az];
+    let tx = roll[1] * fz - roll[2] * fy;
+    let ty = tilt[2] * fx - tilt[0] * fz;
+    let tz = turn[0] * fy - turn[1] * fx;
     torque.fill(0);
     addGust(motion, t, torque);
     const [heading, turning] = pan || wrist ? headingAt(motion, t) : [0, 0];
@@ -152,7 +167,7 @@ function ratesOf({ rig: { mass, fromPivot: d, inertia }, motion, joint = {} }: S
       tz -= borne[2] + wrist.spring * ez + wrist.damper * (rz - turning * zz);
     }
     const speed = dry > 0 ? Math.sqrt(rx * rx + ry * ry + rz * rz) : 0;
-    const rub = viscous + (dry > 0 ? dry / Math.sqrt(speed * speed + STICKS * STICKS) : 0);
+    const rub = viscous + (dry > 0 ? dry / Math.sqrt(speed * speed + sticks * sticks) : 0);
     const [hx, hy, hz] = [ixx * wx + ixy * wy + ixz * wz, ixy * wx + iyy * wy + iyz * wz, ixz * wx + iyz * wy + izz * wz];
     tx -= rub * rx + wy * hz - wz * hy;
     ty -= rub * ry + wz * hx - wx * hz;

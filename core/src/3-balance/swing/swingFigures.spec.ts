@@ -1,16 +1,16 @@
 import { bareSwinger, evaluate, MOTIONS, SETTLED, swing, swingerOf, swingFigures, traceOf, type Swinger, type SwingFigures } from '..';
-import { quaternionAbout } from '../../0-base';
+import { DEGREE, quaternionAbout, ZERO } from '../../0-base';
 import { placeLoad } from '../../1-load';
-import { assemble, designRig, familyById } from '../../2-frame';
+import { assemble, designRig, familyById, type AdjusterValues } from '../../2-frame';
 import { startRig } from '../../startRig';
 import { THREE_LOADS } from '../../testing/loads';
 import { bentBarAssembly, wants } from '../../testing/rigs';
 import { trim } from '../trim/trim';
 
 const ACROSS = 0.7;
-function figuresOf({ rig, joint, level }: Swinger, id: string): SwingFigures {
+function figuresOf({ rig, joint, level, holds }: Swinger, id: string): SwingFigures {
   const { motion, ends, until, release } = MOTIONS.find((m) => m.id === id)!;
-  const wrist = joint.wrist ? { from: quaternionAbout([0, 0, 1], 0) } : {};
+  const wrist = holds !== 'joint' ? { from: quaternionAbout([0, 0, 1], 0) } : {};
   const outcome = swing({ rig, joint, motion, every: 1 / 60, until, tolerance: 1e-8, ...wrist, ...(release ? { from: quaternionAbout([0, 1, 0], -release) } : {}) });
   if (outcome.kind !== 'swings') throw new Error(outcome.kind);
   return swingFigures(traceOf(outcome.swing, motion, level), ACROSS, ends);
@@ -43,6 +43,25 @@ describe('a swing read as a picture', () => {
     const f = figuresOf({ ...hung, joint: { ...hung.joint, viscous: 0.2 } }, 'drop');
     expect(f.pitch.peak).toBeCloseTo(Math.PI / 2 - hung.level.lens, 1);
     expect(SETTLED).toBeGreaterThan(0);
+  });
+  it('axes inside axes, set from the inside out, follow the hand by no more than their bearings rub; unset they follow what pulls them round', () => {
+    const { loadout, kit } = THREE_LOADS[2]!;
+    const start = startRig(familyById('three-axis-frame')!, loadout, kit, wants);
+    const made = designRig(start.design);
+    if (!made.ok) return fail(made.reason);
+    const frame = assemble(made.rig, placeLoad(loadout, kit));
+    const found = trim(frame, {}, wants);
+    if (found.kind !== 'axesSet') return fail(found.kind);
+    const at = (set: AdjusterValues): Swinger => swingerOf(frame, set, evaluate(frame, set))!;
+    const [set, off] = [at(found.values), at({ ...found.values, 'camera-fore-aft': found.values['camera-fore-aft']! + 0.01 })];
+    expect(set.holds).toBe('axes');
+    expect(Math.max(set.joint.axes!.tilt[2], set.joint.axes!.roll[2])).toBeLessThanOrEqual(0);
+    // Nothing left over at all: what does not rub keeps all of the hand's walk away, what rubs hard follows its rocking of 1.2°.
+    const axes = { roll: ZERO, tilt: ZERO, pan: ZERO };
+    const peak = (joint: Swinger['joint']): number => figuresOf({ ...set, joint: { axes, ...joint } }, 'walk').pitch.peak;
+    expect(peak({})).toBeLessThan(1e-9);
+    expect(peak({ dry: 0.05 })).toBeGreaterThan(0.8 * 1.2 * DEGREE);
+    expect(figuresOf(off, 'walk').pitch.peak).toBeGreaterThan(1);
   });
   it('a held rig swings in its wrist; one that turns over does not swing at all', () => {
     const { loadout, kit } = THREE_LOADS[1]!;

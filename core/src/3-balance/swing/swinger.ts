@@ -1,11 +1,12 @@
-/** What swings, from an evaluated rig: hung on its joint, held in a wrist that gives, or the bare camera in the same wrist. */
+/** What swings, from an evaluated rig: hung on its joint, in axes inside axes, held in a wrist that gives, or the bare camera in the same wrist. */
 import { inertiaAbout, massCentre, sumsOf } from '../../1-load';
-import { subtract, type Vec3 } from '../../0-base';
-import { pivotAt, shiftOf, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
+import { scale, subtract, type Vec3 } from '../../0-base';
+import { bodiesBeyond, pivotAt, shiftOf, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
 import type { Evaluation } from '../evaluate';
 import type { PanRig } from '../pan/panLean';
 import { supportAt, supportOf } from '../support';
 import { steadyPan } from '../pan/panLean';
+import type { AxisReading } from '../turning';
 import type { Joint } from './swing';
 
 export interface Swinger {
@@ -13,13 +14,16 @@ export interface Swinger {
   readonly joint: Joint;
   /** What it comes back to: elevations of lens and left side, rad. */
   readonly level: { readonly lens: number; readonly left: number };
-  readonly holds: 'joint' | 'wrist';
+  readonly holds: 'joint' | 'wrist' | 'axes';
 }
 
 /** A wrist that gives, about all axes: rough, from arms holding a small tool. N m/rad and N m s/rad. */
 const WRIST = { spring: 8, damper: 0.45 };
 /** Two fingers on the post: enough to lead a pan. */
 const FINGERS = { spring: 0.06, damper: 0.05 };
+const UPRIGHT: Vec3 = [0, 0, 1];
+/** An axis lies along a way of the rig: within some degrees. */
+const ALONG_ITS_WAY = 0.99;
 /** What grease and air take, N m s: rough. */
 const DRAG = 0.003;
 
@@ -38,7 +42,24 @@ export function swingerOf(assembly: Assembly, values: AdjusterValues, evaluation
     return { rig: panRig, joint: { dry: hung.pivot.frictionTorque?.value ?? 0, viscous: DRAG, pan: FINGERS }, level: { lens: rest.lensElevation, left: Math.atan2(rest.up[1], rest.up[2]) }, holds: 'joint' };
   }
   if (support.kind !== 'hands') return null;
+  if (evaluation.axes.length > 0) return nested(assembly, evaluation);
   return held(evaluation.pieces.map((p) => p.flat), supportAt(rig, support, inOrder));
+}
+
+/** Three free axes square to each other, along the rig's own; null for any others. Each carries all that is inside it. */
+function nested({ rig }: Assembly, { axes, pieces, mass }: Evaluation): Swinger | null {
+  const found = ([0, 1, 2] as const).map((way) => axes.filter((a) => Math.abs((a.pivot.axis ?? UPRIGHT)[way]) > ALONG_ITS_WAY));
+  if (axes.length !== 3 || found.some((f) => f.length !== 1)) return null;
+  const [roll, tilt, pan] = found.map(([a]) => a!) as [AxisReading, AxisReading, AxisReading];
+  const about = (axis: AxisReading, way: 0 | 1 | 2): number => {
+    const beyond = bodiesBeyond(rig, axis.pivot);
+    return inertiaAbout(sumsOf(pieces.filter((p) => beyond.has(p.body)).map((p) => p.flat)), axis.at)[way][way];
+  };
+  const moment = ({ carriedMass, offset }: AxisReading): Vec3 => scale(offset, carriedMass);
+  return {
+    rig: { mass, fromPivot: [0, 0, 0], inertia: [[about(roll, 0), 0, 0], [0, about(tilt, 1), 0], [0, 0, about(pan, 2)]] },
+    joint: { axes: { roll: moment(roll), tilt: moment(tilt), pan: moment(pan) }, dry: Math.max(...axes.map((a) => a.friction)), viscous: DRAG, pan: FINGERS }, level: { lens: 0, left: 0 }, holds: 'axes',
+  };
 }
 
 /** The camera with what stands on it, in the same wrist, by its foot; null when nothing is mounted. */

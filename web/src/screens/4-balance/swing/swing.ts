@@ -102,6 +102,11 @@ export class SwingSheet {
     ];
     return runs.length === 0 ? [] : [...of('pitch', 'Nose'), ...of('roll', 'Horizon'), ...of('pan', 'Pan'), row('Settles', (r) => (r.figures.settles === null ? 'not in the run' : r.figures.settles === 0 ? 'at once' : `${this.say('time', r.figures.settles)} after`), true)];
   });
+  /** Why a frame of axes may be no calmer than a hand. */
+  protected readonly rubbing = computed(() => {
+    const axes = this.runs()[0]?.swinger;
+    return axes?.holds === 'axes' ? `Each axis rubs with ${this.say('torque', axes.joint.dry ?? 0, 3)}: so much of the hand’s own rocking reaches the camera. Freer bearings, or a heavier camera, keep more of it away.` : '';
+  });
   protected readonly clock = computed(() => this.say('time', this.time(), 2));
   protected readonly reason = computed(() => {
     const now = this.state();
@@ -129,11 +134,11 @@ export class SwingSheet {
   private workedOut(bench: Bench, motion: Motion, against: string): Observable<State> {
     const { piece: { assembly }, values, judged: { evaluation } } = bench;
     const own = swingerOf(assembly, values, evaluation);
-    if (!own) return of<State>({ kind: 'none', reason: evaluation.hung ? 'It would turn over: trim it first, then see it swing.' : 'Nothing bears it that a hand could swing: a pole and axes inside axes are judged on Hang.' });
+    if (!own) return of<State>({ kind: 'none', reason: evaluation.hung ? 'It would turn over: trim it first, then see it swing.' : 'A pole does not swing from a hand: how it droops, at rest and spun, is judged on Hang.' });
     const swingers = [{ name: 'this rig, as set', swinger: own }, ...this.compared(bench, against)];
     const inputs = swingers.map(({ swinger }): SwingInput => ({
       rig: swinger.rig, joint: swinger.joint, motion: motion.motion, every: EVERY, until: motion.until, tolerance: TOLERANCE,
-      ...(swinger.holds === 'wrist' ? { from: [1, 0, 0, 0] as const } : motion.release ? { from: quaternionAbout([0, 1, 0], -motion.release) } : {}),
+      ...(swinger.holds !== 'joint' ? { from: [1, 0, 0, 0] as const } : motion.release ? { from: quaternionAbout([0, 1, 0], -motion.release) } : {}),
     }));
     return this.jobs.run('swing', inputs).pipe(
       switchMap((outcomes): Observable<State> => {
