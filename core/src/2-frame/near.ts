@@ -1,5 +1,5 @@
 /** Quick questions about what stands near what, for the checks of clearances. */
-import { add, dot, figure, length, say, subtract, transform, type Finding, type Vec3 } from '../0-base';
+import { add, dot, figure, length, say, scale, subtract, transform, type Finding, type Vec3 } from '../0-base';
 import type { FreeSpace, LensCone } from '../1-load';
 import type { Shape } from '../model';
 import { shiftOf, valuesInOrder, type PlacedPiece } from './assemble';
@@ -88,14 +88,31 @@ const column = (m: readonly Vec3[], i: number): Vec3 => [m[0]![i]!, m[1]![i]!, m
 /** Frame pieces by the element they belong to, the load left out. */
 export const framePieces = (frame: FrameContext): readonly PlacedPiece[] => frame.pieces.filter((p) => !p.isLoad);
 
-/** A part pushed straight away from a point by so much, as a change to offer; members stay, for their fittings would not. */
-export function pushAway(frame: Pick<FrameContext, 'rig'>, owner: string, from: Vec3, at: Vec3, by: number): Finding['fixes'] {
-  const part = frame.rig.bodies.flatMap((b) => b.parts).find((p) => p.id === owner && !p.mount);
-  const away = subtract(at, from);
-  const axis = [0, 1, 2].reduce((best, i) => (Math.abs(away[i]!) > Math.abs(away[best]!) ? i : best), 0);
-  if (!part || by > 0.1 || away[axis] === 0) return [];
-  const move = [0, 1, 2].map((i) => (i === axis ? Math.sign(away[i]!) * (by + 0.0005) : 0)) as unknown as Vec3;
-  return [{ label: say`Move the ${part.name} ${figure('length', by)} away`, changes: [{ kind: 'move', id: owner, by: move }] }];
+/** Further than this is another rig, m. */
+const PUSHED_AT_MOST = 0.1;
+/** To half a millimetre. */
+const STEP = 0.0005;
+const WAYS: readonly Vec3[] = [[1, 0, 0], [-1, 0, 0], [0, 1, 0], [0, -1, 0], [0, 0, 1], [0, 0, -1]];
+
+/**
+ * A part pushed along the rig's axes, the shortest way that leaves `least` of room, as a change to offer. `gapOf`: what
+ * room there is with one of its pieces where it stands then. Members stay, for their fittings would not.
+ */
+export function pushAway({ rig, pieces }: Pick<FrameContext, 'rig' | 'pieces'>, owner: string, gapOf: (piece: Solid3) => number, least: number): Finding['fixes'] {
+  const part = rig.bodies.flatMap((b) => b.parts).find((p) => p.id === owner && !p.mount);
+  if (!part) return [];
+  const own = pieces.filter((p) => p.flat.owner === owner).map((p) => p.flat);
+  const gapAt = (way: Vec3, by: number): number => Math.min(...own.map((s) => gapOf({ shape: s.shape, at: add(s.at, scale(way, by)), rotation: s.rotation })));
+  const [shortest] = WAYS.flatMap((way) => {
+    // A gap along a line is convex: once it is wide enough it stays so.
+    if (gapAt(way, PUSHED_AT_MOST) < least) return [];
+    let [near, far] = [0, PUSHED_AT_MOST];
+    while (far - near > STEP) {
+      const middle = (near + far) / 2;
+      if (gapAt(way, middle) < least) near = middle;
+      else far = middle;
+    }
+    return [{ way, by: Math.ceil(far / STEP) * STEP }];
+  }).sort((a, b) => a.by - b.by);
+  return shortest ? [{ label: say`Move the ${part.name} ${figure('length', shortest.by)} away`, changes: [{ kind: 'move', id: owner, by: scale(shortest.way, shortest.by) }] }] : [];
 }
-
-

@@ -1,5 +1,6 @@
 /** The load against the frame that carries it: what it would strike as it stands. */
 import { figure, say } from '../../0-base';
+import { solidGap } from '../clearance';
 import type { FrameCheck } from '../frameCheck';
 import { framePieces, gapUnder, pushAway } from '../near';
 
@@ -19,16 +20,16 @@ export const cameraBumps: FrameCheck = {
       if (flat.owner === holder || gapUnder(flat, mountAt, MOUNT_REACH) !== null) return [];
       const gaps = load.flatMap((l) => {
         const gap = gapUnder(l.flat, flat, LEAST);
-        return gap === null ? [] : [{ gap, load: l.flat.name, from: l.flat.at }];
+        return gap === null ? [] : [{ gap, load: l.flat.name }];
       });
       return gaps.length === 0 ? [] : [{ flat, ...gaps.reduce((a, b) => (b.gap < a.gap ? b : a)) }];
     });
-    return hits.slice(0, 3).map(({ flat, gap, from, load: name }) => ({
+    return hits.slice(0, 3).map(({ flat, gap, load: name }) => ({
       code: 'cameraBumps', severity: gap <= 1e-5 ? ('mend' as const) : ('note' as const), about: flat.owner, figure: figure('length', gap), limit: figure('length', LEAST),
       title: gap <= 1e-5 ? say`${name} and the ${flat.name} are in each other's place.` : say`Only ${figure('length', gap)} between ${name} and the ${flat.name}.`,
       why: say`Play, bending and a bump close ${figure('length', LEAST)} easily.`,
       toDo: say`Move the camera along its plate, raise it, or make the frame wider there.`,
-      fixes: gap <= 1e-5 ? [] : pushAway(frame, flat.owner, from, flat.at, LEAST - gap),
+      fixes: gap <= 1e-5 ? [] : pushAway(frame, flat.owner, (piece) => Math.min(...load.map((l) => solidGap(l.flat, piece))), LEAST),
     }));
   },
 };

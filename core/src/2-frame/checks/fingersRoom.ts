@@ -26,7 +26,7 @@ export const fingersRoom: FrameCheck = {
         title: say`The ${flat.name} is ${figure('length', gap)} from the middle of the ${contact.name}.`,
         why: say`Fingers round a handle need ${figure('length', least)} from its middle: half your hand's breadth and a little for gloves.`,
         toDo: say`Move the hand along, or the ${flat.name} away.`,
-        fixes: pushAway({ rig }, flat.owner, at, flat.at, least - gap),
+        fixes: pushAway({ rig, pieces }, flat.owner, (piece) => pointGap(at, piece), least),
       }];
     });
   },
