@@ -8,7 +8,7 @@ import { addSums, moveSums, scaleSums, sumsOf, type Sums } from './1-load';
 import { bodiesBeyond, pivotAt, placedPieces, valuesInOrder, type AdjusterValues } from './2-frame';
 import { shiftsOf, trim, type TrimOutcome } from './3-balance';
 import { workpiece } from './derive';
-import type { KitItem, Loadout, LogEntry, RigDocument } from './model';
+import type { Adjuster, KitItem, Loadout, LogEntry, RigDocument } from './model';
 import { movesBetween, type Move } from './setUpsFor';
 
 export interface LearnInput {
@@ -50,6 +50,12 @@ const BEST = 2e-5;
 /** What the model may have left out altogether, as a shift of the mass centre, m, standard. */
 const LEFT_OUT: Vec3 = [0.003, 0.002, 0.002];
 const PASSES = 8;
+/** How far above the pivot the mass centre is taken to lie when a rig turns over the first time, m. */
+const ABOVE = 0.003;
+/** Readings are taken to mean no more than unsure figures up to this cost, a chance of one in a hundred for a few of them. */
+const WRONG_FROM = 9;
+const WRONG_PART = 0.25;
+const WRONG_SPREADS = 10;
 const TOLD_FROM = 0.2;
 const SUSPECT_FROM = 2;
 /** What it weighs may be off by this part and still be this rig. */
@@ -75,23 +81,32 @@ export function learnFrom({ rig, loadout, kit, values, entries }: LearnInput): L
   const known = shiftsOf(now).map((s) => ({ source: s.source, owner: s.owner, sums: fromHere(s.sums, here) }));
   const left = LEFT_OUT.map((size, i) => ({ source: 'left out', owner: '', sums: { mass: 0, first: [0, 1, 2].map((k) => (k === i ? size * base.mass : 0)) as unknown as Vec3, inertia: [[0, 0, 0], [0, 0, 0], [0, 0, 0]] as const } }));
   const unsure = [...known, ...left];
-  const observed = entries.flatMap((e, i) => observations(e, about(e.values), held).map((o) => ({ ...o, entry: i })));
+  const over = entries.map((_, i) => entries.slice(0, i).filter((f) => f.seen.turnsOver).length);
+  const observed = entries.flatMap((e, i) => observations(e, about(e.values), held, ABOVE * 2 ** over[i]!).map((o) => ({ ...o, entry: i })));
   if (observed.length === 0) return { kind: 'noReadings' };
   for (const [i, { seen }] of entries.entries()) if (seen.mass !== undefined && Math.abs(seen.mass - base.mass - held) > FAR_OFF * (base.mass + held)) return { kind: 'cannotBe', reading: i, why: 'mass' };
   for (const [i, { seen }] of entries.entries()) if (seen.dropTimes.some((t) => t < shortest(base))) return { kind: 'cannotBe', reading: i, why: 'drop' };
-  const { off, covariance } = fitted(observed, unsure.map((u) => u.sums));
+  const { off, covariance, wrong } = likeliest(observed, unsure.map((u) => u.sums), known.map((u) => wrongBy(u.source, u.sums.mass, now)));
   const change = unsure.reduce((sum, u, i) => addSums(sum, scaleSums(u.sums, off[i]!)), NOTHING);
   const learned = addSums(base, change);
   const lessons = known.map((u, i): Lesson => ({ source: u.source, owner: u.owner, spreads: off[i]!, mass: massOf(u.source, u.sums.mass, now, off[i]!, Math.sqrt(covariance[i]![i]!)) })).filter((l) => Math.abs(l.spreads) >= TOLD_FROM).sort((a, b) => Math.abs(b.spreads) - Math.abs(a.spreads));
   const n = known.length;
-  const outcome = trim(assembly, values, rig.wants, { aim: 'fewestMoves', also: fromHere(change, [-here[0], -here[1], -here[2]]) });
+  const outcome = gentlest(trim(assembly, values, rig.wants, { aim: 'fewestMoves', also: fromHere(change, [-here[0], -here[1], -here[2]]) }), assembly.rig.adjusters, values);
   return {
-    kind: 'learned', lessons, suspect: lessons[0] && Math.abs(lessons[0].spreads) > SUSPECT_FROM ? lessons[0] : null,
+    kind: 'learned', lessons, suspect: (wrong === null ? undefined : lessons.find((l) => l.source === known[wrong]!.source)) ?? (lessons[0] && Math.abs(lessons[0].spreads) > SUSPECT_FROM ? lessons[0] : null),
     unexplained: LEFT_OUT.map((size, i) => size * off[n + i]!) as unknown as Vec3,
     fromPivot: learned.first.map((f) => f / learned.mass) as unknown as Vec3,
     spread: [0, 1, 2].map((axis) => Math.sqrt(unsure.reduce((v, a, i) => v + unsure.reduce((w, b, j) => w + placeOf(a.sums, learned, axis) * covariance[i]![j]! * placeOf(b.sums, learned, axis), 0), 0))) as unknown as Vec3,
     next: { outcome, moves: outcome.kind === 'solved' ? coarseFirst(movesBetween(assembly.rig.adjusters, values, { ...values, ...outcome.values })) : [] },
   };
+}
+
+/** Of as few moves, those that go least far: what is still wrong of a figure counts for less. */
+function gentlest(outcome: TrimOutcome, adjusters: readonly Adjuster[], from: AdjusterValues): TrimOutcome {
+  if (outcome.kind !== 'solved') return outcome;
+  const far = ({ values }: { readonly values: AdjusterValues }): number => adjusters.reduce((sum, { id, range, value }) => sum + Math.abs((values[id] ?? value) - (from[id] ?? value)) / Math.max(range[1] - range[0], 1e-9), 0);
+  const [first] = [...outcome.ties].sort((a, b) => far(a) - far(b));
+  return first ? { ...outcome, values: first.values, addedMass: first.added } : outcome;
 }
 
 const NOTHING: Sums = { mass: 0, first: [0, 0, 0], inertia: [[0, 0, 0], [0, 0, 0], [0, 0, 0]] };
@@ -119,30 +134,62 @@ interface Observation {
 }
 
 /** Each reading as something that is nought for the rig that was read. */
-function observations({ seen }: LearnInput['entries'][number], base: Sums, held: number): readonly Observation[] {
+function observations({ seen }: LearnInput['entries'][number], base: Sums, held: number, above: number): readonly Observation[] {
   const far = ({ first, mass }: Sums): number => Math.hypot(...first) / mass;
   const lean = (angle: number, i: 0 | 1): Observation => ({
     base, value: ({ first, mass }) => (first[i] * Math.cos(angle) + first[2] * Math.sin(angle)) / mass, spread: (s) => Math.max(BEST, far(s) * READ.lean),
   });
   const drops = seen.dropTimes;
+  const nose = seen.noseDown ?? 0;
   const mean = drops.reduce((s, t) => s + t, 0) / drops.length;
   return [
     ...(seen.noseDown === undefined ? [] : [lean(seen.noseDown, 0)]),
     ...(seen.leftSideDown === undefined ? [] : [lean(seen.leftSideDown, 1)]),
-    // T² M g h = K² I, so h - K² I/(M g T²) is nought.
+    // T² M g h = K² I, so h - K² I/(M g T²) is nought; h along the way it was seen to hang.
     ...(drops.length === 0 ? [] : [{
-      base, value: ({ first, inertia, mass }: Sums) => -first[2] / mass - (K ** 2 * inertia[1][1]) / (STANDARD_GRAVITY * mean ** 2 * mass),
-      spread: (s: Sums) => Math.max(BEST, (2 * Math.abs(s.first[2] / s.mass) * READ.drop) / Math.sqrt(drops.length) / mean),
+      base, value: ({ first, inertia, mass }: Sums) => (first[0] * Math.sin(nose) - first[2] * Math.cos(nose)) / mass - (K ** 2 * inertia[1][1]) / (STANDARD_GRAVITY * mean ** 2 * mass),
+      spread: (s: Sums) => Math.max(BEST, (2 * Math.abs(Math.hypot(s.first[0], s.first[2]) / s.mass) * READ.drop) / Math.sqrt(drops.length) / mean),
     }]),
-    // It turned over: the mass centre lies above the pivot, by how much is not known.
-    ...(seen.turnsOver ? [{ base, value: ({ first, mass }: Sums) => first[2] / mass - 0.001, spread: () => 0.001 }] : []),
+    // It turned over: the mass centre lies above the pivot, by how much is not known. Turned over again, it was more.
+    ...(seen.turnsOver ? [{ base, value: ({ first, mass }: Sums) => first[2] / mass - above, spread: () => above / 3 }] : []),
     ...(seen.mass === undefined ? [] : [{ base, value: ({ mass }: Sums) => mass + held - seen.mass!, spread: () => READ.mass }]),
     ...(seen.fingerAhead === undefined ? [] : [{ base, value: ({ first, mass }: Sums) => first[0] / mass - seen.fingerAhead!, spread: () => READ.finger }]),
   ];
 }
 
+interface Fit {
+  readonly off: readonly number[];
+  readonly covariance: readonly (readonly number[])[];
+  /** Sum of squares, of figures in their own spreads and of readings in theirs. */
+  readonly cost: number;
+}
+
+/**
+ * Every figure a little off, or one of them plainly wrong: whichever makes what was read likelier. A wrong figure may be
+ * off by so many of its spreads, and costs what so much wider a belief does, 2 ln of it.
+ */
+function likeliest(observed: readonly Observation[], changes: readonly Sums[], wider: readonly number[]): Fit & { readonly wrong: number | null } {
+  let best: Fit & { readonly wrong: number | null } = { ...fitted(observed, changes), wrong: null };
+  if (best.cost < WRONG_FROM) return best;
+  wider.forEach((factor, j) => {
+    if (factor <= 1) return;
+    const one = fitted(observed, changes.map((c, i) => (i === j ? scaleSums(c, factor) : c)));
+    const cost = one.cost + 2 * Math.log(factor);
+    const own = (i: number): number => (i === j ? factor : 1);
+    if (cost < best.cost) best = { off: one.off.map((x, i) => x * own(i)), covariance: one.covariance.map((row, i) => row.map((x, k) => x * own(i) * own(k))), cost, wrong: j };
+  });
+  return best;
+}
+
+/** By how many of its spreads a figure is off when it is simply wrong: a mass by a good part of itself. No material is: its spread is of all there are. */
+function wrongBy(source: string, perSpread: number, bodies: Parameters<typeof massOf>[2]): number {
+  if (source.startsWith('density of ')) return 1;
+  const mass = massOf(source, perSpread, bodies, 0, 0);
+  return mass ? Math.max(1, (WRONG_PART * mass.from) / perSpread) : WRONG_SPREADS;
+}
+
 /** Least squares of (own spreads)² + (what was read)², by a few Gauss-Newton passes in the readings' own small space. */
-function fitted(observed: readonly Observation[], changes: readonly Sums[]): { readonly off: readonly number[]; readonly covariance: readonly (readonly number[])[] } {
+function fitted(observed: readonly Observation[], changes: readonly Sums[]): Fit {
   let off = changes.map(() => 0);
   let gains: number[][] = [];
   let slopes: number[][] = [];
@@ -158,7 +205,12 @@ function fitted(observed: readonly Observation[], changes: readonly Sums[]): { r
     off = changes.map((_, i) => slopes.reduce((s, row, k) => s + row[i]! * weights[k]!, 0));
   }
   const covariance = changes.map((_, i) => changes.map((__, j) => (i === j ? 1 : 0) - slopes.reduce((s, row, k) => s + row[i]! * slopes.reduce((t, other, l) => t + gains[k]![l]! * other[j]!, 0), 0)));
-  return { off, covariance };
+  const total = changes.reduce((sum, c, i) => addSums(sum, scaleSums(c, off[i]!)), NOTHING);
+  const cost = off.reduce((sum, x) => sum + x * x, 0) + observed.reduce((sum, o) => {
+    const there = addSums(o.base, total);
+    return sum + (o.value(there) / o.spread(there)) ** 2;
+  }, 0);
+  return { off, covariance, cost };
 }
 const STEP = 0.05;
 
