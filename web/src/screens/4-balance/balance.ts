@@ -195,7 +195,8 @@ export class Balance {
     const hold = matchMedia('(prefers-reduced-motion: reduce)').matches ? STILL : FRAME;
     const started = performance.now();
     const show = (now: number): void => {
-      const time = (now - started) / 1000;
+      // The first frame may have begun before the press was taken.
+      const time = Math.max(0, now - started) / 1000;
       const angle = angles[Math.floor((Math.floor(time / hold) * hold) / FRAME)];
       if (angle === undefined) return this.stop();
       // The mass centre starts level behind the pivot, so the nose points down.
