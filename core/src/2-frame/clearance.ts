@@ -65,8 +65,8 @@ export function solidGap(a: Solid3, b: Solid3): number {
   let p: Vec3 = b.at;
   let gap = Infinity;
   for (let round = 0; round < 60; round++) {
-    const onA = nearestIn(p, a);
-    p = nearestIn(onA, b);
+    const onA = nearestPoint(p, a);
+    p = nearestPoint(onA, b);
     const now = length(subtract(onA, p));
     if (gap - now < 1e-6) return now;
     gap = now;
@@ -74,7 +74,8 @@ export function solidGap(a: Solid3, b: Solid3): number {
   return gap;
 }
 
-function nearestIn(p: Vec3, { shape, at, rotation }: Solid3): Vec3 {
+/** The point of the solid nearest to `p`; `p` itself inside it. */
+export function nearestPoint(p: Vec3, { shape, at, rotation }: Solid3): Vec3 {
   const local = transform(transpose(rotation), subtract(p, at));
   if (shape.kind === 'tube') {
     const reach = Math.hypot(local[0], local[1]);

@@ -1,12 +1,14 @@
 /** Room for a hand round what it holds. */
-import { figure, say } from '../../0-base';
+import { figure, length, say, subtract } from '../../0-base';
 import { contactAt, valuesInOrder } from '../assemble';
-import { pointGap } from '../clearance';
+import { nearestPoint, pointGap, type Solid3 } from '../clearance';
 import type { FrameCheck } from '../frameCheck';
-import { pushAway } from '../near';
+import { pointsOf, pushAway } from '../near';
 
 /** What is this near to the middle of the hand is what it holds. */
 const HELD = 0.03;
+/** Rounding of what stands inside another, m. */
+const WITHIN = 1e-6;
 /** Beyond half the hand's own breadth, m: for gloves, and so that a knuckle is not pinched. */
 const SPARE = 0.005;
 
@@ -17,8 +19,11 @@ export const fingersRoom: FrameCheck = {
     const inOrder = valuesInOrder(rig, values);
     return rig.contacts.filter((c) => c.kind === 'hand').flatMap((contact) => {
       const at = contactAt(rig, contact, inOrder);
-      const held = new Set(pieces.filter((p) => pointGap(at, p.flat) < HELD).map((p) => p.flat.owner));
-      const near = pieces.filter((p) => !held.has(p.flat.owner)).map((p) => ({ flat: p.flat, gap: pointGap(at, p.flat) })).filter((n) => n.gap < least);
+      const grasped = pieces.filter((p) => pointGap(at, p.flat) < HELD);
+      const held = new Set(grasped.map((p) => p.flat.owner));
+      // A bolt let into the handle is out of the fingers' way.
+      const isLetIn = (flat: Solid3): boolean => [nearestPoint(at, flat), ...pointsOf(flat).filter((p) => length(subtract(p, at)) < least)].every((p) => grasped.some((g) => pointGap(p, g.flat) < WITHIN));
+      const near = pieces.filter((p) => !held.has(p.flat.owner) && !isLetIn(p.flat)).map((p) => ({ flat: p.flat, gap: pointGap(at, p.flat) })).filter((n) => n.gap < least);
       if (near.length === 0) return [];
       const { flat, gap } = near.reduce((a, b) => (b.gap < a.gap ? b : a));
       return [{

@@ -61,6 +61,15 @@ describe('fits and clearances', () => {
     cures(withPart(rig, block([hand[0] + 0.048, hand[1], hand[2]])), 'fingersRoom');
   });
 
+  it('a bolt let into the handle is in nobody’s way; a collar round it is', () => {
+    const rig = built('swivel-grip');
+    const [x, y, z] = rig.contacts[0]!.at;
+    const round = (outerRadius: number): Part => ({ ...block([x, y, z + 0.058]), shape: { kind: 'tube', outerRadius, innerRadius: 0, length: 0.03 } });
+    const about = (part: Part): readonly string[] => found(withPart(rig, part), 'fingersRoom').map((f) => f.about);
+    expect(about(round(0.004))).not.toContain('block');
+    expect(about(round(0.04))).toContain('block');
+  });
+
   it('fittings that meet are told, and set apart', () => cures(short(built('pipe-post')), 'fittingsMeet'));
 
   it('a pipe out of its socket is told at each end, and pushed home there', () => {

@@ -11,6 +11,7 @@ describe('what a trim found, in words', () => {
   it('tells what was put on, that it is proven, and by which aim', () => {
     expect(said(solved)).toBe('Balanced with 70 g of washers: proven the lightest of 4,913 ways to put them on.');
     expect(said({ ...solved, addedMass: 0 })).toContain('Balanced without a washer');
+    expect(said({ ...solved, addedMass: 0, combinations: 1 })).toBe('Balanced without a washer.');
     expect(AIMS.map((a) => said(solved, a.id)).every((t, i, all) => all.indexOf(t) === i)).toBeTrue();
   });
   it('says when it is not proven, when others are as good, and what was let go', () => {

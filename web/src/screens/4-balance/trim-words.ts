@@ -26,7 +26,8 @@ export function trimWords(outcome: TrimOutcome, adjusters: readonly Adjuster[], 
       const washers = outcome.addedMass < 5e-5 ? 'Balanced without a washer' : `Balanced with ${say('mass', outcome.addedMass)} of washers`;
       const proof = outcome.gap
         ? outcome.gap.looked < outcome.gap.of ? `. Not proven best: ${outcome.gap.looked.toLocaleString('en-GB')} of ${outcome.gap.of.toLocaleString('en-GB')} ways that could do were settled.` : `: ${NEARLY[aim](outcome.gap.atMost, outcome, units)}.`
-        : `: ${PROVEN[aim]} of ${outcome.combinations.toLocaleString('en-GB')} ways to put them on.`;
+        // Nothing to put on: there is nothing to be proven of it.
+        : outcome.combinations === 1 ? '.' : `: ${PROVEN[aim]} of ${outcome.combinations.toLocaleString('en-GB')} ways to put them on.`;
       const ties = outcome.ties.length > 1 ? ` ${outcome.ties.length} ways are as good; this one has most to spare.` : '';
       const unmet = outcome.unmet.length > 0 ? ` Let go for it: ${outcome.unmet.map((id) => WANT_WORDS[id]).join(', ')}.` : '';
       return `${washers}${proof}${ties}${unmet}`;
