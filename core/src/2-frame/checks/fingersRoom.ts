@@ -9,6 +9,8 @@ import { pointsOf, pushAway } from '../near';
 const HELD = 0.03;
 /** Rounding of what stands inside another, m. */
 const WITHIN = 1e-6;
+/** What of a part lies no further from the hand than this beyond its nearest corner, m. */
+const NEAR_END = 0.002;
 /** Beyond half the hand's own breadth, m: for gloves, and so that a knuckle is not pinched. */
 const SPARE = 0.005;
 
@@ -21,8 +23,12 @@ export const fingersRoom: FrameCheck = {
       const at = contactAt(rig, contact, inOrder);
       const grasped = pieces.filter((p) => pointGap(at, p.flat) < HELD);
       const held = new Set(grasped.map((p) => p.flat.owner));
-      // A bolt let into the handle is out of the fingers' way.
-      const isLetIn = (flat: Solid3): boolean => [nearestPoint(at, flat), ...pointsOf(flat).filter((p) => length(subtract(p, at)) < least)].every((p) => grasped.some((g) => pointGap(p, g.flat) < WITHIN));
+      // A bolt let into the handle is out of the fingers' way: its near end lies all inside.
+      const isLetIn = (flat: Solid3): boolean => {
+        const from = pointsOf(flat).map((p) => ({ p, gap: length(subtract(p, at)) }));
+        const nearest = Math.min(...from.map((f) => f.gap)) + NEAR_END;
+        return [nearestPoint(at, flat), ...from.flatMap((f) => (f.gap <= nearest ? [f.p] : []))].every((p) => grasped.some((g) => pointGap(p, g.flat) < WITHIN));
+      };
       const near = pieces.filter((p) => !held.has(p.flat.owner) && !isLetIn(p.flat)).map((p) => ({ flat: p.flat, gap: pointGap(at, p.flat) })).filter((n) => n.gap < least);
       if (near.length === 0) return [];
       const { flat, gap } = near.reduce((a, b) => (b.gap < a.gap ? b : a));
