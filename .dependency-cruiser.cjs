@@ -10,7 +10,7 @@ module.exports = {
     { name: 'server-and-web-do-not-meet', severity: 'error', from: { path: '^server/src' }, to: { path: '^web/' } },
     { name: 'no-cycles', severity: 'error', from: { pathNot: '(\\.spec\\.ts$|/testing)' }, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
     { name: 'base-is-the-ground', severity: 'error', from: { path: '^core/src/0-base', pathNot: '\\.spec\\.ts$' }, to: { path: '^core/src/(?!0-base)' } },
-    { name: 'the-model-stands-on-zod', severity: 'error', from: { path: '^core/src/model' }, to: { path: '^core/src/(?!model|0-base)' } },
+    { name: 'the-model-stands-on-zod', severity: 'error', from: { path: '^core/src/model', pathNot: '\\.spec\\.ts$' }, to: { path: '^core/src/(?!model|0-base)' } },
     { name: 'no-stage-imports-the-contract', severity: 'error', from: { path: '^core/src/[0-9]-', pathNot: '\\.spec\\.ts$' }, to: { path: '^core/src/(contract|derive|analyse|index|measuring|tables|making)' } },
     { name: 'only-the-store-sees-the-driver', severity: 'error', from: { path: '^server/src', pathNot: '^server/src/(store|testing)' }, to: { path: 'node_modules/better-sqlite3' } },
     ...stages.slice(1, -1).map((stage, i) => ({ name: `${stage}-looks-down-only`, severity: 'error', from: { path: `^core/src/${stage}`, pathNot: '\\.spec\\.ts$' }, to: { path: `^core/src/(${above(i + 1)})` } })),

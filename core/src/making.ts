@@ -5,7 +5,7 @@ export * from './6-build';
 export * from './7-field';
 export * from './8-log';
 export { accuracyOf, type AccuracyInput, type AccuracyOutcome } from './accuracyOf';
-export { learnFrom, type Learned, type LearnInput, type LearnOutcome, type Lesson } from './learnFrom';
+export { learnFrom, type Learned, type LearnInput, type LearnOutcome, type Lesson } from './learn/learnFrom';
 export { movesBetween, setUpsFor, type Move, type SetUpRow, type SetUpsInput } from './setUpsFor';
 export { sizesForAll, type SizeForAll, type SizesForAll } from './sizeForAll';
 export { analyse } from './analyse';

@@ -24,6 +24,7 @@ type Seen = LogEntry['seen'];
 const NOTHING: Seen = { dropTimes: [] };
 const DRAFT = 'tide-pebble.reading-draft';
 const LESSONS_SHOWN = 4;
+const PRESSES = 3;
 
 @Component({
   selector: 'tp-learn',
@@ -41,6 +42,7 @@ export class Learn {
   protected readonly bench = injectBench();
   private readonly log = toSignal(this.workspace.log$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: NO_KIT });
+  private readonly bin = toSignal(this.workspace.bin$, { initialValue: [] });
   private job: Subscription | undefined;
 
   /** What is being typed survives a reload. */
@@ -73,7 +75,8 @@ export class Learn {
   protected readonly lessons = computed(() => (this.learned()?.lessons ?? []).slice(0, LESSONS_SHOWN).map((l) => ({ key: `${l.source} ${l.owner} ${l.spreads}`, text: this.lessonWords(l) })));
   protected readonly suspect = computed(() => {
     const l = this.learned()?.suspect;
-    return l ? `Suspect: the ${l.source}. It would have to be off by ${Math.abs(l.spreads).toFixed(1)} times its plus-minus. Weigh or measure it again before trusting the rest.` : '';
+    if (!l) return '';
+    return l.mass ? `Suspect: the ${l.source}. By these readings it is some ${this.say('mass', l.mass.to, l.mass.to < 0.1 ? 1 : 0)}, and not ${this.say('mass', l.mass.from, l.mass.from < 0.1 ? 1 : 0)}. Weigh it again, with all that is on it.` : `Suspect: the ${l.source}. It would have to be off by ${Math.abs(l.spreads).toFixed(1)} times its plus-minus. Measure it again before trusting the rest.`;
   });
   protected readonly unexplained = computed(() => {
     const off = this.learned()?.unexplained;
@@ -102,14 +105,14 @@ export class Learn {
     inject(DestroyRef).onDestroy(() => this.job?.unsubscribe());
     effect(() => {
       const bench = this.bench();
-      const [entries, kit] = [this.entries(), this.kit()];
+      const [entries, kit, bin] = [this.entries(), this.kit(), bench?.rig.wants.onlyBin ? this.bin() : []];
       if (!bench || entries.length === 0) return this.outcome.set(null);
       const { rig: { design, wants, hands }, loadout, values } = bench;
       untracked(() => {
         this.working.set(true);
         this.fault.set('');
         this.job?.unsubscribe();
-        this.job = this.jobs.run('learn', { rig: { design, wants, ...(hands ? { hands } : {}) }, loadout, kit, values, entries: entries.map(({ values: set, seen }) => ({ values: set, seen })) }).subscribe({
+        this.job = this.jobs.run('learn', { rig: { design, wants, ...(hands ? { hands } : {}) }, loadout, kit, bin, values, entries: entries.map(({ values: set, seen }) => ({ values: set, seen })) }).subscribe({
           next: (outcome) => {
             this.outcome.set(outcome);
             this.working.set(false);
@@ -127,6 +130,14 @@ export class Learn {
     const next = Object.fromEntries(Object.entries({ ...this.draft(), ...part }).filter(([, v]) => v !== null && v !== undefined)) as Seen;
     this.draft.set(next);
     localStorage.setItem(DRAFT, JSON.stringify(next));
+  }
+
+  /** One more field than there are times, to three: their mean counts for more than any. */
+  protected readonly presses = computed(() => Array.from({ length: Math.min(PRESSES, this.draft().dropTimes.length + 1) }, (_, i) => i));
+  protected press(i: number, time: number | null): void {
+    const times = [...this.draft().dropTimes];
+    times.splice(i, 1, ...(time === null ? [] : [time]));
+    this.note({ dropTimes: times });
   }
 
   protected keep(): void {
