@@ -1,9 +1,9 @@
 /** From stored documents to every derived figure: the one path that browser, server and command line share. */
 import { lensCones, loadFindings, placeLoad, socketOf, spacesOf, type FreeSpace, type LensCone, type LoadSocket } from './1-load';
-import { assemble, designRig, USUAL_HANDS, type AdjusterValues, type Assembly, type DesignedRig, type Family, type FamilyInput } from './2-frame';
+import { assemble, atHand, designRig, USUAL_HANDS, type AdjusterValues, type Assembly, type DesignedRig, type Family, type FamilyInput } from './2-frame';
 import { evaluate, judge, quickBalance, type Evaluation, type QuickBalance } from './3-balance';
 import { figure, say, type Finding, type Judgement } from './0-base';
-import type { Edit, Hands, KitItem, Loadout, Rig, RigDocument } from './model';
+import type { BinItem, Edit, Hands, KitItem, Loadout, Rig, RigDocument } from './model';
 
 export interface Workpiece {
   readonly rig: Rig;
@@ -21,12 +21,15 @@ export interface Workpiece {
 }
 export type WorkpieceOutcome = { readonly ok: true; readonly piece: Workpiece } | { readonly ok: false; readonly reason: string };
 
-/** Everything that changes only with rig or load; setting an adjuster then costs one `judged`. */
-export function workpiece(document: Pick<RigDocument, 'design'> & { readonly hands?: Hands | undefined }, loadout: Loadout | null, kit: ReadonlyMap<string, KitItem>): WorkpieceOutcome {
+/** What of a rig's document its figures come from; of the wants only whether washers come from the bin alone. */
+export type Designed = Pick<RigDocument, 'design'> & { readonly hands?: Hands | undefined; readonly wants?: Pick<RigDocument['wants'], 'onlyBin'> };
+
+/** Everything that changes only with rig or load; setting an adjuster then costs one `judged`. The bin is for what is trimmed. */
+export function workpiece(document: Designed, loadout: Loadout | null, kit: ReadonlyMap<string, KitItem>, bin: readonly BinItem[] | null = null): WorkpieceOutcome {
   const designed = designRig(document.design);
   if (!designed.ok) return { ok: false, reason: designed.reason };
   const load = loadout ? placeLoad(loadout, kit) : null;
-  const assembly = assemble(designed.rig, load);
+  const assembly = assemble(designed.rig, load, bin && document.wants ? atHand(document.wants, bin) : null);
   const { rig, family, input } = designed;
   // Looked at one by one by what is drawn after the figures: made when first asked for.
   const quick = once(() => quickBalance(assembly));

@@ -1,4 +1,4 @@
-import { familyById, designRig } from './2-frame';
+import { familyById, designRig, keptAs, washerName } from './2-frame';
 import { METRIC, render } from './0-base';
 import { trim, tradeCurve, trimExplained } from './3-balance';
 import type { KitItem } from './model';
@@ -13,7 +13,7 @@ const start = startRig(familyById('gimballed-bent-bar')!, loadout, kit, wants);
 const rig = { id: 'r', design: start.design, wants, loadout: loadout.id };
 
 describe('one rig, every loadout', () => {
-  const rows = setUpsFor({ rig, loadouts: [action, loadout], kit: allKit, setups: [] });
+  const rows = setUpsFor({ rig, loadouts: [action, loadout], kit: allKit, setups: [], bin: [] });
   it('starts with its own loadout, and each row says what can be had', () => {
     expect(rows.map((r) => r.loadout)).toEqual([loadout.id, action.id]);
     expect(rows[0]!.outcome).toBe('solved');
@@ -33,10 +33,10 @@ describe('one rig, every loadout', () => {
 describe('a state left open', () => {
   it('is a row of its own under its loadout, from whose set-up it is moved', () => {
     const screen: KitItem = { ...camera, states: [{ id: 'screen', name: 'screen', choices: [{ id: 'in', name: 'in' }, { id: 'out', name: 'out', change: { kind: 'moves', by: [0, 0.004, 0] } }] }] };
-    const rows = setUpsFor({ rig, loadouts: [loadout], kit: new Map([...allKit, [screen.id, screen]]), setups: [] });
+    const rows = setUpsFor({ rig, loadouts: [loadout], kit: new Map([...allKit, [screen.id, screen]]), setups: [], bin: [] });
     expect(rows.map((r) => r.state)).toEqual([null, 'Heron body, screen out']);
     expect(rows[1]!.values === null || rows[1]!.moves > 0).toBeTrue();
-    const set = setUpsFor({ rig, loadouts: [{ ...loadout, items: loadout.items.map((e) => (e.item === screen.id ? { ...e, states: { screen: 'in' } } : e)) }], kit: new Map([...allKit, [screen.id, screen]]), setups: [] });
+    const set = setUpsFor({ rig, loadouts: [{ ...loadout, items: loadout.items.map((e) => (e.item === screen.id ? { ...e, states: { screen: 'in' } } : e)) }], kit: new Map([...allKit, [screen.id, screen]]), setups: [], bin: [] });
     expect(set.length).toBe(1);
   });
 });
@@ -44,16 +44,16 @@ describe('a state left open', () => {
 describe('washers from the bin alone', () => {
   const assembly = bentBarAssembly();
   const free = trim(assembly, {}, wants);
-  const name = assembly.stacks[0]!.station.washer.supply?.item ?? assembly.stacks[0]!.station.washer.name;
+  const name = washerName(assembly.stacks[0]!.station);
   const used = (values: Readonly<Record<string, number>>): number => assembly.rig.adjusters.filter((a) => a.kind === 'count').reduce((n, a) => n + (values[a.id] ?? a.value), 0);
   it('are enough when there are as many as the lightest takes, and never more than there are', () => {
     if (free.kind !== 'solved') return fail(free.kind);
     const needed = used(free.values);
-    const just = trim(assembly, {}, wants, { bin: new Map([[name, needed]]) });
+    const just = trim({ ...assembly, atHand: new Map([[keptAs(name), needed]]) }, {}, wants);
     expect(just.kind === 'solved' && used(just.values)).toBe(needed);
   });
   it('are said to be short, with how many more, when the bin is empty', () => {
-    const none = trimExplained(assembly, {}, wants, { bin: new Map() });
+    const none = trimExplained({ ...assembly, atHand: new Map() }, {}, wants);
     if (none.kind !== 'impossible') return fail(none.kind);
     expect(none.failing).toBe('bin');
     expect(none.remedies.map((r) => render(r.label, METRIC)).join()).toContain(`more of ${name}`);

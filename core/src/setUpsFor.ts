@@ -1,5 +1,5 @@
 /** One rig, every loadout: the set-up of each, and what is moved from one to the next in the field. */
-import type { Adjuster, KitItem, Loadout, RigDocument, SetUp } from './model';
+import type { Adjuster, BinItem, KitItem, Loadout, RigDocument, SetUp } from './model';
 import { valuesInOrder, type AdjusterValues } from './2-frame';
 import { trim, type ConditionId, type TrimOutcome } from './3-balance';
 import { workpiece } from './derive';
@@ -28,10 +28,12 @@ export interface SetUpsInput {
   readonly loadouts: readonly Loadout[];
   readonly kit: ReadonlyMap<string, KitItem>;
   readonly setups: readonly SetUp[];
+  /** For wants of washers from the bin alone: each set-up may take them all. */
+  readonly bin: readonly BinItem[];
 }
 
 /** The rig's own loadout first, as lightly as it can; each other with as few things moved from that as will do. */
-export function setUpsFor({ rig, loadouts, kit, setups }: SetUpsInput, tell: (part: number) => void = () => undefined): readonly SetUpRow[] {
+export function setUpsFor({ rig, loadouts, kit, setups, bin }: SetUpsInput, tell: (part: number) => void = () => undefined): readonly SetUpRow[] {
   const ordered = [...loadouts].sort((a, b) => Number(b.id === rig.loadout) - Number(a.id === rig.loadout));
   let base: AdjusterValues | null = null;
   return ordered.flatMap((loadout, i): readonly SetUpRow[] => {
@@ -42,7 +44,7 @@ export function setUpsFor({ rig, loadouts, kit, setups }: SetUpsInput, tell: (pa
   });
 
   function rowOf(loadout: Loadout, state: string | null, from: AdjusterValues | null): SetUpRow {
-    const made = workpiece(rig, loadout, kit);
+    const made = workpiece(rig, loadout, kit, bin);
     const none = { loadout: loadout.id, name: loadout.name, state, values: null, added: 0, moves: 0, unmet: [], failing: null };
     if (!made.ok) return { ...none, outcome: 'broken' };
     const { assembly } = made.piece;

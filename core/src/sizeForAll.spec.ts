@@ -8,7 +8,7 @@ import { kit, loadout, wants } from './testing/rigs';
 const { loadout: long, kit: longKit } = THREE_LOADS[2]!;
 const allKit = new Map([...kit, ...longKit]);
 const start = startRig(familyById('gimballed-bent-bar')!, loadout, kit, wants);
-const input = { rig: { id: 'r', design: start.design, wants: { ...wants, massAtMost: 9, calmAtLeast: 0 }, loadout: loadout.id }, loadouts: [loadout, long], kit: allKit, setups: [] };
+const input = { rig: { id: 'r', design: start.design, wants: { ...wants, massAtMost: 9, calmAtLeast: 0 }, loadout: loadout.id }, loadouts: [loadout, long], kit: allKit, setups: [], bin: [] };
 
 describe('one size for every loadout', () => {
   const found = sizesForAll(input);

@@ -32,11 +32,11 @@ const WHOLE = { length: 0.001, angle: Math.PI / 360 };
 const WORTH = 0.01;
 const MOST_TOLD = 4;
 
-export function sizesForAll({ rig, loadouts, kit, setups }: SetUpsInput, tell: (part: number) => void = () => undefined): SizesForAll {
+export function sizesForAll({ rig, loadouts, kit, setups, bin }: SetUpsInput, tell: (part: number) => void = () => undefined): SizesForAll {
   const score = (dimension: string | null, value: number): { readonly served: number; readonly added: number } => {
     const design = dimension === null ? rig.design : changedDesign(rig.design, [{ kind: 'dimension', id: dimension, value }], () => 'try');
     return loadouts.reduce((sum, loadout) => {
-      const made = workpiece({ design, hands: rig.hands }, loadout, kit);
+      const made = workpiece({ ...rig, design }, loadout, kit, bin);
       if (!made.ok) return sum;
       const held = setups.find((s) => s.rig === rig.id && s.loadout === loadout.id)?.values ?? {};
       const outcome = trim(made.piece.assembly, held, rig.wants);

@@ -5,6 +5,7 @@
 import { add, alignZ, IDENTITY, materialOf, rotationOf, scale, unit, type Mat3, type Vec3, ZERO } from '../0-base';
 import { flatBody, shifted, turnedBody, type FlatBody, type PlacedLoad, type Shift } from '../1-load';
 import type { Adjuster, Body, Contact, Part, Rig, Station } from '../model';
+import type { AtHand } from './atHand';
 import { hubBodies, memberBodies } from './memberBodies';
 import { placesOf } from './memberEnds';
 import { shortShifts } from './shortShifts';
@@ -37,12 +38,14 @@ export interface Assembly {
   readonly mount: Vec3 | null;
   /** How the load is turned on it. */
   readonly mountTurn: Mat3;
+  /** Washers that may be put on. */
+  readonly atHand: AtHand;
   readonly faults: readonly RigFault[];
 }
 /** Adjuster values by id; one that is missing takes the rig's own value. */
 export type AdjusterValues = Readonly<Record<string, number>>;
 
-export function assemble(rig: Rig, load: PlacedLoad | null): Assembly {
+export function assemble(rig: Rig, load: PlacedLoad | null, atHand: AtHand = null): Assembly {
   const faults: RigFault[] = [];
   const pieces: Piece[] = [];
   const stacks: StackPlace[] = [];
@@ -63,7 +66,7 @@ export function assemble(rig: Rig, load: PlacedLoad | null): Assembly {
     }
   }
   if (load && mount === null) faults.push({ about: 'load', reason: 'No part of this rig carries a camera: give one part a mount.' });
-  return { rig, pieces, stacks, mount, mountTurn, faults };
+  return { rig, pieces, stacks, mount, mountTurn, atHand, faults };
 }
 
 function moversOf(adjusters: readonly Adjuster[], body: string, id: string): readonly number[] {

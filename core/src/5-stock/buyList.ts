@@ -1,6 +1,6 @@
 /** What to buy: all the rig needs, less what the bin holds, in bars and packs as sold, and what it costs. */
 import type { BinItem, Rig, Stock } from '../model';
-import { countOf, assemble, valuesInOrder, type AdjusterValues } from '../2-frame';
+import { countOf, assemble, keptAs, valuesInOrder, type AdjusterValues } from '../2-frame';
 import { barPlans } from './barMarks';
 import { nest, type CutBar, type NestOutcome } from './nest';
 
@@ -42,8 +42,7 @@ export function stockPlan(rig: Rig, values: AdjusterValues, bin: readonly BinIte
   return { cuts, lines, cost: lines.reduce((sum, l) => sum + l.cost, 0) };
 }
 
-const inBin = (bin: readonly BinItem[], item: string): BinItem | undefined => bin.find((b) => sameName(b.name, item));
-const sameName = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
+const inBin = (bin: readonly BinItem[], item: string): BinItem | undefined => bin.find((b) => keptAs(b.name) === keptAs(item));
 
 function cutPlans(rig: Rig, bin: readonly BinItem[], kerf: number): readonly CutPlan[] {
   const plans = barPlans(rig);

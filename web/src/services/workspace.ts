@@ -39,8 +39,10 @@ export class Workspace {
   readonly loadout$: Observable<Loadout | null> = combineLatest([this.rig$, this.loadouts$]).pipe(map(([rig, all]) => all.find((l) => l.id === rig?.loadout) ?? null), distinctUntilChanged(), keep());
   readonly setup$: Observable<SetUp | null> = combineLatest([this.rig$, this.setups$]).pipe(map(([rig, all]) => all.find((s) => s.rig === rig?.id && s.loadout === (rig?.loadout ?? 'bare')) ?? null), distinctUntilChanged(), keep());
 
-  private readonly piece$ = combineLatest([this.rig$.pipe(distinctUntilChanged((a, b) => a?.design === b?.design && a?.hands === b?.hands)), this.loadout$, this.kit$]).pipe(
-    map(([rig, loadout, kit]) => (rig ? workpiece(rig, loadout, kit) : null)),
+  private readonly piece$ = combineLatest([this.rig$.pipe(distinctUntilChanged((a, b) => a?.design === b?.design && a?.hands === b?.hands && a?.wants.onlyBin === b?.wants.onlyBin)), this.loadout$, this.kit$, this.bin$]).pipe(
+    // What is in the bin changes nothing for a rig that may take any washers.
+    distinctUntilChanged((a, b) => a.every((v, i) => v === b[i] || (i === 3 && !b[0]?.wants.onlyBin))),
+    map(([rig, loadout, kit, bin]) => (rig ? workpiece(rig, loadout, kit, bin) : null)),
     keep(),
   );
 

@@ -4,7 +4,7 @@ import { accuracyOf, chooseFamilies, cure, learnFrom, setUpsFor, sizesForAll, st
 import { readTable, type TableInput, type TableOutcome, type TablePart } from './read-table';
 
 export interface JobInputs {
-  readonly trim: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants; readonly aim: Aim; readonly bin: ReadonlyMap<string, number> | null };
+  readonly trim: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants; readonly aim: Aim };
   readonly trade: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants };
   readonly setUps: SetUpsInput;
   readonly sizes: SetUpsInput;
@@ -51,7 +51,7 @@ export function answer(message: JobMessage, tell: (answer: JobAnswer) => void): 
 function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[JobName] {
   const ofOne = (done: number): void => tell({ done, of: 1, rows: [] });
   switch (message.name) {
-    case 'trim': return trimExplained(message.input.assembly, message.input.values, message.input.wants, { aim: message.input.aim, bin: message.input.bin, tell: ofOne });
+    case 'trim': return trimExplained(message.input.assembly, message.input.values, message.input.wants, { aim: message.input.aim, tell: ofOne });
     case 'trade': return tradeCurve(message.input.assembly, message.input.values, message.input.wants, ofOne);
     case 'setUps': return setUpsFor(message.input, ofOne);
     case 'learn': return learnFrom(message.input);

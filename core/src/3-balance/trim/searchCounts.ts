@@ -36,9 +36,9 @@ export function searchCounts(problem: TrimProblem, between: readonly [number, nu
   // Least of each bound, and of the mass, over what is not set yet.
   const rest = Array.from({ length: depth + 1 }, () => new Float64Array(bounds.length));
   // Washers of one kind, over all their bolts, are no more than there are.
-  const kinds = problem.bin ? [...new Set(stacks.flatMap((s) => [...(s.takes?.keys() ?? [])]))] : [];
+  const kinds = problem.atHand ? [...new Set(stacks.flatMap((s) => [...(s.takes?.keys() ?? [])]))] : [];
   const takes = order.map((i) => kinds.map((kind) => stacks[i]!.takes?.get(kind) ?? 0));
-  const room = kinds.map((kind) => (problem.bin!.get(kind) ?? 0) - stacks.reduce((sum, s) => sum + s.least * (s.takes?.get(kind) ?? 0), 0));
+  const room = kinds.map((kind) => (problem.atHand!.get(kind) ?? 0) - stacks.reduce((sum, s) => sum + s.least * (s.takes?.get(kind) ?? 0), 0));
   const restMost = new Float64Array(depth + 1);
   const restLeast = new Float64Array(depth + 1);
   for (let k = depth - 1; k >= 0; k--) {

@@ -55,12 +55,10 @@ export interface TrimOptions {
   readonly aim?: Aim;
   /** What hangs there besides the model's bodies, by what was learned: sums about the rig's origin, added to what no slide moves. */
   readonly also?: Sums | null;
-  /** Washers at hand, by the name they are kept under; null: as many as are wanted. */
-  readonly bin?: ReadonlyMap<string, number> | null;
   readonly tell?: (part: number) => void;
 }
 
-export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, { aim = 'lightest', also = null, bin = null, tell = () => undefined }: TrimOptions = {}): TrimOutcome {
+export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, { aim = 'lightest', also = null, tell = () => undefined }: TrimOptions = {}): TrimOutcome {
   const { rig } = assembly;
   if (rig.adjusters.length === 0) return { kind: 'nothingToSet' };
   const { bag } = wants;
@@ -78,7 +76,7 @@ export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, {
   const problem = (conditions: Wanted['firm']): TrimProblem => {
     const plain = trimProblem(assembly, values, wanted.borne, conditions);
     return {
-      ...plain, ...(also ? { fixed: addSums(plain.fixed, also) } : {}), ...(bin ? { bin } : {}),
+      ...plain, ...(also ? { fixed: addSums(plain.fixed, also) } : {}),
       ...(bag && bagIsFirm ? { accepts: (counts, settings) => goesIn(valuesOf(plain, counts, settings)) } : {}),
     };
   };
@@ -114,14 +112,14 @@ export function trim(assembly: Assembly, values: AdjusterValues, wants: Wants, {
     return {
       kind: 'impossible', nearest: none.nearest ? valuesOf(of, none.nearest.counts, none.nearest.settled.settings) : values,
       // With washers enough it could be done: then it is the bin that is in the way.
-      ...(bin && solveTrim(anyNumber(of)).kind === 'solved' ? { failing: 'bin' as const, beyond: null } : { failing: none.nearest?.settled.tightest ?? null, beyond: none.nearest?.settled.beyond ?? null }),
+      ...(of.atHand && solveTrim(anyNumber(of)).kind === 'solved' ? { failing: 'bin' as const, beyond: null } : { failing: none.nearest?.settled.tightest ?? null, beyond: none.nearest?.settled.beyond ?? null }),
       combinations: none.combinations, proven: none.proven,
     };
   }
 }
 
 /** The same with washers enough. */
-const anyNumber = ({ bin: _bin, ...problem }: TrimProblem): TrimProblem => problem;
+const anyNumber = (problem: TrimProblem): TrimProblem => ({ ...problem, atHand: null });
 
 export function valuesOf(problem: Pick<TrimProblem, 'movers' | 'stacks'>, counts: readonly number[], settings: readonly number[]): AdjusterValues {
   return {

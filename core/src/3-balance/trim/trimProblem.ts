@@ -1,7 +1,7 @@
 /** What can be set on a rig to balance it, brought to sums: slides and threads that move groups or the support, bolts with their counts. */
 import { unit, ZERO, type Vec3 } from '../../0-base';
 import { addSums, moveSums, NO_SUMS, sumsOf, sumsOfOne, type Sums } from '../../1-load';
-import { shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
+import { countOf, keptAs, shiftOf, stackBody, valuesInOrder, washerName, type AdjusterValues, type Assembly, type AtHand } from '../../2-frame';
 import type { Condition } from './conditions';
 
 /** A setting with a place along a line: slide, thread, telescope, hole row or mark. */
@@ -30,7 +30,7 @@ export interface StackChoice {
   readonly byCount: readonly Sums[];
   /** Of its bolts that movers carry about: by which, and what is on them at each count with those movers at nought; not in `byCount`. */
   readonly rides?: readonly Riding[];
-  /** What one of the count takes out of a bin, by the name it is kept under; left out: nothing that is counted there. */
+  /** What one of the count takes of what is at hand, by `keptAs`; left out: nothing that is counted there. */
   readonly takes?: ReadonlyMap<string, number>;
 }
 export interface TrimProblem {
@@ -43,8 +43,8 @@ export interface TrimProblem {
   readonly support: Vec3;
   readonly supportMovedBy: readonly number[];
   readonly conditions: readonly Condition[];
-  /** How many there are of each kind of washer, by name; left out: as many as are wanted. */
-  readonly bin?: ReadonlyMap<string, number>;
+  /** Washers left for these stacks; null or left out: as many as are wanted. */
+  readonly atHand?: AtHand;
   /** What no sum tells of a set-up that meets all conditions, as whether it goes in the bag: by counts (indices into byCount) and settings. */
   readonly accepts?: (counts: readonly number[], settings: readonly number[]) => boolean;
 }
@@ -89,7 +89,7 @@ export function trimProblem(assembly: Assembly, values: AdjusterValues, borne: B
       const byCount = Array.from({ length: Math.floor(adjuster.range[1]) - least + 1 }, (_, n) => at(least + n));
       // One count may set several bolts at once: a pair, left and right.
       const pair = choices.get(stack.countedBy);
-      const name = stack.station.washer.supply?.item ?? stack.station.washer.name;
+      const name = keptAs(washerName(stack.station));
       const takes = new Map(pair?.takes).set(name, (pair?.takes?.get(name) ?? 0) + 1);
       const before = pair?.byCount ?? byCount.map(() => NO_SUMS);
       choices.set(stack.countedBy, {
@@ -103,7 +103,19 @@ export function trimProblem(assembly: Assembly, values: AdjusterValues, borne: B
     const { id, axis, range, step } = rig.adjusters[i]!;
     return { id, axis: unit(axis!), range, step, now: inOrder[i]! };
   });
-  return { movers, groups: [...groups.values()], stacks: [...choices.values()], fixed, support: borne.at, supportMovedBy: own(borne.movedBy), conditions };
+  return { movers, groups: [...groups.values()], stacks: [...choices.values()], fixed, support: borne.at, supportMovedBy: own(borne.movedBy), conditions, atHand: leftAtHand() };
+
+  /** Less what is on bolts that are not set here. */
+  function leftAtHand(): AtHand {
+    if (!assembly.atHand) return null;
+    const left = new Map(assembly.atHand);
+    for (const stack of assembly.stacks) {
+      if (stack.countedBy !== null && choices.has(stack.countedBy)) continue;
+      const name = keptAs(washerName(stack.station));
+      left.set(name, (left.get(name) ?? 0) - countOf(stack, inOrder));
+    }
+    return left;
+  }
 }
 
 /** Sums about the support with these counts (indices into byCount) and settings. */

@@ -103,7 +103,6 @@ export class Balance {
   });
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
-  private readonly bin = toSignal(this.workspace.bin$, { initialValue: [] });
   private readonly benchRig = computed(() => this.shown()?.piece.rig ?? null);
   private readonly places = computed(() => {
     const rig = this.benchRig();
@@ -166,7 +165,7 @@ export class Balance {
     this.working.set(0);
     this.outcome.set(null);
     this.trimming = this.jobs
-      .run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: this.aim(), bin: bench.rig.wants.onlyBin ? new Map(this.bin().map((b) => [b.name, b.count])) : null }, ({ done, of }) => this.working.set(done / of))
+      .run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: this.aim() }, ({ done, of }) => this.working.set(done / of))
       .pipe(finalize(() => this.working.set(null)))
       .subscribe((outcome) => {
         this.outcome.set(outcome);

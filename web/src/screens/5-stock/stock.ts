@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { mdiPrinter } from '@mdi/js';
-import { type BinItem, type Quantity } from '@tide-pebble/core';
+import { keptAs, type BinItem, type Quantity } from '@tide-pebble/core';
 import { barPlans, type BuyLine } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { Documents } from '../../services/documents';
@@ -88,6 +88,6 @@ export class Stock {
   }
 
   private binItem(item: string): BinItem | undefined {
-    return this.bin().find((b) => b.name.trim().toLowerCase() === item.trim().toLowerCase());
+    return this.bin().find((b) => keptAs(b.name) === keptAs(item));
   }
 }

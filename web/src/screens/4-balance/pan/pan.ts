@@ -118,7 +118,7 @@ export class Pan {
     const bench = this.bench();
     if (!bench || this.part() !== null) return;
     this.part.set(0);
-    this.job = this.jobs.run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: 'steadiestPan', bin: null }, ({ done, of }) => this.part.set(done / of)).pipe(finalize(() => this.part.set(null))).subscribe({
+    this.job = this.jobs.run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: 'steadiestPan' }, ({ done, of }) => this.part.set(done / of)).pipe(finalize(() => this.part.set(null))).subscribe({
       next: (outcome) => {
         this.said.set(trimWords(outcome, bench.piece.rig.adjusters, this.units(), 'steadiestPan'));
         if (outcome.kind === 'solved') this.workspace.setAdjusters('the set-up most level in a pan', outcome.values);

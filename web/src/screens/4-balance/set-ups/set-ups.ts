@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, injec
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { figure, showFigure, wayOf, type Adjuster, type AdjusterValues, type KitItem, type Loadout } from '@tide-pebble/core';
+import { figure, showFigure, wayOf, type Adjuster, type AdjusterValues, type BinItem, type KitItem, type Loadout } from '@tide-pebble/core';
 import { movesBetween, type SetUpRow, type SetUpsInput, type SizeForAll, type SizesForAll } from '@tide-pebble/core/making';
 import type { Subscription } from 'rxjs';
 import { injectBench } from '../../../services/bench-signal';
@@ -37,6 +37,7 @@ export class SetUps {
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: NO_KIT });
   private readonly setups = toSignal(this.workspace.setups$, { initialValue: [] });
+  private readonly bin = toSignal(this.workspace.bin$, { initialValue: [] });
   private job: Subscription | undefined;
 
   protected readonly part = signal<number | null>(null);
@@ -91,16 +92,16 @@ export class SetUps {
     });
     effect(() => {
       const asked = this.asked();
-      const [loadouts, kit] = [this.loadouts(), this.kit()];
-      if (asked && loadouts.length > 0) untracked(() => this.look(asked, loadouts, kit));
+      const [loadouts, kit, bin] = [this.loadouts(), this.kit(), asked?.wants.onlyBin ? this.bin() : []];
+      if (asked && loadouts.length > 0) untracked(() => this.look(asked, loadouts, kit, bin));
     });
   }
 
-  private look(rig: SetUpsInput['rig'], loadouts: readonly Loadout[], kit: ReadonlyMap<string, KitItem>): void {
+  private look(rig: SetUpsInput['rig'], loadouts: readonly Loadout[], kit: ReadonlyMap<string, KitItem>, bin: readonly BinItem[]): void {
     this.job?.unsubscribe();
     this.part.set(0);
     this.fault.set('');
-    this.job = this.jobs.run('setUps', { rig, loadouts, kit, setups: this.setups() }, ({ done, of }) => this.part.set(done / of)).subscribe({
+    this.job = this.jobs.run('setUps', { rig, loadouts, kit, setups: this.setups(), bin }, ({ done, of }) => this.part.set(done / of)).subscribe({
       next: (rows) => {
         this.found.set(rows);
         this.part.set(null);
@@ -117,7 +118,7 @@ export class SetUps {
     if (!rig) return;
     this.sizes.set({ part: 0 });
     this.sizing?.unsubscribe();
-    this.sizing = this.jobs.run('sizes', { rig, loadouts: this.loadouts(), kit: this.kit(), setups: this.setups() }, ({ done, of }) => this.sizes.set({ part: done / of })).subscribe({
+    this.sizing = this.jobs.run('sizes', { rig, loadouts: this.loadouts(), kit: this.kit(), setups: this.setups(), bin: this.bin() }, ({ done, of }) => this.sizes.set({ part: done / of })).subscribe({
       next: (found) => this.sizes.set(found),
       error: (fault: Error) => {
         this.fault.set(fault.message);
