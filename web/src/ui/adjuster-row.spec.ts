@@ -7,7 +7,6 @@ describe('an adjuster row', () => {
   let fixture: ComponentFixture<AdjusterRow>;
   const moved: number[] = [];
   const show = async (id: string, values: Record<string, number>): Promise<HTMLElement> => {
-    localStorage.clear();
     moved.length = 0;
     const bench = benchAt(values);
     fixture = TestBed.createComponent(AdjusterRow);

@@ -15,7 +15,6 @@ describe('a quantity field', () => {
     await fixture.whenStable();
   };
   beforeEach(async () => {
-    localStorage.clear();
     changes.length = 0;
     fixture = TestBed.createComponent(QuantityField);
     fixture.componentRef.setInput('label', 'Tail');

@@ -21,7 +21,6 @@ describe('the Load stage', () => {
   let load: LoadBench;
   let documents: Documents;
   beforeEach(() => {
-    localStorage.clear();
     TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting()] });
     documents = TestBed.inject(Documents);
     documents.commit('the kit', [...[body, short, long, collar].map((k) => ({ kind: 'kit' as const, id: k.id, body: k })), { kind: 'loadout', id: 'ebb', body: ebb }]);

@@ -10,7 +10,7 @@ export const AIMS: readonly { readonly id: Aim; readonly name: string }[] = [
 
 export const WANT_WORDS: Readonly<Record<ConditionId, string>> = {
   upright: 'that it hangs upright', levelForeAft: 'level, nose', levelSideways: 'level, sides', dropPitch: 'drop time', dropRoll: 'drop time in roll', mass: 'mass at most', added: 'washers at most',
-  calmPitch: 'calm in pitch', calmRoll: 'calm in roll', calmPan: 'calm in pan', panLean: 'lean in a pan', wristNose: 'what tips in the wrist, nose', wristSides: 'what tips in the wrist, sides', overSupport: 'mass over the shoulder', bin: 'washers in the bin', bag: 'that it goes in the bag',
+  calmPitch: 'calm in pitch', calmRoll: 'calm in roll', calmPan: 'calm in pan', panLean: 'lean in a pan', wristNose: 'what tips in the wrist, nose', wristSides: 'what tips in the wrist, sides', overSupport: 'mass over the shoulder', axis: 'balance on every axis', bin: 'washers in the bin', bag: 'that it goes in the bag',
 };
 
 export function trimWords(outcome: TrimOutcome, adjusters: readonly Adjuster[], units: UnitChoice, aim: Aim = 'lightest'): string {

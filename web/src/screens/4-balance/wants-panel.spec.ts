@@ -29,7 +29,6 @@ describe('what is wanted', () => {
   };
   const box = (page: HTMLElement, text: RegExp): HTMLInputElement => [...page.querySelectorAll('mat-checkbox')].find((c) => text.test(c.textContent!) || text.test(c.getAttribute('aria-label') ?? c.querySelector('input')!.getAttribute('aria-label') ?? ''))!.querySelector('input')!;
   beforeEach(() => {
-    localStorage.clear();
     store = new OneRig();
     TestBed.configureTestingModule({ providers: [{ provide: Workspace, useValue: store }] });
     fixture = TestBed.createComponent(WantsPanel);

@@ -68,8 +68,6 @@ class Edited<T> {
 }
 
 describe('measuring an item', () => {
-  beforeEach(() => localStorage.clear());
-
   it('on an edge: from two tips to a mass centre, with its plus-minus and what would better it', async () => {
     const sheet = await Edited.of(Measuring, lens);
     expect(sheet.page.textContent).toContain('Where its mass centre is');

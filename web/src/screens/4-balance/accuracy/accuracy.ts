@@ -80,6 +80,7 @@ export class AccuracySheet {
     const { part, uncertain } = found.chance;
     return part > 0.9995 ? 'practically all' : `${showFigure(figure('percent', part, 0), this.units())} (± ${showFigure(figure('percent', 2 * uncertain, 0), this.units())})`;
   });
+  protected readonly ofWhat = computed(() => ((this.bench()?.judged.evaluation.axes.length ?? 0) > 0 ? 'can be balanced on every axis, as near as its friction hides; the others want more travel.' : 'can be brought level and into the wanted drop with these washers; the others want other washers, or more travel.'));
   protected readonly more = computed(() => {
     const found = this.found();
     const bench = this.bench();
@@ -98,7 +99,7 @@ export class AccuracySheet {
     this.state.set({ kind: 'working', part: 0 });
     this.job?.unsubscribe();
     this.job = this.jobs.run('accuracy', { rig: { design, wants, ...(hands ? { hands } : {}) }, loadout, kit: this.kit(), values, lengths: this.lengths(), angles: this.angles(), builds: BUILDS, seed: SEED }, ({ done, of }) => this.state.set({ kind: 'working', part: done / of })).subscribe({
-      next: (outcome) => this.state.set(outcome.kind === 'found' ? { kind: 'found', accuracy: outcome.accuracy } : { kind: 'failed', reason: outcome.reason === 'broken' ? 'This rig cannot be drawn as it is.' : 'Nothing bears this rig by one point: axes inside axes are judged one by one on Hang.' }),
+      next: (outcome) => this.state.set(outcome.kind === 'found' ? { kind: 'found', accuracy: outcome.accuracy } : { kind: 'failed', reason: outcome.reason === 'broken' ? 'This rig cannot be drawn as it is.' : 'Nothing bears this rig yet: it hangs on no joint and no hand holds it. Give it one in Frame.' }),
       error: (fault: Error) => this.state.set({ kind: 'failed', reason: fault.message }),
     });
   }

@@ -1,0 +1,54 @@
+import type { Change } from '@tide-pebble/core';
+import { benchAt } from '../../../testing/bench';
+import { sheet, type Sheet } from '../../../testing/sheets';
+import { Pan } from './pan';
+
+const trimmed = { 'foot-count': 5, 'pivot-height': 0.0075 };
+const leans = ({ page }: Sheet<Pan>): string => page.querySelector('.big')!.textContent;
+const turn = async ({ page, fixture }: Sheet<Pan>, rate: number): Promise<void> => {
+  const slider = page.querySelector<HTMLInputElement>('input[type=range]')!;
+  slider.value = String(rate);
+  slider.dispatchEvent(new Event('input'));
+  await fixture.whenStable();
+};
+
+describe('the pan', () => {
+  it('is still at nought, and told in the picture’s own measure at a rate', async () => {
+    const pan = await sheet(Pan, benchAt(trimmed));
+    await turn(pan, 0);
+    expect(leans(pan)).toBe('stays level');
+    await turn(pan, 120);
+    expect(pan.page.querySelector('h2')!.textContent).toBe('Panned at 120° a second');
+    expect(leans(pan)).toMatch(/°.*of the picture|stays level|drifts out/);
+    expect(pan.page.querySelectorAll('table tr')).toHaveSize(3);
+    // Beyond its end the slider is not believed.
+    await turn(pan, 900);
+    expect(pan.page.querySelector('h2')!.textContent).toBe('Panned at 180° a second');
+  });
+  it('says what to move, and moves bolt and washers together by as much', async () => {
+    const pan = await sheet(Pan, benchAt(trimmed));
+    const offer = pan.page.querySelector<HTMLButtonElement>('.move button');
+    if (!offer) return expect(pan.page.textContent).toContain('It is laid out evenly');
+    offer.click();
+    const [changes] = pan.workspace.applied;
+    expect(changes!.length).toBeGreaterThan(0);
+    const moves = changes!.filter((c): c is Extract<Change, { kind: 'move' }> => c.kind === 'move');
+    for (const m of moves) expect(moves.filter((o) => o.id === m.id)).toHaveSize(1);
+    for (const c of changes!) if (c.kind === 'adjuster') expect(Number.isFinite(c.value)).toBeTrue();
+  });
+  it('finds the set-up that leans least and says how sure that is', async () => {
+    const pan = await sheet(Pan, benchAt(trimmed));
+    await pan.press('Set it so that it leans least');
+    expect(pan.jobs.asked).toEqual(['trim']);
+    expect(pan.page.querySelector('.said')!.textContent.length).toBeGreaterThan(10);
+  });
+  it('is not asked of a rig that is held fast', async () => {
+    const { page, button } = await sheet(Pan, benchAt({}, 'hand-frame'));
+    expect(page.textContent).toContain('this one is held fast');
+    expect(button('Set it so that it leans least')).toBeUndefined();
+  });
+  it('wants a trim first where it would turn over', async () => {
+    const { page } = await sheet(Pan, benchAt({ 'foot-count': 0, 'rear-count': 0, 'front-count': 0, 'pivot-height': -0.0075 }));
+    expect(page.textContent).toContain('It would turn over: trim it first.');
+  });
+});

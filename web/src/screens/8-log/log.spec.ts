@@ -1,0 +1,67 @@
+import type { LogEntry } from '@tide-pebble/core';
+import { benchAt } from '../../testing/bench';
+import { sheet } from '../../testing/sheets';
+import { type } from '../../testing/type';
+import { Log } from './log';
+
+const bench = benchAt({ 'foot-count': 5 });
+
+describe('the log', () => {
+  it('keeps drops, leans and notes of the rig as it is set, beside what was expected', async () => {
+    const { page, fixture, documents, press, button } = await sheet(Log, bench);
+    expect(button('Keep this in the log')!.disabled).toBeTrue();
+    await type(page, 'Or type a drop time', '1.9 s', () => fixture.whenStable());
+    await type(page, 'Or type a drop time', '2.1 s', () => fixture.whenStable());
+    await type(page, 'Nose down', '-2', () => fixture.whenStable());
+    const notes = page.querySelector('textarea')!;
+    notes.value = 'Wind from the sea.';
+    notes.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    await press('Keep this in the log');
+    const entry = documents.committed[0]!.edits[0]!.body as LogEntry;
+    expect(entry.seen.dropTimes).toEqual([1.9, 2.1]);
+    expect(entry.seen.noseDown!).toBeCloseTo((-2 * Math.PI) / 180, 9);
+    expect(entry.seen.leftSideDown).toBeUndefined();
+    expect(entry.values).toEqual(bench.values);
+    expect(page.querySelector('.seen')!.textContent).toMatch(/2\.00 s.*drop seen/);
+    expect(page.querySelector('.seen')!.textContent).toContain('nose up');
+    expect(page.textContent).toContain('Wind from the sea.');
+    expect(button('Keep this in the log')!.disabled).toBeTrue();
+  });
+  it('takes a drop out again before it is kept, and forgets nothing at a reload', async () => {
+    const first = await sheet(Log, bench);
+    await type(first.page, 'Or type a drop time', '1.9 s', () => first.fixture.whenStable());
+    await type(first.page, 'Or type a drop time', '2.6 s', () => first.fixture.whenStable());
+    first.page.querySelector<HTMLButtonElement>('.drops button:last-child')!.click();
+    await first.fixture.whenStable();
+    expect(first.page.querySelectorAll('.drops button')).toHaveSize(1);
+    first.fixture.destroy();
+    const again = await sheet(Log, bench);
+    expect([...again.page.querySelectorAll('.drops button')].map((b) => b.textContent.trim())).toEqual(['1.90 s ×']);
+  });
+  it('starts and stops the watch with the space bar, but not from within a field', async () => {
+    const { page, fixture } = await sheet(Log, bench);
+    const watch = (): string => page.querySelector('.watch span:last-child')!.textContent;
+    expect(watch()).toBe('Let go');
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true, cancelable: true }));
+    await fixture.whenStable();
+    expect(watch()).toBe('Upright');
+    page.querySelector<HTMLElement>('.watch')!.click();
+    await fixture.whenStable();
+    expect(watch()).toBe('Let go');
+    page.querySelector('textarea')!.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true, cancelable: true }));
+    await fixture.whenStable();
+    expect(watch()).toBe('Let go');
+  });
+  it('deletes an entry with a way back, and says what an entry tells', async () => {
+    const entry: LogEntry = { id: 'e1', rig: 'r1', loadout: 'ebb', when: '2026-02-03T10:00:00Z', values: bench.values, expected: { noseDown: 0, leftSideDown: 0, dropPitch: 2, dropSpread: 0.05 }, seen: { dropTimes: [0.9], noseDown: 0.2 }, notes: '' };
+    const { page, fixture, documents, said } = await sheet(Log, bench, (w) => w.log$.next([entry, { ...entry, id: 'e2', rig: 'r9' }]));
+    expect(page.querySelectorAll('.log li')).toHaveSize(1);
+    expect(page.querySelectorAll('.log li p').length).toBeGreaterThan(1);
+    page.querySelector<HTMLButtonElement>('button[aria-label^="Delete the entry"]')!.click();
+    await fixture.whenStable();
+    expect(documents.committed[0]!.edits).toEqual([{ kind: 'log', id: 'e1', body: null }]);
+    expect(said).toEqual(['The entry is deleted.']);
+    expect(page.textContent).toContain('Nothing logged yet');
+  });
+});
