@@ -58,3 +58,40 @@ describe('seeded chance', () => {
     expect(Array.from({ length: 3 }, evenDraws(9))).toEqual(Array.from({ length: 3 }, evenDraws(9)));
   });
 });
+
+describe('what must be accurate of axes inside axes', () => {
+  const frame = startRig(familyById('three-axis-frame')!, loadout, kit, wants);
+  const built = workpiece({ design: frame.design }, loadout, kit);
+  if (!built.ok) throw new Error(built.reason);
+  const set = trim(built.piece.assembly, {}, wants);
+  const onAxes = accuracyOf({ ...input, rig: { design: frame.design, wants }, values: set.kind === 'axesSet' ? set.values : {} });
+  const list = onAxes.kind === 'found' ? onAxes.accuracy : null;
+  /** The worst axis after balancing anew, as a part of what its friction holds. */
+  const worst = (id: string, by: number): number => {
+    const there = workpiece({ design: changedDesign(frame.design, [{ kind: 'dimension', id, value: built.piece.input!.dimensions[id]! + by }], () => 'e') }, loadout, kit);
+    if (!there.ok) return NaN;
+    const after = trim(there.piece.assembly, {}, wants);
+    return after.kind === 'axesSet' ? Math.max(...after.left.map((l) => l.residual / l.friction)) : NaN;
+  };
+
+  it('a size off by less than its leeway is balanced by the slides, by more is not', () => {
+    const tight = list!.leeway.filter((l) => l.kind === 'length' && l.more !== null);
+    expect(tight.length).toBeGreaterThan(0);
+    for (const { id, less, more } of tight) {
+      expect(worst(id, 0.8 * more!)).withContext(id).toBeLessThanOrEqual(1);
+      expect(worst(id, -0.8 * less!)).withContext(id).toBeLessThanOrEqual(1);
+    }
+    expect(Math.max(...tight.map(({ id, more }) => worst(id, 1.3 * more! + 0.002)))).toBeGreaterThan(1);
+  });
+  it('what its slides have no travel for is said of the axis, and more travel helps', () => {
+    // Camera slides that hardly move: rough work is then beyond them.
+    const stiff = { ...frame.design, edits: [] };
+    const rough = accuracyOf({ ...input, rig: { design: stiff, wants }, values: set.kind === 'axesSet' ? set.values : {}, lengths: 0.02 });
+    if (rough.kind !== 'found') return fail(rough.reason);
+    const { leeway, chance, withMore } = rough.accuracy;
+    expect(leeway[0]!.fails).toBe('axis');
+    expect(chance.part).toBeLessThan(1);
+    expect(Math.max(...withMore.map((m) => m.part))).toBeGreaterThan(chance.part);
+    for (const m of withMore) expect(m.part).toBeGreaterThanOrEqual(chance.part);
+  });
+});

@@ -1,6 +1,6 @@
 /** Which family for these shots and this load: each sized to it, figured out, and ranked with its reasons. */
 import { figure, say, type Phrase } from './0-base';
-import { FAMILIES, breakDown, cutLengthOf, type Family, type Suits } from './2-frame';
+import { FAMILIES, breakDown, type Family, type Suits } from './2-frame';
 import { judged, workpiece } from './derive';
 import type { Hands, KitItem, Loadout, Wants } from './model';
 import { startRig, type Start } from './startRig';
@@ -88,7 +88,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
     dries: Math.max(0, ...steps.map((s) => s.dries ?? 0)),
     tools: [...new Set(steps.flatMap((s) => s.tool.split(', ')))].sort(),
   };
-  const reasons = reasonsFor(family, { ...figures, load: evaluation.loadMass, worn: held && held.bears.length > 0 ? Math.max(0, ...held.bears.map((b) => b.share)) : null }, wishes, rig.bodies.flatMap((b) => b.members.map((m) => cutLengthOf(m, b))).length);
+  const reasons = reasonsFor(family, { ...figures, load: evaluation.loadMass, worn: held && held.bears.length > 0 ? Math.max(0, ...held.bears.map((b) => b.share)) : null }, wishes, rig.bodies.reduce((n, b) => n + b.members.length, 0));
   const stops = findings.filter((f) => f.severity === 'stop' && f.stage !== 'load').map((f) => f.title);
   return { family: family.id, start, ...figures, stops, reasons, score: reasons.reduce((s, r) => s + (r.good ? 1 : -1.5), 0) - 2 * stops.length };
 }

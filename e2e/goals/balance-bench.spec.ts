@@ -1,6 +1,7 @@
 /** The balance bench: proven set-ups, an impossible one explained and mended, the pan, the swing, what must be accurate, learning in two readings. */
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
+import { evaluate, workpiece, type Evaluation, type KitItem, type Loadout, type RigDocument, type SetUp } from '@tide-pebble/core';
 import { allKept, expect, fill, goTo, readout, test } from '../support/bench';
 
 test.use({ demo: true });
@@ -219,6 +220,49 @@ test('a rig that does not do as the figures say is read once, set, read again', 
   await expect(bench.getByText(/Reading 3 cannot be: the mass is not that of this rig/)).toBeVisible({ timeout: 30_000 });
   await bench.getByRole('button', { name: 'Take out reading 3' }).click();
   await expect(bench.getByText(/cannot be/)).toBeHidden();
+});
+
+/** The rig as it would really hang: set as the page has it, but with one mounted thing of another mass. */
+async function reallyHangs(page: Page, address: string, rigId: string, mounted: string, part: number): Promise<NonNullable<Evaluation['hung']>> {
+  const { documents } = (await (await page.request.get(`${address}/api/documents`)).json()) as { documents: readonly { kind: string; id: string; body: unknown }[] };
+  const all = <T>(kind: string): readonly T[] => documents.filter((d) => d.kind === kind).map((d) => d.body as T);
+  const rig = all<RigDocument>('rig').find((r) => r.id === rigId)!;
+  const made = workpiece(rig, all<Loadout>('loadout').find((l) => l.id === rig.loadout)!, new Map(all<KitItem>('kit').map((k) => [k.id, k] as const)));
+  if (!made.ok) throw new Error(made.reason);
+  const { assembly } = made.piece;
+  const pieces = assembly.pieces.map((p) => (p.isLoad && p.flat.owner === mounted ? { ...p, flat: { ...p.flat, mass: p.flat.mass * part } } : p));
+  expect(pieces).not.toEqual(assembly.pieces);
+  return evaluate({ ...assembly, pieces }, all<SetUp>('setup').find((s) => s.rig === rigId && s.loadout === rig.loadout)?.values ?? {}).hung!;
+}
+
+test('a rig with a secretly wrong mass is brought into its pool in two readings', async ({ bench, server }) => {
+  await onBench(bench, 'Whelk');
+  await bench.getByRole('button', { name: 'Trim it' }).click();
+  await expect(bench.getByText(/proven the lightest/)).toBeVisible();
+  await sheet(bench, 'Learn from it');
+  const lean = async (): Promise<number> => {
+    await allKept(bench);
+    const { rest } = (await reallyHangs(bench, server.address, 'rig-whelk', 'flood-body', 0.93)).hang;
+    return rest ? (Math.max(Math.abs(rest.noseDown), Math.abs(rest.leftSideDown)) * 180) / Math.PI : Infinity;
+  };
+  expect(await lean()).toBeGreaterThan(3);
+  for (const reading of [1, 2]) {
+    await allKept(bench);
+    const { hang, pitch } = await reallyHangs(bench, server.address, 'rig-whelk', 'flood-body', 0.93);
+    const toHalf = (angle: number): string => String(Math.round((angle * 360) / Math.PI) / 2);
+    await fill(bench, 'Nose down', toHalf(hang.rest!.noseDown));
+    await fill(bench, 'Left side down', toHalf(hang.rest!.leftSideDown));
+    if (pitch.drop.kind === 'falls') await fill(bench, 'Drop time', pitch.drop.time.toFixed(1));
+    await bench.getByRole('button', { name: 'Keep this reading' }).click();
+    await expect(bench.getByText(`Reading ${reading}`, { exact: true })).toBeVisible();
+    await expect(bench.getByRole('progressbar', { name: 'Learning from the readings' })).toBeHidden({ timeout: 30_000 });
+    const done = bench.getByRole('button', { name: 'Done: it is set so' });
+    const inPool = bench.getByText('Nothing to move: by these readings it is in its pool.');
+    await expect(done.or(inPool)).toBeVisible({ timeout: 30_000 });
+    if (await done.isVisible()) await done.click();
+  }
+  // Read to half a degree, so known to half a degree.
+  expect(await lean()).toBeLessThan(1.5);
 });
 
 test('a held rig and axes inside axes are trimmed by the same button', async ({ bench }) => {

@@ -10,6 +10,8 @@ export { FRAME_CHECKS } from './checks';
 // bends and cuts
 export { followBends, frameAlong, neutralFractionFor, outerStrain, stripStart, type BentStrip, type Stretch, type StripFrame } from './bend';
 export { bentStrip } from './memberBodies';
+export { atHand, keptAs, washerName, type AtHand } from './atHand';
+export { finishedLength } from './finishedLength';
 export { springBack, type SpringBack } from './springBack';
 export { cutLength, inserted, takeOff, type EndFitting } from './cutLength';
 export { cutLengthOf, memberEnds, type MemberEnd, type MemberEnds } from './memberEnds';

@@ -5,7 +5,7 @@ export { dropMotion, dropTime, FROM_LEVEL, type Drop, type Friction, type Pendul
 export { equivalentPendulum } from './equivalentPendulum';
 export { aboutAxis, heightForDrop, sliderForDrop, type HeightForDrop } from './dropTimeWanted';
 export { evaluate, type Calm, type Evaluation, type Hung } from './evaluate';
-export { shiftsOf, type BalanceSpread, type Contribution } from './spread';
+export { centreId, massId, shiftId, shiftsOf, type BalanceSpread, type Contribution } from './spread';
 export { adjusterSteps, readings, type AdjusterStep } from './adjusterSteps';
 export { moveLabel, turnsOf, wayOf } from './fixByAdjuster';
 export { quickBalance, type QuickBalance, type QuickReading } from './quickBalance';
@@ -42,7 +42,8 @@ export { energyAt, firstAcceleration, SAMPLE, swing, turnFromUp, type Joint as S
 export { drop as dropCondition, dropOf as dropOfSums, leanInPan, level as levelCondition, upright as uprightCondition, type Condition, type ConditionId } from './trim/conditions';
 export { riding, sumsAbout, trimProblem, withCounts, type Mover, type StackChoice, type TrimProblem } from './trim/trimProblem';
 export { wantedOf, type Wanted } from './trim/wantedOf';
-export { aboutSupport, accuracy, type Accuracy, type Chance, type Leeway, type Unsure } from './trim/accuracy';
+export { aboutSupport, accuracy, mendedBySlides, type Accuracy, type Chance, type Leeway, type Mended, type Unsure } from './trim/accuracy';
+export { mendedOnAxes, type AxisOffsets } from './trim/accuracyOfAxes';
 export { solveTrim, USUAL_PAN, type Aim, type Found, type Solved } from './trim/solveTrim';
 export { MOTIONS, type Motion } from './swing/motions';
 export { SETTLED, swingFigures, traceOf, turnAt, type AxisFigures, type SwingFigures, type SwingTrace } from './swing/swingFigures';

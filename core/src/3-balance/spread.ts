@@ -22,9 +22,17 @@ export interface Contribution {
   readonly share: number;
 }
 
-export interface Change extends Contribution {
+export interface Change {
+  /** The same figure of the same body, wherever the slides stand. */
+  readonly id: string;
+  readonly source: string;
+  readonly owner: string;
   readonly sums: Sums;
 }
+/** Of a body's place along one axis. */
+export const centreId = ({ owner, name }: Pick<FlatBody, 'owner' | 'name'>, axis: number): string => `centre ${axis} of ${owner} ${name}`;
+export const massId = (source: string): string => `mass ${source}`;
+export const shiftId = (source: string): string => `shift ${source}`;
 
 /**
  * Each source is moved by its standard uncertainty and the change of the outcome taken (first order, so a lean of many
@@ -60,17 +68,17 @@ export function shiftsOf(bodies: readonly FlatBody[]): readonly Change[] {
     if (body.massSpread > 0) {
       const one = scaleSums(own, body.massSpread / body.mass);
       const before = byMass.get(body.source);
-      byMass.set(body.source, { source: body.source, owner: before?.owner ?? body.owner, share: 0, sums: before ? addSums(before.sums, one) : one });
+      byMass.set(body.source, { id: massId(body.source), source: body.source, owner: before?.owner ?? body.owner, sums: before ? addSums(before.sums, one) : one });
     }
     for (const { source, by } of body.shifts ?? []) {
       const one = addScaledSums(moveSums(own, by), own, -1);
       const before = byPlace.get(source);
-      byPlace.set(source, { source, owner: before?.owner ?? body.owner, share: 0, sums: before ? addSums(before.sums, one) : one });
+      byPlace.set(source, { id: shiftId(source), source, owner: before?.owner ?? body.owner, sums: before ? addSums(before.sums, one) : one });
     }
     body.centreSpread.forEach((spread, axis) => {
       if (spread <= 0) return;
       const by = [0, 0, 0].map((_, i) => (i === axis ? spread : 0)) as unknown as Vec3;
-      centres.push({ source: `mass centre of ${body.name}`, owner: body.owner, share: 0, sums: addScaledSums(moveSums(own, by), own, -1) });
+      centres.push({ id: centreId(body, axis), source: `mass centre of ${body.name}`, owner: body.owner, sums: addScaledSums(moveSums(own, by), own, -1) });
     });
   }
   return [...byMass.values(), ...byPlace.values(), ...centres];

@@ -74,36 +74,55 @@ function onStep({ step, range }: Adjuster, value: number, rises: number): number
   return set < range[0] - 1e-12 || set > range[1] + 1e-12 ? Math.round(steps) * step + 0 : set;
 }
 
-/**
- * New settings that bring each axis's mass centre onto it, inside first as a maker does it; each is kept in its range and
- * on its step. An axis moves only by adjusters that leave the axes inside it where they are.
- */
-export function balancedAxes(assembly: Assembly, values: AdjusterValues, read: (values: AdjusterValues) => readonly AxisReading[]): AdjusterValues {
+/** What can be set on axes inside axes: each slide, where it stands, and how the mass centre on each axis goes with it, per m. */
+export interface AxisSlide {
+  readonly adjuster: Adjuster;
+  readonly here: number;
+  readonly ways: readonly Vec3[];
+}
+
+/** Every offset is straight in every slide: one look at each tells all. */
+export function axisSlides(assembly: Assembly, values: AdjusterValues, read: (values: AdjusterValues) => readonly AxisReading[]): readonly AxisSlide[] {
   const inOrder = valuesInOrder(assembly.rig, values);
   const base = read(values);
-  // Every offset is straight in every slide: one look at each tells all.
-  const slides = assembly.rig.adjusters.flatMap((adjuster, index) => {
+  return assembly.rig.adjusters.flatMap((adjuster, index) => {
     if (adjuster.kind === 'count') return [];
     const here = inOrder[index]!;
     const probe = adjuster.range[1] - here > 0.001 ? 0.001 : -0.001;
     const after = read({ ...values, [adjuster.id]: here + probe });
     return [{ adjuster, here, ways: base.map((axis, i): Vec3 => scale(subtract(after[i]!.offset, axis.offset), 1 / probe)) }];
   });
+}
+
+/**
+ * Settings that bring each axis's mass centre onto it, inside first as a maker does it, each within its range; and the
+ * offsets that are left, m. An axis moves only by adjusters that leave the axes inside it where they are. `kept`: the
+ * place a hand can set, for one that raises the mass centre by so much.
+ */
+export function setOnAxes(offsets: readonly Vec3[], slides: readonly AxisSlide[], kept: (adjuster: Adjuster, value: number, rises: number) => number = (_a, value) => value): { readonly set: ReadonlyMap<string, number>; readonly left: readonly Vec3[] } {
   const set = new Map(slides.map((s) => [s.adjuster.id, s.here]));
-  base.forEach((axis, i) => {
+  const left = offsets.map((from, i) => {
     const useful = slides.filter(({ ways }) => length(ways[i]!) > 1e-4 && ways.slice(0, i).every((w) => length(w) < 1e-4)).sort((a, b) => length(b.ways[i]!) - length(a.ways[i]!));
-    let offset = slides.reduce<Vec3>((sum, s) => addScaled(sum, s.ways[i]!, set.get(s.adjuster.id)! - s.here), axis.offset);
+    const goTo = ({ adjuster, ways }: AxisSlide, value: number): void => {
+      offset = addScaled(offset, ways[i]!, value - set.get(adjuster.id)!);
+      set.set(adjuster.id, value);
+    };
+    let offset = slides.reduce<Vec3>((sum, s) => addScaled(sum, s.ways[i]!, set.get(s.adjuster.id)! - s.here), from);
     // One after another, the strongest first, till none moves: two slides square to each other need one pass.
     for (let pass = 0; pass < 12; pass++) {
-      for (const { adjuster, ways } of useful) {
-        const way = ways[i]!;
-        const now = set.get(adjuster.id)!;
-        const kept = Math.min(adjuster.range[1], Math.max(adjuster.range[0], now - dot(offset, way) / dot(way, way)));
-        set.set(adjuster.id, kept);
-        offset = addScaled(offset, way, kept - now);
+      for (const slide of useful) {
+        const { adjuster: { id, range }, ways } = slide;
+        goTo(slide, Math.min(range[1], Math.max(range[0], set.get(id)! - dot(offset, ways[i]!) / dot(ways[i]!, ways[i]!))));
       }
     }
-    for (const { adjuster, ways } of useful) set.set(adjuster.id, onStep(adjuster, set.get(adjuster.id)!, ways[i]![2]));
+    for (const slide of useful) goTo(slide, kept(slide.adjuster, set.get(slide.adjuster.id)!, slide.ways[i]![2]));
+    return offset;
   });
+  return { set, left };
+}
+
+/** New settings for axes inside axes, each on the step of its hand. */
+export function balancedAxes(assembly: Assembly, values: AdjusterValues, read: (values: AdjusterValues) => readonly AxisReading[]): AdjusterValues {
+  const { set } = setOnAxes(read(values).map((axis) => axis.offset), axisSlides(assembly, values, read), onStep);
   return { ...values, ...Object.fromEntries(set) };
 }

@@ -1,6 +1,6 @@
 /** The flat blank of a bent bar with every mark to scribe on it before it is bent, measured from one end. */
 import { materialOf, type Vec3 } from '../0-base';
-import { bentStrip, cutLengthOf, springBack } from '../2-frame';
+import { bentStrip, finishedLength, springBack } from '../2-frame';
 import type { Body, Member, Rig } from '../model';
 
 export interface BarMark {
@@ -41,7 +41,7 @@ export function barPlans(rig: Rig): readonly BarPlan[] {
 
 function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, rig: Rig): BarPlan {
   const strip = bentStrip(member, nodes);
-  const finished = strip ? strip.developedLength : cutLengthOf(member, body);
+  const finished = finishedLength(member, body);
   const { section } = member.stock;
   const material = materialOf(member.stock.material, rig.materials);
   const marks: BarMark[] = [];

@@ -1,8 +1,8 @@
 /** A hole too near the end of its bar, or the edge of its plate. */
 import { dot, figure, rotationOf, say, subtract, transform, transpose, IDENTITY, type Finding } from '../../0-base';
 import type { Part } from '../../model';
+import { finishedLength } from '../finishedLength';
 import type { FrameCheck } from '../frameCheck';
-import { cutLengthOf } from '../memberEnds';
 
 /** From a hole's middle to the end, in hole diameters: less and the end tears out. */
 const LEAST = 1.5;
@@ -11,8 +11,9 @@ export const holeNearEnd: FrameCheck = {
   id: 'holeNearEnd',
   look: ({ rig }) =>
     rig.bodies.flatMap((body) => [
-      ...body.members.filter((m) => m.path.kind === 'straight').flatMap((member) => {
-        const length = cutLengthOf(member, body) + member.leftLong;
+      ...body.members.flatMap((member) => {
+        // What is left long is sawn off last: then this is the end.
+        const length = finishedLength(member, body);
         return member.holes.flatMap((hole) => found(member.id, member.name, hole.name, Math.min(hole.along, length - hole.along), hole.diameter));
       }),
       ...body.parts.flatMap(plateHoles),

@@ -17,6 +17,8 @@ const FLAT = 0.045; // of the tube's end, hammered flat
 const TAIL_BAR = 'aluminium-25x5';
 const STACK_ROOM = 0.09;
 const TAIL_END = 0.02; // from a bolt to the bar's end, so that the end does not tear
+/** Of the tube ahead of the hand, m: room for the bracket. */
+const LEAST_AHEAD = 0.15;
 const WANTED = 0.42; // of the tube behind the hand, to start from
 
 function layOut({ dimensions: d, choices }: FamilyInput) {
@@ -74,7 +76,7 @@ function build(input: FamilyInput): Rig {
       { id: 'two-hands', name: 'Both hands, reaching', contacts: ['hand-on-mark', 'second-hand'], arm: 0.35 },
     ],
     adjusters: [
-      { id: 'hold-mark', name: 'Hold mark', kind: 'mark', axis: [1, 0, 0], range: [-Math.min(0.25, d['holdFromRear']! - 0.1), Math.min(0.25, front[0] - 0.15)], step: 0.001, value: 0, moves: [{ kind: 'contact', id: 'hand-on-mark' }, { kind: 'contact', id: 'second-hand' }, { kind: 'part', id: 'grip' }] },
+      { id: 'hold-mark', name: 'Hold mark', kind: 'mark', axis: [1, 0, 0], range: [-Math.max(0, Math.min(0.25, d['holdFromRear']! - 0.1)), Math.max(0, Math.min(0.25, front[0] - LEAST_AHEAD))], step: 0.001, value: 0, moves: [{ kind: 'contact', id: 'hand-on-mark' }, { kind: 'contact', id: 'second-hand' }, { kind: 'part', id: 'grip' }] },
       ...(['tail-up', 'tail-down'] as const).map((id) => ({ id: `${id}-count`, name: id === 'tail-up' ? 'Upper tail washers' : 'Lower tail washers', kind: 'count' as const, range: [0, Math.floor(STACK_ROOM / washer.thickness + 1e-9)] as const, step: 1, value: 0, moves: [{ kind: 'station' as const, id }] })),
     ],
   };
@@ -154,7 +156,16 @@ function advise(input: FamilyInput): readonly Finding[] {
   const { dimensions: d } = input;
   const findings: Finding[] = [];
   const ahead = front[0];
-  if (ahead < 0.3) {
+  if (ahead < LEAST_AHEAD - 1e-9) {
+    const hold = Math.max(0.15, Math.floor((d['length']! - LEAST_AHEAD) * 1000) / 1000);
+    findings.push({
+      code: 'markOffTheTube', severity: 'stop', about: 'hand-on-mark', figure: figure('length', d['holdFromRear']!), limit: figure('length', hold),
+      title: ahead > 0 ? say`The hold mark lies ${figure('length', ahead)} from the front end.` : say`The hold mark lies off the tube.`,
+      why: say`The tube is ${figure('length', d['length']!)} long, and its bracket needs ${figure('length', LEAST_AHEAD)} ahead of the hand.`,
+      toDo: say`Hold it nearer the rear, or make the tube longer.`,
+      fixes: [{ label: say`Hold it ${figure('length', hold)} from the rear`, changes: [{ kind: 'dimension', id: 'holdFromRear', value: hold }] }],
+    });
+  } else if (ahead < 0.3) {
     findings.push({
       code: 'boomTooShortAhead', severity: 'note', about: 'tube', figure: figure('length', ahead), limit: figure('length', 0.3),
       title: say`Only ${figure('length', ahead)} of boom lies ahead of the hand.`,

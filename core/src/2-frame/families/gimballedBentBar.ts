@@ -16,6 +16,8 @@ import { lowerJointAndGrip, upperJoint } from '../parts/jointAndGrip';
 import { WASHERS } from '../parts/washers';
 
 const REAR_HOLE = 0.018; // from the bar's rear end: one and a half times the widest bolt, so the end does not tear
+const STAGE_SCREWS = 0.02; // each screw from the stage's middle
+const STAGE_BEHIND = 0.01; // bar kept behind the stage's rear screw, where it had none
 const TAIL_BEYOND_FOOT = 0.02; // bar kept behind the foot hole for the same reason
 const HAND_ROOM = 0.045; // below the grip, so that the rig may swing 20 degrees before it meets the fist
 const TRAVEL = { foreAft: 0.025, sideways: 0.012 };
@@ -33,7 +35,11 @@ interface Layout {
   readonly thickness: number;
 }
 
-function layOut({ dimensions: d, choices }: FamilyInput): Layout {
+/** Along the bar from its rear end, m. */
+const stageMiddle = ({ dimensions: d }: FamilyInput): number => d['pivotFromRear']! + d['stageFromPivot']!;
+
+function layOut(input: FamilyInput): Layout {
+  const { dimensions: d, choices } = input;
   const stock = FLAT_BARS[choices['bar']!]!;
   if (stock.section.kind !== 'flat') throw new TypeError('the bent bar is made of flat bar');
   const { thickness } = stock.section;
@@ -59,8 +65,8 @@ function layOut({ dimensions: d, choices }: FamilyInput): Layout {
     holes: [
       hole('hole-rear', 'rear weight bolt', REAR_HOLE, clear),
       hole('hole-joint', 'universal joint', d['pivotFromRear']!, 0.0085),
-      hole('hole-stage-rear', 'stage, rear screw', d['pivotFromRear']! + d['stageFromPivot']! - 0.02, 0.0053),
-      hole('hole-stage-front', 'stage, front screw', d['pivotFromRear']! + d['stageFromPivot']! + 0.02, 0.0053),
+      // Off the end there is no bar to drill, and advice says so.
+      ...[hole('hole-stage-rear', 'stage, rear screw', stageMiddle(input) - STAGE_SCREWS, 0.0053), hole('hole-stage-front', 'stage, front screw', stageMiddle(input) + STAGE_SCREWS, 0.0053)].filter((h) => h.along >= 0),
       hole('hole-front', 'front weight bolt', d['platformLength']! + arc / 2, clear),
       hole('hole-foot', 'foot weight bolt', footAlong, clear, true),
     ],
@@ -185,6 +191,17 @@ function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
       why: say`The foot hole needs ${figure('length', TAIL_BEYOND_FOOT)} of bar behind it, or the end tears out.`,
       toDo: say`Make the tail ${figure('length', tail)} long.`,
       fixes: [{ label: say`Make the tail ${figure('length', tail)}`, changes: [{ kind: 'dimension', id: 'tail', value: tail }] }],
+    });
+  }
+  const behind = stageMiddle(input) - STAGE_SCREWS;
+  if (behind < 0) {
+    const ahead = Math.ceil((input.dimensions['stageFromPivot']! + STAGE_BEHIND - behind) * 1000 - 1e-6) / 1000;
+    findings.push({
+      code: 'stageOffTheBar', severity: 'stop', about: 'stage-base', figure: figure('length', -behind), limit: null,
+      title: say`The stage's rear screw lies ${figure('length', -behind)} behind the end of the bar.`,
+      why: say`It needs ${figure('length', STAGE_BEHIND)} of bar behind it, or the end tears out.`,
+      toDo: say`Bring the stage forward, or leave more bar behind the pivot.`,
+      fixes: [{ label: say`Bring the stage forward by ${figure('length', ahead - input.dimensions['stageFromPivot']!)}`, changes: [{ kind: 'dimension', id: 'stageFromPivot', value: ahead }] }],
     });
   }
   const stackTop = add(lay.foot.at, scale(lay.foot.across, lay.thickness / 2 + input.dimensions['stackRoom']!))[2];

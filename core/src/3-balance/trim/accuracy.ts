@@ -8,8 +8,8 @@ import { MET, rolesOf, settle } from './settle';
 import type { TrimProblem } from './trimProblem';
 import type { ConditionId } from './conditions';
 
-/** A figure that may be off: by one `unit` of it the sums about the support change by `change`. */
-export interface Unsure {
+/** A figure that may be off: by one `unit` of it what is to be balanced changes by `change`. */
+export interface Unsure<C = Sums> {
   readonly id: string;
   readonly name: string;
   readonly kind: 'length' | 'angle' | 'mass';
@@ -18,7 +18,17 @@ export interface Unsure {
   /** Further than this is another rig, same unit. */
   readonly most: number;
   /** Per m, rad or kg. */
-  readonly change: Sums;
+  readonly change: C;
+}
+/** What is to be balanced, as sums or offsets that figures add to; and what the adjusters can mend of it. */
+export interface Mended<C> {
+  readonly still: C;
+  plus(state: C, change: C, by: number): C;
+  /** `more`: with so much more travel each way on one of the movers, m. */
+  mended(state: C, more?: { readonly mover: string; readonly by: number }): boolean;
+  fails(state: C): ConditionId | null;
+  /** Those whose travel counts. */
+  readonly movers: readonly string[];
 }
 export interface Leeway {
   readonly id: string;
@@ -59,53 +69,58 @@ export function aboutSupport(problem: TrimProblem): TrimProblem {
   return { ...problem, support: [0, 0, 0], fixed: moved(problem.fixed), groups: problem.groups.map((g) => ({ ...g, sums: moved(g.sums) })), stacks: problem.stacks.map((s) => ({ ...s, byCount: s.byCount.map(moved), rides: (s.rides ?? []).map((r) => ({ ...r, byCount: r.byCount.map(moved) })) })) };
 }
 
-/** `still`: washers on, about the support; the problem from `aboutSupport`. */
-export function accuracy(stepped: TrimProblem, still: Sums, unsure: readonly Unsure[], { seed, builds, tell = () => undefined }: { readonly seed: number; readonly builds: number; readonly tell?: (part: number) => void }): Accuracy {
+/** Of one support. `still`: washers on, about the support; the problem from `aboutSupport`. */
+export function mendedBySlides(stepped: TrimProblem, still: Sums): Mended<Sums> {
   // Whether travel is enough is asked, not whether a step is fine enough: settings between steps count.
   const problem: TrimProblem = { ...stepped, movers: stepped.movers.map((m) => ({ ...m, step: 0 })) };
   const roles = rolesOf(problem);
-  const trimmed = (of: TrimProblem, sums: Sums): boolean => sums.mass > 0 && settle(of, roles, sums).slack >= MET;
+  const wider = (more?: { readonly mover: string; readonly by: number }): TrimProblem => (more ? { ...problem, movers: problem.movers.map((m) => (m.id === more.mover ? { ...m, range: [m.range[0] - more.by, m.range[1] + more.by] as const } : m)) } : problem);
+  return {
+    still, plus: addScaledSums, movers: [...roles.foreAft, ...roles.sideways, ...roles.height].map((i) => problem.movers[i]!.id),
+    mended: (sums, more) => sums.mass > 0 && settle(wider(more), roles, sums).slack >= MET,
+    fails: (sums) => settle(problem, roles, sums).tightest,
+  };
+}
+
+export function accuracy<C>(of: Mended<C>, unsure: readonly Unsure<C>[], { seed, builds, tell = () => undefined }: { readonly seed: number; readonly builds: number; readonly tell?: (part: number) => void }): Accuracy {
   const leeway = unsure.map((u): Leeway => {
-    const off = (by: number): Sums => addScaledSums(still, u.change, by);
+    const off = (by: number): C => of.plus(of.still, u.change, by);
     const side = (way: 1 | -1): number | null => {
-      if (trimmed(problem, off(way * u.most))) return null;
-      if (!trimmed(problem, still)) return 0;
+      if (of.mended(off(way * u.most))) return null;
+      if (!of.mended(of.still)) return 0;
       let [works, fails] = [0, u.most];
       for (let i = 0; i < HALVINGS; i++) {
         const middle = (works + fails) / 2;
-        if (trimmed(problem, off(way * middle))) works = middle;
+        if (of.mended(off(way * middle))) works = middle;
         else fails = middle;
       }
       return works;
     };
     const [less, more] = [side(-1), side(1)];
     const tight = Math.min(less ?? Infinity, more ?? Infinity);
-    const beyond = tight === Infinity ? null : settle(problem, roles, off((tight === less ? -1 : 1) * (tight * 1.02 + u.most * 1e-4)));
-    return { id: u.id, name: u.name, kind: u.kind, spread: u.spread, less, more, fails: beyond?.tightest ?? null, spreads: u.spread > 0 ? tight / u.spread : Infinity };
+    const fails = tight === Infinity ? null : of.fails(off((tight === less ? -1 : 1) * (tight * 1.02 + u.most * 1e-4)));
+    return { id: u.id, name: u.name, kind: u.kind, spread: u.spread, less, more, fails, spreads: u.spread > 0 ? tight / u.spread : Infinity };
   });
-  const draws = drawnSums(still, unsure, seed, builds);
   let good = 0;
-  const failing: Sums[] = [];
-  draws.forEach((sums, n) => {
-    if (trimmed(problem, sums)) good++;
-    else failing.push(sums);
+  const failing: C[] = [];
+  drawn(of, unsure, seed, builds).forEach((state, n) => {
+    if (of.mended(state)) good++;
+    else failing.push(state);
     if (n % TOLD_EVERY === 0) tell((0.7 * n) / builds);
   });
   const part = good / builds;
-  const used = [...roles.foreAft, ...roles.sideways, ...roles.height];
-  const withMore = used.flatMap((i, k) => MORE_TRAVEL.map((by, j) => {
-    tell(0.7 + (0.3 * (2 * k + j)) / (2 * used.length));
-    const wider = { ...problem, movers: problem.movers.map((m, n) => (n === i ? { ...m, range: [m.range[0] - by, m.range[1] + by] as const } : m)) };
+  const withMore = of.movers.flatMap((mover, k) => MORE_TRAVEL.map((by, j) => {
+    tell(0.7 + (0.3 * (2 * k + j)) / (2 * of.movers.length));
     // More travel never harms: only what failed is tried again, and of many a share stands for all.
     const tried = failing.slice(0, RETRIED);
-    const mended = tried.length === 0 ? 0 : tried.filter((sums) => trimmed(wider, sums)).length / tried.length;
-    return { mover: problem.movers[i]!.id, by, part: (good + mended * failing.length) / builds };
+    const mended = tried.length === 0 ? 0 : tried.filter((state) => of.mended(state, { mover, by })).length / tried.length;
+    return { mover, by, part: (good + mended * failing.length) / builds };
   }));
   return { leeway: leeway.sort((a, b) => a.spreads - b.spreads), chance: { builds, part, uncertain: Math.sqrt((part * (1 - part)) / builds) }, withMore };
 }
 
 /** Builds drawn by chance, every figure off by its own spread, independent of the others. */
-function drawnSums(still: Sums, unsure: readonly Unsure[], seed: number, builds: number): readonly Sums[] {
+function drawn<C>(of: Mended<C>, unsure: readonly Unsure<C>[], seed: number, builds: number): readonly C[] {
   const draw = normalDraws(seed);
-  return Array.from({ length: builds }, () => unsure.reduce((sum, u) => addScaledSums(sum, u.change, u.spread * draw()), still));
+  return Array.from({ length: builds }, () => unsure.reduce((state, u) => of.plus(state, u.change, u.spread * draw()), of.still));
 }

@@ -7,7 +7,7 @@ import { ellipticK, STANDARD_GRAVITY } from '../../0-base';
 import type { Sums } from '../../1-load';
 import { steadyPan } from '../pan/panLean';
 
-export type ConditionId = 'upright' | 'levelForeAft' | 'levelSideways' | 'dropPitch' | 'dropRoll' | 'mass' | 'added' | 'calmPitch' | 'calmRoll' | 'calmPan' | 'panLean' | 'wristNose' | 'wristSides' | 'overSupport' | 'bin' | 'bag';
+export type ConditionId = 'upright' | 'levelForeAft' | 'levelSideways' | 'dropPitch' | 'dropRoll' | 'mass' | 'added' | 'calmPitch' | 'calmRoll' | 'calmPan' | 'panLean' | 'wristNose' | 'wristSides' | 'overSupport' | 'axis' | 'bin' | 'bag';
 
 /** constant + mass·m + first·(x, y, z) + inertia·(xx, yy, zz) must not be above nought, for sums about the support. */
 export interface Bound {

@@ -1,0 +1,129 @@
+/** A sheet of the bench on its own, for component specs: the real computation on the page's own thread, and what it asked of the store written down. */
+import type { Type } from '@angular/core';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { BehaviorSubject, combineLatest, map, Observable } from 'rxjs';
+import { judged, type AdjusterValues, type BinItem, type Change, type Edit, type KitItem, type Loadout, type LogEntry, type RigDocument, type SetUp } from '@tide-pebble/core';
+import { stockPlan } from '@tide-pebble/core/making';
+import { Documents } from '../services/documents';
+import { Jobs } from '../services/jobs';
+import { Workspace, type Bench, type BenchState } from '../services/workspace';
+import { answer, type JobMessage, type JobName, type JobRequest, type JobResult } from '../workers/jobs';
+import { Notices } from '../ui/notices';
+import { camera, loadout } from './bench';
+
+export class PlayedWorkspace {
+  readonly bench$: BehaviorSubject<BenchState>;
+  readonly kit$ = new BehaviorSubject<ReadonlyMap<string, KitItem>>(new Map([[camera.id, camera]]));
+  readonly loadouts$ = new BehaviorSubject<readonly Loadout[]>([loadout]);
+  readonly setups$ = new BehaviorSubject<readonly SetUp[]>([]);
+  readonly log$ = new BehaviorSubject<readonly LogEntry[]>([]);
+  readonly bin$ = new BehaviorSubject<readonly BinItem[]>([]);
+  readonly stock$: Observable<unknown>;
+  readonly applied: (readonly Change[])[] = [];
+  readonly edited: Edit[] = [];
+  readonly set: AdjusterValues[] = [];
+
+  constructor(private bench: Bench) {
+    this.bench$ = new BehaviorSubject<BenchState>({ kind: 'ready', bench });
+    this.stock$ = combineLatest([this.bench$, this.bin$]).pipe(map(([state, bin]) => (state.kind === 'ready' ? stockPlan(state.bench.piece.rig, state.bench.values, bin, state.bench.rig.kerf) : null)));
+  }
+
+  get now(): Bench {
+    return this.bench;
+  }
+
+  edit(_label: string, edits: Edit | readonly Edit[]): boolean {
+    this.edited.push(...[edits].flat());
+    return true;
+  }
+
+  editRig(_label: string, change: (rig: RigDocument) => RigDocument): void {
+    this.put({ ...this.bench, rig: change(this.bench.rig) });
+  }
+
+  apply(_label: string, changes: readonly Change[]): void {
+    this.applied.push(changes);
+  }
+
+  /** As the store would: the bench follows. */
+  setAdjusters(_label: string, values: AdjusterValues): void {
+    this.set.push(values);
+    this.put({ ...this.bench, values: { ...this.bench.values, ...values } });
+  }
+
+  put(bench: Bench): void {
+    this.bench = { ...bench, judged: judged(bench.piece, bench.values, bench.rig.wants) };
+    this.bench$.next({ kind: 'ready', bench: this.bench });
+  }
+}
+
+export class PlayedDocuments {
+  readonly committed: { readonly label: string; readonly edits: readonly { readonly kind: string; readonly id: string; readonly body: unknown }[] }[] = [];
+  constructor(private readonly workspace: PlayedWorkspace) {}
+
+  all(): readonly unknown[] {
+    return [];
+  }
+
+  commit(label: string, edits: PlayedDocuments['committed'][number]['edits']): void {
+    this.committed.push({ label, edits });
+    const after = <T extends { readonly id: string }>(kind: string, before: readonly T[]): readonly T[] => {
+      const mine = edits.filter((e) => e.kind === kind);
+      return mine.length === 0 ? before : [...before.filter((b) => !mine.some((e) => e.id === b.id)), ...mine.flatMap((e) => (e.body === null ? [] : [e.body as T]))];
+    };
+    this.workspace.log$.next(after('log', this.workspace.log$.value));
+    this.workspace.bin$.next(after('bin', this.workspace.bin$.value));
+  }
+}
+
+class PlayedJobs {
+  readonly asked: JobName[] = [];
+  run<N extends JobName>(name: N, input: JobRequest<N>): Observable<JobResult<N>> {
+    this.asked.push(name);
+    return new Observable((subscriber) => {
+      answer({ id: 1, name, input } as unknown as JobMessage, (said) => {
+        if ('result' in said) subscriber.next(said.result as JobResult<N>);
+        if ('fault' in said) subscriber.error(new Error(said.fault));
+      });
+      subscriber.complete();
+    });
+  }
+}
+
+export interface Sheet<T> {
+  readonly page: HTMLElement;
+  readonly fixture: ComponentFixture<T>;
+  readonly workspace: PlayedWorkspace;
+  readonly documents: PlayedDocuments;
+  readonly jobs: PlayedJobs;
+  readonly said: string[];
+  /** Presses the button with these words and waits for the page. */
+  press(words: string | RegExp): Promise<void>;
+  button(words: string | RegExp): HTMLButtonElement | undefined;
+}
+
+export async function sheet<T>(component: Type<T>, bench: Bench, prepare: (workspace: PlayedWorkspace) => void = () => undefined): Promise<Sheet<T>> {
+  const workspace = new PlayedWorkspace(bench);
+  prepare(workspace);
+  const documents = new PlayedDocuments(workspace);
+  const jobs = new PlayedJobs();
+  const said: string[] = [];
+  const notices = { say: (text: string) => said.push(text), sayWithUndo: (text: string) => said.push(text) };
+  TestBed.resetTestingModule().configureTestingModule({ imports: [component], providers: [provideRouter([]), { provide: Workspace, useValue: workspace }, { provide: Documents, useValue: documents }, { provide: Jobs, useValue: jobs }, { provide: Notices, useValue: notices }] });
+  // What a sheet defers is fetched first.
+  await TestBed.compileComponents();
+  const fixture = TestBed.createComponent(component);
+  await fixture.whenStable();
+  const page = fixture.nativeElement as HTMLElement;
+  const button = (words: string | RegExp): HTMLButtonElement | undefined => [...page.querySelectorAll('button')].find((b) => (typeof words === 'string' ? b.textContent.trim() === words : words.test(b.textContent)));
+  return {
+    page, fixture, workspace, documents, jobs, said, button,
+    press: async (words) => {
+      const found = button(words);
+      if (!found) throw new Error(`no button “${String(words)}” among ${[...page.querySelectorAll('button')].map((b) => b.textContent.trim()).join(' | ')}`);
+      found.click();
+      await fixture.whenStable();
+    },
+  };
+}
