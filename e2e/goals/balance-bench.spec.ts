@@ -139,6 +139,14 @@ test('a rig that leans in a pan is laid out till it does not: moves that keep it
   expect(Number(lean?.[1] ?? 0)).toBeLessThan(0.5);
   // Level as it was all the while.
   expect(await readout(bench, 'Nose')).toMatch(/level|0\.\d°/);
+  // Its strip is cut and bought with the rest; and trimmed again it keeps its drop and pans as level.
+  await bench.getByRole('button', { name: 'Set it so that it leans least' }).click();
+  await expect(bench.getByText(/most level in a pan|Not proven best/)).toBeVisible({ timeout: 60_000 });
+  const again = /([\d.]+)° (nose|left|right)/.exec(await usual.innerText());
+  expect(Number(again?.[1] ?? 0)).toBeLessThan(1);
+  await allKept(bench);
+  await goTo(bench, 'Stock');
+  await expect(bench.getByText(/strip for the foot/i).first()).toBeVisible();
 });
 
 test('two set-ups through the lens: played, scrubbed, compared with figures, and out as CSV and JSON', async ({ bench }) => {

@@ -31,7 +31,7 @@ type EditOf<K extends Edit['kind']> = Extract<Edit, { kind: K }>;
 function applied(rig: Rig, edit: Edit): Rig | null {
   switch (edit.kind) {
     case 'add': return withPart(rig, edit);
-    case 'addMember': return inBody(rig, edit.body, (body) => withMember(body, edit));
+    case 'addMember': return follows(inBody(rig, edit.body, (body) => withMember(body, edit)), edit);
     case 'addStation': return withStation(rig, edit);
     case 'weigh': return weighed(rig, edit);
     case 'remove': return removed(rig, edit.target);
@@ -105,8 +105,13 @@ function removed(rig: Rig, target: string): Rig | null {
     const members = b.members.filter((m) => !gone.has(m.id) && !gone.has(m.from) && !gone.has(m.to));
     const left = new Set([...b.members.filter((m) => !members.includes(m)).map((m) => m.id), ...gone]);
     const touched = new Set(b.members.filter((m) => left.has(m.id)).flatMap((m) => [m.from, m.to]));
-    const joints = b.joints.filter((j) => !gone.has(j.id) && !gone.has(j.node)).map((j) => ({ ...j, joins: j.joins.filter((id) => !left.has(id)) }));
-    const used = new Set([...members.flatMap((m) => [m.from, m.to]), ...joints.filter((j) => j.joins.length > 0).map((j) => j.node)]);
+    const ends = new Set(members.flatMap((m) => [m.from, m.to]));
+    const joined = b.joints.filter((j) => !gone.has(j.id) && !gone.has(j.node)).map((j) => ({ ...j, joins: j.joins.filter((id) => !left.has(id)) }));
+    // With one thing left, and no member that ends there, there is nothing to join.
+    const over = new Set(joined.filter((j) => !ends.has(j.node) && j.joins.length < 2 && b.joints.find((o) => o.id === j.id)!.joins.length > j.joins.length).map((j) => j.id));
+    const joints = joined.filter((j) => !over.has(j.id));
+    for (const j of joined) if (over.has(j.id)) touched.add(j.node);
+    const used = new Set([...ends, ...joints.filter((j) => j.joins.length > 0).map((j) => j.node)]);
     const nodes = b.nodes.filter((n) => !gone.has(n.id) && (!touched.has(n.id) || used.has(n.id)));
     return refit({ ...b, members, nodes, joints, parts: b.parts.filter((p) => !gone.has(p.id)), stations: b.stations.filter((s) => !gone.has(s.id)) }, touched);
   });
@@ -128,6 +133,26 @@ function withMember(body: Body, { nodes, member, joints }: EditOf<'addMember'>):
   const own: Joint[] = pair.flatMap((m, i) => joints.filter((j) => !jointed.has(i === 0 ? j.node : twinOf(j.node))).map((j) => (i === 0 ? j : { ...j, id: `${j.id}-twin`, node: twinOf(j.node), joins: j.joins.map((id) => (id === member.id ? m.id : id)) })));
   const joined = next.joints.map((j) => ({ ...j, joins: [...j.joins, ...pair.filter((m) => (m.from === j.node || m.to === j.node) && !j.joins.includes(m.id)).map((m) => m.id)] }));
   return refit({ ...next, joints: [...joined, ...own] }, new Set(pair.flatMap((m) => [m.from, m.to])));
+}
+
+/** What is bolted only to what an adjuster moves is moved by it too, with the bolt and nut of its own. */
+function follows(rig: Rig | null, { member, joints }: EditOf<'addMember'>): Rig | null {
+  if (!rig) return null;
+  const elsewhere = new Set(rig.bodies.flatMap((b) => b.joints.filter((j) => !j.joins.includes(member.id)).flatMap((j) => j.joins)));
+  const members = new Set(rig.bodies.flatMap((b) => b.members.map((m) => m.id)));
+  const all = rig.adjusters.filter((a) => a.kind !== 'count');
+  const isMoved = (id: string): boolean => all.some((a) => a.moves.some((m) => m.id === id));
+  const own = (id: string): boolean => id === member.id || (!members.has(id) && !elsewhere.has(id) && !isMoved(id));
+  const follow = joints.filter((j) => j.joins.includes(member.id)).flatMap((j) => {
+    const [mine, others] = [j.joins.filter(own), j.joins.filter((id) => !own(id))];
+    return others.length > 0 ? [{ mine, others }] : [];
+  });
+  const adjusters = rig.adjusters.map((a) => {
+    if (a.kind === 'count') return a;
+    const more = follow.flatMap(({ mine, others }) => (others.every((id) => a.moves.some((m) => m.id === id)) ? mine : []));
+    return more.length === 0 ? a : { ...a, moves: [...a.moves, ...more.map((id) => ({ kind: members.has(id) ? ('member' as const) : ('part' as const), id }))] };
+  });
+  return { ...rig, adjusters };
 }
 
 function withStation(rig: Rig, { body, station, countMost }: EditOf<'addStation'>): Rig | null {

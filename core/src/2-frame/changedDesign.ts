@@ -2,6 +2,7 @@
 import type { Change } from '../0-base';
 import type { Design, Edit } from '../model';
 import { endCap } from './parts/hardware';
+import { fastenerId, outrigger, outriggerId } from './parts/outrigger';
 import { stockById } from './parts/stocks';
 import { withEdit } from './withEdit';
 
@@ -22,6 +23,15 @@ function editOf(change: Change, newId: () => string): readonly Edit[] {
     case 'screw': return [{ kind: 'screw', id: newId(), target: change.id, length: change.length }];
     case 'move': return [{ kind: 'move', id: newId(), target: change.id, by: change.by }];
     case 'cap': return [{ kind: 'add', id: newId(), body: change.body, part: endCap({ id: `cap-${newId()}`, at: change.at, axis: change.axis, across: change.across }) }];
+    case 'carry': {
+      const made = outrigger(change);
+      if (!made) return [];
+      return [
+        ...(change.again ? [outriggerId(change.weight.id), fastenerId(change.weight.id)].map((target): Edit => ({ kind: 'remove', id: newId(), target })) : []),
+        { kind: 'add', id: newId(), body: change.body, part: made.fastener },
+        { kind: 'addMember', id: newId(), body: change.body, nodes: [...made.nodes], member: made.member, joints: [made.joint] },
+      ];
+    }
     case 'restock': {
       const stock = stockById(change.stock);
       return stock ? [{ kind: 'restock', id: newId(), target: change.id, stock }] : [];

@@ -48,5 +48,6 @@ export { solveTrim, USUAL_PAN, type Aim, type Found, type Solved } from './trim/
 export { MOTIONS, type Motion } from './swing/motions';
 export { SETTLED, swingFigures, traceOf, turnAt, type AxisFigures, type SwingFigures, type SwingTrace } from './swing/swingFigures';
 export { bareSwinger, swingerOf, type Swinger } from './swing/swinger';
-export { panPlans, type PanInput, type PanMove, type PanPlan } from './pan/panPlans';
+export { panPlans, type PanPlan } from './pan/panPlans';
+export { type PanInput, type PanMove } from './pan/panWays';
 export { panReading, panRigOf, smallLean, type PanReading } from './pan/panReading';

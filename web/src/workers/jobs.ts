@@ -1,11 +1,12 @@
 /** The messages between page and worker. Workers are thin: they parse the message, call the core and answer. */
-import { swing, tradeCurve, trimExplained, type AdjusterValues, type Aim, type Assembly, type BinItem, type Rig, type SwingInput, type ExplainedTrim, type SwingOutcome, type TradePoint, type Wants } from '@tide-pebble/core';
+import { bodiesBeyond, evaluate, panPlans, swing, tradeCurve, trimExplained, type AdjusterValues, type Aim, type Assembly, type BinItem, type PanPlan, type Rig, type SwingInput, type ExplainedTrim, type SwingOutcome, type TradePoint, type Wants } from '@tide-pebble/core';
 import { accuracyOf, chooseFamilies, cure, learnFrom, setUpsFor, sizesForAll, stockPlan, type AccuracyInput, type AccuracyOutcome, type Candidate, type ChooseInput, type Cure, type CureInput, type LearnInput, type LearnOutcome, type SetUpRow, type SetUpsInput, type SizesForAll, type StockPlan } from '@tide-pebble/core/making';
 import { readTable, type TableInput, type TableOutcome, type TablePart } from './read-table';
 
 export interface JobInputs {
   readonly trim: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants; readonly aim: Aim };
   readonly trade: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants };
+  readonly pan: { readonly assembly: Assembly; readonly values: AdjusterValues };
   readonly setUps: SetUpsInput;
   readonly sizes: SetUpsInput;
   readonly accuracy: AccuracyInput;
@@ -19,6 +20,7 @@ export interface JobInputs {
 export interface JobResults {
   readonly trim: ExplainedTrim;
   readonly trade: readonly TradePoint[];
+  readonly pan: readonly PanPlan[];
   readonly setUps: readonly SetUpRow[];
   readonly sizes: SizesForAll;
   readonly accuracy: AccuracyOutcome;
@@ -53,6 +55,7 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
   switch (message.name) {
     case 'trim': return trimExplained(message.input.assembly, message.input.values, message.input.wants, { aim: message.input.aim, tell: ofOne });
     case 'trade': return tradeCurve(message.input.assembly, message.input.values, message.input.wants, ofOne);
+    case 'pan': return plansFor(message.input);
     case 'setUps': return setUpsFor(message.input, ofOne);
     case 'learn': return learnFrom(message.input);
     case 'sizes': return sizesForAll(message.input, ofOne);
@@ -63,4 +66,9 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
     case 'cure': return cure(message.input, ofOne);
     case 'table': return readTable(message.input, tell);
   }
+}
+
+function plansFor({ assembly, values }: JobInputs['pan']): readonly PanPlan[] {
+  const { hung, pieces } = evaluate(assembly, values);
+  return hung ? panPlans({ rig: assembly.rig, values, hung, pieces, carries: bodiesBeyond(assembly.rig, hung.pivot) }) : [];
 }

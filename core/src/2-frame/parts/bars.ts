@@ -23,6 +23,7 @@ export const RODS: Readonly<Record<string, Stock>> = {
   'rod-m6': rod('threaded rod M6', 'steel', 0.006, 1.6, 0.001),
   'rod-m8': rod('threaded rod M8', 'steel', 0.008, 2.2, 0.00125),
   'rod-m10': rod('threaded rod M10', 'steel', 0.01, 3, 0.0015),
+  'rod-m12': rod('threaded rod M12', 'steel', 0.012, 3.8, 0.00175),
   'rod-1/4in': rod('threaded rod 1/4-20', 'steel', 0.00635, 2, 0.00127),
   'rod-3/8in': rod('threaded rod 3/8-16', 'steel', 0.009525, 2.9, 0.0015875),
   'round-8': rod('aluminium round 8', 'aluminium', 0.008, 2.5),

@@ -1,129 +1,170 @@
 /**
  * What to move so that a pan does not lean: both products of inertia about the pivot to nought at once, with the rig level
- * as before. Weights go up, ahead or aside against one another, and slides with them; the best their travel allows.
+ * as before, and with the strips and rods counted that carry weights to their new places; the best that reach and travel allow.
  */
-import { solveDefinite, type Vec3 } from '../../0-base';
-import { addSums, NO_SUMS, sumsOf, sumsOfOne, type Sums } from '../../1-load';
-import { valuesInOrder, type AdjusterValues, type PlacedPiece } from '../../2-frame';
-import type { Rig } from '../../model';
-import type { Hung } from '../evaluate';
+import { add, addMatrix, scale, solveDefinite, type Change } from '../../0-base';
+import { addSums, NO_SUMS, type Sums } from '../../1-load';
+import { dropOf } from '../trim/conditions';
 import { panRigOf, smallLean } from './panReading';
+import { panWays, type PanInput, type PanMove, type PanWay } from './panWays';
 
-export interface PanMove {
-  readonly id: string;
-  readonly name: string;
-  /** A thing by itself, or an adjuster and what it carries. */
-  readonly kind: 'thing' | 'adjuster';
-  readonly along: Vec3;
-  /** m along `along`. */
-  readonly by: number;
-}
 export interface PanPlan {
   readonly moves: readonly PanMove[];
-  /** Part of what makes it lean that this takes away: one, or less where nothing may be moved so far. */
+  /** Which lean, and what part of it: one, or less where nothing may be moved so far. */
+  readonly takes: 'both' | 'nose' | 'sides';
   readonly takesAway: number;
-  /** The mass centre stays at its height. */
-  readonly keepsHeight: boolean;
-}
-export interface PanInput {
-  readonly rig: Rig;
-  readonly values: AdjusterValues;
-  readonly hung: Hung;
-  readonly pieces: readonly PlacedPiece[];
-  /** Bodies that hang. */
-  readonly carries: ReadonlySet<string>;
-  /** By what a thing is moved, itself or its twin, and whether with a twin; null for what does not move by itself. */
-  readonly movesAs: (owner: string) => { readonly id: string; readonly pair: boolean } | null;
+  /** From level in pitch, s; null where it would turn over. */
+  readonly dropPitch: number | null;
+  readonly changes: readonly Change[];
 }
 
-/** A thing may be moved this far; further is another rig, m. */
-const FAR = 0.12;
 /** Less than a hand sets by eye, m. */
 const LEAST = 5e-4;
 /** A lean under a third of a degree in a usual pan, 45° a second, is not seen. */
 const SEEN = 0.006;
 const SEEN_AT = Math.PI / 4;
-/** Ways of moving looked at, those that do most first; all pairs and threes of them are tried. */
+/** Ways of moving looked at, those that do most first; all pairs and threes of them are tried, and fours of fewer. */
 const LOOKED_AT = 18;
+const LOOKED_AT_BY_FOURS = 12;
 const AT_MOST = 4;
+/** Of those, so many are worked out with what carries the weights. */
+const WORKED_OUT = 40;
 const PLANS = 3;
-const SAME_HEIGHT = 3e-4;
+/** A tenth taken away, or it is not worth a move. */
+const WORTHWHILE = 0.1;
+/** Newton's steps, and where they end: m. */
+const STEPS = 12;
+const CLOSE = 1e-9;
+/** For how a way's sums change at a place, m. */
+const APART = 1e-5;
+/** Nothing of a sum, kg m or kg m². */
+const NOUGHT = 1e-9;
 
-/** One way to move something, and what a metre of it changes: exact for one straight way, whatever its length. */
-interface Way extends Omit<PanMove, 'by'> {
-  readonly range: readonly [number, number];
-  /** First moments ahead, to the left and up, kg; products Ixz and Iyz, kg m. */
-  readonly first: Vec3;
-  readonly xz: number;
-  readonly yz: number;
+/** Sums that must change by so much: products that lean, and first moments, which must not change at all. */
+interface Goal {
+  readonly of: (sums: Sums) => number;
+  readonly slope: (way: PanWay) => number;
+  readonly target: number;
 }
 
-/** Plans with the fewest moves first, of those the smallest; empty where nothing is seen to lean. */
+/**
+ * First what keeps the height of the mass centre too, and so about its drop; then the fewest and smallest moves. Where nothing
+ * takes away both leans, what takes away the larger and leaves the other. Empty where nothing is seen to lean. For a worker: some tenths of a second.
+ */
 export function panPlans(input: PanInput): readonly PanPlan[] {
-  const { hung } = input;
-  const rig = panRigOf(hung);
+  const rig = panRigOf(input.hung);
   const lean = smallLean(rig, SEEN_AT);
-  const seen = { xz: Math.abs(lean.noseUp) > SEEN, yz: Math.abs(lean.leftUp) > SEEN };
-  if (!seen.xz && !seen.yz) return [];
-  const target = { xz: -rig.inertia[0][2], yz: -rig.inertia[1][2] };
-  const ways = waysOf(input, seen);
-  const found: { readonly plan: PanPlan; readonly most: number }[] = [];
-  for (let size = 1; size <= AT_MOST && !found.some((f) => f.plan.takesAway === 1); size++) {
-    for (const set of setsOf(size === AT_MOST ? ways.slice(0, LOOKED_AT / 2) : ways, size)) {
-      if (new Set(set.map((w) => w.id)).size < size) continue;
-      const rows = [
-        { row: set.map((w) => w.xz), target: seen.xz ? target.xz : 0 }, { row: set.map((w) => w.yz), target: seen.yz ? target.yz : 0 },
-        { row: set.map((w) => w.first[0]), target: 0 }, { row: set.map((w) => w.first[1]), target: 0 },
-      ].filter(({ row, target: t }) => t !== 0 || row.some((x) => Math.abs(x) > 1e-9));
-      // What leans must be within reach of the set.
-      if (rows.some(({ row }) => row.every((x) => Math.abs(x) <= 1e-9))) continue;
-      // More things than there is something to keep or take away share it, each moving less.
-      if (rows.length === 0 || rows.length > size) continue;
-      const by = solve(rows);
-      if (!by || by.some((u) => Math.abs(u) < LEAST)) continue;
-      const part = set.reduce((least, w, i) => Math.min(least, Math.max(0, w.range[by[i]! > 0 ? 1 : 0] / by[i]!)), 1);
-      if (!(part > 0.05)) continue;
-      const up = set.reduce((sum, w, i) => sum + w.first[2] * by[i]! * part, 0);
-      found.push({ most: Math.max(...by.map(Math.abs)), plan: { takesAway: part, keepsHeight: Math.abs(up) < SAME_HEIGHT * rig.mass, moves: set.map(({ id, name, kind, along }, i) => ({ id, name, kind, along, by: part * by[i]! })) } });
+  const seen = [Math.abs(lean.noseUp) > SEEN, Math.abs(lean.leftUp) > SEEN] as const;
+  if (!seen[0] && !seen[1]) return [];
+  const ways = panWays(input);
+  const product = (i: 0 | 1, away: boolean): Goal => ({ of: (s) => s.inertia[i][2], slope: (w) => (i === 0 ? w.xz : w.yz), target: away ? -rig.inertia[i][2] : 0 });
+  const level = ([0, 1] as const).map((i): Goal => ({ of: (s) => s.first[i], slope: (w) => w.first[i], target: 0 }));
+  const height: Goal = { of: (s) => s.first[2] - rig.fromPivot[2] * s.mass, slope: (w) => w.first[2], target: 0 };
+  const goals = (which: readonly [boolean, boolean]): readonly Goal[] => [product(0, which[0]), product(1, which[1]), ...level];
+  const plan = ({ set, by, part, sums }: Worked, takes: PanPlan['takes']): PanPlan => {
+    const moves = set.map((w, i) => w.move(by[i]!));
+    const about = { mass: rig.mass + sums.mass, first: add(scale(rig.fromPivot, rig.mass), sums.first), inertia: addMatrix(rig.inertia, sums.inertia) };
+    return { moves, takes, takesAway: part, dropPitch: about.first[2] < 0 ? dropOf('pitch', about) : null, changes: moves.flatMap((m) => m.changes) };
+  };
+  const both = seen[0] && seen[1];
+  const kept = search(ways, seen, [...goals(seen), height]).filter((f) => f.part === 1);
+  const found = search(ways, seen, goals(seen));
+  const plans = [...kept.slice(0, 1), ...found].map((f) => plan(f, both ? 'both' : seen[0] ? 'nose' : 'sides')).filter(different).slice(0, PLANS);
+  if (plans.length > 0 || !both) return plans;
+  const larger = Math.abs(lean.noseUp) >= Math.abs(lean.leftUp);
+  const one = [larger, !larger] as const;
+  return search(ways, one, goals(one)).map((f) => plan(f, larger ? 'nose' : 'sides')).filter(different).slice(0, PLANS);
+}
+
+/** What takes all of it away, the shortest moves first, of the fewest things that can; else the one that takes away most. */
+function search(all: readonly PanWay[], seen: readonly [boolean, boolean], goals: readonly Goal[]): readonly Worked[] {
+  const does = (w: PanWay): number => Math.max(seen[0] ? Math.abs(w.xz) : 0, seen[1] ? Math.abs(w.yz) : 0) + 0.05 * Math.hypot(w.first[0], w.first[1]);
+  const ways = [...all].sort((a, b) => does(b) - does(a)).slice(0, LOOKED_AT);
+  const found: Worked[] = [];
+  for (let size = 1; size <= AT_MOST && !found.some((f) => f.part === 1); size++) {
+    const sets = setsOf(size === AT_MOST ? ways.slice(0, LOOKED_AT_BY_FOURS) : ways, size).flatMap((set) => straight(set, goals));
+    for (const { set, by } of sets.sort((a, b) => b.part - a.part || a.most - b.most).slice(0, WORKED_OUT)) {
+      const worked = workedOut(set, by, goals);
+      if (worked) found.push(worked);
     }
   }
-  const whole = found.filter((f) => f.plan.takesAway === 1).sort((a, b) => a.most - b.most);
-  const best = whole.length > 0 ? whole : found.sort((a, b) => worth(b.plan) - worth(a.plan)).slice(0, 1);
-  // Not three plans with the same first thing.
-  return best.filter((f, i) => best.slice(0, i).every((g) => g.plan.moves.some((m) => !f.plan.moves.some((n) => n.id === m.id)))).slice(0, PLANS).map((f) => f.plan);
+  const whole = found.filter((f) => f.part === 1).sort((a, b) => a.most - b.most);
+  return whole.length > 0 ? whole : found.sort((a, b) => worth(b) - worth(a)).slice(0, 1);
+}
+
+interface Tried {
+  readonly set: readonly PanWay[];
+  readonly by: readonly number[];
+  readonly part: number;
+  /** The longest of its moves, m. */
+  readonly most: number;
+}
+interface Worked extends Tried {
+  readonly sums: Sums;
 }
 
 /** One more thing to move is worth it for a tenth more taken away. */
-const worth = ({ takesAway, moves }: PanPlan): number => takesAway - 0.1 * moves.length;
+const worth = ({ part, set }: Worked): number => part - 0.1 * set.length;
+/** Not three plans with the same things. */
+const different = (plan: PanPlan, i: number, all: readonly PanPlan[]): boolean => all.slice(0, i).every((o) => o.moves.some((m) => !plan.moves.some((n) => n.id === m.id)));
+const longest = (by: readonly number[]): number => Math.max(...by.map(Math.abs));
+/** How much of it the ranges allow, from nought to one. */
+const partOf = (set: readonly PanWay[], by: readonly number[]): number => set.reduce((least, w, i) => Math.min(least, Math.max(0, w.range[by[i]! > 0 ? 1 : 0] / by[i]!)), 1);
 
-function waysOf({ rig, values, hung, pieces, carries, movesAs }: PanInput, seen: { readonly xz: boolean; readonly yz: boolean }): readonly Way[] {
-  const way = (of: Pick<Way, 'id' | 'name' | 'kind' | 'along' | 'range'>, { mass, first }: Sums): Way => {
-    const [x, y, z] = [0, 1, 2].map((i) => first[i as 0 | 1 | 2] - mass * hung.pivotAt[i as 0 | 1 | 2]) as [number, number, number];
-    const [a, b, c] = of.along;
-    // Ixz = -Σ m x z: moved by u along (a, b, c) it changes by -(z a + x c) m u, with z m and x m the first moments.
-    return { ...of, first: [mass * a, mass * b, mass * c], xz: -(z * a + x * c), yz: -(z * b + y * c) };
-  };
-  const owners = new Map<string, { readonly pair: boolean; readonly own: PlacedPiece[] }>();
-  for (const p of pieces) {
-    const as = carries.has(p.body) && !p.isLoad ? movesAs(p.flat.owner) : null;
-    if (as) owners.set(as.id, { pair: as.pair, own: [...(owners.get(as.id)?.own ?? []), p] });
+/** As if nothing had to carry the weights: which ways go together at all, and how far about. */
+function straight(set: readonly PanWay[], goals: readonly Goal[]): readonly Tried[] {
+  if (new Set(set.map((w) => w.id)).size < set.length || set.some((w) => set.some((o) => w.rides.includes(o.id)))) return [];
+  const rows = goals.map((g) => ({ row: set.map(g.slope), target: g.target })).filter(({ row, target }) => target !== 0 || row.some((x) => Math.abs(x) > NOUGHT));
+  const by = solve(rows, set.length);
+  if (!by || by.some((u) => Math.abs(u) < LEAST)) return [];
+  const part = partOf(set, by);
+  return part > WORTHWHILE / 2 ? [{ set, by, part, most: longest(by) }] : [];
+}
+
+/** With what carries them; where the ranges do not allow all of it, as much of it as they do. */
+function workedOut(set: readonly PanWay[], from: readonly number[], goals: readonly Goal[]): Worked | null {
+  let part = 1;
+  let start = from;
+  for (let i = 0; i < 6; i++) {
+    const by = reached(set, start, goals.map((g) => ({ ...g, target: part * g.target })));
+    if (!by) {
+      // A move so short that a strip cannot make it may do as part of a longer way; one out of reach as a shorter.
+      const allowed = partOf(set, start);
+      if (i > 0 || allowed === 1) return null;
+      part = allowed;
+      start = start.map((u) => u * allowed);
+      continue;
+    }
+    const allowed = partOf(set, by);
+    if (allowed >= 1 - 1e-9) return by.some((u) => Math.abs(u) < LEAST) || part < WORTHWHILE ? null : { set, by, part, most: longest(by), sums: sumsAt(set, by)! };
+    part *= allowed * 0.999;
+    start = by.map((u) => u * allowed);
   }
-  const things = [...owners].flatMap(([id, { pair, own }]): readonly Way[] => {
-    const sums = sumsOf(own.map((p) => p.flat));
-    // Known by what of it weighs most: washers with their bolt, or the bolt where there are few.
-    const name = own.reduce((a, b) => (b.flat.mass > a.flat.mass ? b : a)).flat.name.replace(/^\d+ × /, '');
-    // A mirrored pair goes apart sideways, and changes nothing by it.
-    const directions: readonly Vec3[] = pair ? [[0, 0, 1], [1, 0, 0]] : [[0, 0, 1], [1, 0, 0], [0, 1, 0]];
-    return sums.mass > 0 ? directions.map((along) => way({ id, name, kind: 'thing', along, range: [-FAR, FAR] }, sums)) : [];
-  });
-  const now = valuesInOrder(rig, values);
-  const slides = rig.adjusters.flatMap((a, i): readonly Way[] => {
-    const moved = pieces.filter((p) => carries.has(p.body) && p.movedBy.includes(i));
-    if (a.kind === 'count' || !a.axis || moved.length === 0 || a.moves.some((m) => m.kind === 'pivot')) return [];
-    return [way({ id: a.id, name: a.name, kind: 'adjuster', along: a.axis, range: [a.range[0] - now[i]!, a.range[1] - now[i]!] }, moved.reduce((sum, p) => addSums(sum, sumsOfOne(p.flat)), NO_SUMS))];
-  });
-  const does = (w: Way): number => Math.max(seen.xz ? Math.abs(w.xz) : 0, seen.yz ? Math.abs(w.yz) : 0) + 0.05 * Math.hypot(w.first[0], w.first[1]);
-  return [...slides, ...things].sort((a, b) => does(b) - does(a)).slice(0, LOOKED_AT);
+  return null;
+}
+
+function sumsAt(set: readonly PanWay[], by: readonly number[]): Sums | null {
+  return set.reduce<Sums | null>((sum, way, i) => {
+    const change = sum && way.change(by[i]!);
+    return change && addSums(sum, change);
+  }, NO_SUMS);
+}
+
+/** Newton's method on the goals, of more ways than goals by the least change; null where it goes nowhere or a way cannot be put there. */
+function reached(set: readonly PanWay[], from: readonly number[], goals: readonly Goal[]): readonly number[] | null {
+  let by = from;
+  for (let i = 0; i < STEPS; i++) {
+    const here = set.map((way, k) => way.change(by[k]!));
+    const there = set.map((way, k) => way.change(by[k]! + APART));
+    if (!here.every((s) => s !== null) || !there.every((s) => s !== null)) return null;
+    const total = here.reduce(addSums, NO_SUMS);
+    const rows = goals.map((g) => ({ row: set.map((_, k) => (g.of(there[k]!) - g.of(here[k]!)) / APART), target: g.target - g.of(total), wanted: g.target }));
+    const step = solve(rows.filter(({ row, target }) => Math.abs(target) > NOUGHT || row.some((x) => Math.abs(x) > 1e-6)), set.length);
+    if (!step) return null;
+    by = by.map((u, k) => u + step[k]!);
+    if (longest(step) < CLOSE) return by;
+  }
+  return null;
 }
 
 function setsOf<T>(all: readonly T[], size: number): readonly (readonly T[])[] {
@@ -131,11 +172,12 @@ function setsOf<T>(all: readonly T[], size: number): readonly (readonly T[])[] {
   return all.flatMap((first, i) => setsOf(all.slice(i + 1), size - 1).map((rest) => [first, ...rest]));
 }
 
-/** Of all that meet the rows the one of least size, by the normal equations of the rows brought to one size; null where they do not stand apart. */
-function solve(rows: readonly { readonly row: readonly number[]; readonly target: number }[]): readonly number[] | null {
+/** Of all that meet the rows the one of least size, by the normal equations of the rows brought to one size; null where there are more rows than things to move, or they do not stand apart. */
+function solve(rows: readonly { readonly row: readonly number[]; readonly target: number }[], size: number): readonly number[] | null {
+  if (rows.length === 0 || rows.length > size || rows.some(({ row }) => row.every((x) => Math.abs(x) <= NOUGHT))) return null;
   const unit = rows.map(({ row, target }) => {
-    const size = Math.hypot(...row);
-    return { row: row.map((x) => x / size), target: target / size };
+    const long = Math.hypot(...row);
+    return { row: row.map((x) => x / long), target: target / long };
   });
   const gram = unit.map((a) => unit.map((b) => a.row.reduce((sum, x, i) => sum + x * b.row[i]!, 0)));
   const weights = solveDefinite(gram, unit.map((u) => u.target));

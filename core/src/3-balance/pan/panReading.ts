@@ -17,13 +17,18 @@ export interface PanReading {
   readonly limit: PanLimit;
 }
 
+/** Against how it hangs at rest, rad, in a steady pan at `rate` (rad/s); null: it does not hang, or drifts out. */
+export function leanAt(hung: Hung, rate: number): PanReading['lean'] {
+  const rig = panRigOf(hung);
+  const [rest, panned] = [steadyPan(rig, 0), steadyPan(rig, rate)];
+  return rest && panned?.minimum ? { noseUp: panned.lensElevation - rest.lensElevation, leftUp: panned.leftElevation - rest.leftElevation } : null;
+}
+
 /** `across`: the picture's width, rad. Null for a rig that does not hang. */
 export function panReading(hung: Hung, rate: number, across: number): PanReading | null {
   const rig = panRigOf(hung);
-  const rest = steadyPan(rig, 0);
-  if (!rest) return null;
-  const panned = steadyPan(rig, rate);
-  const lean = panned && panned.minimum ? { noseUp: panned.lensElevation - rest.lensElevation, leftUp: panned.leftElevation - rest.leftElevation } : null;
+  if (!steadyPan(rig, 0)) return null;
+  const lean = leanAt(hung, rate);
   const most = lean ? Math.max(Math.abs(lean.noseUp), Math.abs(lean.leftUp)) : null;
   return { rate, lean, ofFrame: most === null ? null : Math.tan(Math.min(most, 1.5)) / (2 * Math.tan(across / 2)), overshoot: most === null ? null : 2 * most, limit: panLimit(rig) };
 }

@@ -25,21 +25,31 @@ describe('the pan', () => {
     await turn(pan, 900);
     expect(pan.page.querySelector('h2')!.textContent).toBe('Panned at 180° a second');
   });
-  it('says what to move, and moves bolt and washers together by as much', async () => {
+  it('says what to move on what, and moves bolt and washers together by as much on to their strip', async () => {
     const pan = await sheet(Pan, benchAt(trimmed));
-    const offer = pan.page.querySelector<HTMLButtonElement>('.move button');
-    if (!offer) return expect(pan.page.textContent).toContain('It is laid out evenly');
+    const offer = pan.page.querySelector<HTMLButtonElement>('.move button')!;
+    expect(offer.textContent).toMatch(/: \d+ mm (back|forward), on a (strip|rod) \d+ mm long \(\d+ g with its (bolt|nut)\)/);
+    expect(pan.page.querySelector('.move .note')!.textContent).toMatch(/It stays level; its drop is then \d+\.\d s\./);
     offer.click();
     const [changes] = pan.workspace.applied;
     expect(changes!.length).toBeGreaterThan(0);
     const moves = changes!.filter((c): c is Extract<Change, { kind: 'move' }> => c.kind === 'move');
     for (const m of moves) expect(moves.filter((o) => o.id === m.id)).toHaveSize(1);
+    const carries = changes!.filter((c): c is Extract<Change, { kind: 'carry' }> => c.kind === 'carry');
+    expect(carries.length).toBeGreaterThan(0);
+    // The strip is there before the weight goes on to it, and the weight's bolt goes with it.
+    for (const c of carries) {
+      const [weight, bolt] = moves.filter((m) => m.id.startsWith(c.id));
+      expect(changes!.indexOf(c)).toBeLessThan(changes!.indexOf(weight!));
+      expect(bolt!.by).toEqual(weight!.by);
+    }
     for (const c of changes!) if (c.kind === 'adjuster') expect(Number.isFinite(c.value)).toBeTrue();
   });
   it('finds the set-up that leans least and says how sure that is', async () => {
     const pan = await sheet(Pan, benchAt(trimmed));
     await pan.press('Set it so that it leans least');
-    expect(pan.jobs.asked).toEqual(['trim']);
+    // What to move is looked for anew when it is set otherwise.
+    expect(pan.jobs.asked).toEqual(['pan', 'trim', 'pan']);
     expect(pan.page.querySelector('.said')!.textContent.length).toBeGreaterThan(10);
   });
   it('is not asked of a rig that is held fast', async () => {

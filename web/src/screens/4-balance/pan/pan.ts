@@ -1,8 +1,8 @@
 /** The pan test: turn it at a rate, see how it leans in the picture, where it ends to be steady, and what to move so that it does not. */
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { bodiesBeyond, DEGREE, figure, panPlans, panReading, showFigure, toStep, wayOf, type Change, type PanMove, type PanPlan, type PanReading, type Part, type Station } from '@tide-pebble/core';
+import { DEGREE, figure, panReading, showFigure, wayOf, type PanMove, type PanPlan, type PanReading } from '@tide-pebble/core';
 import { finalize, type Subscription } from 'rxjs';
 import { injectBench } from '../../../services/bench-signal';
 import { Jobs } from '../../../services/jobs';
@@ -41,6 +41,7 @@ export class Pan {
   private readonly rigId = computed(() => this.bench()?.rig.id);
   protected readonly said = linkedSignal<unknown, string>({ source: this.rigId, computation: () => '' });
   private job: Subscription | undefined;
+  private planning: Subscription | undefined;
 
   protected readonly hung = computed(() => this.bench()?.judged.evaluation.hung ?? null);
   protected readonly across = computed(() => {
@@ -71,46 +72,40 @@ export class Pan {
     const at = `${this.say('angle', unstableAbove, 0)} a second`;
     return balanced ? `Upright is a rest up to ${at}; beyond it drifts out, over seconds.` : `Evenly laid out it would be steady up to ${at}. Near that the lean grows fast.`;
   });
-  /** What moves by itself, and by what: a mirrored pair together, washers with the bolt they are on, a member only with its corners. */
-  private readonly movable = computed(() => {
-    const bodies = this.bench()?.piece.rig.bodies ?? [];
-    const bolts = new Map(bodies.flatMap((b) => b.stations.flatMap((s) => b.parts.filter((p) => !p.mount && isBoltOf(p, s)).map((p) => [p.id, s.id] as const))));
-    const movesAs = new Map(bodies.flatMap((b) => [
-      ...b.parts.filter((p) => !p.mount).map((p) => [p.id, { id: bolts.get(p.id) ?? (p.twin && p.twin < p.id ? p.twin : p.id), pair: p.twin !== undefined }] as const),
-      ...b.stations.map((s) => [s.id, { id: s.id, pair: false }] as const),
-    ]));
-    return { movesAs, with: (id: string): readonly string[] => [id, ...[...bolts].flatMap(([bolt, station]) => (station === id ? [bolt] : []))] };
-  });
-  protected readonly plans = computed(() => {
+  private readonly asked = computed(() => {
     const bench = this.bench();
-    const hung = this.hung();
-    if (!bench || !hung) return [];
-    const { rig } = bench.piece;
-    const { movesAs } = this.movable();
-    return panPlans({ rig, values: bench.values, hung, pieces: bench.judged.evaluation.pieces, carries: bodiesBeyond(rig, hung.pivot), movesAs: (owner) => movesAs.get(owner) ?? null }).map((plan) => ({
-      plan,
-      text: plan.moves.map((m) => `${this.nameOf(m)}: ${this.say('length', Math.abs(m.by), 0)} ${wayOf({ axis: m.along }, m.by)}`).join('. '),
-      why: `${plan.takesAway === 1 ? 'Takes away all that makes it lean' : `As far as slides go and things should be moved: takes away ${this.say('percent', plan.takesAway, 0)} of what makes it lean`}. It stays level${plan.keepsHeight ? '' : '; its drop changes'}.`,
-    }));
-  });
+    return bench && this.hung() ? { assembly: bench.piece.assembly, values: bench.values } : null;
+  }, { equal: (a, b) => a?.assembly === b?.assembly && a?.values === b?.values });
+  private readonly found = signal<readonly PanPlan[] | null>(null);
+  /** Null while they are looked for. */
+  protected readonly plans = computed(() => this.found()?.map((plan) => ({
+    plan,
+    text: `${plan.moves.map((m) => this.moveWords(m)).join('. ')}.`,
+    why: this.whyOf(plan),
+  })) ?? null);
+  protected readonly carries = computed(() => this.found()?.some((p) => p.moves.some((m) => m.carrier)) ?? false);
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => this.job?.unsubscribe());
+    inject(DestroyRef).onDestroy(() => {
+      this.job?.unsubscribe();
+      this.planning?.unsubscribe();
+    });
+    effect(() => {
+      const asked = this.asked();
+      untracked(() => {
+        this.planning?.unsubscribe();
+        this.found.set(null);
+        if (asked) this.planning = this.jobs.run('pan', asked).subscribe({ next: (plans) => this.found.set(plans), error: (fault: Error) => this.said.set(fault.message) });
+      });
+    });
   }
 
   protected rate(value: string): void {
     this.degrees.set(Math.min(MOST_RATE, Math.max(0, Number(value))));
   }
 
-  protected take({ moves }: PanPlan): void {
-    const now = this.bench()?.values ?? {};
-    const adjusters = this.bench()?.piece.rig.adjusters ?? [];
-    this.workspace.apply('what makes a pan level', moves.flatMap((m): readonly Change[] => {
-      const by = [m.along[0] * m.by, m.along[1] * m.by, m.along[2] * m.by] as const;
-      if (m.kind === 'thing') return this.movable().with(m.id).map((id) => ({ kind: 'move', id, by }));
-      const adjuster = adjusters.find((a) => a.id === m.id)!;
-      return [{ kind: 'adjuster', id: m.id, value: toStep(adjuster, (now[m.id] ?? adjuster.value) + m.by) }];
-    }));
+  protected take({ changes }: PanPlan): void {
+    this.workspace.apply('what makes a pan level', changes);
   }
 
   /** The set-up that leans least, of all that are level and fall as wanted. */
@@ -144,16 +139,17 @@ export class Pan {
     return reading.overshoot === null ? '' : `A pan shorter than its swing starts from nought and may overshoot to ${this.say('angle', reading.overshoot)}.`;
   }
 
-  /** Washers are known by their bolt's name in the adjusters, where they have one. */
-  private nameOf({ id, name }: PanMove): string {
-    return this.bench()?.piece.rig.adjusters.find((a) => a.kind === 'count' && a.moves.some((m) => m.id === id))?.name ?? `${name[0]!.toUpperCase()}${name.slice(1)}`;
+  private whyOf({ takes, takesAway, dropPitch }: PanPlan): string {
+    const lean = { both: 'what makes it lean', nose: 'what makes its nose lean', sides: 'what makes its sides lean' }[takes];
+    const away = takesAway === 1 ? `Takes away all of ${lean}` : `As far as slides go and weights should be carried: takes away ${this.say('percent', takesAway, 0)} of ${lean}`;
+    return `${away}. It stays level${dropPitch === null ? ', but would turn over' : `; its drop is then ${this.say('time', dropPitch, 1)}`}.`;
+  }
+
+  private moveWords({ name, along, by, carrier }: PanMove): string {
+    return `${name}: ${this.say('length', Math.abs(by), 0)} ${wayOf({ axis: along }, by)}${carrier ? `, on a ${carrier.kind} ${this.say('length', carrier.length, 0)} long (${this.say('mass', carrier.mass, 0)} with its ${carrier.kind === 'rod' ? 'nut' : 'bolt'})` : ''}`;
   }
 
   private say(kind: Parameters<typeof figure>[0], value: number, decimals?: number): string {
     return showFigure(figure(kind, value, decimals), this.units());
   }
 }
-
-/** A bolt through the face its washers sit on: as thick, and within its own length of there. */
-const isBoltOf = (part: Part, { seat, boltDiameter, room }: Station): boolean =>
-  part.shape.kind === 'tube' && part.shape.innerRadius === 0 && Math.abs(2 * part.shape.outerRadius - boltDiameter) < 5e-4 && Math.hypot(part.at[0] - seat[0], part.at[1] - seat[1], part.at[2] - seat[2]) < room + 0.03;
