@@ -1,4 +1,4 @@
-import { readings, type LogEntry } from '@tide-pebble/core';
+import { readings, washerName, type LogEntry } from '@tide-pebble/core';
 import { benchAt } from '../../../testing/bench';
 import { sheet } from '../../../testing/sheets';
 import { type } from '../../../testing/type';
@@ -42,6 +42,14 @@ describe('learning from the bench', () => {
     const { page } = await sheet(Learn, benchAt({ 'foot-count': 5 }), (w) => w.log$.next([reading({ mass: bench.judged.evaluation.mass + 0.12, dropTimes: [] })]));
     expect(page.querySelector('.wrong')!.textContent).toContain('Suspect: the mass of');
     expect(page.querySelector('.wrong')!.textContent).toContain('Weigh it again');
+  });
+  it('moves on with the washers in the bin alone, where only those are wanted', async () => {
+    const only = { ...bench, rig: { ...bench.rig, wants: { ...bench.rig.wants, onlyBin: true } } };
+    const { page, fixture, workspace } = await sheet(Learn, only, (w) => w.log$.next([reading({ noseDown: 0.3, dropTimes: [0.7] })]));
+    expect(page.querySelector('.next')!.textContent).toContain('5 washers off, to 0');
+    workspace.bin$.next([{ id: 'b', name: washerName(bench.piece.rig.bodies.flatMap((b) => b.stations)[0]!), count: 60, lengths: [] }]);
+    await fixture.whenStable();
+    expect(page.querySelector('.next')!.textContent).not.toContain('washers off, to 0');
   });
   it('offers one more field for a drop than there are drops, to three', async () => {
     const { page, fixture } = await sheet(Learn, bench);

@@ -1,4 +1,4 @@
-import { evaluate, type Loadout, type SetUp } from '@tide-pebble/core';
+import { evaluate, washerName, type Loadout, type SetUp } from '@tide-pebble/core';
 import { benchAt, camera, loadout } from '../../../testing/bench';
 import { sheet } from '../../../testing/sheets';
 import { SetUps } from './set-ups';
@@ -45,6 +45,15 @@ describe('the set-ups of all loadouts', () => {
     expect(jobs.asked).toEqual(['setUps']);
     workspace.put({ ...benchAt({}), rig: { ...benchAt({}).rig, wants: { ...benchAt({}).rig.wants, levelWithin: 0.03 } } });
     await fixture.whenStable();
+    expect(jobs.asked).toEqual(['setUps', 'setUps']);
+  });
+  it('keep to the bin where only that is wanted, and are looked for anew when it fills', async () => {
+    const bench = benchAt({});
+    const { page, fixture, workspace, jobs } = await sheet(SetUps, { ...bench, rig: { ...bench.rig, wants: { ...bench.rig.wants, onlyBin: true } } }, (w) => w.kit$.next(new Map([[camera.id, camera]])));
+    expect(rows(page)[0]![0]).toBe('Ebb cannot be had: washers in the bin');
+    workspace.bin$.next([{ id: 'b', name: washerName(bench.piece.rig.bodies.flatMap((b) => b.stations)[0]!), count: 60, lengths: [] }]);
+    await fixture.whenStable();
+    expect(rows(page)[0]![0]).toBe('Ebb');
     expect(jobs.asked).toEqual(['setUps', 'setUps']);
   });
   it('without loadouts says where one is put together', async () => {
