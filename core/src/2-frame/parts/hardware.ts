@@ -30,9 +30,11 @@ export const wingNut = (place: Place & { axis: Vec3 }): Part => ({
   supply: { item: 'wing nut', packOf: 4, packPrice: 2 },
 });
 
-/** Long nut that joins two threads, from `from` on along `axis`: three diameters long, as a round one of its six sides' area. */
+/** Of its thread's diameter. */
+export const LONG_NUT = 3;
+/** Long nut that joins two threads, from `from` on along `axis`, as a round one of its six sides' area. */
 export const longNut = ({ id, from, axis, thread }: { readonly id: string; readonly from: Vec3; readonly axis: Vec3; readonly thread: number }): Part => ({
-  id, name: `long nut ${Math.round(thread * 1000)} mm`, shape: round(0.79 * thread, 3 * thread, thread / 2), at: addScaled(from, unit(axis), 1.5 * thread), ...turnTo(axis), material: 'steel',
+  id, name: `long nut ${Math.round(thread * 1000)} mm`, shape: round(0.79 * thread, LONG_NUT * thread, thread / 2), at: addScaled(from, unit(axis), (LONG_NUT / 2) * thread), ...turnTo(axis), material: 'steel',
   supply: { item: `long nut ${Math.round(thread * 1000)} mm`, packOf: 2, packPrice: 2.6 },
 });
 

@@ -9,7 +9,7 @@ import { assemble } from '../assemble';
 import { RODS } from './bars';
 import { bolt } from './bolt';
 import { FLAT_BARS } from './flatBars';
-import { longNut } from './hardware';
+import { LONG_NUT, longNut } from './hardware';
 
 export interface Outrigger {
   readonly nodes: readonly [Node, Node];
@@ -42,7 +42,7 @@ const ALONG_THE_BOLT = 0.99;
 export const outriggerId = (station: string): string => `outrigger-${station}`;
 export const fastenerId = (station: string): string => `outrigger-${station}-bolt`;
 
-/** Null where there is none: so near that the washers meet the bolt it is held by, or no rod of that thread. */
+/** Null where there is none: so near that the washers meet the bolt it is held by, or the rod is lost in its nut; or no rod of that thread. */
 export function outrigger({ weight, by, onto }: OutriggerInput): Outrigger | null {
   const far = length(by);
   if (far < 1e-6) return null;
@@ -51,11 +51,11 @@ export function outrigger({ weight, by, onto }: OutriggerInput): Outrigger | nul
   const beyond = dot(along, axis);
   if (Math.abs(beyond) > ALONG_THE_BOLT) {
     const rod = rodOf(weight.boltDiameter);
-    return rod && made({
+    return rod && far >= LONG_NUT * weight.boltDiameter ? made({
       id, name: `rod for the ${lower(weight.name)}`, stock: rod, from: weight.seat, to: addScaled(weight.seat, by, 1), widthDirection: unit(cross(along, Math.abs(along[1]) < 0.9 ? [0, 1, 0] : [1, 0, 0])), holes: [],
       fastener: longNut({ id: fastenerId(weight.id), from: weight.seat, axis: along, thread: weight.boltDiameter }),
       seat: addScaled(weight.seat, by, 1), fitting: 'rodInSleeve', onto,
-    });
+    }) : null;
   }
   if (far < weight.washerRadius + 1.5 * weight.boltDiameter) return null;
   const up = unit(addScaled(axis, along, -beyond));

@@ -28,7 +28,7 @@ describe('the pan', () => {
   it('says what to move on what, and moves bolt and washers together by as much on to their strip', async () => {
     const pan = await sheet(Pan, benchAt(trimmed));
     const offer = pan.page.querySelector<HTMLButtonElement>('.move button')!;
-    expect(offer.textContent).toMatch(/: \d+ mm (back|forward), on a (strip|rod) \d+ mm long \(\d+ g with its (bolt|nut)\)/);
+    expect(pan.page.querySelector('.move li:has(strong)')!.parentElement!.textContent).toMatch(/\d+ mm (back|forward), on a (strip|rod) \d+ mm long \(\d+ g with its (bolt|nut)\)/);
     expect(pan.page.querySelector('.move .note')!.textContent).toMatch(/It stays level; its drop is then \d+\.\d s\./);
     offer.click();
     const [changes] = pan.workspace.applied;

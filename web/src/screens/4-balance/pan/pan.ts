@@ -80,7 +80,7 @@ export class Pan {
   /** Null while they are looked for. */
   protected readonly plans = computed(() => this.found()?.map((plan) => ({
     plan,
-    text: `${plan.moves.map((m) => this.moveWords(m)).join('. ')}.`,
+    moves: plan.moves.map((m) => ({ id: m.id, name: m.name, text: this.moveWords(m) })),
     why: this.whyOf(plan),
   })) ?? null);
   protected readonly carries = computed(() => this.found()?.some((p) => p.moves.some((m) => m.carrier)) ?? false);
@@ -140,13 +140,13 @@ export class Pan {
   }
 
   private whyOf({ takes, takesAway, dropPitch }: PanPlan): string {
-    const lean = { both: 'what makes it lean', nose: 'what makes its nose lean', sides: 'what makes its sides lean' }[takes];
-    const away = takesAway === 1 ? `Takes away all of ${lean}` : `As far as slides go and weights should be carried: takes away ${this.say('percent', takesAway, 0)} of ${lean}`;
+    const lean = { both: 'makes it lean', nose: 'makes its nose lean', sides: 'makes its sides lean' }[takes];
+    const away = takesAway === 1 ? `Takes away all that ${lean}` : `As far as slides go and weights should be carried: takes away ${this.say('percent', takesAway, 0)} of what ${lean}`;
     return `${away}. It stays level${dropPitch === null ? ', but would turn over' : `; its drop is then ${this.say('time', dropPitch, 1)}`}.`;
   }
 
-  private moveWords({ name, along, by, carrier }: PanMove): string {
-    return `${name}: ${this.say('length', Math.abs(by), 0)} ${wayOf({ axis: along }, by)}${carrier ? `, on a ${carrier.kind} ${this.say('length', carrier.length, 0)} long (${this.say('mass', carrier.mass, 0)} with its ${carrier.kind === 'rod' ? 'nut' : 'bolt'})` : ''}`;
+  private moveWords({ along, by, carrier }: PanMove): string {
+    return `${this.say('length', Math.abs(by), 0)} ${wayOf({ axis: along }, by)}${carrier ? `, on a ${carrier.kind} ${this.say('length', carrier.length, 0)} long (${this.say('mass', carrier.mass, 0)} with its ${carrier.kind === 'rod' ? 'nut' : 'bolt'})` : ''}`;
   }
 
   private say(kind: Parameters<typeof figure>[0], value: number, decimals?: number): string {
