@@ -27,7 +27,9 @@ function setUp(family: Family, sized: Sizing, load: PlacedLoad | null, wants: Wa
   if (axes(sized.startValues).length > 0) return balancedAxes(assembly, sized.startValues, axes);
   const support = supportOf(assembly.rig);
   if (support?.kind === 'pivot') {
-    const found = trim(assembly, sized.startValues, wants);
+    // A lean in a pan is asked at the bench: to keep it small can take longer than to size every family.
+    const { panLeanAtMost: _later, ...now } = wants;
+    const found = trim(assembly, sized.startValues, now);
     return found.kind === 'solved' ? found.values : found.kind === 'impossible' ? found.nearest : sized.startValues;
   }
   return overHand(assembly, sized.startValues);

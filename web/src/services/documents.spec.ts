@@ -4,34 +4,11 @@ import { TestBed } from '@angular/core/testing';
 import type { ChangeRequest, KitItem, Stored } from '@tide-pebble/core';
 import { firstValueFrom, skipWhile, type Observable } from 'rxjs';
 import { Documents, type SaveState } from './documents';
+import { NoDrafts } from '../testing/store';
 import { Drafts } from './drafts';
 
 const item = (name: string): KitItem => ({ id: 'a', name, class: 'camera', form: 'box', size: [0.06, 0.12, 0.07], boxCentre: [0, 0, 0], mountPoints: [] });
 const stored = (revision: number, name: string): Stored => ({ kind: 'kit', id: 'a', revision, body: item(name), savedAt: '2026-06-14T10:00:00Z' });
-
-class NoDrafts {
-  readonly kept = new Map<string, ChangeRequest>();
-  put(changes: readonly ChangeRequest[]): Promise<void> {
-    for (const c of changes) this.kept.set(`${c.kind}/${c.id}`, c);
-    return Promise.resolve();
-  }
-  drop(keys: readonly string[]): Promise<void> {
-    keys.forEach((k) => this.kept.delete(k));
-    return Promise.resolve();
-  }
-  all(): Promise<readonly ChangeRequest[]> {
-    return Promise.resolve([...this.kept.values()]);
-  }
-  keepCopy(): Promise<void> {
-    return Promise.resolve();
-  }
-  replaceCopy(): Promise<void> {
-    return Promise.resolve();
-  }
-  copy(): Promise<readonly Stored[]> {
-    return Promise.resolve([stored(1, 'from the copy')]);
-  }
-}
 
 describe('documents', () => {
   let http: HttpTestingController;

@@ -77,7 +77,7 @@ export class PlayedDocuments {
   }
 }
 
-class PlayedJobs {
+export class PlayedJobs {
   readonly asked: JobName[] = [];
   run<N extends JobName>(name: N, input: JobRequest<N>): Observable<JobResult<N>> {
     this.asked.push(name);

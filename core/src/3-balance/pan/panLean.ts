@@ -15,9 +15,14 @@ export interface PanRest extends Rest {
 
 /** A product of inertia or an offset under this part of the rig's own size is nought: rounding, not a lean. */
 const NOUGHT = 1e-9;
-/** Equal steps of the rate squared from rest; each is a small turn of the branch. */
-const STEPS = 48;
-const HALVINGS = 12;
+/** The first step of the rate squared is this part of it; each that succeeds is followed by one twice as large. */
+const FIRST_STEP = 0.25;
+/** Steps that may fail, each then halved: where the branch turns sharply. */
+const HALVINGS = 60;
+/** A step this small, as a part of the rate squared, has jumped nowhere. */
+const LEAST_STEP = 1e-4;
+/** A turn in one step by more than this may have jumped to another branch, rad. */
+const TURN_AT_MOST = 0.1;
 const NEWTON_AT_MOST = 30;
 const CONVERGED = 1e-13;
 
@@ -32,19 +37,23 @@ export function steadyPan(rig: PanRig, rate: number): PanRest | null {
   let up = scale(rig.fromPivot, -1 / size);
   const target = rate * rate;
   let square = 0;
-  let step = target / STEPS;
+  let step = target * FIRST_STEP;
   let halvings = 0;
+  let isLeast = true;
   while (square < target) {
     const next = Math.min(target, square + step);
     const found = stationary(rig, next, up);
-    // A Newton step that lands far off has jumped to another branch: creep instead.
-    if (found && length(subtract(found, up)) < 0.3) {
+    // What lands far off, or on no least energy, has jumped to another branch: creep instead. A branch that does lose its
+    // least energy does so however small the step.
+    if (found && length(subtract(found, up)) < TURN_AT_MOST && (!isLeast || step < LEAST_STEP * target || isMinimum(rig, next, found))) {
+      isLeast &&= isMinimum(rig, next, found);
       up = found;
       square = next;
+      step *= 2;
     } else if (halvings++ < HALVINGS) step /= 2;
     else return null;
   }
-  return { ...restWithUp(up), minimum: isMinimum(rig, target, up) };
+  return { ...restWithUp(up), minimum: isLeast };
 }
 
 /** Newton on the sphere: in the two directions square to n, gradient nought. */

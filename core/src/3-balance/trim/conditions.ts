@@ -82,11 +82,11 @@ export function calm(axis: 'roll' | 'pitch' | 'pan', least: number): Condition {
 /** Lean (rad) in a steady pan at `rate` (rad/s), from how it hangs, at most `most`. No bound: it takes products of inertia. */
 export const panLean = (rate: number, most: number): Condition => ({ id: 'panLean', slack: (about) => (most - leanInPan(about, rate)) / most, bounds: [] });
 
-/** The turn between how it hangs at rest and panned at `rate`, rad; infinite where it drifts out or does not hang. */
+/** The turn between how it hangs at rest and panned at `rate`, rad; infinite where it does not stay upright or does not hang. */
 export function leanInPan({ mass, first, inertia }: Sums, rate: number): number {
   const rig = { mass, fromPivot: [first[0] / mass, first[1] / mass, first[2] / mass] as const, inertia };
   const [still, panned] = [steadyPan(rig, 0), steadyPan(rig, rate)];
-  return still && panned ? Math.acos(Math.min(1, still.up[0] * panned.up[0] + still.up[1] * panned.up[1] + still.up[2] * panned.up[2])) : Infinity;
+  return still && panned?.minimum ? Math.acos(Math.min(1, still.up[0] * panned.up[0] + still.up[1] * panned.up[1] + still.up[2] * panned.up[2])) : Infinity;
 }
 
 /** What tips in the hand it is held by, N m, at most `most`. */

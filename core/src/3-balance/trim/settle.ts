@@ -33,6 +33,12 @@ const ALONG = 0.05;
 const WINDOW_TRIED = [0.5, 0.25, 0.75, 0.06, 0.94, 0, 1];
 /** Boxes of further heights looked into, when the first height alone does not do, before it is left open. */
 const BOXES_AT_MOST = 96;
+/** Boxes looked into in one search, over all its ways: some seconds. */
+export const BOXES_IN_ALL = 10_000;
+/** What is left of them. */
+export interface Effort {
+  boxes: number;
+}
 /** Two heights nearer than this are one, m. */
 const LEAST_SPAN = 1e-5;
 /** Slack below nought by this much is rounding. */
@@ -59,9 +65,9 @@ export function rolesOf(problem: TrimProblem): Roles {
 
 /**
  * `still`: what no mover moves, washers on. `free`: movers that may be set; the others stay as they are. `cost`: of the
- * places tried of the first height that meet the conditions, the one where this is least; left out, the first that does.
+ * places tried of the first height that meet the conditions, the one where this is least; left out, the first that does. `effort` is shared by all the ways of a search.
  */
-export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (mover: number) => boolean = () => true, cost: ((about: Sums) => number) | null = null): Settled {
+export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (mover: number) => boolean = () => true, cost: ((about: Sums) => number) | null = null, effort: Effort = { boxes: BOXES_AT_MOST }): Settled {
   const { movers } = problem;
   const settings = movers.map((m) => m.now);
   const [foreAft, sideways, [height, ...lifts]] = [roles.foreAft.filter(free), roles.sideways.filter(free), roles.height.filter(free)];
@@ -111,7 +117,8 @@ export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (m
   // The further heights, halved and halved again: a box that no place in it can mend is left out, the middle of any other is tried.
   const boxes: (readonly (readonly [number, number])[])[] = [lifts.map((i) => movers[i]!.range)];
   for (let looked = 0; boxes.length > 0; looked++) {
-    if (looked === BOXES_AT_MOST) return leftOpen();
+    if (looked === BOXES_AT_MOST || effort.boxes <= 0) return leftOpen();
+    effort.boxes--;
     const box = boxes.shift()!;
     if (!mayMeet({ ...problem, movers: movers.map((m, i) => (lifts.includes(i) ? { ...m, range: box[lifts.indexOf(i)]! } : free(i) ? m : { ...m, range: [m.now, m.now] })) }, still)) continue;
     for (const [n, i] of lifts.entries()) settings[i] = onStep(movers[i]!, (box[n]![0] + box[n]![1]) / 2);
@@ -173,7 +180,7 @@ function windowOf(problem: TrimProblem, still: Sums, settings: readonly number[]
     }
   }
   places.sort((p, q) => p - q);
-  const met = (value: number): boolean => slackOf(problem.conditions, at(value)).slack >= MET;
+  const met = (value: number): boolean => slackOf(problem.conditions, at(value), MET).slack >= MET;
   let best: { from: number; to: number } | null = null;
   let open: { from: number; to: number } | null = null;
   for (let k = 0; k + 1 < places.length; k++) {
@@ -204,17 +211,19 @@ function snapped(problem: TrimProblem, still: Sums, settings: readonly number[],
   let best: Pick<Settled, 'settings' | 'about' | 'slack' | 'tightest'> | null = null;
   for (const t of tries) {
     const about = sumsAbout(problem, still, t);
-    const { slack, tightest } = slackOf(problem.conditions, about);
+    const { slack, tightest } = slackOf(problem.conditions, about, best?.slack);
     if (!best || slack > best.slack) best = { settings: t, about, slack, tightest };
   }
   return best!;
 }
 
-export function slackOf(conditions: readonly Condition[], about: Sums): { readonly slack: number; readonly tightest: Condition['id'] | null } {
+/** Below `enough` the rest of them are not asked: a lean in a pan takes longer than all others. */
+export function slackOf(conditions: readonly Condition[], about: Sums, enough = -Infinity): { readonly slack: number; readonly tightest: Condition['id'] | null } {
   let [slack, tightest]: [number, Condition['id'] | null] = [Infinity, null];
   for (const c of conditions) {
     const own = c.slack(about);
     if (own < slack) [slack, tightest] = [own, c.id];
+    if (slack < enough) break;
   }
   return { slack, tightest };
 }

@@ -1,15 +1,17 @@
 import * as fc from 'fast-check';
 import { rotationAbout, transform } from '../../0-base';
 import type { Wants } from '../../model';
-import { bentBarAssembly, wants } from '../../testing/rigs';
+import { bentBarAssembly, kit, loadout, wants } from '../../testing/rigs';
 import { holds } from '../../testing/holds';
 import { bigTrim } from '../../testing/bigTrim';
-import { addSums, sumsOf, type Sums } from '../../1-load';
+import { addSums, placeLoad, sumsOf, type Sums } from '../../1-load';
+import { assemble, familyById, USUAL_HANDS } from '../../2-frame';
 import { quickBalance, solveTrim, trim, type Found, type TrimProblem } from '..';
 import { drop, dropOf, level, upright, type Condition } from './conditions';
-import { rolesOf, slackOf } from './settle';
+import { rolesOf, settle, slackOf } from './settle';
 import { foundAt } from './solveTrim';
-import { addedBy, riding, sumsAbout, withCounts } from './trimProblem';
+import { addedBy, riding, sumsAbout, trimProblem, withCounts } from './trimProblem';
+import { wantedOf } from './wantedOf';
 
 const withWants = (more: Partial<Wants>): Wants => ({ ...wants, massAtMost: 9, calmAtLeast: 0, ...more });
 
@@ -166,6 +168,25 @@ describe('the solver', () => {
       });
       return slow === null || (quick !== null && quick.added <= slow + 1e-9);
     }), { seed: 76, numRuns: 120 });
+  });
+
+  it('shares what may be looked into of further heights among all ways, and leaves open what it did not look into', () => {
+    const arm = familyById('balance-arm')!;
+    const load = placeLoad(loadout, kit);
+    const assembly = assemble(arm.build(arm.size(load, USUAL_HANDS)), load);
+    const want = withWants({ dropTime: [4, 5] });
+    const wanted = wantedOf(assembly, {}, want)!;
+    const problem = trimProblem(assembly, {}, wanted.borne, wanted.firm);
+    const roles = rolesOf(problem);
+    expect(roles.height.length).toBeGreaterThan(1);
+    const effort = { boxes: 5 };
+    const open = (counts: readonly number[]) => settle(riding(problem, counts), roles, withCounts(problem, counts), undefined, null, effort);
+    const all = problem.stacks.map((s) => s.byCount.length - 1);
+    const found = [open(all), open(all.map((n) => n >> 1)), open(all.map(() => 0))];
+    expect(effort.boxes).toBe(0);
+    for (const { slack, sure } of found) expect(slack >= -1e-9 || !sure).toBeTrue();
+    // With as many as it likes the same way is no worse.
+    expect(settle(riding(problem, all), roles, withCounts(problem, all), undefined, null, { boxes: 1e6 }).slack).toBeGreaterThanOrEqual(found[0]!.slack);
   });
 
   it('takes on with the next slide what the first cannot, and leaves it alone where the first will do', () => {

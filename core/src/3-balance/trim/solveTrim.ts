@@ -2,7 +2,7 @@
 import { addedBy, riding, stackMass, sumsAbout, withCounts, type TrimProblem } from './trimProblem';
 import { leanInPan } from './conditions';
 import { combinationsOf, countsOf, searchCounts, type Candidates } from './searchCounts';
-import { MET, rolesOf, settle, type Roles, type Settled } from './settle';
+import { BOXES_IN_ALL, MET, rolesOf, settle, type Effort, type Roles, type Settled } from './settle';
 import type { Sums } from '../../1-load';
 
 export type Aim = 'lightest' | 'calmest' | 'fewestMoves' | 'steadiestPan';
@@ -46,11 +46,12 @@ const LEAST_PORTION = 1e-7;
 export function solveTrim(problem: TrimProblem, aim: Aim = 'lightest', tell: (part: number) => void = () => undefined, lookedAtMost = LOOKED_AT_MOST): Solved {
   const roles = rolesOf(problem);
   const combinations = combinationsOf(problem);
-  return aim === 'lightest' ? lightest(problem, roles, combinations, tell, lookedAtMost) : byAim(problem, roles, aim, combinations, tell, lookedAtMost);
+  const effort: Effort = { boxes: BOXES_IN_ALL };
+  return aim === 'lightest' ? lightest(problem, roles, combinations, effort, tell, lookedAtMost) : byAim(problem, roles, aim, combinations, effort, tell, lookedAtMost);
 }
 
 /** By rising mass, in ever larger portions: the first that meets all is the lightest. */
-function lightest(problem: TrimProblem, roles: Roles, combinations: number, tell: (part: number) => void, lookedAtMost: number): Solved {
+function lightest(problem: TrimProblem, roles: Roles, combinations: number, effort: Effort, tell: (part: number) => void, lookedAtMost: number): Solved {
   const least = problem.stacks.reduce((m, s) => m + Math.min(...s.byCount.map((_, n) => stackMass(s, n))), 0);
   const most = problem.stacks.reduce((m, s) => m + Math.max(...s.byCount.map((_, n) => stackMass(s, n))), 0);
   const best: Found[] = [];
@@ -75,7 +76,7 @@ function lightest(problem: TrimProblem, roles: Roles, combinations: number, tell
       if (!found.whole) return unproven(best, nearest, refused, mass, looked, found.count, combinations);
       if (looked >= lookedAtMost || refused.length >= REFUSED_AT_MOST) return best.length > 0 ? solved() : { kind: 'none', nearest, refused: refused[0] ?? null, combinations, looked, proven: false };
       looked++;
-      const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), 'lightest');
+      const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), 'lightest', effort);
       if (one.settled.slack < MET) {
         if (!one.settled.sure) open = Math.min(open, mass);
         if (!nearest || one.settled.slack > nearest.settled.slack) nearest = one;
@@ -112,7 +113,7 @@ function unproven(best: readonly Found[], nearest: Found | null, refused: readon
 }
 
 /** Any other aim: each candidate has a cost it cannot beat; in that order, until the best found beats all that are left. */
-function byAim(problem: TrimProblem, roles: Roles, aim: Exclude<Aim, 'lightest'>, combinations: number, tell: (part: number) => void, lookedAtMost: number): Solved {
+function byAim(problem: TrimProblem, roles: Roles, aim: Exclude<Aim, 'lightest'>, combinations: number, effort: Effort, tell: (part: number) => void, lookedAtMost: number): Solved {
   const found = searchCounts(problem, [-Infinity, Infinity]);
   const floor = Float64Array.from({ length: found.count }, (_, k) => floorOf(problem, countsOf(problem, found.code[k]!), aim));
   const order = Uint32Array.from({ length: found.count }, (_, i) => i).sort((a, b) => floor[a]! - floor[b]! || found.mass[a]! - found.mass[b]!);
@@ -125,8 +126,8 @@ function byAim(problem: TrimProblem, roles: Roles, aim: Exclude<Aim, 'lightest'>
   for (const k of order) {
     if (best.length > 0 && floor[k]! > best[0]!.cost + TIE * Math.abs(best[0]!.cost)) break;
     if (looked >= lookedAtMost || refused.length >= REFUSED_AT_MOST) return best.length === 0 ? { kind: 'none', nearest, refused: refused[0] ?? null, combinations, looked, proven: false } : solved(Math.min(open, floor[k]!), found.count);
-    if (++looked % 512 === 0) tell(looked / Math.min(found.count, lookedAtMost));
-    const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), aim);
+    if (++looked % 16 === 0) tell(looked / Math.min(found.count, lookedAtMost));
+    const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), aim, effort);
     // Of moves a way is settled with the fewest; of calm and lean only at the places tried.
     if (one.settled.slack >= MET ? aim !== 'fewestMoves' || !one.settled.sure : !one.settled.sure) open = Math.min(open, floor[k]!);
     if (one.settled.slack < MET) {
@@ -169,10 +170,10 @@ const COST_OF_PLACE: Readonly<Record<Exclude<Aim, 'fewestMoves'>, ((about: Sums)
 /** Of pitch and roll the product's root, kg m²: what resists a nudge either way. */
 const calmnessOf = ({ inertia }: Sums): number => Math.sqrt(Math.max(0, inertia[0][0] * inertia[1][1]));
 
-export function foundAt(problem: TrimProblem, roles: Roles, counts: readonly number[], aim: Aim): Found {
+export function foundAt(problem: TrimProblem, roles: Roles, counts: readonly number[], aim: Aim, effort?: Effort): Found {
   const still = withCounts(problem, counts);
   const loaded = riding(problem, counts);
-  const settled = aim === 'fewestMoves' ? withFewestMoved(loaded, roles, still) : settle(loaded, roles, still, undefined, COST_OF_PLACE[aim]);
+  const settled = aim === 'fewestMoves' ? withFewestMoved(loaded, roles, still, effort) : settle(loaded, roles, still, undefined, COST_OF_PLACE[aim], effort);
   const moves = counts.reduce((n, c, i) => n + Number(problem.stacks[i]!.least + c !== problem.stacks[i]!.now), 0) + movedOf(problem, settled);
   const added = addedBy(problem, counts);
   const cost = aim === 'lightest' ? added : aim === 'fewestMoves' ? moves : aim === 'calmest' ? -calmnessOf(settled.about) : leanInPan(settled.about, USUAL_PAN);
@@ -182,13 +183,13 @@ export function foundAt(problem: TrimProblem, roles: Roles, counts: readonly num
 const movedOf = ({ movers }: TrimProblem, { settings }: Settled): number => movers.reduce((n, m, i) => n + Number(Math.abs(settings[i]! - m.now) > Math.max(m.step / 2, 1e-9)), 0);
 
 /** As few slides as will do: none, one, then more. */
-function withFewestMoved(problem: TrimProblem, roles: Roles, still: Sums): Settled {
+function withFewestMoved(problem: TrimProblem, roles: Roles, still: Sums, effort?: Effort): Settled {
   const used = [...roles.foreAft, ...roles.sideways, ...roles.height];
   const subsets = Array.from({ length: 1 << used.length }, (_, bits) => used.filter((_u, n) => (bits >> n) & 1)).sort((a, b) => a.length - b.length);
   let last: Settled | null = null;
   let sure = true;
   for (const free of subsets) {
-    last = settle(problem, roles, still, (i) => free.includes(i));
+    last = settle(problem, roles, still, (i) => free.includes(i), null, effort);
     if (last.slack >= MET) return { ...last, sure };
     sure &&= last.sure;
   }
