@@ -1,6 +1,9 @@
+import * as fc from 'fast-check';
 import { METRIC, render } from '../0-base';
+import { changedDesign } from '../2-frame';
 import { barPlans, stockPlan } from '../5-stock';
-import type { Rig } from '../model';
+import type { Joint, Member, Rig } from '../model';
+import { holds } from '../testing/holds';
 import { bentBar, plainRig, usual } from '../testing/rigs';
 import { barTemplate, buildSteps, orderSteps, type BuildStep } from '.';
 import { STEP_MAKERS } from './steps';
@@ -71,5 +74,72 @@ describe('the bar’s sheet', () => {
       labels.slice(1).forEach((l, i) => expect(l - labels[i]!).toBeGreaterThanOrEqual(room - 1e-9));
       expect(Math.max(...labels)).toBeLessThanOrEqual(sheet.length + 1e-9);
     }
+  });
+  it('keeps them apart for any marks, however close, while the bar has room for them', () => {
+    const mark = fc.record({ along: fc.integer({ min: 0, max: 1000 }), isHole: fc.boolean() });
+    holds(fc.property(fc.array(mark, { maxLength: 12 }), fc.integer({ min: 10, max: 80 }), (list, mm) => {
+      const marks = [...list].sort((a, b) => a.along - b.along).map(({ along, isHole }, i) => ({ id: `m${i}`, name: `m${i}`, kind: isHole ? ('hole' as const) : ('bendStart' as const), along: along / 1000, diameter: isHole ? 0.006 : null, last: false }));
+      const [bar] = barPlans(bentBar.build(usual));
+      const sheet = barTemplate({ ...bar!, blank: 1, marks: marks as unknown as NonNullable<typeof bar>['marks'] }, mm / 1000);
+      return (['above', 'below'] as const).every((row) => {
+        const labels = sheet.marks.filter((m) => m.row === row).map((m) => m.labelAt);
+        // Nothing lost, in order, apart, and on the sheet where there is room for all.
+        const apart = labels.slice(1).every((l, i) => l - labels[i]! >= mm / 1000 - 1e-9);
+        return labels.length === marks.filter((m) => (m.kind === 'hole') === (row === 'above')).length && apart && ((labels.length - 1) * mm > 1000 || labels.every((l) => l <= 1 + 1e-9));
+      });
+    }), { seed: 5, numRuns: 300 });
+  });
+});
+
+describe('steps of joints', () => {
+  const member = (id: string, from: string, to: string, more: Partial<Member> = {}): Member => ({ id, name: id, from, to, stock: bentBar.build(usual).bodies[1]!.members[0]!.stock, path: { kind: 'straight', widthDirection: [0, 0, 1] }, leftLong: 0, holes: [], ...more });
+  const rigWith = (joint: Partial<Joint>, members: readonly Member[] = [member('left', 'a', 'b'), member('right', 'b', 'c')]): Rig => ({
+    bodies: [{ id: 'body', name: 'frame', nodes: [{ id: 'a', at: [0, 0, 0] }, { id: 'b', at: [0.2, 0, 0] }, { id: 'c', at: [0.2, 0.2, 0] }], members: [...members], joints: [{ id: 'j', name: 'elbow', node: 'b', fitting: 'boltThrough', joins: ['left', 'right'], reversible: true, ...joint }], parts: [], stations: [] }],
+    pivots: [], contacts: [], poses: [], adjusters: [],
+  });
+  const step = (rig: Rig, id: string): BuildStep | undefined => stepsOf(rig).find((s) => s.id === id);
+
+  it('that can be undone are fastened and tried; nothing waits for them to set', () => {
+    const made = step(rigWith({}), 'join:j')!;
+    expect([made.final, made.dries]).toEqual([false, undefined]);
+    expect(render(made.title, METRIC)).toBe('Fasten the right to the left');
+    expect(render(made.check, METRIC)).toContain('does not turn or rock');
+    expect(step(rigWith({}), 'dryfit:body')).toBeUndefined();
+  });
+  it('that set are put together dry first, marked, and left their time; a time of their own counts before the usual', () => {
+    const rig = rigWith({ hold: 'glued', reversible: false });
+    const made = step(rig, 'join:j')!;
+    expect([made.final, made.dries]).toEqual([true, 7200]);
+    expect(made.needs).toContain('dryfit:body');
+    expect(render(made.title, METRIC)).toBe('Cement the elbow on the left, right');
+    expect(render(made.check, METRIC)).toContain('cannot be turned once it has set');
+    expect(made.caution).toContain('gloves');
+    const order = stepsOf(rig).map((s) => s.id);
+    expect(order.indexOf('dryfit:body')).toBeLessThan(order.indexOf('join:j'));
+    expect(step(rigWith({ hold: 'glued', reversible: false, dryingTime: 600 }), 'join:j')!.dries).toBe(600);
+  });
+  it('drill a pair clamped together in one pass, and one alone by its own measure', () => {
+    const hole = { id: 'h', name: 'bolt', along: 0.05, across: 0, diameter: 0.0065, afterBending: false };
+    const pair = rigWith({}, [member('left', 'a', 'b', { twin: 'right', holes: [hole] }), member('right', 'b', 'c', { twin: 'left' })]);
+    expect(render(step(pair, 'pilot:h')!.check, METRIC)).toContain('Clamped to the right');
+    const alone = rigWith({}, [member('left', 'a', 'b', { holes: [hole] }), member('right', 'b', 'c')]);
+    expect(render(step(alone, 'pilot:h')!.check, METRIC)).toContain('in the middle of the bar');
+    expect(render(step(alone, 'pilot:h')!.figures[1]!, METRIC)).toBe('pilot 2 mm');
+    expect(render(step(alone, 'drill:h')!.figures[0]!, METRIC)).toContain('6.5 mm');
+  });
+});
+
+describe('the build of a rig with a weight carried away', () => {
+  it('cuts the strip, drills its two holes and bolts it on, before the weight’s own bolt', () => {
+    const rig = bentBar.build(usual);
+    const foot = rig.bodies[1]!.stations.find((s) => s.id === 'foot')!;
+    const weight = { id: foot.id, name: foot.name, seat: foot.seat, axis: foot.axis, boltDiameter: foot.boltDiameter, washerRadius: foot.washer.outerRadius };
+    let n = 0;
+    const carried = changedDesign({ kind: 'free', rig }, [{ kind: 'carry', id: foot.id, body: 'sled', onto: 'bar', by: [-0.12, 0, 0], again: false, weight }], () => `n${++n}`);
+    if (carried.kind !== 'free') return fail(carried.kind);
+    const order = stepsOf(carried.rig).map((s) => s.id);
+    const places = ['cut:outrigger-foot', 'deburr:outrigger-foot', 'drill:outrigger-foot-hole-1', 'drill:outrigger-foot-hole-2', 'join:outrigger-foot-on', 'bolt:foot'].map((id) => order.indexOf(id));
+    expect(places.every((p) => p >= 0)).withContext(order.join(' ')).toBeTrue();
+    expect([...places].sort((a, b) => a - b)).toEqual(places);
   });
 });

@@ -1,0 +1,51 @@
+import { TestBed } from '@angular/core/testing';
+import { NavigationEnd, provideRouter, Router } from '@angular/router';
+import { BehaviorSubject, Subject } from 'rxjs';
+import { Progress } from '../services/progress';
+import { Shoreline } from './shoreline';
+import { STAGES } from './stages';
+
+type Marks = Readonly<Record<string, { readonly done: boolean; readonly count: number }>>;
+const none: Marks = Object.fromEntries(STAGES.map((s) => [s.path, { done: false, count: 0 }]));
+
+describe('the shoreline', () => {
+  const marks$ = new BehaviorSubject<Marks>(none);
+  const shown = async (marks: Marks, url: string) => {
+    TestBed.resetTestingModule().configureTestingModule({ providers: [provideRouter([]), { provide: Progress, useValue: { marks$ } }] });
+    const events = new Subject<NavigationEnd>();
+    spyOnProperty(TestBed.inject(Router), 'events').and.returnValue(events as never);
+    marks$.next(marks);
+    const fixture = TestBed.createComponent(Shoreline);
+    await fixture.whenStable();
+    events.next(new NavigationEnd(1, url, url));
+    await fixture.whenStable();
+    const page = fixture.nativeElement as HTMLElement;
+    return { page, fixture, links: [...page.querySelectorAll<HTMLAnchorElement>('nav.wide a')], narrow: [...page.querySelectorAll<HTMLAnchorElement>('nav.narrow a')].map((a) => a.getAttribute('aria-label')) };
+  };
+
+  it('has every stage in its order, the one that is open marked, also on a sheet of it', async () => {
+    for (const [url, title] of [['/balance', 'Balance'], ['/balance/pan', 'Balance'], ['/load/cam?from=x', 'Load']] as const) {
+      const { links, page } = await shown(none, url);
+      expect(links.map((a) => a.textContent.trim())).toEqual(STAGES.map((s) => s.title));
+      expect(links.filter((a) => a.getAttribute('aria-current') === 'page').map((a) => a.textContent.trim())).toEqual([title]);
+      expect(page.querySelector('nav.narrow .title')!.textContent).toBe(title);
+    }
+  });
+  it('fills what is done, and says aloud how many things want a look', async () => {
+    const { links, fixture } = await shown({ ...none, frame: { done: false, count: 3 }, load: { done: true, count: 0 } }, '/shelf');
+    const of = (title: string): HTMLAnchorElement => links.find((a) => a.textContent.includes(title))!;
+    expect([...of('Load').classList]).toContain('done');
+    expect([...of('Frame').classList]).not.toContain('done');
+    expect(of('Frame').textContent.replace(/\s+/g, ' ')).toContain(', 3 to look at');
+    expect(of('Frame').querySelector('.count')!.getAttribute('aria-hidden')).toBe('true');
+    marks$.next({ ...none, frame: { done: true, count: 0 } });
+    await fixture.whenStable();
+    expect(of('Frame').querySelector('.count')).toBeNull();
+    expect([...of('Frame').classList]).toContain('done');
+  });
+  it('on a narrow page goes to the stage before and after, and not beyond the ends', async () => {
+    expect((await shown(none, '/frame')).narrow).toEqual(['Back to Load', 'On to Balance']);
+    expect((await shown(none, '/shelf')).narrow).toEqual(['On to Load']);
+    expect((await shown(none, '/log')).narrow).toEqual(['Back to Field']);
+  });
+});
