@@ -30,7 +30,7 @@ export { pinPlay } from './pinPlay';
 export { snapOf } from './snapOf';
 export { freed, withEdit, withoutWeight } from './withEdit';
 export { BORROWED, type BorrowedPiece } from './parts/borrowed';
-export { homeOf, outrigger, outriggerBodies, outriggerId, type Outrigger } from './parts/outrigger';
+export { fastenerId, homeOf, outrigger, outriggerBodies, outriggerId } from './parts/outrigger';
 export { PART_LIBRARY, type LibraryPart } from './parts/library';
 export { applyEdits, type EditedRig } from './applyEdits';
 // room between things

@@ -1,7 +1,7 @@
 /** Ways to move something of a hung rig for a level pan: weights on their bolts, carried away by a strip or a rod that weighs too, and what slides move. */
 import { addScaled, cross, dot, length, scale, subtract, unit, type Change, type Vec3 } from '../../0-base';
 import { addScaledSums, addSums, moveSums, NO_SUMS, sumsOf, sumsOfOne, type Sums } from '../../1-load';
-import { homeOf, outrigger, outriggerBodies, outriggerId, pointGap, shiftOf, valuesInOrder, type AdjusterValues, type PlacedPiece } from '../../2-frame';
+import { fastenerId, homeOf, outrigger, outriggerBodies, outriggerId, pointGap, shiftOf, valuesInOrder, type AdjusterValues, type PlacedPiece } from '../../2-frame';
 import type { Body, Part, Rig, Station } from '../../model';
 import type { Hung } from '../evaluate';
 import { toStep } from '../trim/toStep';
@@ -79,7 +79,7 @@ function weightWays({ rig, values, hung, pieces }: PanInput, body: Body, station
   const from = home?.by ?? [0, 0, 0];
   const weight = { id: station.id, name: station.name, seat: home?.seat ?? station.seat, axis: station.axis, boltDiameter: station.boltDiameter, washerRadius: station.washer.outerRadius };
   const onto = home?.onto ?? underneath(pieces.filter((p) => p.body === body.id && p.movedBy.join() === first.movedBy.join()), addScaled(station.seat, slid, 1), station.axis, new Set([station.id, ...bolts.map((b) => b.id)]));
-  const before = home ? sumsOf(pieces.filter((p) => p.flat.owner === outriggerId(station.id) || p.flat.owner === `${outriggerId(station.id)}-bolt`).map((p) => p.flat)) : NO_SUMS;
+  const before = home ? sumsOf(pieces.filter((p) => p.flat.owner === outriggerId(station.id) || p.flat.owner === fastenerId(station.id)).map((p) => p.flat)) : NO_SUMS;
   const carried = (along: Vec3, by: number) => outrigger({ weight, by: addScaled(from, along, by), onto });
   const counted = rig.adjusters.find((a) => a.kind === 'count' && a.moves.some((m) => m.id === station.id))?.name ?? station.name;
   const name = own.some((p) => p.flat.owner === station.id) ? counted : `${counted} (bare bolt)`;
@@ -124,7 +124,7 @@ function directionsOf(axis: Vec3): readonly Vec3[] {
 
 /** A bolt through the face its washers sit on: as thick, in line with it, and within its own length of there. */
 function isBoltOf({ id, shape, at }: Part, { id: of, seat, axis, boltDiameter, room }: Station): boolean {
-  if (shape.kind !== 'tube' || shape.innerRadius > 0 || Math.abs(2 * shape.outerRadius - boltDiameter) > 5e-4 || id === `${outriggerId(of)}-bolt`) return false;
+  if (shape.kind !== 'tube' || shape.innerRadius > 0 || Math.abs(2 * shape.outerRadius - boltDiameter) > 5e-4 || id === fastenerId(of)) return false;
   const [off, along] = [subtract(at, seat), unit(axis)];
   const beside = length(addScaled(off, along, -dot(off, along)));
   return beside < 1e-3 && length(off) < room + 0.03;

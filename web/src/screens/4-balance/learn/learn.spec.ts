@@ -23,6 +23,7 @@ describe('learning from the bench', () => {
     expect(body.seen.dropTimes).toEqual([1.4, 1.6]);
     expect(localStorage.getItem('tide-pebble.reading-draft')).toBeNull();
     expect(page.textContent).toContain('Reading 1');
+    expect(page.querySelector('.next h2')!.textContent).toBe('Next move, by one reading');
     expect(page.querySelectorAll('.next li').length).toBeGreaterThan(0);
     await press('Done: it is set so');
     expect(workspace.set).toHaveSize(1);

@@ -49,6 +49,8 @@ export class Learn {
   protected readonly draft = signal<Seen>(stored());
   protected readonly working = signal(false);
   protected readonly outcome = signal<LearnOutcome | null>(null);
+  /** How many readings that is by: one just kept may still be worked out. */
+  private readonly readings = signal(0);
   protected readonly fault = signal('');
 
   protected readonly hung = computed(() => this.bench()?.judged.evaluation.hung ?? null);
@@ -99,6 +101,7 @@ export class Learn {
     if (outcome.kind !== 'solved') return trimWords(outcome, bench.piece.rig.adjusters, this.units(), 'fewestMoves');
     return moves.length === 0 ? 'Nothing to move: by these readings it is in its pool.' : '';
   });
+  protected readonly heading = computed(() => `Next move, by ${this.readings() === 1 ? 'one reading' : `${this.readings()} readings`}`);
   protected readonly heightMoves = computed(() => (this.learned()?.next.moves ?? []).some((m) => Math.abs(m.adjuster.axis?.[2] ?? 0) > 0.7));
 
   constructor() {
@@ -115,6 +118,7 @@ export class Learn {
         this.job = this.jobs.run('learn', { rig: { design, wants, ...(hands ? { hands } : {}) }, loadout, kit, bin, values, entries: entries.map(({ values: set, seen }) => ({ values: set, seen })) }).subscribe({
           next: (outcome) => {
             this.outcome.set(outcome);
+            this.readings.set(entries.length);
             this.working.set(false);
           },
           error: (fault: Error) => {
