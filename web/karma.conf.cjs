@@ -7,5 +7,9 @@ module.exports = (config) =>
     reporters: ['dots'],
     browsers: ['ChromiumHeadlessRoot'],
     customLaunchers: { ChromiumHeadlessRoot: { base: 'ChromeHeadless', flags: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-background-networking'] } },
-    client: { jasmine: { random: true, failSpecWithNoExpectations: true } },
+    // Specs do the real computation on the page: a busy machine is no reason to let go of it.
+    browserDisconnectTimeout: 30_000,
+    browserNoActivityTimeout: 120_000,
+    pingTimeout: 60_000,
+    client: { jasmine: { random: true, failSpecWithNoExpectations: true, timeoutInterval: 30_000 } },
   });
