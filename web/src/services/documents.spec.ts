@@ -5,6 +5,7 @@ import type { ChangeRequest, KitItem, Stored } from '@tide-pebble/core';
 import { firstValueFrom, skipWhile, type Observable } from 'rxjs';
 import { Documents, type SaveState } from './documents';
 import { NoDrafts } from '../testing/store';
+import { until } from '../testing/until';
 import { Drafts } from './drafts';
 
 const item = (name: string): KitItem => ({ id: 'a', name, class: 'camera', form: 'box', size: [0.06, 0.12, 0.07], boxCentre: [0, 0, 0], mountPoints: [] });
@@ -13,7 +14,7 @@ const stored = (revision: number, name: string): Stored => ({ kind: 'kit', id: '
 describe('documents', () => {
   let http: HttpTestingController;
   let drafts: NoDrafts;
-  const until = (state$: Observable<SaveState>, kind: SaveState['kind']): Promise<SaveState> => firstValueFrom(state$.pipe(skipWhile((s) => s.kind !== kind)));
+  const reached = (state$: Observable<SaveState>, kind: SaveState['kind']): Promise<SaveState> => firstValueFrom(state$.pipe(skipWhile((s) => s.kind !== kind)));
   const open = (): Documents => {
     TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting(), { provide: Drafts, useValue: drafts }] });
     http = TestBed.inject(HttpTestingController);
@@ -21,25 +22,20 @@ describe('documents', () => {
   };
   /** Lets the store's own debounce and promises pass; a request is then waiting. */
   const request = async (url: string): Promise<ReturnType<HttpTestingController['expectOne']>> => {
-    for (let n = 0; n < 200; n++) {
-      const [found] = http.match(url);
-      if (found) return found;
-      await new Promise((done) => setTimeout(done, 10));
-    }
-    throw new Error(`no request to ${url}`);
+    return until(() => http.match(url)[0], `a request to ${url}`);
   };
   beforeEach(() => (drafts = new NoDrafts()));
 
   it('saves an edit by itself and forgets its draft once acknowledged', async () => {
     const documents = open();
     (await request('/api/documents')).flush({ documents: [stored(3, 'Heron')] });
-    await until(documents.state$, 'kept');
+    await reached(documents.state$, 'kept');
     documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('Egret') }]);
     expect(drafts.kept.size).toBe(1);
     const sent = await request('/api/changes');
     expect((sent.request.body as { changes: ChangeRequest[] }).changes[0]!.revision).toBe(3);
     sent.flush({ saved: [{ kind: 'kit', id: 'a', revision: 4 }] });
-    await until(documents.state$, 'kept');
+    await reached(documents.state$, 'kept');
     await Promise.resolve();
     expect(documents.get('kit', 'a')!.name).toBe('Egret');
     expect(drafts.kept.size).toBe(0);
@@ -48,7 +44,7 @@ describe('documents', () => {
   it('undoes and does again, over the same revision chain', async () => {
     const documents = open();
     (await request('/api/documents')).flush({ documents: [stored(1, 'Heron')] });
-    await until(documents.state$, 'kept');
+    await reached(documents.state$, 'kept');
     documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('Egret') }]);
     expect(documents.undo()).toBe('renaming');
     expect(documents.get('kit', 'a')!.name).toBe('Heron');
@@ -60,21 +56,21 @@ describe('documents', () => {
   it('keeps what is typed while the server is away, and sends it when it is back', async () => {
     const documents = open();
     (await request('/api/documents')).flush({ documents: [stored(1, 'Heron')] });
-    await until(documents.state$, 'kept');
+    await reached(documents.state$, 'kept');
     documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('Egret') }]);
     (await request('/api/changes')).error(new ProgressEvent('offline'));
-    expect(await until(documents.state$, 'away')).toEqual({ kind: 'away', waiting: 1 });
+    expect(await reached(documents.state$, 'away')).toEqual({ kind: 'away', waiting: 1 });
     expect(drafts.kept.size).toBe(1);
-    const again = await firstMatch(() => http.match('/api/changes')[0], 5000);
+    const again = await request('/api/changes');
     again.flush({ saved: [{ kind: 'kit', id: 'a', revision: 2 }] });
-    expect((await until(documents.state$, 'kept')).kind).toBe('kept');
+    expect((await reached(documents.state$, 'kept')).kind).toBe('kept');
   }, 10_000);
 
   it('opens from its last copy when the server is away from the start, with drafts on top', async () => {
     drafts.kept.set('kit/a', { kind: 'kit', id: 'a', revision: 1, body: item('typed yesterday') });
     const documents = open();
     (await request('/api/documents')).error(new ProgressEvent('offline'));
-    await until(documents.state$, 'away');
+    await reached(documents.state$, 'away');
     expect(documents.get('kit', 'a')!.name).toBe('typed yesterday');
   });
 
@@ -82,11 +78,11 @@ describe('documents', () => {
     it(`never overwrites in silence: a conflict waits for a choice, ${keep}`, async () => {
       const documents = open();
       (await request('/api/documents')).flush({ documents: [stored(1, 'Heron')] });
-      await until(documents.state$, 'kept');
+      await reached(documents.state$, 'kept');
       documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('mine') }]);
       const theirs = stored(5, 'theirs');
       (await request('/api/changes')).flush({ type: 'about:blank', title: 'x', status: 409, detail: 'x', conflicts: [{ mine: { kind: 'kit', id: 'a', revision: 1, body: item('mine') }, theirs }] }, { status: 409, statusText: 'Conflict' });
-      await until(documents.state$, 'conflict');
+      await reached(documents.state$, 'conflict');
       documents.settle(keep);
       expect(documents.get('kit', 'a')!.name).toBe(keep);
       const sent = await request('/api/changes');
@@ -102,16 +98,7 @@ describe('documents', () => {
   it('does not take a body that its schema refuses', async () => {
     const documents = open();
     (await request('/api/documents')).flush({ documents: [] });
-    await until(documents.state$, 'kept');
+    await reached(documents.state$, 'kept');
     expect(() => documents.commit('x', [{ kind: 'kit', id: 'a', body: { ...item('x'), size: [-1, 1, 1] } }])).toThrowError(/size/);
   });
 });
-
-async function firstMatch<T>(find: () => T | undefined, withinMs: number): Promise<T> {
-  for (let waited = 0; waited < withinMs; waited += 20) {
-    const found = find();
-    if (found !== undefined) return found;
-    await new Promise((done) => setTimeout(done, 20));
-  }
-  throw new Error('it never came');
-}

@@ -1,6 +1,7 @@
 import { provideHttpClient } from '@angular/common/http';
 import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
+import { until } from '../testing/until';
 import { PhotoRefused, Photos } from './photos';
 
 async function picture(width: number, height: number): Promise<Blob> {
@@ -17,14 +18,7 @@ describe('a photo of kit', () => {
     photos = TestBed.inject(Photos);
     http = TestBed.inject(HttpTestingController);
   });
-  const sent = async (): Promise<ReturnType<HttpTestingController['expectOne']>> => {
-    for (let n = 0; n < 200; n++) {
-      const [found] = http.match(() => true);
-      if (found) return found;
-      await new Promise((done) => setTimeout(done, 10));
-    }
-    throw new Error('nothing was sent');
-  };
+  const sent = (): Promise<ReturnType<HttpTestingController['expectOne']>> => until(() => http.match(() => true)[0], 'a request');
 
   it('is made small, named by its hash, and sent', async () => {
     const kept = photos.keep(await picture(3200, 800));

@@ -1,6 +1,7 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { Quantity } from '@tide-pebble/core';
 import { Units } from '../services/units';
+import { pause } from '../testing/pause';
 import { QuantityField } from './quantity-field';
 
 describe('a quantity field', () => {
@@ -61,13 +62,11 @@ describe('a quantity field', () => {
     await type('4.8 in');
     // Its owner has not answered yet: no flash of the old figure.
     expect(box().value).toBe('121.9 mm');
-    await new Promise((done) => setTimeout(done, 400));
-    await fixture.whenStable();
+    await pause(fixture);
     expect(box().value).toBe('120 mm');
     await type('130 mm');
     fixture.componentRef.setInput('value', 0.13);
-    await new Promise((done) => setTimeout(done, 400));
-    await fixture.whenStable();
+    await pause(fixture);
     expect(box().value).toBe('130 mm');
   });
 

@@ -2,6 +2,7 @@ import { parseRigFile, rigFileOf, type LogEntry, type RigDocument, type SetUp } 
 import { benchAt, camera, loadout } from '../../testing/bench';
 import { screen } from '../../testing/store';
 import { type } from '../../testing/type';
+import { until } from '../../testing/until';
 import { Shelf } from './shelf';
 
 const limpet = benchAt({}).rig;
@@ -9,13 +10,12 @@ const setup: SetUp = { id: 's1', rig: 'r1', loadout: 'ebb', values: { 'foot-coun
 const log: LogEntry = { id: 'l1', rig: 'r1', loadout: 'ebb', when: '2026-06-14T10:00:00Z', values: {}, expected: { noseDown: 0, leftSideDown: 0, dropPitch: null, dropSpread: null }, seen: { dropTimes: [2] }, notes: '' };
 const held = { rig: [limpet], kit: [camera], loadout: [loadout], setup: [setup], log: [log] };
 const names = (page: HTMLElement): readonly string[] => [...page.querySelectorAll<HTMLInputElement>('tp-rig-card input.name')].map((i) => i.value);
-const give = async (page: HTMLElement, label: string, file: File): Promise<void> => {
+const give = (page: HTMLElement, label: string, file: File): void => {
   const input = page.querySelector<HTMLInputElement>(`input[aria-label="${label}"]`)!;
   const files = new DataTransfer();
   files.items.add(file);
   input.files = files.files;
   input.dispatchEvent(new Event('change'));
-  await new Promise((done) => setTimeout(done, 50));
 };
 
 describe('the shelf', () => {
@@ -93,11 +93,12 @@ describe('the shelf', () => {
   it('takes a rig file in beside what is there, and a bad one not at all, saying where it is wrong', async () => {
     const { page, documents, said, bench, fixture } = await screen(Shelf, held);
     const file = rigFileOf({ ...limpet, id: 'r7', name: 'Guillemot' }, { kit: [camera], loadouts: [loadout], setups: [] });
-    await give(page, 'Rig file', new File([JSON.stringify({ ...file, rig: { ...file.rig, kerf: -1 } })], 'bad.rig.json'));
-    await fixture.whenStable();
-    expect(page.querySelector('[role=alert]')!.textContent).toMatch(/bad\.rig\.json was not taken in\. .*kerf/);
+    give(page, 'Rig file', new File([JSON.stringify({ ...file, rig: { ...file.rig, kerf: -1 } })], 'bad.rig.json'));
+    const wrong = await until(() => page.querySelector('[role=alert]'), 'what is wrong with the file');
+    expect(wrong.textContent).toMatch(/bad\.rig\.json was not taken in\. .*kerf/);
     expect(documents.all('rig').map((r) => r.name)).toEqual(['Limpet']);
-    await give(page, 'Rig file', new File([JSON.stringify(file)], 'good.rig.json'));
+    give(page, 'Rig file', new File([JSON.stringify(file)], 'good.rig.json'));
+    await until(() => said.length > 0, 'the file taken in');
     await fixture.whenStable();
     expect(page.querySelector('[role=alert]')).toBeNull();
     expect(documents.all('rig').map((r: RigDocument) => r.name).sort()).toEqual(['Guillemot', 'Limpet']);

@@ -4,6 +4,7 @@ import { provideHttpClientTesting } from '@angular/common/http/testing';
 import { newItem, type KitItem, type Loadout } from '@tide-pebble/core';
 import { Documents } from '../../services/documents';
 import { LoadBench } from '../../services/load-bench';
+import { pause } from '../../testing/pause';
 import { type } from '../../testing/type';
 import { CoverPanel } from './cover-panel';
 import { EntryEditor } from './entry-editor';
@@ -30,9 +31,7 @@ describe('the Load stage', () => {
   const shown = async <T>(component: new () => T, inputs: Record<string, unknown> = {}): Promise<HTMLElement> => {
     const fixture = TestBed.createComponent(component);
     for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
-    await fixture.whenStable();
-    await new Promise((done) => setTimeout(done, 50));
-    await fixture.whenStable();
+    await pause(fixture);
     return fixture.nativeElement as HTMLElement;
   };
 

@@ -3,14 +3,13 @@ import { TestBed } from '@angular/core/testing';
 import type { Type } from '@angular/core';
 import { Workspace } from '../../services/workspace';
 import { benchAt } from '../../testing/bench';
+import { pause } from '../../testing/pause';
 import { PlayedWorkspace } from '../../testing/sheets';
 import { type } from '../../testing/type';
 import { Notices } from '../../ui/notices';
 import { HolderPanel } from '../4-balance/holder-panel';
 import { AddPanel } from './add-panel';
 import { PackPanel } from './pack-panel';
-
-const PAUSE_MS = 400;
 
 async function panel<T>(component: Type<T>, family?: string, inputs: Readonly<Record<string, unknown>> = {}) {
   const workspace = new PlayedWorkspace(benchAt({}, family));
@@ -23,8 +22,7 @@ async function panel<T>(component: Type<T>, family?: string, inputs: Readonly<Re
   for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
   await show();
   // Lists wait till edits pause.
-  await new Promise((done) => setTimeout(done, PAUSE_MS));
-  await fixture.whenStable();
+  await pause(fixture);
   const page = fixture.nativeElement as HTMLElement;
   const press = async (words: string): Promise<void> => {
     [...page.querySelectorAll('button')].find((b) => b.textContent.trim() === words)!.click();

@@ -1,5 +1,6 @@
 import { FAMILIES } from '@tide-pebble/core';
 import { benchAt, camera, loadout } from '../../../testing/bench';
+import { pause } from '../../../testing/pause';
 import { screen } from '../../../testing/store';
 import { Choose } from './choose';
 
@@ -8,10 +9,7 @@ const open = async () => {
   const made = await screen(Choose, held);
   const { page, fixture } = made;
   const ranked = (): readonly string[] => [...page.querySelectorAll('ol > li h2')].map((h) => h.textContent);
-  const settle = async (): Promise<void> => {
-    await new Promise((done) => setTimeout(done, 220));
-    await fixture.whenStable();
-  };
+  const settle = (): Promise<void> => pause(fixture);
   const check = async (label: string): Promise<void> => {
     const box = [...page.querySelectorAll('mat-checkbox')].find((c) => c.textContent.trim() === label || c.querySelector('input')!.getAttribute('aria-label') === label)!;
     box.querySelector('input')!.click();
