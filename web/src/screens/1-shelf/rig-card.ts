@@ -7,9 +7,11 @@ import { DEGREE, judged, render, workpiece, type RigDocument } from '@tide-pebbl
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { Icon } from '../../ui/icon';
+import { inTurn } from '../../ui/in-turn';
 import { sheetOf } from '../../ui/rig-drawing';
 
 const PICTURE = { width: 290, height: 190 };
+const AS_DESIGNED = {};
 
 @Component({
   selector: 'tp-rig-card',
@@ -35,26 +37,38 @@ export class RigCard {
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly setups = toSignal(this.workspace.setups$, { initialValue: [] });
 
-  private readonly judged = computed(() => {
-    const rig = this.rig();
-    const loadout = this.loadouts().find((l) => l.id === rig.loadout) ?? null;
-    const made = workpiece(rig, loadout, this.kit());
-    if (!made.ok) return null;
-    const values = this.setups().find((s) => s.rig === rig.id && s.loadout === (rig.loadout ?? 'bare'))?.values ?? {};
-    return { piece: made.piece, loadout, ...judged(made.piece, values, rig.wants) };
+  private readonly asked = computed(
+    () => {
+      const rig = this.rig();
+      return {
+        rig,
+        kit: this.kit(),
+        loadout: this.loadouts().find((l) => l.id === rig.loadout) ?? null,
+        values: this.setups().find((s) => s.rig === rig.id && s.loadout === (rig.loadout ?? 'bare'))?.values ?? AS_DESIGNED,
+      };
+    },
+    // What another rig is set to does not matter here.
+    { equal: (a, b) => a.rig === b.rig && a.kit === b.kit && a.loadout === b.loadout && a.values === b.values },
+  );
+  private readonly judged = inTurn(this.asked, ({ rig, kit, loadout, values }) => {
+    const made = workpiece(rig, loadout, kit);
+    return made.ok ? { ok: true as const, piece: made.piece, loadout, ...judged(made.piece, values, rig.wants) } : { ok: false as const };
   });
   protected readonly about = computed(() => {
     const found = this.judged();
-    if (!found) return 'of a family this version does not know';
+    if (!found) return '';
+    if (!found.ok) return 'of a family this version does not know';
     return `${found.piece.family?.name ?? 'a rig of its own'}${found.loadout ? `, for ${found.loadout.name}` : ''}`;
   });
   protected readonly state = computed(() => {
-    const worst = this.judged()?.findings.find((f) => f.severity === 'stop' || f.severity === 'mend' || f.severity === 'measure');
-    return worst ? { good: false, text: render(worst.title, this.units()) } : { good: true, text: this.judged()?.evaluation.hung ? 'Hangs level and rights itself in the time you want.' : 'Lies well in the hand.' };
+    const found = this.judged();
+    if (!found?.ok) return { good: true, text: '' };
+    const worst = found.findings.find((f) => f.severity === 'stop' || f.severity === 'mend' || f.severity === 'measure');
+    return worst ? { good: false, text: render(worst.title, this.units()) } : { good: true, text: found.evaluation.hung ? 'Hangs level and rights itself in the time you want.' : 'Lies well in the hand.' };
   });
   protected readonly picture = computed(() => {
     const found = this.judged();
-    if (!found) return null;
+    if (!found?.ok) return null;
     const { hung, pieces } = found.evaluation;
     const [view] = sheetOf(pieces, ['side'], { width: PICTURE.width + 110, height: PICTURE.height + 96 }, hung ? { bodies: new Set([hung.pivot.carries]), pivot: hung.pivotAt, lean: { side: hung.hang.rest?.noseDown ?? 0, front: 0, top: 0 } } : null).views;
     const at = hung ? view!.place(hung.pivotAt) : null;

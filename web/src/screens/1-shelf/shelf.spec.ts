@@ -1,5 +1,6 @@
 import { parseRigFile, rigFileOf, type LogEntry, type RigDocument, type SetUp } from '@tide-pebble/core';
 import { benchAt, camera, loadout } from '../../testing/bench';
+import { pause } from '../../testing/pause';
 import { screen } from '../../testing/store';
 import { type } from '../../testing/type';
 import { until } from '../../testing/until';
@@ -20,13 +21,15 @@ const give = (page: HTMLElement, label: string, file: File): void => {
 
 describe('the shelf', () => {
   it('tells of each rig what it is for and what state it is in', async () => {
-    const { page } = await screen(Shelf, { ...held, rig: [limpet, { ...limpet, id: 'r9', name: 'Odd', design: { kind: 'family', family: 'sail', dimensions: {}, choices: {}, edits: [] } }] });
+    const { page, fixture } = await screen(Shelf, { ...held, rig: [limpet, { ...limpet, id: 'r9', name: 'Odd', design: { kind: 'family', family: 'sail', dimensions: {}, choices: {}, edits: [] } }] });
     const [first, odd] = [...page.querySelectorAll('tp-rig-card')];
+    await pause(fixture);
     expect(first!.textContent).toContain('Bent bar on a universal joint, for Ebb');
     expect(first!.querySelectorAll('path.shape').length).toBeGreaterThan(3);
     expect(first!.textContent).toContain('On the bench');
     expect(odd!.textContent).toContain('of a family this version does not know');
     expect(odd!.querySelector('.picture svg')).toBeNull();
+    expect(odd!.querySelector('.state')!.textContent).toBe('');
   });
   it('starts a rig of a family, sized to the loadout and set up for it, and puts it on the bench', async () => {
     const { page, press, documents, went, bench, fixture } = await screen(Shelf, held);
