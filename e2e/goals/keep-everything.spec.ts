@@ -20,6 +20,20 @@ test('typed while the server is away: kept in the browser over a reload, and sen
   expect(((await answer.json()) as { body: { design: { dimensions: { tail: { value: number; typed: string } } } } }).body.design.dimensions.tail).toEqual({ value: 0.142, typed: '142 mm' });
 });
 
+test('what was done in the moment before the page is left is there again', async ({ bench: page, server }) => {
+  for (const family of ['Pipe post with a side handle', 'Closed hand frame', 'Boom held at its balance', 'Plate and pillar', 'Self-filming grip']) {
+    await page.goto(`${server.address}/shelf`);
+    const cards = page.locator('tp-rig-card');
+    await expect(cards.first()).toBeVisible();
+    await allKept(page);
+    const before = await cards.count();
+    // No pause between the press and leaving: nothing has been sent yet.
+    await page.getByRole('button', { name: `Start this one: ${family}` }).click();
+    await page.goto(`${server.address}/shelf`);
+    await expect(cards).toHaveCount(before + 1);
+  }
+});
+
 for (const choice of ['Keep mine', 'Take the other version'] as const) {
   test(`two windows change one rig: ${choice.toLowerCase()}`, async ({ bench: page, server, context }) => {
     const other = await context.newPage();

@@ -66,6 +66,28 @@ describe('documents', () => {
     expect((await reached(documents.state$, 'kept')).kind).toBe('kept');
   }, 10_000);
 
+  for (const body of [item('Egret'), null]) {
+    it(`is in no conflict with what it sent itself and got no answer to: ${body ? 'a change' : 'deleted'}`, async () => {
+      const documents = open();
+      (await request('/api/documents')).flush({ documents: [stored(1, 'Heron')] });
+      await reached(documents.state$, 'kept');
+      documents.commit('one', [{ kind: 'kit', id: 'a', body }]);
+      // It arrived; the answer did not.
+      (await request('/api/changes')).error(new ProgressEvent('timeout'));
+      await reached(documents.state$, 'away');
+      documents.commit('two', [{ kind: 'kit', id: 'a', body: item('Plover') }]);
+      const theirs = { ...stored(2, 'Egret'), body: body && Object.fromEntries(Object.entries(body).reverse()) };
+      const mine = { kind: 'kit', id: 'a', revision: 1, body: item('Plover') };
+      (await request('/api/changes')).flush({ type: 'about:blank', title: 'x', status: 409, detail: 'x', conflicts: [{ mine, theirs }] }, { status: 409, statusText: 'Conflict' });
+      const sent = await request('/api/changes');
+      expect((sent.request.body as { changes: ChangeRequest[] }).changes).toEqual([{ kind: 'kit', id: 'a', revision: 2, body: item('Plover') }]);
+      expect(drafts.kept.get('kit/a')!.revision).toBe(2);
+      sent.flush({ saved: [{ kind: 'kit', id: 'a', revision: 3 }] });
+      await reached(documents.state$, 'kept');
+      expect(documents.get('kit', 'a')!.name).toBe('Plover');
+    }, 15_000);
+  }
+
   it('opens from its last copy when the server is away from the start, with drafts on top', async () => {
     drafts.kept.set('kit/a', { kind: 'kit', id: 'a', revision: 1, body: item('typed yesterday') });
     const documents = open();

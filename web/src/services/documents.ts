@@ -34,6 +34,8 @@ export class Documents {
   private readonly history = new BehaviorSubject<History>(NO_HISTORY);
   private readonly state = new BehaviorSubject<SaveState>({ kind: 'loading' });
   private readonly dirty = new Set<string>();
+  /** Sent, and no answer came: what the server holds may be one of these, and is then no one else's. */
+  private readonly unanswered = new Map<string, unknown[]>();
   private readonly edited = new Subject<void>();
   private saving = false;
 
@@ -173,7 +175,7 @@ export class Documents {
       void this.drafts.keepCopy(sent.map(({ kind, id }) => this.entries.value.get(keyOf(kind, id))).filter((e) => e !== undefined).map((e) => ({ ...e, savedAt: '' })));
       if (this.dirty.size > 0) this.edited.next();
     } catch (error) {
-      this.failed(error);
+      this.failed(error, sent);
     } finally {
       this.saving = false;
     }
@@ -189,6 +191,7 @@ export class Documents {
       const was = sent.find((e) => e.kind === kind && e.id === id);
       if (!now || !was) continue;
       next.set(key, { ...now, revision });
+      this.unanswered.delete(key);
       if (now.body === was.body) {
         this.dirty.delete(key);
         clean.push(key);
@@ -198,15 +201,43 @@ export class Documents {
     await this.drafts.drop(clean);
   }
 
-  private failed(error: unknown): void {
-    if (error instanceof Refused && error.problem.conflicts) return this.state.next({ kind: 'conflict', conflicts: error.problem.conflicts });
+  /** The conflicts with somebody else; where the server holds what was sent from here, only its revision had not been heard of. */
+  private notMine(conflicts: NonNullable<Problem['conflicts']>): NonNullable<Problem['conflicts']> {
+    const next = new Map(this.entries.value);
+    const others = conflicts.filter(({ mine: { kind, id }, theirs }) => {
+      const key = keyOf(kind, id);
+      const now = next.get(key);
+      if (!now || !theirs || !this.unanswered.get(key)?.some((body) => same(kind, body, theirs.body))) return true;
+      this.unanswered.delete(key);
+      next.set(key, { ...now, revision: theirs.revision });
+      void this.drafts.put([{ ...now, revision: theirs.revision }]);
+      return false;
+    });
+    this.entries.next(next);
+    return others;
+  }
+
+  private failed(error: unknown, sent: readonly Entry[]): void {
+    if (error instanceof Refused && error.problem.conflicts) {
+      const conflicts = this.notMine(error.problem.conflicts);
+      this.state.next(conflicts.length > 0 ? { kind: 'conflict', conflicts } : { kind: 'keeping' });
+      return this.edited.next();
+    }
     if (error instanceof ServerAway) {
+      for (const { kind, id, body } of sent) this.unanswered.set(keyOf(kind, id), [...(this.unanswered.get(keyOf(kind, id)) ?? []), body]);
       this.state.next({ kind: 'away', waiting: this.dirty.size });
       setTimeout(() => void this.save(), TRY_AGAIN_MS);
       return;
     }
     this.state.next({ kind: 'refused', reason: error instanceof Error ? error.message : 'It could not be saved.' });
   }
+}
+
+/** As their schema writes them: it orders the keys. */
+function same(kind: DocumentKind, a: unknown, b: unknown): boolean {
+  if (a === null || b === null) return a === b;
+  const [one, other] = [a, b].map((body) => readWith<unknown>(BODY_SCHEMAS[kind] as Parameters<typeof readWith<unknown>>[0], body));
+  return one!.ok && other!.ok && JSON.stringify(one!.value) === JSON.stringify(other!.value);
 }
 
 const requestOf = ({ kind, id, revision, body }: Entry): ChangeRequest => ({ kind, id, revision, body });

@@ -86,7 +86,10 @@ export class Drafts {
     const db = await this.db;
     for (let from = 0; db && from < list.length; from += PORTION) {
       const step = db.transaction(store, 'readwrite');
-      await Promise.all([...list.slice(from, from + PORTION).map((d) => step.store.put(d, keyOf(d))), step.done]);
+      const put = list.slice(from, from + PORTION).map((d) => step.store.put(d, keyOf(d)));
+      // Left to itself it commits after the page has heard of each: a page that is left hears nothing, and all would be undone.
+      step.commit();
+      await Promise.all([...put, step.done]);
     }
   }
 }

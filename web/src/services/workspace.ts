@@ -27,15 +27,16 @@ export class Workspace {
   private readonly jobs = inject(Jobs);
   private readonly current = new BehaviorSubject<string | null>(localStorage.getItem(CURRENT));
 
-  readonly rigs$ = this.documents.list$('rig');
+  private readonly allRigs$ = this.documents.list$('rig').pipe(distinctUntilChanged(), keep());
+  readonly rigs$ = this.allRigs$.pipe(map(byName), keep());
   readonly kit$: Observable<ReadonlyMap<string, KitItem>> = this.documents.list$('kit').pipe(distinctUntilChanged(), map((items) => new Map(items.map((i) => [i.id, i]))), keep());
-  readonly loadouts$ = this.documents.list$('loadout').pipe(distinctUntilChanged(), keep());
+  readonly loadouts$ = this.documents.list$('loadout').pipe(distinctUntilChanged(), map(byName), keep());
   readonly setups$ = this.documents.list$('setup').pipe(distinctUntilChanged(), keep());
   readonly bin$: Observable<readonly BinItem[]> = this.documents.list$('bin').pipe(distinctUntilChanged(), keep());
   readonly log$: Observable<readonly LogEntry[]> = this.documents.list$('log').pipe(distinctUntilChanged(), keep());
 
   /** The chosen rig, or the first there is. */
-  readonly rig$: Observable<RigDocument | null> = combineLatest([this.rigs$, this.current]).pipe(map(([rigs, id]) => rigs.find((r) => r.id === id) ?? rigs[0] ?? null), distinctUntilChanged(), keep());
+  readonly rig$: Observable<RigDocument | null> = combineLatest([this.allRigs$, this.current]).pipe(map(([rigs, id]) => rigs.find((r) => r.id === id) ?? rigs[0] ?? null), distinctUntilChanged(), keep());
   readonly loadout$: Observable<Loadout | null> = combineLatest([this.rig$, this.loadouts$]).pipe(map(([rig, all]) => all.find((l) => l.id === rig?.loadout) ?? null), distinctUntilChanged(), keep());
   readonly setup$: Observable<SetUp | null> = combineLatest([this.rig$, this.setups$]).pipe(map(([rig, all]) => all.find((s) => s.rig === rig?.id && s.loadout === (rig?.loadout ?? 'bare')) ?? null), distinctUntilChanged(), keep());
 
@@ -154,6 +155,8 @@ export class Workspace {
     return { id: held?.id ?? crypto.randomUUID(), rig: rig.id, loadout, values: { ...held?.values, ...values }, typed: { ...words, ...typed } };
   }
 }
+
+const byName = <T extends { readonly name: string }>(list: readonly T[]): readonly T[] => [...list].sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }));
 
 function keep<T>() {
   return shareReplay<T>({ bufferSize: 1, refCount: false });

@@ -69,6 +69,18 @@ describe('the shelf', () => {
     await rename(' Winkle ');
     expect(documents.get('rig', 'r1')!.name).toBe('Winkle');
   });
+  it('stands by name, what is on the bench first, and keeps its order while a name is changed', async () => {
+    const named = (id: string, name: string): RigDocument => ({ ...limpet, id, name });
+    const { page, workspace, documents, fixture } = await screen(Shelf, { ...held, rig: [named('r1', 'Limpet'), named('r2', 'Rig 10'), named('r3', 'Rig 9'), named('r4', 'Anemone')] });
+    expect(names(page)).toEqual(['Limpet', 'Anemone', 'Rig 9', 'Rig 10']);
+    documents.commit('renaming', [{ kind: 'rig', id: 'r4', body: named('r4', 'Zoea') }]);
+    workspace.choose('r2');
+    await fixture.whenStable();
+    expect(names(page)).toEqual(['Limpet', 'Zoea', 'Rig 9', 'Rig 10']);
+    documents.commit('one less', [{ kind: 'rig', id: 'r3', body: null }]);
+    await fixture.whenStable();
+    expect(names(page)).toEqual(['Rig 10', 'Limpet', 'Zoea']);
+  });
   it('deletes a rig with its set-ups and log, and one undo brings all of it back', async () => {
     const { page, press, documents, said, fixture } = await screen(Shelf, held);
     await press('Delete Limpet');

@@ -27,9 +27,15 @@ export class Shelf {
   private readonly newRig = inject(NewRig);
 
   protected readonly families = FAMILIES;
-  protected readonly rigs = toSignal(this.workspace.rigs$, { initialValue: [] });
   protected readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   protected readonly current = toSignal(this.workspace.rig$, { initialValue: null });
+  private readonly all = toSignal(this.workspace.rigs$, { initialValue: [] });
+  /** By name, what is on the bench first; nothing moves under the hand when a name or the bench changes, only when a rig comes or goes. */
+  private readonly order = computed(() => [...this.all()].sort((a, b) => Number(b.id === this.current()?.id) - Number(a.id === this.current()?.id)).map((r) => r.id), { equal: (a, b) => a.length === b.length && a.every((id) => b.includes(id)) });
+  protected readonly rigs = computed(() => {
+    const byId = new Map(this.all().map((r) => [r.id, r]));
+    return this.order().flatMap((id) => byId.get(id) ?? []);
+  });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
   protected readonly name = signal('');
   protected readonly loadout = signal<string | null>(null);
