@@ -59,7 +59,11 @@ describe('judging', () => {
     const load = placeLoad({ ...loadout, items: [loadout.items[0]!] }, new Map([[camera.id, unweighed]]));
     const assembly = assemble(bentBar.build(bentBar.size(load, USUAL_HANDS)), load);
     expect(judgeAt(assembly, {}).map((f) => f.code)).not.toContain('levelNotKnown');
-    expect(judgeAt(assemble(plainRig, null), {}).map((f) => f.code)).toContain('nothingMounted');
+    const bare = judgeAt(assemble(plainRig, null), {});
+    expect(bare.map((f) => f.code)).toContain('nothingMounted');
+    // Before what would be mended of a rig that does not carry what it is for.
+    expect(bare.slice(bare.findIndex((f) => f.code === 'nothingMounted') + 1).some((f) => f.severity === 'stop')).toBeFalse();
+    expect(bare.slice(0, bare.findIndex((f) => f.code === 'nothingMounted')).some((f) => f.severity === 'mend')).toBeFalse();
   });
 
   it('sees mass, calm, a full bolt and a stuck bearing against their limits', () => {

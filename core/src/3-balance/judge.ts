@@ -4,7 +4,9 @@ import { FRAME_CHECKS } from '../2-frame';
 import type { BalanceContext } from './balanceCheck';
 import { BALANCE_CHECKS } from './checks';
 
-const GRAVITY: Readonly<Record<Severity, number>> = { stop: 0, mend: 1, measure: 2, note: 3 };
+const GRAVITY: Readonly<Record<Severity, number>> = { stop: 0, mend: 2, measure: 3, note: 4 };
+/** Without a load every figure is of another thing than what is wanted: that is said before what to mend. */
+const BEFORE_MENDING = { code: 'nothingMounted', gravity: 1 };
 
 export function judge(context: BalanceContext, advice: readonly Judgement[] = []): readonly Judgement[] {
   const { assembly, hands, cones, spaces, socket, values } = context;
@@ -14,11 +16,15 @@ export function judge(context: BalanceContext, advice: readonly Judgement[] = []
     ...advice,
     ...BALANCE_CHECKS.flatMap((c) => c.look(context).map((f) => ({ ...f, stage: c.stage }))),
   ];
-  return [...findings].sort((a, b) => GRAVITY[a.severity] - GRAVITY[b.severity] || excess(b) - excess(a));
+  return [...findings].sort((a, b) => gravity(a) - gravity(b) || excess(b) - excess(a));
 }
 
 /** How many times a figure is beyond its limit, either way; 1 where there is none to compare. */
 function excess({ figure, limit }: Judgement): number {
   if (!figure || !limit || !(figure.value > 0) || !(limit.value > 0)) return 1;
   return Math.max(figure.value / limit.value, limit.value / figure.value);
+}
+
+function gravity({ code, severity }: Judgement): number {
+  return code === BEFORE_MENDING.code ? BEFORE_MENDING.gravity : GRAVITY[severity];
 }

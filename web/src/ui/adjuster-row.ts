@@ -5,8 +5,12 @@ import { figure, showFigure, turnsOf, wayOf, type Adjuster, type AdjusterStep, t
 import { Pointer } from '../services/pointer';
 import { Units } from '../services/units';
 import { Icon } from './icon';
+import { leanWords } from './lean-words';
 import { nextFrame } from './next-frame';
 import { QuantityField } from './quantity-field';
+
+/** Lengths are shown to a tenth of a millimetre, m. */
+const SHOWN = 0.00005;
 
 @Component({
   selector: 'tp-adjuster-row',
@@ -50,9 +54,10 @@ export class AdjusterRow {
       const upright = a.axis === undefined || Math.abs(a.axis[0]) < 0.7;
       const offset = upright && a.kind === 'count' && Math.abs(z) > Math.abs(x) ? z : x;
       const place = offset === z ? (z > 0 ? 'above' : 'below') : x > 0 ? 'ahead of' : 'behind';
+      if (Math.abs(offset) < SHOWN) return `${what}: mass centre at the hand`;
       return `${what}: mass centre ${showFigure(figure('length', Math.abs(offset), 1), this.units())} ${place} the hand`;
     }
-    const level = step.noseDown === null ? 'turns over' : [lean(step.noseDown, 'nose down', 'nose up', this.units()), a.axis && Math.abs(a.axis[1]) > 0.7 ? lean(step.leftSideDown ?? 0, 'left down', 'right down', this.units()) : ''].filter(Boolean).pop();
+    const level = step.noseDown === null ? 'turns over' : [leanWords(step.noseDown, ['nose down', 'nose up'], this.units()), a.axis && Math.abs(a.axis[1]) > 0.7 ? leanWords(step.leftSideDown ?? 0, ['left down', 'right down'], this.units()) : ''].filter(Boolean).pop();
     const drop = step.dropPitch === null ? '' : `, drop ${showFigure(figure('time', step.dropPitch), this.units())}`;
     return `${what}: ${level}${drop}`;
   });
@@ -75,6 +80,3 @@ export class AdjusterRow {
     this.moved.emit({ value: Number(kept.toPrecision(12)), ...(typed === undefined ? {} : { typed }) });
   }
 }
-
-const lean = (angle: number, positive: string, negative: string, units: Parameters<typeof showFigure>[1]): string =>
-  `${showFigure(figure('angle', Math.abs(angle)), units)} ${angle >= 0 ? positive : negative}`;

@@ -9,6 +9,7 @@ import { PoolGlass } from './pool-glass';
 import { QuantityField } from './quantity-field';
 import { moveOnPaper, PLAIN, sheetOf, WITH_DIMENSIONS, WITH_GLASS, type DrawnView } from './rig-drawing';
 import { hostSize } from './host-size';
+import { leanWords } from './lean-words';
 
 /** Longer than a slow frame. */
 const REFUSED_AFTER_MS = 150;
@@ -94,7 +95,7 @@ export class RigViews {
   protected readonly label = computed(() => {
     const { rig, judged } = this.bench();
     const rest = judged.evaluation.hung?.hang.rest;
-    return `${rig.name}, drawn square-on at 1 to ${this.sheet().scale}. ${rest ? `It hangs ${this.says(rest.noseDown, ['nose down', 'nose up'])}.` : 'It does not rest upright.'}`;
+    return `${rig.name}, drawn square-on at 1 to ${this.sheet().scale}. ${rest ? `It hangs ${leanWords(rest.noseDown, ['nose down', 'nose up'], this.units())}.` : 'It does not rest upright.'}`;
   });
   protected readonly pivots = computed(() => {
     const hung = this.hung();
@@ -136,7 +137,7 @@ export class RigViews {
     return this.pivots().filter((p) => p.view !== 'top').map((p) => {
       const angle = p.view === 'side' ? rest.noseDown : rest.leftSideDown;
       const words = p.view === 'side' ? (['nose down', 'nose up'] as const) : (['left down', 'right down'] as const);
-      return { view: p.view, at: p.at, out: Math.abs(angle) > levelWithin, text: this.says(angle, words) };
+      return { view: p.view, at: p.at, out: Math.abs(angle) > levelWithin, text: leanWords(angle, words, this.units()) };
     });
   });
 
@@ -198,12 +199,6 @@ export class RigViews {
     const view = views[event.shiftKey ? views.length - 1 : 0]!;
     const [across, up] = project(this.snap(), view);
     this.dragged.emit({ id, by: moveOnPaper(view, right * across, down * up, 1) });
-  }
-
-  private says(angle: number, [positive, negative]: readonly [string, string]): string {
-    const size = Math.abs(angle);
-    if (size < 0.05 * DEGREE) return 'level';
-    return `${showFigure(figure('angle', size), this.units())} ${angle > 0 ? positive : negative}`;
   }
 
   private markOf(drawn: DrawnDimension): readonly DimensionMark[] {
