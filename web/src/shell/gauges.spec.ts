@@ -12,6 +12,14 @@ describe('the tide line', () => {
     expect(gauges[5]!.gauge.rest).toBe('shop 200.00');
     expect(gauges[0]!.gauge.rest).toMatch(/nose (up|down) ± \d+°/);
   });
+  it('says of a lean that is hardly known only that', () => {
+    const bench = benchAt({ 'foot-count': 10 });
+    const { evaluation } = bench.judged;
+    const hung = evaluation.hung!;
+    const spread = (noseDown: number): string => gaugesOf({ ...bench, judged: { ...bench.judged, evaluation: { ...evaluation, hung: { ...hung, spread: { ...hung.spread, noseDown } } } } }, null, METRIC)[0]!.gauge.rest;
+    expect(spread(0.1)).toMatch(/nose (up|down) ± 11°$/);
+    expect(spread(0.7)).toMatch(/nose (up|down) ± over 45°$/);
+  });
   it('prints no angle for a rig that turns over', () => {
     const gauges = gaugesOf(benchAt({}), null, METRIC);
     expect(gauges[0]!.gauge.figure).toBe('turns over');

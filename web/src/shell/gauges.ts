@@ -1,5 +1,5 @@
 /** The six readouts of the tide line, from the bench: figure, target and place on the gauge. Pure. */
-import { figure, holdFor, showFigure, wristAtMost, type HeldHand, type UnitChoice } from '@tide-pebble/core';
+import { DEGREE, figure, holdFor, showFigure, wristAtMost, type HeldHand, type UnitChoice } from '@tide-pebble/core';
 import type { StockPlan } from '@tide-pebble/core/making';
 import type { Bench } from '../services/workspace';
 import type { Gauge } from '../ui/tide-gauge';
@@ -9,6 +9,9 @@ export interface NamedGauge {
   readonly id: GaugeId;
   readonly gauge: Omit<Gauge, 'was'>;
 }
+
+/** A lean's spread is reckoned to first order: beyond this it is only known to be large, rad. */
+const SPREAD_SHOWN = 45 * DEGREE;
 
 export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units: UnitChoice): readonly NamedGauge[] {
   const { evaluation } = judged;
@@ -23,7 +26,7 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
     const out = Math.abs(angle) > wants.levelWithin;
     const reach = 5 * wants.levelWithin;
     const flat = Math.abs(angle) < 0.0009;
-    return { name, figure: flat ? 'level' : say('angle', Math.abs(angle)), rest: `${flat ? '' : words[angle > 0 ? 0 : 1]} ± ${say('angle', 2 * spread, 0)}`.trim(), pebble: 0.5 + angle / (2 * reach), pool: [0.4, 0.6], out };
+    return { name, figure: flat ? 'level' : say('angle', Math.abs(angle)), rest: `${flat ? '' : words[angle > 0 ? 0 : 1]} ± ${2 * spread > SPREAD_SHOWN ? 'over ' : ''}${say('angle', Math.min(2 * spread, SPREAD_SHOWN), 0)}`.trim(), pebble: 0.5 + angle / (2 * reach), pool: [0.4, 0.6], out };
   };
   const held = hung ? undefined : evaluation.held[0];
   /** Held rigidly: what tips in the wrist that carries most, in place of a lean it cannot have. */
