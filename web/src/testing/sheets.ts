@@ -2,13 +2,14 @@
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { BehaviorSubject, combineLatest, map, Observable } from 'rxjs';
+import { BehaviorSubject, combineLatest, map, Observable, type Subscriber } from 'rxjs';
 import { judged, type AdjusterValues, type BinItem, type Change, type Edit, type KitItem, type Loadout, type LogEntry, type RigDocument, type SetUp } from '@tide-pebble/core';
 import { stockPlan } from '@tide-pebble/core/making';
 import { Documents } from '../services/documents';
 import { Jobs } from '../services/jobs';
 import { Workspace, type Bench, type BenchState } from '../services/workspace';
 import { answer, type JobMessage, type JobName, type JobRequest, type JobResult } from '../workers/jobs';
+import type { TablePart } from '../workers/read-table';
 import { Notices } from '../ui/notices';
 import { camera, loadout } from './bench';
 
@@ -79,15 +80,32 @@ export class PlayedDocuments {
 
 export class PlayedJobs {
   readonly asked: JobName[] = [];
-  run<N extends JobName>(name: N, input: JobRequest<N>): Observable<JobResult<N>> {
+  /** While held, jobs answer when they are let go: as a worker does, later. */
+  held: (() => void)[] | null = null;
+
+  letGo(): void {
+    const waiting = this.held ?? [];
+    this.held = null;
+    for (const go of waiting) go();
+  }
+
+  run<N extends JobName>(name: N, input: JobRequest<N>, part: (part: TablePart) => void = () => undefined): Observable<JobResult<N>> {
     this.asked.push(name);
     return new Observable((subscriber) => {
-      answer({ id: 1, name, input } as unknown as JobMessage, (said) => {
-        if ('result' in said) subscriber.next(said.result as JobResult<N>);
-        if ('fault' in said) subscriber.error(new Error(said.fault));
-      });
-      subscriber.complete();
+      const work = (): void => this.work(name, input, subscriber);
+      if (!this.held) return work();
+      this.held.push(work);
+      part({ done: 1, of: 4, rows: [] });
     });
+  }
+
+  private work<N extends JobName>(name: N, input: JobRequest<N>, subscriber: Subscriber<JobResult<N>>): void {
+    if (subscriber.closed) return;
+    answer({ id: 1, name, input } as unknown as JobMessage, (said) => {
+      if ('result' in said) subscriber.next(said.result as JobResult<N>);
+      if ('fault' in said) subscriber.error(new Error(said.fault));
+    });
+    subscriber.complete();
   }
 }
 

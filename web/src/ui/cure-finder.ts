@@ -1,18 +1,17 @@
 /** For a finding without a change worked out: looks, when asked, which one size, choice, setting or place would cure it. */
-import { ChangeDetectionStrategy, Component, DestroyRef, inject, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import type { Finding, Fix, KitItem } from '@tide-pebble/core';
 import type { Cure } from '@tide-pebble/core/making';
-import type { Subscription } from 'rxjs';
+import { Asked } from '../services/asked';
 import { injectBench } from '../services/bench-signal';
 import { Jobs } from '../services/jobs';
 import { Units } from '../services/units';
 import { Workspace } from '../services/workspace';
 import { SayPipe } from './figures.pipe';
 
-type Search = { readonly kind: 'notAsked' } | { readonly kind: 'looking'; readonly part: number } | { readonly kind: 'found'; readonly cures: readonly Cure[] } | { readonly kind: 'failed'; readonly reason: string };
 const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
 
 @Component({
@@ -20,19 +19,19 @@ const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatButton, MatProgressBar, SayPipe],
   template: `
-    @switch (search().kind) {
+    @switch (search.kind()) {
       @case ('notAsked') {
         <button matButton type="button" (click)="look()">Look for a change that cures it</button>
       }
-      @case ('looking') {
-        <mat-progress-bar mode="determinate" [value]="100 * part()" aria-label="Trying sizes, choices and settings" />
-        <button matButton type="button" (click)="stop()">Stop looking</button>
+      @case ('working') {
+        <mat-progress-bar mode="determinate" [value]="100 * search.part()!" aria-label="Trying sizes, choices and settings" />
+        <button matButton type="button" (click)="search.stop()">Stop looking</button>
       }
       @case ('failed') {
-        <p class="wrong">{{ reason() }}</p>
+        <p class="wrong">{{ search.reason() }}</p>
       }
       @case ('found') {
-        @for (c of cures(); track $index) {
+        @for (c of search.found() ?? []; track $index) {
           <button matButton="outlined" type="button" (click)="fixed.emit(c)">{{ c.label | say: units() }}</button>
           @if (c.brings.length > 0) {
             <p class="note">but then: {{ c.brings[0]! | say: units() }}{{ c.brings.length > 1 ? ' And more.' : '' }}</p>
@@ -56,50 +55,17 @@ export class CureFinder {
   protected readonly units = inject(Units).now;
   private readonly bench = injectBench();
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: NO_KIT });
-  private job: Subscription | undefined;
 
   readonly finding = input.required<Finding>();
   readonly fixed = output<Fix>();
   /** An edit of the rig makes what was found stale. */
-  protected readonly search = linkedSignal<Finding, Search>({ source: this.finding, computation: () => ({ kind: 'notAsked' }) });
-
-  constructor() {
-    inject(DestroyRef).onDestroy(() => this.job?.unsubscribe());
-  }
-
-  protected part(): number {
-    const now = this.search();
-    return now.kind === 'looking' ? now.part : 0;
-  }
-
-  protected reason(): string {
-    const now = this.search();
-    return now.kind === 'failed' ? now.reason : '';
-  }
-
-  protected cures(): readonly Cure[] {
-    const now = this.search();
-    return now.kind === 'found' ? now.cures : [];
-  }
+  protected readonly search = new Asked<readonly Cure[]>(this.finding);
 
   protected look(): void {
     const bench = this.bench();
     if (!bench) return;
     const { rig: { design, wants, hands }, loadout, values } = bench;
     const asked = this.finding();
-    const still = (next: Search): void => {
-      if (this.finding() === asked && this.search().kind === 'looking') this.search.set(next);
-    };
-    this.search.set({ kind: 'looking', part: 0 });
-    this.job?.unsubscribe();
-    this.job = this.jobs.run('cure', { rig: { design, wants, hands }, loadout, kit: this.kit(), values, finding: { code: asked.code, about: asked.about } }, ({ done, of }) => still({ kind: 'looking', part: done / of })).subscribe({
-      next: (cures) => still({ kind: 'found', cures }),
-      error: (fault: Error) => still({ kind: 'failed', reason: fault.message }),
-    });
-  }
-
-  protected stop(): void {
-    this.job?.unsubscribe();
-    this.search.set({ kind: 'notAsked' });
+    this.search.ask((told) => this.jobs.run('cure', { rig: { design, wants, hands }, loadout, kit: this.kit(), values, finding: { code: asked.code, about: asked.about } }, told));
   }
 }

@@ -1,11 +1,11 @@
 /** Balance: the rig hung at its pivot, where its mass centre lies and should lie, what can be turned, and the trim. */
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, linkedSignal, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { mdiPlay, mdiStop } from '@mdi/js';
 import { adjusterSteps, dropMotion, figure, FROM_LEVEL, holdPlaces, showFigure, wayOf, type AdjusterValues, type Aim, type ExplainedTrim, type View } from '@tide-pebble/core';
-import { type Subscription, finalize } from 'rxjs';
+import { Asked, sameParts } from '../../services/asked';
 import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';
 import { Units } from '../../services/units';
@@ -64,10 +64,21 @@ export class Balance {
   });
   protected readonly aims = AIMS;
   protected readonly aim = signal<Aim>('lightest');
-  /** How far the solver has come, 0 to 1; null while it rests. */
-  protected readonly working = signal<number | null>(null);
-  protected readonly outcome = signal<ExplainedTrim | null>(null);
-  private trimming: Subscription | null = null;
+  private readonly given = computed(() => {
+    const bench = this.bench();
+    return [bench?.rig.id, bench?.piece.assembly, bench?.rig.wants, bench?.values];
+  }, { equal: sameParts });
+  protected readonly solver = new Asked<ExplainedTrim>(this.given);
+  private readonly wantedOf = computed(() => this.given().slice(0, 3), { equal: sameParts });
+  /** Of this rig and these wants; where it was set, for as long as it is. */
+  private readonly answer = linkedSignal<unknown, ExplainedTrim | null>({ source: this.wantedOf, computation: () => null });
+  protected readonly outcome = computed(() => {
+    const answer = this.answer();
+    const settings = this.settings();
+    const stands = (values: AdjusterValues): boolean => Object.entries(values).every(([id, value]) => settings[id] === undefined || settings[id] === value);
+    if (answer?.kind === 'solved') return [answer.values, ...answer.ties.map((t) => t.values)].some(stands) ? answer : null;
+    return answer?.kind === 'axesSet' && !stands(answer.values) ? null : answer;
+  });
   private playing = 0;
 
   protected readonly findings = computed(() => this.shown()?.judged.findings.filter((f) => f.stage === 'balance' || f.code === 'nothingMounted') ?? []);
@@ -142,44 +153,37 @@ export class Balance {
   protected readonly words = computed(() => {
     const outcome = this.outcome();
     const bench = this.shown();
-    return outcome && bench ? trimWords(outcome, bench.piece.rig.adjusters, this.units(), this.aim()) : '';
+    return outcome && bench ? trimWords(outcome, bench.piece.rig.adjusters, this.units(), this.aim()) : this.solver.reason();
   });
   protected readonly canPlay = computed(() => this.shown()?.judged.evaluation.hung?.pitch.drop.kind === 'falls');
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => {
-      this.trimming?.unsubscribe();
-      this.stop();
-    });
+    inject(DestroyRef).onDestroy(() => this.stop());
   }
 
   protected move(id: string, name: string, { value, typed }: { value: number; typed?: string }): void {
-    this.outcome.set(null);
+    this.answer.set(null);
     this.workspace.setAdjusters(name.toLowerCase(), { [id]: value }, `adjuster ${id}`, typed === undefined ? {} : { [id]: typed });
   }
 
   /** `step`: it is one undoable step with what went before. */
   protected trim(step: string | null = null): void {
     const bench = this.bench();
-    if (!bench || this.working() !== null) return;
-    this.working.set(0);
-    this.outcome.set(null);
-    this.trimming = this.jobs
-      .run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: this.aim() }, ({ done, of }) => this.working.set(done / of))
-      .pipe(finalize(() => this.working.set(null)))
-      .subscribe((outcome) => {
-        this.outcome.set(outcome);
+    if (!bench || this.solver.part() !== null) return;
+    this.answer.set(null);
+    this.solver.ask(
+      (told) => this.jobs.run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: this.aim() }, told),
+      (outcome) => {
         if (outcome.kind === 'solved' || outcome.kind === 'axesSet') this.workspace.setAdjusters('trim', outcome.values, step);
-      });
+        this.answer.set(outcome);
+      },
+    );
   }
 
   protected pickAim(aim: Aim): void {
     this.aim.set(aim);
-    this.outcome.set(null);
-  }
-
-  protected cancel(): void {
-    this.trimming?.unsubscribe();
+    this.answer.set(null);
+    this.solver.stop();
   }
 
   protected play(): void {

@@ -1,15 +1,13 @@
 /** The trade curve: least washers, and most calm, for each drop time; pick a point and the rig is set so. Worked out when asked. */
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, linkedSignal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { figure, showFigure, type TradePoint } from '@tide-pebble/core';
-import type { Subscription } from 'rxjs';
+import { Asked, sameParts } from '../../services/asked';
 import { Jobs } from '../../services/jobs';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { TradeChart } from './trade-chart';
-
-type State = { readonly kind: 'notAsked' } | { readonly kind: 'working'; readonly part: number } | { readonly kind: 'found'; readonly points: readonly TradePoint[] } | { readonly kind: 'failed'; readonly reason: string };
 
 @Component({
   selector: 'tp-trade-panel',
@@ -17,16 +15,16 @@ type State = { readonly kind: 'notAsked' } | { readonly kind: 'working'; readonl
   imports: [MatButton, MatProgressBar, TradeChart],
   template: `
     <h2>Washers against calm</h2>
-    @switch (state().kind) {
+    @switch (curve.kind()) {
       @case ('notAsked') {
         <button matButton="outlined" type="button" (click)="look()">Show what each drop time costs</button>
       }
       @case ('working') {
-        <mat-progress-bar mode="determinate" [value]="100 * part()" aria-label="Solving for each drop time" />
-        <button matButton type="button" (click)="stop()">Stop</button>
+        <mat-progress-bar mode="determinate" [value]="100 * curve.part()!" aria-label="Solving for each drop time" />
+        <button matButton type="button" (click)="curve.stop()">Stop</button>
       }
       @case ('failed') {
-        <p class="wrong">{{ reason() }}</p>
+        <p class="wrong">{{ curve.reason() }}</p>
       }
       @case ('found') {
         @if (points().length > 0) {
@@ -55,47 +53,19 @@ export class TradePanel {
   private readonly jobs = inject(Jobs);
   private readonly workspace = inject(Workspace);
   private readonly units = inject(Units).now;
-  private job: Subscription | undefined;
   readonly bench = input.required<Bench>();
-  private readonly assembly = computed(() => this.bench().piece.assembly);
-  /** Another rig or load makes the curve stale; setting an adjuster does not. */
-  protected readonly state = linkedSignal<unknown, State>({ source: this.assembly, computation: () => ({ kind: 'notAsked' }) });
-
-  protected readonly part = computed(() => {
-    const now = this.state();
-    return now.kind === 'working' ? now.part : 0;
-  });
-  protected readonly reason = computed(() => {
-    const now = this.state();
-    return now.kind === 'failed' ? now.reason : '';
-  });
-  protected readonly points = computed(() => {
-    const now = this.state();
-    return now.kind === 'found' ? now.points : [];
-  });
+  /** Another rig, load or want makes the curve stale; setting an adjuster does not. */
+  protected readonly curve = new Asked<readonly TradePoint[]>(computed(() => [this.bench().rig.id, this.bench().piece.assembly, this.bench().rig.wants], { equal: sameParts }));
+  protected readonly points = computed(() => this.curve.found() ?? []);
   protected readonly rows = computed(() => this.points().map((point) => ({
     point,
     name: `drop ${showFigure(figure('time', point.dropPitch), this.units())}, ${point.aim}`,
     text: `${showFigure(figure('mass', point.added), this.units())} of washers`,
   })));
 
-  constructor() {
-    inject(DestroyRef).onDestroy(() => this.job?.unsubscribe());
-  }
-
   protected look(): void {
     const { piece: { assembly }, values, rig: { wants } } = this.bench();
-    this.state.set({ kind: 'working', part: 0 });
-    this.job?.unsubscribe();
-    this.job = this.jobs.run('trade', { assembly, values, wants }, ({ done, of }) => this.state.set({ kind: 'working', part: done / of })).subscribe({
-      next: (points) => this.state.set({ kind: 'found', points }),
-      error: (fault: Error) => this.state.set({ kind: 'failed', reason: fault.message }),
-    });
-  }
-
-  protected stop(): void {
-    this.job?.unsubscribe();
-    this.state.set({ kind: 'notAsked' });
+    this.curve.ask((told) => this.jobs.run('trade', { assembly, values, wants }, told));
   }
 
   protected take(point: TradePoint): void {

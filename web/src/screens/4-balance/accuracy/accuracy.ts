@@ -1,10 +1,11 @@
 /** What must be accurate: each size and mass with how far it may be off, the chance that a build can be trimmed, and what more travel buys. */
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { DEGREE, figure, showFigure, type Accuracy, type KitItem, type Leeway } from '@tide-pebble/core';
-import type { Subscription } from 'rxjs';
+import { DEGREE, figure, showFigure, type KitItem, type Leeway } from '@tide-pebble/core';
+import type { AccuracyOutcome } from '@tide-pebble/core/making';
+import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
 import { Jobs } from '../../../services/jobs';
 import { Pointer } from '../../../services/pointer';
@@ -25,8 +26,6 @@ const USUAL = { lengths: 0.0005, angles: 0.5 * DEGREE };
 /** Fewer spreads of room than this wants care, and than that is safe. */
 const [CARE, SAFE] = [2, 4];
 
-type State = { readonly kind: 'notAsked' } | { readonly kind: 'working'; readonly part: number } | { readonly kind: 'found'; readonly accuracy: Accuracy } | { readonly kind: 'failed'; readonly reason: string };
-
 const LISTED = 16;
 
 @Component({
@@ -43,28 +42,23 @@ export class AccuracySheet {
   protected readonly pointer = inject(Pointer);
   protected readonly bench = injectBench();
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: NO_KIT });
-  private job: Subscription | undefined;
-  protected readonly builds = BUILDS.toLocaleString('en-GB');
+  protected readonly howMany = BUILDS.toLocaleString('en-GB');
   protected readonly lengths = signal(USUAL.lengths);
   protected readonly angles = signal(USUAL.angles);
   private readonly asked = computed(() => {
     const bench = this.bench();
-    return [bench?.rig.id, bench?.piece, bench?.values, this.lengths(), this.angles()];
-  }, { equal: (a, b) => a.every((x, i) => x === b[i]) });
+    return [bench?.rig.id, bench?.piece, bench?.values, bench?.rig.wants, this.lengths(), this.angles()];
+  }, { equal: sameParts });
   /** Any change of the rig, its set-up or the workmanship makes it stale. */
-  protected readonly state = linkedSignal<unknown, State>({ source: this.asked, computation: () => ({ kind: 'notAsked' }) });
-
-  protected readonly part = computed(() => {
-    const now = this.state();
-    return now.kind === 'working' ? now.part : null;
+  protected readonly builds = new Asked<AccuracyOutcome>(this.asked);
+  private readonly found = computed(() => {
+    const outcome = this.builds.found();
+    return outcome?.kind === 'found' ? outcome.accuracy : null;
   });
   protected readonly reason = computed(() => {
-    const now = this.state();
-    return now.kind === 'failed' ? now.reason : '';
-  });
-  private readonly found = computed(() => {
-    const now = this.state();
-    return now.kind === 'found' ? now.accuracy : null;
+    const outcome = this.builds.found();
+    if (!outcome || outcome.kind === 'found') return this.builds.reason();
+    return outcome.reason === 'broken' ? 'This rig cannot be drawn as it is.' : 'Nothing bears this rig yet: it hangs on no joint and no hand holds it. Give it one in Frame.';
   });
   protected readonly rows = computed(() => (this.found()?.leeway ?? []).map((l) => ({
     id: `${l.id} ${l.name}`, about: this.aboutOf(l), name: l.kind === 'mass' ? l.name.replace(/^mass of /, '').replace(/^density of (.+)$/, 'all of $1') + ', its mass' : l.name, within: this.within(l),
@@ -88,25 +82,11 @@ export class AccuracySheet {
     return found.withMore.filter((m) => m.part - found.chance.part > 0.005).map((m) => ({ key: `${m.mover} ${m.by}`, text: `${showFigure(figure('length', m.by, 0), this.units())} more each way on the ${(bench.piece.rig.adjusters.find((a) => a.id === m.mover)?.name ?? m.mover).toLowerCase()}`, part: showFigure(figure('percent', m.part, 0), this.units()) }));
   });
 
-  constructor() {
-    inject(DestroyRef).onDestroy(() => this.job?.unsubscribe());
-  }
-
   protected look(): void {
     const bench = this.bench();
     if (!bench) return;
     const { rig: { design, wants, hands }, loadout, values } = bench;
-    this.state.set({ kind: 'working', part: 0 });
-    this.job?.unsubscribe();
-    this.job = this.jobs.run('accuracy', { rig: { design, wants, ...(hands ? { hands } : {}) }, loadout, kit: this.kit(), values, lengths: this.lengths(), angles: this.angles(), builds: BUILDS, seed: SEED }, ({ done, of }) => this.state.set({ kind: 'working', part: done / of })).subscribe({
-      next: (outcome) => this.state.set(outcome.kind === 'found' ? { kind: 'found', accuracy: outcome.accuracy } : { kind: 'failed', reason: outcome.reason === 'broken' ? 'This rig cannot be drawn as it is.' : 'Nothing bears this rig yet: it hangs on no joint and no hand holds it. Give it one in Frame.' }),
-      error: (fault: Error) => this.state.set({ kind: 'failed', reason: fault.message }),
-    });
-  }
-
-  protected stop(): void {
-    this.job?.unsubscribe();
-    this.state.set({ kind: 'notAsked' });
+    this.builds.ask((told) => this.jobs.run('accuracy', { rig: { design, wants, ...(hands ? { hands } : {}) }, loadout, kit: this.kit(), values, lengths: this.lengths(), angles: this.angles(), builds: BUILDS, seed: SEED }, told));
   }
 
   /** The part it is about, to light up: a dimension says it itself. */

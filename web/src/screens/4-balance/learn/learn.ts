@@ -1,12 +1,12 @@
 /** Learn from the bench: what the real rig did, what that says about the model, and the next move from it. */
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { figure, readings, showFigure, turnsOf, wayOf, type KitItem, type LogEntry } from '@tide-pebble/core';
 import type { LearnOutcome, Lesson, Move } from '@tide-pebble/core/making';
-import type { Subscription } from 'rxjs';
+import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
 import { Documents } from '../../../services/documents';
 import { Jobs } from '../../../services/jobs';
@@ -43,21 +43,25 @@ export class Learn {
   private readonly log = toSignal(this.workspace.log$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: NO_KIT });
   private readonly bin = toSignal(this.workspace.bin$, { initialValue: [] });
-  private job: Subscription | undefined;
 
   /** What is being typed survives a reload. */
   protected readonly draft = signal<Seen>(stored());
-  protected readonly working = signal(false);
-  protected readonly outcome = signal<LearnOutcome | null>(null);
-  /** How many readings that is by: one just kept may still be worked out. */
-  private readonly readings = signal(0);
-  protected readonly fault = signal('');
 
   protected readonly hung = computed(() => this.bench()?.judged.evaluation.hung ?? null);
   private readonly entries = computed(() => {
     const bench = this.bench();
     return bench ? this.log().filter((e) => e.rig === bench.rig.id && (e.loadout ?? null) === (bench.loadout?.id ?? null)).sort((a, b) => a.when.localeCompare(b.when)) : [];
   });
+  private readonly given = computed(() => {
+    const bench = this.bench();
+    return [bench, this.entries(), this.kit(), bench?.rig.wants.onlyBin ? this.bin() : null] as const;
+  }, { equal: sameParts });
+  protected readonly learning = new Asked<LearnOutcome>(this.given);
+  private readonly subject = computed(() => [this.bench()?.rig.id, this.bench()?.loadout?.id], { equal: sameParts });
+  /** Of this rig with this load, and by how many readings: one just kept may still be worked out. */
+  private readonly known = linkedSignal<unknown, { readonly outcome: LearnOutcome; readonly readings: number } | null>({ source: this.subject, computation: () => null });
+  protected readonly outcome = computed(() => this.known()?.outcome ?? null);
+  private readonly readings = computed(() => this.known()?.readings ?? 0);
   protected readonly rows = computed(() => this.entries().map((entry, i) => ({ entry, name: `Reading ${i + 1}`, text: this.seenWords(entry.seen) || 'nothing read' })));
   protected readonly nothing = computed(() => {
     const d = this.draft();
@@ -69,7 +73,7 @@ export class Learn {
   });
   protected readonly reason = computed(() => {
     const now = this.outcome();
-    if (this.fault()) return this.fault();
+    if (this.learning.reason()) return this.learning.reason();
     if (!now) return '';
     if (now.kind === 'cannotBe') return `Reading ${now.reading + 1} cannot be: ${now.why === 'mass' ? 'the mass is not that of this rig with this loadout. Is it the right loadout, and was the scale at nought?' : 'nothing of this size falls so fast. Was it held level and let go without a push?'} Take it out of the log, or read again.`;
     return now.kind === 'broken' ? now.reason : '';
@@ -105,28 +109,16 @@ export class Learn {
   protected readonly heightMoves = computed(() => (this.learned()?.next.moves ?? []).some((m) => Math.abs(m.adjuster.axis?.[2] ?? 0) > 0.7));
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => this.job?.unsubscribe());
     effect(() => {
-      const bench = this.bench();
-      const [entries, kit, bin] = [this.entries(), this.kit(), bench?.rig.wants.onlyBin ? this.bin() : []];
-      if (!bench || entries.length === 0) return this.outcome.set(null);
+      const [bench, entries, kit, bin] = this.given();
+      if (!bench || entries.length === 0) return untracked(() => this.known.set(null));
       const { rig: { design, wants, hands }, loadout, values } = bench;
-      untracked(() => {
-        this.working.set(true);
-        this.fault.set('');
-        this.job?.unsubscribe();
-        this.job = this.jobs.run('learn', { rig: { design, wants, ...(hands ? { hands } : {}) }, loadout, kit, bin, values, entries: entries.map(({ values: set, seen }) => ({ values: set, seen })) }).subscribe({
-          next: (outcome) => {
-            this.outcome.set(outcome);
-            this.readings.set(entries.length);
-            this.working.set(false);
-          },
-          error: (fault: Error) => {
-            this.fault.set(fault.message);
-            this.working.set(false);
-          },
-        });
-      });
+      untracked(() =>
+        this.learning.ask(
+          () => this.jobs.run('learn', { rig: { design, wants, ...(hands ? { hands } : {}) }, loadout, kit, bin: bin ?? [], values, entries: entries.map(({ values: set, seen }) => ({ values: set, seen })) }),
+          (outcome) => this.known.set({ outcome, readings: entries.length }),
+        ),
+      );
     });
   }
 

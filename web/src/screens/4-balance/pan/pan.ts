@@ -1,9 +1,9 @@
 /** The pan test: turn it at a rate, see how it leans in the picture, where it ends to be steady, and what to move so that it does not. */
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { DEGREE, figure, panReading, showFigure, wayOf, type PanMove, type PanPlan, type PanReading } from '@tide-pebble/core';
-import { finalize, type Subscription } from 'rxjs';
+import { DEGREE, figure, panReading, showFigure, wayOf, type ExplainedTrim, type PanMove, type PanPlan, type PanReading } from '@tide-pebble/core';
+import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
 import { Jobs } from '../../../services/jobs';
 import { Pointer } from '../../../services/pointer';
@@ -37,11 +37,14 @@ export class Pan {
   protected readonly bench = injectBench();
   protected readonly most = MOST_RATE;
   protected readonly degrees = signal(45);
-  protected readonly part = signal<number | null>(null);
   private readonly rigId = computed(() => this.bench()?.rig.id);
-  protected readonly said = linkedSignal<unknown, string>({ source: this.rigId, computation: () => '' });
-  private job: Subscription | undefined;
-  private planning: Subscription | undefined;
+  private readonly found = linkedSignal<unknown, string>({ source: this.rigId, computation: () => '' });
+  /** The trim that looks for the set-up that leans least. */
+  protected readonly least = new Asked<ExplainedTrim>(computed(() => {
+    const bench = this.bench();
+    return [bench?.rig.id, bench?.piece.assembly, bench?.values, bench?.rig.wants];
+  }, { equal: sameParts }));
+  protected readonly said = computed(() => this.least.reason() || this.planning.reason() || this.found());
 
   protected readonly hung = computed(() => this.bench()?.judged.evaluation.hung ?? null);
   protected readonly across = computed(() => {
@@ -76,27 +79,19 @@ export class Pan {
     const bench = this.bench();
     return bench && this.hung() ? { assembly: bench.piece.assembly, values: bench.values } : null;
   }, { equal: (a, b) => a?.assembly === b?.assembly && a?.values === b?.values });
-  private readonly found = signal<readonly PanPlan[] | null>(null);
+  private readonly planning = new Asked<readonly PanPlan[]>(this.asked);
   /** Null while they are looked for. */
-  protected readonly plans = computed(() => this.found()?.map((plan) => ({
+  protected readonly plans = computed(() => this.planning.found()?.map((plan) => ({
     plan,
     moves: plan.moves.map((m) => ({ id: m.id, name: m.name, text: this.moveWords(m) })),
     why: this.whyOf(plan),
   })) ?? null);
-  protected readonly carries = computed(() => this.found()?.some((p) => p.moves.some((m) => m.carrier)) ?? false);
+  protected readonly carries = computed(() => this.planning.found()?.some((p) => p.moves.some((m) => m.carrier)) ?? false);
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => {
-      this.job?.unsubscribe();
-      this.planning?.unsubscribe();
-    });
     effect(() => {
       const asked = this.asked();
-      untracked(() => {
-        this.planning?.unsubscribe();
-        this.found.set(null);
-        if (asked) this.planning = this.jobs.run('pan', asked).subscribe({ next: (plans) => this.found.set(plans), error: (fault: Error) => this.said.set(fault.message) });
-      });
+      if (asked) untracked(() => this.planning.ask(() => this.jobs.run('pan', asked)));
     });
   }
 
@@ -111,19 +106,15 @@ export class Pan {
   /** The set-up that leans least, of all that are level and fall as wanted. */
   protected solve(): void {
     const bench = this.bench();
-    if (!bench || this.part() !== null) return;
-    this.part.set(0);
-    this.job = this.jobs.run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: 'steadiestPan' }, ({ done, of }) => this.part.set(done / of)).pipe(finalize(() => this.part.set(null))).subscribe({
-      next: (outcome) => {
-        this.said.set(trimWords(outcome, bench.piece.rig.adjusters, this.units(), 'steadiestPan'));
+    if (!bench || this.least.part() !== null) return;
+    this.found.set('');
+    this.least.ask(
+      (told) => this.jobs.run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: 'steadiestPan' }, told),
+      (outcome) => {
+        this.found.set(trimWords(outcome, bench.piece.rig.adjusters, this.units(), 'steadiestPan'));
         if (outcome.kind === 'solved') this.workspace.setAdjusters('the set-up most level in a pan', outcome.values);
       },
-      error: (fault: Error) => this.said.set(fault.message),
-    });
-  }
-
-  protected stop(): void {
-    this.job?.unsubscribe();
+    );
   }
 
   protected words(reading: PanReading | null): string {

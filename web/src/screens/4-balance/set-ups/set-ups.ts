@@ -1,11 +1,11 @@
 /** One rig, every loadout: what can be had, how each is set, and what is moved in the field from one to the next. */
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { figure, showFigure, wayOf, type Adjuster, type AdjusterValues, type BinItem, type KitItem, type Loadout } from '@tide-pebble/core';
+import { figure, showFigure, wayOf, type Adjuster, type AdjusterValues, type KitItem } from '@tide-pebble/core';
 import { movesBetween, type SetUpRow, type SetUpsInput, type SizeForAll, type SizesForAll } from '@tide-pebble/core/making';
-import type { Subscription } from 'rxjs';
+import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
 import { Documents } from '../../../services/documents';
 import { Jobs } from '../../../services/jobs';
@@ -38,11 +38,6 @@ export class SetUps {
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: NO_KIT });
   private readonly setups = toSignal(this.workspace.setups$, { initialValue: [] });
   private readonly bin = toSignal(this.workspace.bin$, { initialValue: [] });
-  private job: Subscription | undefined;
-
-  protected readonly part = signal<number | null>(null);
-  protected readonly fault = signal('');
-  private readonly found = signal<readonly SetUpRow[]>([]);
   private readonly from = signal<string | null>(null);
   private readonly to = signal<string | null>(null);
   /** Only what the answer depends on: setting an adjuster does not start it anew. */
@@ -53,16 +48,18 @@ export class SetUps {
     return { id, design, wants, loadout, ...(hands ? { hands } : {}) };
   }, { equal: (a, b) => a?.design === b?.design && a?.wants === b?.wants && a?.hands === b?.hands && a?.loadout === b?.loadout && a?.id === b?.id });
 
-  /** One size that serves all, looked for when asked; another rig makes it stale. */
-  protected readonly sizes = linkedSignal<unknown, { readonly part: number } | SizesForAll | null>({ source: this.asked, computation: () => null });
-  private sizing: Subscription | undefined;
-  protected readonly sizePart = computed(() => {
-    const now = this.sizes();
-    return now && 'part' in now ? now.part : null;
-  });
+  private readonly given = computed(() => [this.asked(), this.loadouts(), this.kit(), this.asked()?.wants.onlyBin ? this.bin() : null] as const, { equal: sameParts });
+  protected readonly solving = new Asked<readonly SetUpRow[]>(this.given);
+  private readonly rigId = computed(() => this.asked()?.id);
+  /** Of this rig, till the next are there. */
+  private readonly found = linkedSignal<unknown, readonly SetUpRow[]>({ source: this.rigId, computation: () => [] });
+
+  /** One size that serves all, looked for when asked. */
+  protected readonly sizing = new Asked<SizesForAll>(this.given);
+  protected readonly fault = computed(() => this.solving.reason() || this.sizing.reason());
   protected readonly offers = computed(() => {
-    const now = this.sizes();
-    if (!now || 'part' in now) return null;
+    const now = this.sizing.found();
+    if (!now) return null;
     return now.better.map((size) => ({ size, text: `${size.name}: ${showFigure(figure(size.kind, size.to), this.units())} instead of ${showFigure(figure(size.kind, size.from), this.units())}`, serves: `serves ${size.served} of ${now.loadouts}${size.served > now.served ? `, now ${now.served}` : ` with ${showFigure(figure('mass', size.added), this.units())} of washers in all at the lightest, now ${showFigure(figure('mass', now.added), this.units())}`}` }));
   });
 
@@ -86,50 +83,15 @@ export class SetUps {
   });
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => {
-      this.job?.unsubscribe();
-      this.sizing?.unsubscribe();
-    });
     effect(() => {
-      const asked = this.asked();
-      const [loadouts, kit, bin] = [this.loadouts(), this.kit(), asked?.wants.onlyBin ? this.bin() : []];
-      if (asked && loadouts.length > 0) untracked(() => this.look(asked, loadouts, kit, bin));
-    });
-  }
-
-  private look(rig: SetUpsInput['rig'], loadouts: readonly Loadout[], kit: ReadonlyMap<string, KitItem>, bin: readonly BinItem[]): void {
-    this.job?.unsubscribe();
-    this.part.set(0);
-    this.fault.set('');
-    this.job = this.jobs.run('setUps', { rig, loadouts, kit, setups: this.setups(), bin }, ({ done, of }) => this.part.set(done / of)).subscribe({
-      next: (rows) => {
-        this.found.set(rows);
-        this.part.set(null);
-      },
-      error: (fault: Error) => {
-        this.fault.set(fault.message);
-        this.part.set(null);
-      },
+      const [rig, loadouts, kit, bin] = this.given();
+      if (rig && loadouts.length > 0) untracked(() => this.solving.ask((told) => this.jobs.run('setUps', { rig, loadouts, kit, setups: this.setups(), bin: bin ?? [] }, told), (rows) => this.found.set(rows)));
     });
   }
 
   protected lookForSize(): void {
     const rig = this.asked();
-    if (!rig) return;
-    this.sizes.set({ part: 0 });
-    this.sizing?.unsubscribe();
-    this.sizing = this.jobs.run('sizes', { rig, loadouts: this.loadouts(), kit: this.kit(), setups: this.setups(), bin: this.bin() }, ({ done, of }) => this.sizes.set({ part: done / of })).subscribe({
-      next: (found) => this.sizes.set(found),
-      error: (fault: Error) => {
-        this.fault.set(fault.message);
-        this.sizes.set(null);
-      },
-    });
-  }
-
-  protected stopLooking(): void {
-    this.sizing?.unsubscribe();
-    this.sizes.set(null);
+    if (rig) this.sizing.ask((told) => this.jobs.run('sizes', { rig, loadouts: this.loadouts(), kit: this.kit(), setups: this.setups(), bin: this.bin() }, told));
   }
 
   protected resize(size: SizeForAll): void {
