@@ -97,7 +97,11 @@ export const measure = async (page: Page, way: string): Promise<void> => {
   await expect(cards.last().locator('.readings input').first()).toBeFocused();
 };
 
-export const allKept = (page: Page): Promise<void> => expect(page.getByRole('banner').getByRole('status')).toHaveText(/^All kept/);
+export const allKept = async (page: Page): Promise<void> => {
+  // What the last press changed is on the page by then: before, it may still read “All kept” of the change before.
+  await page.evaluate(() => new Promise((shown) => requestAnimationFrame(() => requestAnimationFrame(shown))));
+  await expect(page.getByRole('banner').getByRole('status')).toHaveText(/^All kept/);
+};
 
 /** A readout of the tide line by its name: the whole text of its button. */
 export const readout = async (page: Page, name: string): Promise<string> => (await page.getByRole('region', { name: 'Tide line' }).getByRole('button', { name: new RegExp(`^${name}`) }).innerText()).replace(/\s+/g, ' ');
