@@ -18,7 +18,7 @@ describe('the tide line', () => {
     const hung = evaluation.hung!;
     const spread = (noseDown: number): string => gaugesOf({ ...bench, judged: { ...bench.judged, evaluation: { ...evaluation, hung: { ...hung, spread: { ...hung.spread, noseDown } } } } }, null, METRIC)[0]!.gauge.rest;
     expect(spread(0.1)).toMatch(/nose (up|down) ± 11°$/);
-    expect(spread(0.7)).toMatch(/nose (up|down) ± over 45°$/);
+    expect(spread(0.7)).toMatch(/nose (up|down) ± >45°$/);
   });
   it('prints no angle for a rig that turns over', () => {
     const gauges = gaugesOf(benchAt({}), null, METRIC);

@@ -26,7 +26,7 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
     const out = Math.abs(angle) > wants.levelWithin;
     const reach = 5 * wants.levelWithin;
     const flat = Math.abs(angle) < 0.0009;
-    return { name, figure: flat ? 'level' : say('angle', Math.abs(angle)), rest: `${flat ? '' : words[angle > 0 ? 0 : 1]} ± ${2 * spread > SPREAD_SHOWN ? 'over ' : ''}${say('angle', Math.min(2 * spread, SPREAD_SHOWN), 0)}`.trim(), pebble: 0.5 + angle / (2 * reach), pool: [0.4, 0.6], out };
+    return { name, figure: flat ? 'level' : say('angle', Math.abs(angle)), rest: `${flat ? '' : words[angle > 0 ? 0 : 1]} ± ${2 * spread > SPREAD_SHOWN ? '>' : ''}${say('angle', Math.min(2 * spread, SPREAD_SHOWN), 0)}`.trim(), pebble: 0.5 + angle / (2 * reach), pool: [0.4, 0.6], out };
   };
   const held = hung ? undefined : evaluation.held[0];
   /** Held rigidly: what tips in the wrist that carries most, in place of a lean it cannot have. */
