@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { Observable, Subject, throwError } from 'rxjs';
+import { EMPTY, Observable, Subject, throwError } from 'rxjs';
 import { Asked, sameParts } from './asked';
 
 @Component({ selector: 'tp-asker', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
@@ -85,6 +85,8 @@ describe('what is asked by a press', () => {
     asked.stop();
     answers.next('late');
     expect([asked.kind(), running(), took.length]).toEqual(['notAsked', 0, 0]);
+    asked.ask(() => EMPTY);
+    expect(asked.kind()).toBe('notAsked');
   });
   it('ends with its owner', () => {
     const { fixture, ask, running, took, answers } = made();

@@ -51,6 +51,8 @@ export class Asked<T> {
     this.work = run(({ done, of }) => put({ kind: 'working', part: done / of })).subscribe({
       next: (found) => put({ kind: 'found', found }) && then(found),
       error: (fault: Error) => put({ kind: 'failed', reason: fault.message }),
+      // Ended without a word: it can be asked again.
+      complete: () => put({ kind: 'notAsked' }),
     });
   }
 

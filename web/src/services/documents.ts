@@ -224,7 +224,11 @@ export class Documents {
       return this.edited.next();
     }
     if (error instanceof ServerAway) {
-      for (const { kind, id, body } of sent) this.unanswered.set(keyOf(kind, id), [...(this.unanswered.get(keyOf(kind, id)) ?? []), body]);
+      for (const { kind, id, body } of sent) {
+        const before = this.unanswered.get(keyOf(kind, id)) ?? [];
+        // Tried every few seconds while the server is away: the same is noted once.
+        if (!before.includes(body)) this.unanswered.set(keyOf(kind, id), [...before, body]);
+      }
       this.state.next({ kind: 'away', waiting: this.dirty.size });
       setTimeout(() => void this.save(), TRY_AGAIN_MS);
       return;
