@@ -1,7 +1,8 @@
 import { atHand, keptAs, washerName, type KitItem, type RigDocument, type SetUp } from '@tide-pebble/core';
-import { firstValueFrom } from 'rxjs';
+import { firstValueFrom, throwError } from 'rxjs';
 import { benchAt, camera, loadout } from '../testing/bench';
 import { store } from '../testing/store';
+import { until } from '../testing/until';
 
 const limpet = benchAt({}).rig;
 const whelk: RigDocument = { ...limpet, id: 'r2', name: 'Whelk' };
@@ -111,5 +112,17 @@ describe('the workspace', () => {
     });
     expect(jobs.asked).toContain('stock');
     expect(found).toEqual(jasmine.objectContaining({ cuts: jasmine.any(Array), lines: jasmine.any(Array) }));
+  });
+  it('says when cuts and purchases cannot be worked out, and works them out for the next change', async () => {
+    const { workspace, jobs, said } = await store(one);
+    const plans: unknown[] = [];
+    const watching = workspace.stock$.subscribe((p) => plans.push(p));
+    const run = spyOn(jobs, 'run').and.returnValue(throwError(() => new Error('the computation stopped')));
+    await until(() => said.length > 0, 'what is wrong');
+    expect(said).toEqual(['What to cut and buy could not be worked out: the computation stopped. All else goes on.']);
+    run.and.callThrough();
+    workspace.setAdjusters('foot washers', { 'foot-count': 4 });
+    await until(() => plans.at(-1), 'the plan');
+    watching.unsubscribe();
   });
 });

@@ -4,6 +4,7 @@ import { changedDesign, edit as editSchema, changedLoadout, freed, judged, withE
 import type { StockPlan } from '@tide-pebble/core/making';
 import { BehaviorSubject, catchError, combineLatest, debounceTime, distinctUntilChanged, map, of, shareReplay, startWith, switchMap, type Observable } from 'rxjs';
 import { Documents } from './documents';
+import { Notices } from '../ui/notices';
 import { Jobs } from './jobs';
 
 export interface Bench {
@@ -25,6 +26,7 @@ const STOCK_AFTER_MS = 60;
 export class Workspace {
   private readonly documents = inject(Documents);
   private readonly jobs = inject(Jobs);
+  private readonly notices = inject(Notices);
   private readonly current = new BehaviorSubject<string | null>(localStorage.getItem(CURRENT));
 
   private readonly allRigs$ = this.documents.list$('rig').pipe(distinctUntilChanged(), keep());
@@ -62,7 +64,12 @@ export class Workspace {
     debounceTime(STOCK_AFTER_MS),
     switchMap(([state, bin]) =>
       state.kind === 'ready'
-        ? this.jobs.run('stock', { rig: state.bench.piece.rig, values: state.bench.values, bin, kerf: state.bench.rig.kerf }).pipe(catchError(() => of(null)))
+        ? this.jobs.run('stock', { rig: state.bench.piece.rig, values: state.bench.values, bin, kerf: state.bench.rig.kerf }).pipe(
+            catchError((fault: Error) => {
+              this.notices.say(`What to cut and buy could not be worked out: ${fault.message}. All else goes on.`);
+              return of(null);
+            }),
+          )
         : of(null),
     ),
     startWith(null),
