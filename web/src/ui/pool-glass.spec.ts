@@ -34,6 +34,13 @@ describe('the magnifier of the pool', () => {
     expect(Math.sign(px!)).toBe(Math.sign(x));
     expect(py! > Number(page.querySelector('.pivot')!.getAttribute('cy'))).toBe(z < 0);
   });
+  it('does not call it behind by nothing', async () => {
+    const bench = benchAt({ 'foot-count': 10 });
+    const hung = bench.judged.evaluation.hung!;
+    const at = { ...hung, hang: { ...hung.hang, fromPivot: [-1e-6, 0, -0.0024] as const } };
+    const page = await shown({ ...bench, judged: { ...bench.judged, evaluation: { ...bench.judged.evaluation, hung: at } } });
+    expect(page.querySelector('.words')!.textContent).toMatch(/2\.4 mm under$/);
+  });
   it('calls it in the pool exactly when it is level and falls in the time that is wanted', async () => {
     const close = level();
     const { hung } = close.judged.evaluation;

@@ -51,7 +51,9 @@ export class PoolGlass {
     const inside = pool !== null && -z >= pool.under[0] && -z <= pool.under[1] && Math.abs(x) <= pool.slope * -z;
     const corner = (side: number, under: number): string => place(side * pool!.slope * under, -under).map((n) => n.toFixed(1)).join(' ');
     const say = (value: number, decimals: number): string => showFigure(figure('length', Math.abs(value), decimals), this.units());
-    const words = `${say(z, 1)} ${z < 0 ? 'under' : 'above'}, ${say(x, 2)} ${x >= 0 ? 'ahead' : 'behind'}`;
+    // Less than it is shown to is no place ahead or behind.
+    const aside = Math.abs(x) < 5e-6 ? '' : `, ${say(x, 2)} ${x >= 0 ? 'ahead' : 'behind'}`;
+    const words = `${say(z, 1)} ${z < 0 ? 'under' : 'above'}${aside}`;
     const times = Math.round(perMetre / (96 / 0.0254));
     return {
       pool: pool ? `M${corner(-1, pool.under[0])}L${corner(1, pool.under[0])}L${corner(1, pool.under[1])}L${corner(-1, pool.under[1])}Z` : null,
