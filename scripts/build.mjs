@@ -20,8 +20,9 @@ export async function build() {
 async function buildServer() {
   const { build: bundle } = await import('esbuild');
   await bundle({
-    entryPoints: [join(root, 'server/src/main.ts')],
-    outfile: join(root, 'dist/server/main.mjs'),
+    entryPoints: { main: join(root, 'server/src/main.ts'), 'unpack.worker': join(root, 'server/src/unpack/unpack.worker.ts') },
+    outdir: join(root, 'dist/server'),
+    outExtension: { '.js': '.mjs' },
     bundle: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', sourcemap: true, logLevel: 'error',
     alias: { '@tide-pebble/core': join(root, 'core/src/index.ts') },
   });

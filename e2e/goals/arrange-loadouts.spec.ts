@@ -1,5 +1,5 @@
 /** Loadouts arranged in the picture and in the panel: dragged, nudged, turned, tied, set in their states; on the demo. */
-import { allKept, expect, fill, goTo, measure, test } from '../support/bench';
+import { allKept, expect, fill, goTo, measure, pick, test } from '../support/bench';
 
 test.use({ demo: true });
 
@@ -42,7 +42,7 @@ test('place and turn are typed, and the figures of the rig follow', async ({ ben
 
 test('what is tied comes along, and its absence is told with the fix in a click', async ({ bench: page }) => {
   await goTo(page, 'Load');
-  await page.getByLabel('Mount', { exact: true }).selectOption({ label: 'Small monitor' });
+  await pick(page, 'Mount', 'Small monitor');
   await expect(page.getByRole('button', { name: /^Monitor battery on Small monitor/ })).toBeVisible();
   await page.getByRole('button', { name: 'Take off Monitor battery' }).click();
   const card = page.getByRole('article').filter({ hasText: 'Small monitor goes out with Monitor battery' });

@@ -4,7 +4,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { allKept, expect, fill, goTo, measure, readout, test } from '../support/bench';
+import { allKept, expect, fill, goTo, measure, pick, readout, test } from '../support/bench';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
@@ -38,7 +38,7 @@ test('make, trim, build, carry and log the first rig', async ({ bench: page, ser
     await page.getByRole('link', { name: 'Back to kit and loadouts' }).click();
     await fill(page, 'Mass of Wide lens', '214 g');
     await page.getByRole('button', { name: 'New loadout' }).click();
-    await page.getByLabel('Mount', { exact: true }).selectOption({ label: 'Wide lens' });
+    await pick(page, 'Mount', 'Wide lens');
     await expect(page.getByText('on Heron body, lens flange')).toBeVisible();
   });
 

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { allKept, expect, fill, goTo, measure, Server, test } from '../support/bench';
+import { allKept, expect, fill, goTo, measure, pick, Server, test } from '../support/bench';
 
 interface Thing {
   readonly name: string;
@@ -77,8 +77,8 @@ test('weigh, balance two ways, build four loadouts, read the travel, and find th
   await test.step('four loadouts, each a copy with one thing changed', async () => {
     await page.getByRole('button', { name: 'New loadout' }).click();
     const panel = decide(page);
-    await page.getByLabel('Mount', { exact: true }).selectOption({ label: 'Short lens' });
-    await page.getByLabel('Mount', { exact: true }).selectOption({ label: 'Reed mic' });
+    await pick(page, 'Mount', 'Short lens');
+    await pick(page, 'Mount', 'Reed mic');
     await fill(page, 'Name', 'Short');
     /** The copy stands in the panel before it is typed into, as for a person. */
     const copyAs = async (from: string, name: string): Promise<void> => {
@@ -89,7 +89,7 @@ test('weigh, balance two ways, build four loadouts, read the travel, and find th
     for (const [from, lens] of [['Short', 'Middle'], ['Middle', 'Long']] as const) {
       await copyAs(from, lens);
       await panel.getByRole('button', { name: /lens on Gannet body/ }).click();
-      await page.getByLabel('Swap for').selectOption({ label: `${lens} lens` });
+      await pick(page, 'Swap for', `${lens} lens`);
     }
     await copyAs('Long', 'Long, screen out');
     await panel.getByRole('button', { name: /^Gannet body on the rig/ }).click();
@@ -116,7 +116,8 @@ test('weigh, balance two ways, build four loadouts, read the travel, and find th
   const folder = mkdtempSync(join(tmpdir(), 'tide-pebble-kit-'));
   const take = async (label: string, file: string): Promise<string> => {
     const saved = page.waitForEvent('download');
-    await page.getByLabel('Take out as').selectOption({ label });
+    await page.getByRole('button', { name: 'Take out' }).click();
+    await page.getByRole('menuitem', { name: label }).click();
     await (await saved).saveAs(join(folder, file));
     return join(folder, file);
   };

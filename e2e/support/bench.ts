@@ -83,6 +83,12 @@ export const fill = async (page: Page, label: string, text: string): Promise<voi
   await field.press('Enter');
 };
 
+/** Picks one out of a list that acts on choice: the field by its label, then the option. */
+export const pick = async (page: Page, label: string, option: string): Promise<void> => {
+  await page.getByLabel(label, { exact: true }).click();
+  await page.getByRole('option', { name: option, exact: true }).click();
+};
+
 /** On an item's sheet: starts a measurement by its way's name. */
 export const measure = async (page: Page, way: string): Promise<void> => {
   const another = page.getByRole('button', { name: 'Measure another way' });

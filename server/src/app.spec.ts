@@ -95,7 +95,7 @@ describe('the server', () => {
     await post([save('a', 0), save('b', 0)]);
     const zip = await bench.http.get('/api/backup').responseType('blob');
     await post([{ kind: 'kit', id: 'a', revision: 1, body: null }, save('c', 0)]);
-    const restore = (body: Buffer) => bench.http.post('/api/restore').set('Content-Type', 'application/zip').send(body);
+    const restore = (body: Buffer) => bench.http.post('/api/restore?way=instead').set('Content-Type', 'application/zip').send(body);
     expect((await restore(zip.body as Buffer)).status).toBe(200);
     expect(bench.store.all().map((d) => d.id)).toEqual(['a', 'b']);
     const packed = (text: string): Buffer => Buffer.from(zipSync({ 'project.json': strToU8(text) }));

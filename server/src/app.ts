@@ -3,15 +3,17 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
+import { FOLDER_HEADER } from '@tide-pebble/core';
 import { onlyThisMachine } from './guards';
-import { errorHandler, NotFound } from './problem';
+import { errorHandler, NotFound, OtherFolder } from './problem';
 import { backupRoutes } from './routes/backups';
 import { documentRoutes } from './routes/documents';
 import { photoRoutes } from './routes/photos';
 import { rigFileRoutes } from './routes/rigFiles';
+import type { Backups } from './store/backups';
 import type { Store } from './store/openStore';
 
-export function makeApp(options: { store: Store; purpose: 'demo' | 'own'; page: string | null; now: () => string }): Express {
+export function makeApp(options: { store: Store; backups: Backups; purpose: 'demo' | 'own'; page: string | null; now: () => string }): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(onlyThisMachine);
@@ -25,14 +27,16 @@ export function makeApp(options: { store: Store; purpose: 'demo' | 'own'; page: 
     }),
   );
   const api = express.Router();
-  api.use((_request, response, next) => {
+  api.use((request, response, next) => {
     response.set('Cache-Control', 'no-store');
+    const meant = request.get(FOLDER_HEADER);
+    if (meant !== undefined && meant !== options.store.identity) throw new OtherFolder(options.store.identity);
     next();
   });
   api.get('/health', (_request, response) => {
-    response.json({ ok: true, purpose: options.purpose });
+    response.json({ ok: true, purpose: options.purpose, folder: options.store.identity, pid: process.pid });
   });
-  api.use(documentRoutes(options.store), rigFileRoutes(options.store), backupRoutes(options.store, options.now), photoRoutes(options.store));
+  api.use(documentRoutes(options.store), rigFileRoutes(options.store), backupRoutes(options.store, options.backups, options.now), photoRoutes(options.store));
   api.use(() => {
     throw new NotFound('There is nothing at this address.');
   });

@@ -4,19 +4,29 @@ import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { makeApp } from './app';
-import { readBackup } from './routes/backups';
+import { portHolder } from './portHolder';
+import { Backups } from './store/backups';
+import { damageOf } from './store/damage';
 import { NewerData } from './store/migrate';
 import { openStore, WrongPurpose, type Store } from './store/openStore';
+import { readBackup } from './unpack/unpackBackup';
 
+/** Long enough to cost nothing, short enough that an hour's backup is never much over one. */
+const LOOK_FOR_BACKUPS_MS = 5 * 60_000;
 const here = dirname(fileURLToPath(import.meta.url));
 const now = (): string => new Date().toISOString();
 
 const options = readOptions();
 const purpose = options.demo ? 'demo' : 'own';
+const file = join(options.data, 'tide-pebble.db');
+const backups = new Backups(file, now);
 const store = open();
-const server = makeApp({ store, purpose, page: options.page ?? join(here, '../web'), now }).listen(options.port, '127.0.0.1');
+const server = makeApp({ store, backups, purpose, page: options.page ?? join(here, '../web'), now }).listen(options.port, '127.0.0.1');
 server.once('listening', () => console.log(`Tide Pebble is at http://127.0.0.1:${(server.address() as { port: number }).port}  (data in ${options.data}; Ctrl+C stops it)`));
-server.once('error', (error: NodeJS.ErrnoException) => quit(error.code === 'EADDRINUSE' ? `Port ${options.port} is taken. Stop what uses it, or choose another with --port.` : `The server could not start: ${error.message}.`));
+server.once('error', (error: NodeJS.ErrnoException) => quit(error.code === 'EADDRINUSE' ? taken(options.port) : `The server could not start: ${error.message}.`));
+// Started by a command that is killed hard, it has no one to tell it to stop: the line to that command breaks.
+if (process.connected) process.once('disconnect', stop);
+keepBackups();
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, stop);
 
 function stop(): void {
@@ -29,29 +39,42 @@ function stop(): void {
   setTimeout(() => server.closeAllConnections(), 500).unref();
 }
 
-function readOptions(): { demo: boolean; port: number; data: string; fresh: boolean; page: string | undefined } {
+/** Now and then, as long as it runs; what goes wrong is said and tried again at the next turn. */
+function keepBackups(): void {
+  const make = (): void => void backups.makeIfDue(store).catch((error: unknown) => console.error(`No backup could be made: ${error instanceof Error ? error.message : String(error)}.`));
+  make();
+  setInterval(make, LOOK_FOR_BACKUPS_MS).unref();
+}
+
+const taken = (port: number): string => {
+  const holder = portHolder(port);
+  return `Port ${port} is taken${holder ? ` by ${holder}` : ''}. Stop it, or choose another with --port.`;
+};
+
+function readOptions(): { demo: boolean; port: number; data: string; fresh: boolean; recover: boolean; page: string | undefined } {
   try {
-    const { values } = parseArgs({ options: { demo: { type: 'boolean', default: false }, port: { type: 'string', default: '4680' }, data: { type: 'string' }, fresh: { type: 'boolean', default: false }, page: { type: 'string' } } });
+    const { values } = parseArgs({ options: { demo: { type: 'boolean', default: false }, port: { type: 'string', default: '4680' }, data: { type: 'string' }, fresh: { type: 'boolean', default: false }, recover: { type: 'boolean', default: false }, page: { type: 'string' } } });
     const port = Number(values.port);
     if (!Number.isInteger(port) || port < 0 || port > 65535) return quit('--port must be a whole number from 0 to 65535.');
-    return { demo: values.demo, port, data: resolve(process.env['INIT_CWD'] ?? '.', values.data ?? join(here, '../../data', values.demo ? 'demo' : 'own')), fresh: values.fresh, page: values.page };
+    return { demo: values.demo, port, data: resolve(process.env['INIT_CWD'] ?? '.', values.data ?? join(here, '../../data', values.demo ? 'demo' : 'own')), fresh: values.fresh, recover: values.recover, page: values.page };
   } catch (error) {
-    return quit(`${error instanceof Error ? error.message : String(error)} Known: --port N, --data DIR, --fresh.`);
+    return quit(`${error instanceof Error ? error.message : String(error)} Known: --port N, --data DIR, --fresh, --recover.`);
   }
 }
 
 function open(): Store {
-  const file = join(options.data, 'tide-pebble.db');
   try {
     mkdirSync(options.data, { recursive: true });
     accessSync(options.data, constants.W_OK);
   } catch {
     quit(`The data folder ${options.data} cannot be written. Choose another with --data.`);
   }
-  if (options.fresh && existsSync(file)) setAside(file);
+  if (options.fresh && existsSync(file)) setAside();
+  const damage = damageOf(file);
+  if (damage !== null) mend(damage);
   try {
     const opened = openStore(file, purpose, now);
-    if (options.demo && opened.isEmpty()) opened.replaceAll(readBackup(JSON.parse(readFileSync(demoFile(), 'utf8'))));
+    if (options.demo && opened.isEmpty()) opened.replaceAll(readBackup(JSON.parse(readFileSync(demoFile(), 'utf8'))).documents);
     return opened;
   } catch (error) {
     if (error instanceof NewerData || error instanceof WrongPurpose) quit(error.message);
@@ -59,8 +82,17 @@ function open(): Store {
   }
 }
 
+/** A damaged data file is never written to: the newest sound backup is offered, and put in its place when asked. */
+function mend(damage: string): void {
+  const newest = backups.newestSound();
+  const words = `The data file ${file} is damaged: ${damage}.`;
+  if (!newest) quit(`${words}\nThere is no sound backup in ${join(options.data, 'backups')}. Start with --fresh to set it aside and begin anew; it is kept.`);
+  if (!options.recover) quit(`${words}\nThe newest sound backup is of ${new Date(newest.savedAt).toLocaleString('en-GB')}. Start with --recover to put it in place; the damaged file is kept beside it.`);
+  console.log(`${words}\nThe backup of ${new Date(newest.savedAt).toLocaleString('en-GB')} is in its place; the damaged file is kept as ${backups.recover(newest)}.`);
+}
+
 /** --fresh never deletes: the old data is kept beside the new. */
-function setAside(file: string): void {
+function setAside(): void {
   const kept = `${file}.kept-${now().replace(/\D/g, '').slice(0, 14)}`;
   for (const end of ['', '-wal', '-shm']) if (existsSync(file + end)) renameSync(file + end, kept + end);
   console.log(`The old data is kept as ${kept}.`);

@@ -6,7 +6,11 @@ import Database from 'better-sqlite3';
 import type { KitItem } from '@tide-pebble/core';
 import request from 'supertest';
 import { makeApp } from './app';
+import { Backups } from './store/backups';
 import { openStore, type Store } from './store/openStore';
+
+/** A busy machine is no reason to fail: a thread that unpacks takes seconds to start from source. */
+jasmine.DEFAULT_TIMEOUT_INTERVAL = 60_000;
 
 export const NOW = '2026-06-14T10:00:00.000Z';
 
@@ -14,9 +18,10 @@ export class Bench {
   readonly folder = mkdtempSync(join(tmpdir(), 'tide-pebble-'));
   readonly file = join(this.folder, 'tide-pebble.db');
   store: Store = openStore(this.file, 'own', () => NOW);
+  readonly backups = new Backups(this.file, () => NOW);
 
   get http(): ReturnType<typeof request> {
-    return request(makeApp({ store: this.store, purpose: 'own', page: null, now: () => NOW }));
+    return request(makeApp({ store: this.store, backups: this.backups, purpose: 'own', page: null, now: () => NOW }));
   }
 
   reopen(): void {

@@ -1,6 +1,8 @@
 /** Contract: what crosses a border: files, requests, answers, faults. */
 export { faultLine, readWith, type Fault, type Read } from './faults';
 export { parseRigFile, readRigFile, rigFile, RIG_FILE_VERSION, type RigFile } from './rigFile';
-export { adoptRigFile, rigFileOf, type NewDocument } from './adoptRigFile';
+export { adoptDocuments, nameOf, type NewDocument } from './adoptDocuments';
+export { adoptRigFile, rigFileOf } from './adoptRigFile';
+export { lookAtBackup } from './lookAtBackup';
 export { migrateRigFile } from './migrateRigFile';
-export { backup, BODY_SCHEMAS, change, changes, DOCUMENT_KINDS, problem, saved, stored, storedList, type Backup, type BodyOf, type ChangeRequest, type DocumentKind, type Problem, type Stored } from './documents';
+export { backup, backupList, backupLook, BODY_SCHEMAS, change, changes, damaged, DOCUMENT_KINDS, FOLDER_HEADER, pastSaves, problem, RESTORE_WAYS, saved, stored, storedList, type Backup, type BackupLook, type BodyOf, type ChangeRequest, type Damaged, type DocumentKind, type KeptBackup, type Named, type PastSave, type Problem, type RestoreWay, type Stored, type StoredList } from './documents';

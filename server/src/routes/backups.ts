@@ -1,62 +1,90 @@
-/** The whole project as one zip of plain JSON, and back again: all of it or nothing. */
-import { raw, Router } from 'express';
-import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
-import { backup, readWith, type Backup, type Fault } from '@tide-pebble/core';
-import { photoOf } from '../photo';
-import { BadRequest } from '../problem';
-import { readBody, type Store } from '../store/openStore';
+/** The whole project as one zip of plain JSON and back, and the copies the server keeps by itself: looked at first, then put in place or beside. */
+import { randomUUID } from 'node:crypto';
+import { raw, Router, type Request } from 'express';
+import { strToU8, zipSync, type Zippable } from 'fflate';
+import { adoptDocuments, lookAtBackup, RESTORE_WAYS, type Backup, type RestoreWay } from '@tide-pebble/core';
+import { photoOf, type Photo } from '../photo';
+import { BadRequest, NotFound } from '../problem';
+import type { Backups } from '../store/backups';
+import type { Store } from '../store/openStore';
+import { isFree, unpackAside } from '../unpack/unpackAside';
+import { ENTRY } from '../unpack/unpackBackup';
 
-const ENTRY = 'project.json';
-const PHOTO = /^photos\/[0-9a-f]{64}\.(jpg|png|webp)$/;
 const ENDINGS: Readonly<Record<string, string>> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp' };
-/** Unpacked, so that a small zip cannot fill the machine. */
-const UNPACKED_AT_MOST = 256 * 1024 * 1024;
 
-export function backupRoutes(store: Store, now: () => string): Router {
+interface Incoming {
+  readonly savedAt: string | null;
+  readonly documents: Backup['documents'];
+  readonly photos: readonly Photo[];
+}
+
+export function backupRoutes(store: Store, backups: Backups, now: () => string): Router {
   const router = Router();
+  const zip = raw({ type: () => true, limit: '64mb' });
   router.get('/backup', (_request, response) => {
     const content: Backup = { format: 'tide-pebble-backup', version: 1, savedAt: now(), documents: store.all().map(({ kind, id, body }) => ({ kind, id, body })) };
     response.attachment('tide-pebble-backup.zip').type('application/zip');
     const photos = Object.fromEntries(store.photos().map((p) => [`photos/${p.id}.${ENDINGS[p.type]}`, [p.bytes, { level: 0 }] as const]));
     response.send(Buffer.from(zipSync({ [ENTRY]: strToU8(JSON.stringify(content, null, 1)), ...photos } as Zippable)));
   });
-  router.post('/restore', raw({ type: () => true, limit: '64mb' }), (request, response) => {
-    const { project, photos } = unpack(request.body as Buffer);
-    store.replaceAll(readBackup(project), photos.map(photoOf));
-    response.json({ documents: store.all() });
+  router.get('/backups', (_request, response) => {
+    response.json({ backups: backups.list() });
+  });
+  // One at a time, asked before its bytes are taken in.
+  router.post(['/restore', '/restore/look'], (_request, _response, next) => {
+    isFree();
+    next();
+  });
+  router.post('/restore/look', zip, async (request, response) => {
+    response.json(look(await fromZip(request)));
+  });
+  router.post('/restore', zip, async (request, response) => {
+    const way = wayOf(request);
+    await put(await fromZip(request), way);
+    response.json(contents());
+  });
+  router.get('/backups/:name/look', async (request, response) => {
+    response.json(look(await fromKept(request.params.name)));
+  });
+  router.post('/backups/:name/restore', async (request, response) => {
+    const way = wayOf(request);
+    await put(await fromKept(request.params.name), way);
+    response.json(contents());
   });
   return router;
+
+  function contents(): object {
+    return { folder: store.identity, ...store.contents() };
+  }
+
+  function look(incoming: Incoming): object {
+    return lookAtBackup({ ...incoming, photos: incoming.photos.length }, store.all());
+  }
+
+  async function fromKept(name: string): Promise<Incoming> {
+    const found = await backups.open(name);
+    if (!found) throw new NotFound('There is no such backup here.');
+    return { savedAt: backups.list().find((b) => b.name === name)?.savedAt ?? null, documents: found.documents.map(({ kind, id, body }) => ({ kind, id, body })), photos: found.photos };
+  }
+
+  /** What was here before is copied first: there is always a way back. */
+  async function put({ documents, photos }: Incoming, way: RestoreWay): Promise<void> {
+    if (!store.isEmpty()) await backups.make(store);
+    if (way === 'instead') return store.replaceAll(documents, photos);
+    const held = new Map(store.all().map((d) => [`${d.kind}/${d.id}`, d.body]));
+    store.putBeside(adoptDocuments(documents, (kind, id) => held.get(`${kind}/${id}`) ?? null, randomUUID, { called: 'from backup' }), photos);
+  }
 }
 
-function unpack(body: Buffer): { readonly project: unknown; readonly photos: readonly Buffer[] } {
+function wayOf(request: Request): RestoreWay {
+  const way = RESTORE_WAYS.find((w) => w === request.query['way']);
+  if (!way) throw new BadRequest(`Say how: ?way=${RESTORE_WAYS.join(' or ?way=')}.`);
+  return way;
+}
+
+async function fromZip(request: Request): Promise<Incoming> {
+  const body: unknown = request.body;
   if (!Buffer.isBuffer(body) || body.length === 0) throw new BadRequest('Choose a backup file: a zip that Tide Pebble made.');
-  let text: string;
-  let photos: readonly Buffer[];
-  let unpacked = 0;
-  try {
-    const files = unzipSync(body, { filter: (f) => (f.name === ENTRY || PHOTO.test(f.name)) && (unpacked += f.originalSize) <= UNPACKED_AT_MOST });
-    if (!files[ENTRY]) throw new Error('no project inside');
-    text = strFromU8(files[ENTRY]);
-    photos = Object.entries(files).flatMap(([name, bytes]) => (name === ENTRY ? [] : [Buffer.from(bytes)]));
-  } catch {
-    throw new BadRequest(`This is not a backup of Tide Pebble: it must be a zip with ${ENTRY} in it.`);
-  }
-  try {
-    return { project: JSON.parse(text) as unknown, photos };
-  } catch {
-    throw new BadRequest(`The ${ENTRY} in this backup is not JSON.`);
-  }
-}
-
-/** Checked whole before anything is replaced. */
-export function readBackup(data: unknown): Backup['documents'] {
-  const read = readWith(backup, data);
-  if (!read.ok) throw new BadRequest('This backup is not in the form this reads.', read.faults);
-  const faults: Fault[] = [];
-  for (const [i, { kind, id, body }] of read.value.documents.entries()) {
-    const found = readBody(kind, id, body);
-    if (!found.ok) faults.push(...found.faults.map((f) => ({ path: `documents.${i}.body.${f.path}`, message: f.message })));
-  }
-  if (faults.length > 0) throw new BadRequest(`${faults[0]!.path} ${faults[0]!.message}.`, faults);
-  return read.value.documents;
+  const { savedAt, documents, photos } = await unpackAside(body);
+  return { savedAt, documents, photos: photos.map((bytes) => photoOf(Buffer.from(bytes))) };
 }

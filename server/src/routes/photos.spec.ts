@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { unzipSync, zipSync } from 'fflate';
 import { photoOf } from '../photo';
 import { Bench, item, save } from '../testing';
@@ -27,6 +28,10 @@ describe('photos', () => {
   });
 
   it('that are none are refused with the reason, and nothing is kept', async () => {
+    // Its head says it is 0 wide: once a 500.
+    const flat = Buffer.from(PIXEL);
+    flat.writeUInt32BE(0, 16);
+    expect((await put(createHash('sha256').update(flat).digest('hex'), flat)).status).toBe(400);
     const other = 'f'.repeat(64);
     for (const [id, bytes, words] of [[pixel.id, Buffer.from('not a picture at all'), 'not a picture'], [pixel.id, Buffer.from('GIF89a\u0001\u0000\u0001\u0000'), 'JPEG, PNG or WebP'], [other, PIXEL, 'changed on its way'], [pixel.id, Buffer.alloc(0), 'no picture']] as const) {
       const answer = await put(id, bytes);
@@ -42,7 +47,7 @@ describe('photos', () => {
     bench.store.save([withPhoto('a')]);
     const zip = (await bench.http.get('/api/backup').responseType('blob')).body as Buffer;
     const other = new Bench();
-    const restore = (body: Buffer) => other.http.post('/api/restore').set('Content-Type', 'application/zip').send(body);
+    const restore = (body: Buffer) => other.http.post('/api/restore?way=instead').set('Content-Type', 'application/zip').send(body);
     const files = unzipSync(zip);
     const name = Object.keys(files).find((f) => f.startsWith('photos/'))!;
     expect((await restore(Buffer.from(zipSync({ ...files, [name]: Buffer.from('no picture any more') })))).status).toBe(400);

@@ -4,6 +4,7 @@ import { json, Router } from 'express';
 import { adoptRigFile, faultLine, readRigFile, rigFileOf, type BodyOf, type DocumentKind } from '@tide-pebble/core';
 import { BadRequest, NotFound } from '../problem';
 import type { Store } from '../store/openStore';
+import { weighJson } from '../unpack/limits';
 
 export function rigFileRoutes(store: Store): Router {
   const router = Router();
@@ -14,7 +15,7 @@ export function rigFileRoutes(store: Store): Router {
     response.attachment(`${request.params.id}.rig.json`);
     response.json(rigFileOf(rig.body as BodyOf['rig'], { kit: bodies('kit'), loadouts: bodies('loadout'), setups: bodies('setup') }));
   });
-  router.post('/rig-files', json({ limit: '16mb' }), (request, response) => {
+  router.post('/rig-files', json({ limit: '16mb', verify: (_request, _response, bytes) => weighJson(bytes) }), (request, response) => {
     const read = readRigFile(request.body);
     if (!read.ok) throw new BadRequest(faultLine(read.faults[0]!), read.faults);
     const documents = adoptRigFile(read.value, (kind, id) => store.one(kind, id)?.body ?? null, randomUUID);

@@ -7,7 +7,7 @@ const here = dirname(fileURLToPath(import.meta.url));
 /** Beside the bundle when built, in the server folder when run from source. */
 const folder = [join(here, 'sql'), join(here, '../../sql')].find((path) => existsSync(path)) ?? here;
 
-export const QUERY_NAMES = ['allDocuments', 'oneDocument', 'putDocument', 'keepPast', 'thinPast', 'purpose', 'setPurpose', 'putPhoto', 'onePhoto', 'shownPhotos', 'dropLoosePhotos'] as const;
+export const QUERY_NAMES = ['allDocuments', 'oneDocument', 'putDocument', 'keepPast', 'thinPast', 'isEmpty', 'pastSaves', 'onePast', 'purpose', 'setPurpose', 'identity', 'setIdentity', 'putPhoto', 'onePhoto', 'shownPhotos', 'dropLoosePhotos'] as const;
 export type QueryName = (typeof QUERY_NAMES)[number];
 
 export const queryText = (name: QueryName): string => readFileSync(join(folder, 'queries', `${name}.sql`), 'utf8');

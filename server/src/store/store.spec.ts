@@ -135,7 +135,7 @@ describe('killed in the middle of saves', () => {
       const { openStore } = await import(${JSON.stringify(new URL('./openStore.ts', import.meta.url).href)});
       const store = openStore(${JSON.stringify(bench.file)}, 'own');
       for (let n = 0; ; n++) {
-        store.save([{ kind: 'kit', id: 'k' + n, revision: 0, body: { id: 'k' + n, n } }]);
+        store.save([{ kind: 'bin', id: 'k' + n, revision: 0, body: { id: 'k' + n, name: 'k' + n, count: n, lengths: [] } }]);
         process.stdout.write('k' + n + '\\n');
       }`;
     const child = spawn(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', script], { cwd: process.cwd() });

@@ -90,6 +90,8 @@ export class Root {
       this.redo();
     } else if (event.altKey && /^[1-8]$/.test(event.key)) {
       event.preventDefault();
+      // What is half typed is taken before its field goes.
+      if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
       void this.router.navigateByUrl(`/${STAGES[Number(event.key) - 1]!.path}`);
     } else if (!typing && !command && event.key === '?') {
       this.help();

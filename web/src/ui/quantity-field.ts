@@ -1,5 +1,5 @@
 /** One editable figure: shown in the maker's units, typed any way that reads; wrong text stays, with the reason beside it. */
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked, viewChild, type ElementRef } from '@angular/core';
 import { figure, parseAngle, parseLength, parseMass, parseTime, parseForce, parseTorque, showAngle, showFigure, showLength, showMass, showTime, type Parsed, type Quantity, type UnitChoice } from '@tide-pebble/core';
 import { Units } from '../services/units';
 
@@ -7,6 +7,8 @@ export type FieldKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'number
 
 /** Longer than a slow frame: a figure not taken by then was refused. */
 const REFUSED_AFTER_MS = 150;
+/** A text changed key by key, as opposed to put there whole. */
+const KEY_BY_KEY = /^(insertText|insertCompositionText|delete|history)/;
 
 let made = 0;
 
@@ -38,10 +40,16 @@ export class QuantityField {
   readonly changed = output<Quantity>();
   readonly cleared = output<void>();
 
+  private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   protected readonly id = `field-${++made}`;
   protected readonly text = signal('');
   protected readonly fault = signal('');
+  /** From the first key until it is taken or given up: only then is there anything to take. */
   private readonly typing = signal(false);
+  /** The units its figures were typed in, whatever is chosen before the field is left. */
+  private typedIn: UnitChoice | null = null;
+  /** The old text was put away whole: what reads the same as before was then meant, to the last digit. */
+  private anew = false;
   protected readonly shown = computed(() => show(this.kind(), this.value(), this.units.now(), this.decimals()));
   /** Said when the shown fraction is not the figure itself. */
   protected readonly rounded = computed(() => {
@@ -62,18 +70,27 @@ export class QuantityField {
     });
   }
 
-  protected typed(text: string): void {
-    this.typing.set(true);
+  protected typed(event: Event): void {
+    const text = (event.target as HTMLInputElement).value;
+    if (!this.typing()) {
+      this.typing.set(true);
+      this.typedIn = this.units.now();
+      this.anew = false;
+    }
+    this.anew ||= text.length <= 1 || !KEY_BY_KEY.test((event as InputEvent).inputType ?? '');
     this.text.set(text);
     if (this.fault()) this.fault.set(this.read(text).fault);
   }
 
-  protected commit(): void {
+  /**
+   * Takes what was typed, once: Enter, the change that a browser reports after it, and leaving the field all come here.
+   * A text that nobody typed is a rounded picture of the figure and never goes back into it.
+   */
+  protected commit(sure: boolean): void {
+    if (!this.typing()) return;
     const text = this.text();
-    if (text === this.shown()) {
-      this.typing.set(false);
-      return;
-    }
+    const untouched = text === this.shown() && !this.anew && !sure;
+    if (untouched || (text.trim() === '' && this.shown() === '')) return this.revert();
     if (text.trim() === '' && this.optional()) {
       this.settle();
       this.cleared.emit();
@@ -84,7 +101,7 @@ export class QuantityField {
     if (!parsed?.ok || fault) return;
     this.settle();
     // As it will be shown once taken; where it is not, what stood there comes back.
-    this.text.set(show(this.kind(), parsed.value, this.units.now(), this.decimals()));
+    this.put(show(this.kind(), parsed.value, this.units.now(), this.decimals()));
     this.changed.emit({ value: parsed.value, typed: parsed.typed });
     setTimeout(() => {
       if (!this.typing() && !this.fault()) this.text.set(this.shown());
@@ -94,21 +111,23 @@ export class QuantityField {
   /** Escape gives back what was there. */
   protected revert(): void {
     this.settle();
-    this.text.set(this.shown());
+    this.put(this.shown());
   }
 
-  /** Left with the words it had: a figure that changed meanwhile shows now. */
-  protected left(): void {
-    if (this.typing() && !this.fault()) this.revert();
+  /** Into the field itself too: what was typed since the last paint is not known to the template yet. */
+  private put(text: string): void {
+    this.text.set(text);
+    this.box().nativeElement.value = text;
   }
 
   private settle(): void {
     this.typing.set(false);
+    this.typedIn = null;
     this.fault.set('');
   }
 
   private read(text: string): { parsed: Parsed | null; fault: string } {
-    const parsed = parse(this.kind(), text, this.units.now());
+    const parsed = parse(this.kind(), text, this.typedIn ?? this.units.now());
     if (!parsed.ok) return { parsed, fault: parsed.reason };
     const range = this.range();
     if (range && (parsed.value < range[0] - 1e-9 || parsed.value > range[1] + 1e-9)) {

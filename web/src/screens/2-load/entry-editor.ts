@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { MatButton } from '@angular/material/button';
 import { DEGREE, quaternionOfTurns, turnsOfRotation, type Loadout, type Mounted, type Quantity } from '@tide-pebble/core';
 import { LoadBench } from '../../services/load-bench';
+import { Pick } from '../../ui/pick';
 import { QuantityField } from '../../ui/quantity-field';
 
 const OFFSETS = [
@@ -20,7 +21,7 @@ const HALF_TURN = 180 * DEGREE;
 @Component({
   selector: 'tp-entry-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, QuantityField],
+  imports: [MatButton, Pick, QuantityField],
   template: `
     <div class="fields">
       @for (o of offsets; track o.axis) {
@@ -50,14 +51,7 @@ const HALF_TURN = 180 * DEGREE;
       </label>
     }
     @if (others().length > 0) {
-      <label class="line">Swap for
-        <select #swap aria-label="Swap for" (change)="swapFor(swap.value); swap.value = ''">
-          <option value="">something else</option>
-          @for (k of others(); track k.id) {
-            <option [value]="k.id">{{ k.name }}</option>
-          }
-        </select>
-      </label>
+      <div class="line">Swap for <tp-pick label="Swap for" hint="something else" [options]="others()" (picked)="swapFor($event)" /></div>
     }
     <button matButton type="button" (click)="opened.emit(entry().item)">Weigh and measure it</button>
   `,
@@ -129,7 +123,7 @@ export class EntryEditor {
   }
 
   protected swapFor(item: string): void {
-    if (item) this.load.remount(this.loadout().id, { kind: 'swap', mounted: this.entry().id, item });
+    this.load.remount(this.loadout().id, { kind: 'swap', mounted: this.entry().id, item });
   }
 
   private change(change: (m: Mounted) => Mounted): void {

@@ -2,6 +2,7 @@
 import { CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport } from '@angular/cdk/scrolling';
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { mdiDeleteOutline, mdiExport, mdiImport, mdiPlus } from '@mdi/js';
 import { axesKnown, itemFigures, type KitClass, type KitItem } from '@tide-pebble/core';
 import { KitFiles } from '../../services/kit-files';
@@ -17,7 +18,7 @@ import { QuantityField } from '../../ui/quantity-field';
 @Component({
   selector: 'tp-kit-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CdkVirtualScrollViewport, CdkFixedSizeVirtualScroll, CdkVirtualForOf, MatButton, QuantityField, Icon, FigurePipe],
+  imports: [CdkVirtualScrollViewport, CdkFixedSizeVirtualScroll, CdkVirtualForOf, MatButton, MatMenu, MatMenuItem, MatMenuTrigger, QuantityField, Icon, FigurePipe],
   templateUrl: './kit-list.html',
   styleUrl: './kit-list.css',
 })
@@ -61,8 +62,8 @@ export class KitList {
     void this.dialogs.open(() => import('./bring-in').then((m) => m.BringIn), { width: '900px' });
   }
 
-  protected async takeOut(form: string): Promise<void> {
-    if (form === 'kit' || form === 'loadouts' || form === 'json') await this.files.takeOut(form);
+  protected async takeOut(form: 'kit' | 'loadouts' | 'json'): Promise<void> {
+    await this.files.takeOut(form);
   }
 
   private measured(item: KitItem): string {

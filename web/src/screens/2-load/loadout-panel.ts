@@ -11,12 +11,13 @@ import { Workspace } from '../../services/workspace';
 import { FigurePipe, SayPipe } from '../../ui/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { Notices } from '../../ui/notices';
+import { Pick } from '../../ui/pick';
 import { EntryEditor } from './entry-editor';
 
 @Component({
   selector: 'tp-loadout-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, Icon, FigurePipe, SayPipe, EntryEditor],
+  imports: [MatButton, Icon, FigurePipe, SayPipe, EntryEditor, Pick],
   templateUrl: './loadout-panel.html',
   styleUrl: './loadout-panel.css',
 })
@@ -72,7 +73,7 @@ export class LoadoutPanel {
   }
 
   protected mount(loadout: Loadout, item: string): void {
-    if (item) this.load.remount(loadout.id, { kind: 'mount', item });
+    this.load.remount(loadout.id, { kind: 'mount', item });
   }
 
   protected takeOff(loadout: Loadout, mounted: string): void {

@@ -4,6 +4,7 @@ import { mdiDeleteOutline } from '@mdi/js';
 import { CLEARANCE_KINDS, type Clearance, type KitItem, type Quantity } from '@tide-pebble/core';
 import { Pointer } from '../../../services/pointer';
 import { Icon } from '../../../ui/icon';
+import { Pick } from '../../../ui/pick';
 import { QuantityField } from '../../../ui/quantity-field';
 import { freshId, replaced, type ItemChange } from './changes';
 
@@ -22,17 +23,12 @@ const ROOM: Readonly<Record<Clearance['kind'], readonly [number, number, number]
 @Component({
   selector: 'tp-clearances-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, QuantityField],
+  imports: [Icon, Pick, QuantityField],
   template: `
     <section aria-label="What must stay free">
       <header>
         <h2>What must stay free</h2>
-        <select #kind aria-label="Add a free space" (change)="add(kind.value); kind.value = ''">
-          <option value="">add one…</option>
-          @for (k of kinds; track k) {
-            <option [value]="k">{{ k }}</option>
-          }
-        </select>
+        <tp-pick label="Add a free space" hint="add one…" [options]="kinds" (picked)="add($event)" />
       </header>
       @for (c of rows(); track c.id) {
         <div class="list-row" [class.lit]="pointer.at() === c.id" (mouseenter)="pointer.point(c.id)" (mouseleave)="pointer.point(null)">
@@ -60,7 +56,7 @@ export class ClearancesEditor {
   readonly item = input.required<KitItem>();
   readonly edited = output<ItemChange>();
   protected readonly icons = { remove: mdiDeleteOutline };
-  protected readonly kinds = CLEARANCE_KINDS;
+  protected readonly kinds = CLEARANCE_KINDS.map((kind) => ({ id: kind, name: kind }));
   protected readonly axes = [
     { axis: 0, from: 'from the rear', size: 'long' },
     { axis: 1, from: 'from the right', size: 'wide' },

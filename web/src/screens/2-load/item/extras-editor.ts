@@ -6,13 +6,14 @@ import { LoadBench } from '../../../services/load-bench';
 import { Photos } from '../../../services/photos';
 import { Units } from '../../../services/units';
 import { FigurePipe } from '../../../ui/figures.pipe';
+import { Pick } from '../../../ui/pick';
 import { QuantityField } from '../../../ui/quantity-field';
 import { words, type ItemChange } from './changes';
 
 @Component({
   selector: 'tp-extras-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, QuantityField, FigurePipe],
+  imports: [MatButton, Pick, QuantityField, FigurePipe],
   templateUrl: './extras-editor.html',
   styleUrl: './facts-editor.css',
 })
@@ -67,7 +68,7 @@ export class ExtrasEditor {
   }
 
   protected tie(id: string): void {
-    if (id) this.edited.emit((item) => ({ ...item, goesWith: [...(item.goesWith ?? []), id].slice(0, 10) }));
+    this.edited.emit((item) => ({ ...item, goesWith: [...(item.goesWith ?? []), id].slice(0, 10) }));
   }
 
   protected untie(id: string): void {

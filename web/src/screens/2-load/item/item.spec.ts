@@ -6,6 +6,7 @@ import { remeasured, resultsOf } from '@tide-pebble/core/measuring';
 import { type Subject } from 'rxjs';
 import type { ScaleReading } from '../../../devices/scale';
 import { ScaleLink } from '../../../services/scale-link';
+import { pick } from '../../../testing/pick';
 import { type } from '../../../testing/type';
 import type { ItemChange } from './changes';
 import { ClearancesEditor } from './clearances-editor';
@@ -195,7 +196,7 @@ describe('an item’s sheet', () => {
     expect(points.item.mountPoints.at(-1)).toEqual({ id: 'point-4', name: 'point 4', kind: 'thread', at: [0, 0, 0.085] });
     TestBed.resetTestingModule();
     const free = await Edited.of(ClearancesEditor, camera);
-    await free.choose('Add a free space', 'battery door');
+    await pick(free.page, 'Add a free space', 'battery door', () => free.fixture.whenStable());
     await free.type('battery door, from the rear', '10 mm');
     expect(free.item.clearances![0]!.at[0]).toBeCloseTo(0.01 - 0.03 + 0.01, 12);
     await free.press('Delete the free space battery door');

@@ -1,0 +1,69 @@
+/** Documents from outside put beside what a data folder holds: under ids that are free there, pointing at one another as before. */
+import type { BodyOf, DocumentKind } from './documents';
+
+export type NewDocument = { readonly [K in DocumentKind]: { readonly kind: K; readonly id: string; readonly body: BodyOf[K] } }[DocumentKind];
+/** As it comes out of a file whose every body was read against its kind's schema. */
+export interface AnyDocument {
+  readonly kind: DocumentKind;
+  readonly id: string;
+  readonly body: unknown;
+}
+
+/** What others point at comes before what points. */
+const ORDER: readonly DocumentKind[] = ['bin', 'kit', 'loadout', 'rig', 'setup', 'log'];
+
+/**
+ * `held` gives the body a document has here, null when there is none. What is here already, word for word, is used as it
+ * stands; what differs comes in under a new id, and a rig's or loadout's name then says how it came (`called`). Kinds in
+ * `alwaysOwn` come in as their own even when the same is here. What the bin holds here is counted here: it is left alone.
+ */
+export function adoptDocuments(
+  documents: readonly AnyDocument[],
+  held: (kind: DocumentKind, id: string) => unknown,
+  newId: () => string,
+  { alwaysOwn = [], called }: { readonly alwaysOwn?: readonly DocumentKind[]; readonly called: string },
+): readonly NewDocument[] {
+  const ids = new Map<string, string>();
+  const idOf = (kind: DocumentKind, id: string): string => ids.get(`${kind}/${id}`) ?? id;
+  const brought: AnyDocument[] = [];
+  for (const { kind, id, body } of [...documents].sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind))) {
+    const here = held(kind, id);
+    if (kind === 'bin' && here !== null) continue;
+    const pointed = repointed(kind, body, idOf);
+    if (here !== null && !alwaysOwn.includes(kind) && JSON.stringify(here) === JSON.stringify(pointed)) continue;
+    const free = here === null ? id : newId();
+    ids.set(`${kind}/${id}`, free);
+    const name = nameOf(body);
+    const renamed = name !== null && free !== id && kind !== 'bin' && kind !== 'kit' ? { name: `${name} (${called})`.slice(0, 120) } : {};
+    brought.push({ kind, id: free, body: { ...(pointed as object), id: free, ...renamed } });
+  }
+  // Kit points at kit: only now is it known under which ids all of it came.
+  return brought.map(({ kind, id, body }) => ({ kind, id, body: kind === 'kit' ? repointed(kind, body, idOf) : body })) as unknown as readonly NewDocument[];
+}
+
+/** What a document is called; those without a name are known by what they belong to. */
+export const nameOf = (body: unknown): string | null => (typeof body === 'object' && body !== null && 'name' in body && typeof body.name === 'string' ? body.name : null);
+
+/** The same body with each pointer to another document led through `idOf`. */
+function repointed(kind: DocumentKind, body: unknown, idOf: (kind: DocumentKind, id: string) => string): unknown {
+  switch (kind) {
+    case 'kit': {
+      const item = body as BodyOf['kit'];
+      return item.goesWith ? { ...item, goesWith: item.goesWith.map((id) => idOf('kit', id)) } : item;
+    }
+    case 'loadout': {
+      const loadout = body as BodyOf['loadout'];
+      return { ...loadout, items: loadout.items.map((m) => ({ ...m, item: idOf('kit', m.item) })) };
+    }
+    case 'rig': {
+      const rig = body as BodyOf['rig'];
+      return { ...rig, loadout: rig.loadout === null ? null : idOf('loadout', rig.loadout) };
+    }
+    case 'setup':
+    case 'log': {
+      const record = body as BodyOf['setup'] | BodyOf['log'];
+      return { ...record, rig: idOf('rig', record.rig), loadout: record.loadout === null ? null : idOf('loadout', record.loadout) };
+    }
+    case 'bin': return body;
+  }
+}

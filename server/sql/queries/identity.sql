@@ -1,0 +1,1 @@
+SELECT identity FROM folder WHERE one = 1;

@@ -1,0 +1,1 @@
+UPDATE folder SET identity = @identity WHERE one = 1;
