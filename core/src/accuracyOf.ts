@@ -1,5 +1,5 @@
 /** A rig's own list of what may be off as built (its family's sizes, its masses, where bought things' mass centres lie), and what must be accurate. */
-import { DEGREE, length, scale, subtract } from './0-base';
+import { DEGREE, length, scale, sourceWords, subtract } from './0-base';
 import { addSums, moveSums, scaleSums, sumsOfOne, type Sums } from './1-load';
 import { changedDesign, placedPieces, shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly } from './2-frame';
 import { accuracy, aboutSupport, axesIn, mendedBySlides, mendedOnAxes, riding, sumsAbout, withCounts, trimProblem, wantedOf, type Accuracy, type AxisOffsets, type AxisReading, type Unsure } from './3-balance';
@@ -94,7 +94,7 @@ function massesOnAxes({ assembly }: Workpiece, still: AxisOffsets, offsets: (ass
   return [...sources].flatMap(([name, { mass, spread, owner }]): readonly Unsure<AxisOffsets>[] => {
     if (mass <= LEAST_MASS || spread <= 0) return [];
     const heavier = { ...assembly, pieces: assembly.pieces.map((p) => (p.flat.source === name ? { ...p, flat: { ...p.flat, mass: p.flat.mass * 1.01 } } : p)) };
-    return [{ id: owner, name, kind: 'mass', spread, most: MOST_MASS * mass, change: between(still, offsets(heavier), 0.01 * mass) }];
+    return [{ id: owner, name: sourceWords(name), kind: 'mass', spread, most: MOST_MASS * mass, change: between(still, offsets(heavier), 0.01 * mass) }];
   });
 }
 
@@ -115,5 +115,5 @@ function masses({ assembly }: Workpiece, { values, rig: { wants } }: AccuracyInp
     const body = wanted.borne.carries.has(s.body) ? stackBody(s, s.countedBy === null ? s.station.count : Math.round(inOrder[s.countedBy]!)) : null;
     if (body) take(body.source, body.owner, moveSums(moveSums(sumsOfOne(body), shiftOf(assembly.rig, s.movedBy, inOrder)), back), body.massSpread);
   }
-  return [...bySource.values()].flatMap(({ name, id, sums, spread }) => (sums.mass > LEAST_MASS && spread > 0 ? [{ id, name, kind: 'mass' as const, spread, most: MOST_MASS * sums.mass, change: scaleSums(sums, 1 / sums.mass) }] : []));
+  return [...bySource.values()].flatMap(({ name, id, sums, spread }) => (sums.mass > LEAST_MASS && spread > 0 ? [{ id, name: sourceWords(name), kind: 'mass' as const, spread, most: MOST_MASS * sums.mass, change: scaleSums(sums, 1 / sums.mass) }] : []));
 }

@@ -1,6 +1,7 @@
 /** Which family for these shots and this load: each sized to it, figured out, and ranked with its reasons. */
 import { figure, say, type Phrase } from './0-base';
 import { FAMILIES, breakDown, type Family, type Suits } from './2-frame';
+import type { Verdict } from './3-balance';
 import { judged, workpiece } from './derive';
 import type { Hands, KitItem, Loadout, Wants } from './model';
 import { startRig, type Start } from './startRig';
@@ -43,6 +44,8 @@ export interface Candidate {
   readonly dries: number;
   readonly tools: readonly string[];
   readonly stops: readonly Phrase[];
+  /** What every screen says of it. */
+  readonly verdict: Verdict;
   readonly reasons: readonly Reason[];
   /** Wishes met less wishes missed: only for the order. */
   readonly score: number;
@@ -67,7 +70,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
   const start = startRig(family, loadout, kit, wants, hands);
   const made = workpiece({ design: start.design, hands }, loadout, kit);
   if (!made.ok) throw new TypeError(made.reason);
-  const { evaluation, findings } = judged(made.piece, start.values, wants);
+  const { evaluation, findings, verdict } = judged(made.piece, start.values, wants);
   const { rig } = made.piece;
   const stock = stockPlan(rig, start.values, [], KERF);
   const ordered = buildSteps(rig, stock);
@@ -90,7 +93,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
   };
   const reasons = reasonsFor(family, { ...figures, load: evaluation.loadMass, worn: held && held.bears.length > 0 ? Math.max(0, ...held.bears.map((b) => b.share)) : null }, wishes, rig.bodies.reduce((n, b) => n + b.members.length, 0));
   const stops = findings.filter((f) => f.severity === 'stop' && f.stage !== 'load').map((f) => f.title);
-  return { family: family.id, start, ...figures, stops, reasons, score: reasons.reduce((s, r) => s + (r.good ? 1 : -1.5), 0) - 2 * stops.length };
+  return { family: family.id, start, ...figures, stops, verdict, reasons, score: reasons.reduce((s, r) => s + (r.good ? 1 : -1.5), 0) - 2 * stops.length };
 }
 
 type Figures = Pick<Candidate, 'mass' | 'calm' | 'dropTime' | 'wrist' | 'holdMinutes' | 'cost' | 'hours' | 'dries' | 'tools' | 'longestPiece'> & { readonly load: number; readonly worn: number | null };

@@ -1,7 +1,7 @@
 /** From stored documents to every derived figure: the one path that browser, server and command line share. */
 import { lensCones, loadFindings, placeLoad, socketOf, spacesOf, type FreeSpace, type LensCone, type LoadSocket } from './1-load';
 import { assemble, atHand, designRig, USUAL_HANDS, type AdjusterValues, type Assembly, type DesignedRig, type Family, type FamilyInput } from './2-frame';
-import { evaluate, judge, quickBalance, type Evaluation, type QuickBalance } from './3-balance';
+import { evaluate, judge, quickBalance, spreadOnBench, verdictOf, type Evaluation, type QuickBalance, type SpreadOnBench, type Verdict } from './3-balance';
 import { figure, say, type Finding, type Judgement } from './0-base';
 import type { BinItem, Edit, Hands, KitItem, Loadout, Rig, RigDocument } from './model';
 
@@ -61,15 +61,27 @@ export interface Judged {
   readonly evaluation: Evaluation;
   /** Every check, made when they are first asked for: figures need not wait for them. */
   readonly findings: readonly Judgement[];
+  /** What every screen says of it, from the findings and how likely the figures are. */
+  readonly verdict: Verdict;
+  /** What its spread means on the bench. */
+  readonly onBench: readonly SpreadOnBench[];
 }
 
 export function judged(piece: Workpiece, values: AdjusterValues, wants: RigDocument['wants']): Judged {
   const evaluation = evaluate(piece.assembly, values, piece.hands);
   const findings = once(() => judge({ assembly: piece.assembly, values, evaluation, wants, quick: piece.quick, hands: piece.hands, cones: piece.cones, spaces: piece.spaces, socket: piece.socket }, piece.advice));
+  const verdict = once(() => verdictOf(evaluation, findings(), wants));
+  const onBench = once(() => spreadOnBench({ assembly: piece.assembly, values, evaluation, quick: piece.quick }));
   return {
     evaluation,
     get findings() {
       return findings();
+    },
+    get verdict() {
+      return verdict();
+    },
+    get onBench() {
+      return onBench();
     },
   };
 }

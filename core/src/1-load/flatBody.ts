@@ -1,5 +1,5 @@
 /** One rigid piece with all that the balance needs: what a rig, its load and a file of bodies all come down to. */
-import { add, scaleMatrix, transform, ZERO, IDENTITY, type Mat3, type Vec3 } from '../0-base';
+import { add, scaleMatrix, sourceOf, transform, ZERO, IDENTITY, type Mat3, type Vec3 } from '../0-base';
 import type { Quantity, Shape } from '../model';
 import { solidOf } from './solid';
 
@@ -78,7 +78,8 @@ export function flatBody(input: FlatBodyInput): FlatBody {
     inertia: scaleMatrix(solid.inertia, perVolume),
     massSpread: input.mass ? (input.mass.spread ?? 0) : mass * (input.densitySpread ?? 0),
     centreSpread: input.centreSpread ?? ZERO,
-    source: input.mass?.source ?? input.source ?? input.id,
+    // Weighed by itself it is known by itself, whatever others are made of.
+    source: (input.mass ? input.mass.source : input.source) ?? sourceOf(`mass of ${input.name}`, input.owner),
     look: input.look ?? 'steel',
   };
 }

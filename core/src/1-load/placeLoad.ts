@@ -1,5 +1,5 @@
 /** A loadout's items as flat bodies standing on the rig's mount: the tree of what stands on what, walked from its foot. */
-import { add, alignZ, IDENTITY, multiply, rotationOf, transform, type Mat3, type Vec3 } from '../0-base';
+import { add, alignZ, IDENTITY, multiply, rotationOf, sourceOf, transform, type Mat3, type Vec3 } from '../0-base';
 import type { KitItem, Loadout, Mounted } from '../model';
 import { itemFigures } from './estimate';
 import { flatBody, type FlatBody } from './flatBody';
@@ -85,7 +85,7 @@ function bodyOf({ entry, item, at, turn }: PlacedItem): FlatBody {
     shape: round ? { kind: 'tube', outerRadius: (width + height) / 4, innerRadius: 0, length } : { kind: 'box', size: [length, width, height] },
     at: add(at, transform(turn, item.boxCentre)),
     rotation: round ? multiply(turn, ALONG_X) : turn,
-    mass: { value: figures.mass, spread: figures.massSpread, source: `mass of ${item.name}` },
+    mass: { value: figures.mass, spread: figures.massSpread, source: sourceOf(`mass of ${item.name}`, item.id) },
     massFrom: figures.weighed ? 'measured' : 'estimate',
     centre: add(at, transform(turn, figures.centre)),
     centreSpread: turnedSpread(turn, figures.centreSpread),

@@ -43,7 +43,7 @@ function bodiesOf(member: Member, nodes: ReadonlyMap<string, Vec3>, ends: Member
       ...piece,
       density,
       densitySpread: material.densitySpread,
-      source: member.mass?.source ?? `density of ${material.name}`,
+      source: `density of ${material.name}`,
       look: material.look,
       ...(member.mass ? { mass: share(member.mass, solidOf(piece.shape).volume / total) } : {}),
     }),
@@ -124,6 +124,8 @@ export function hubBodies(joint: Joint, body: Pick<Body, 'nodes'>, material: Mat
     return closed ? [{ shape: { kind: 'tube', outerRadius: hub.outerRadius, innerRadius: 0, length: takeOff }, at: addScaled(centre, way, takeOff / 2), rotation: alignZ(way) }, arm] : [arm];
   });
   const total = pieces.reduce((sum, piece) => sum + solidOf(piece.shape).volume, 0);
+  // Fittings of one kind come out of one mould: heavier or lighter together.
+  const source = hub.mass?.source ?? `mass of ${hub.supply?.item ?? joint.name}`;
   return pieces.map((piece, index) =>
     flatBody({
       id: `${joint.id}/${index + 1}`,
@@ -132,9 +134,9 @@ export function hubBodies(joint: Joint, body: Pick<Body, 'nodes'>, material: Mat
       ...piece,
       density: material.density,
       densitySpread: HUB_SPREAD,
-      source: hub.mass?.source ?? `mass of ${hub.supply?.item ?? joint.name}`,
+      source,
       look: material.look,
-      ...(hub.mass ? { mass: share(hub.mass, solidOf(piece.shape).volume / total) } : {}),
+      ...(hub.mass ? { mass: { source, ...share(hub.mass, solidOf(piece.shape).volume / total) } } : {}),
     }),
   );
 }

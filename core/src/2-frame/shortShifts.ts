@@ -1,5 +1,5 @@
 /** What not knowing how far each pipe is pushed home does: everything beyond it, seen from the hand, lies so much further out or in. */
-import { length, scale, subtract, unit, type Vec3 } from '../0-base';
+import { length, scale, sourceOf, subtract, unit, type Vec3 } from '../0-base';
 import type { Shift } from '../1-load';
 import type { Body, Member, Rig } from '../model';
 
@@ -17,7 +17,7 @@ export function shortShifts(rig: Rig, body: Body): ReadonlyMap<string, readonly 
     const along = scale(unit(subtract(to, from)), near.has(member.from) ? 1 : -1);
     const outward: Vec3 = member.twin ? [along[0], 0, along[2]] : along;
     const [a, b] = member.shortBy!;
-    const shift: Shift = { source: a.source ?? b.source ?? `how far ${member.name} is pushed home`, by: scale(outward, (a.spread ?? 0) + (b.spread ?? 0)) };
+    const shift: Shift = { source: a.source ?? b.source ?? sourceOf(`how far ${member.name} is pushed home`, member.id), by: scale(outward, (a.spread ?? 0) + (b.spread ?? 0)) };
     for (const id of beyond(body, near, member)) found.set(id, [...(found.get(id) ?? []), shift]);
   }
   return found;

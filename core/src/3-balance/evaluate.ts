@@ -1,18 +1,19 @@
 /** Every figure of the balance from the assembled rig and its adjusters: the one place where bodies become readouts. */
 import { subtract, type Vec3 } from '../0-base';
-import { inertiaAbout, massCentre, sumsOf, type Sums } from '../1-load';
+import { addSums, inertiaAbout, massCentre, moveSums, NO_SUMS, sumsOf, type Sums } from '../1-load';
 import { pivotAt, placedPieces, shiftOf, USUAL_HANDS, valuesInOrder, type AdjusterValues, type Assembly, type PlacedPiece } from '../2-frame';
 import type { Hands, Pivot, Rig } from '../model';
 import { aboutAxis } from './dropTimeWanted';
 import { dropTime, FROM_LEVEL, type Drop } from './dropTime';
 import { equivalentPendulum } from './equivalentPendulum';
-import { hang, type Hang } from './hang';
+import type { Hang } from './hang';
+import { hangAt } from './hangAt';
 import { heldIn, type HeldPose } from './held/held';
 import { wornIn } from './held/worn';
+import { pinAt } from './pins';
 import { spreadOf, type BalanceSpread } from './spread';
 import { supportAt, supportOf, type Support } from './support';
 import { axesIn, poleIn, type AxisReading, type PoleReading } from './turning';
-import { hangOnTwoPins } from './twoPins';
 
 export interface AxisSwing {
   readonly inertia: number;
@@ -78,7 +79,7 @@ export function evaluate(assembly: Assembly, values: AdjusterValues, hands: Hand
     addedMass: pieces.reduce((m, p) => (stacked.has(p.flat.owner) ? m + p.flat.mass : m), 0),
     massSpread: massSpreadOf(pieces),
     hung,
-    held: sums.mass > 0 ? heldWithout(assembly.rig, support, inOrder, sums, hands) : [],
+    held: sums.mass > 0 ? heldOf(assembly.rig, support, inOrder, pieces, sums, hands) : [],
     pole,
     axes: axesIn(assembly, inOrder, pieces),
     calm: hung ? hung.calm : inHand ? calmOf(assembly, inOrder, pieces, sums, inHand) : null,
@@ -86,16 +87,21 @@ export function evaluate(assembly: Assembly, values: AdjusterValues, hands: Hand
   };
 }
 
-/** Poses whose contacts bear the camera past any joint that turns: all of a rigid rig's; of one that hangs, those that take hold of what hangs. */
-function heldWithout(rig: Rig, support: Support | null, inOrder: readonly number[], sums: Sums, hands: Hands): readonly HeldPose[] {
+/**
+ * What each pose asks of whoever holds it. Hands that take hold past the joint bear the rig as one piece; a hand on the grip
+ * of a rig that hangs bears the grip, and all the rest as a weight in the joint, which passes no torque but its friction.
+ */
+function heldOf(rig: Rig, support: Support | null, inOrder: readonly number[], pieces: readonly PlacedPiece[], sums: Sums, hands: Hands): readonly HeldPose[] {
   if (!support || support.kind === 'hinge') return [];
-  const all = inOrderOfPoses(rig, [...heldIn(rig, inOrder, sums, hands), ...wornIn(rig, inOrder, sums, hands)]);
-  if (support.kind === 'hands') return all;
+  const holding = (borne: Sums): readonly HeldPose[] => [...heldIn(rig, inOrder, borne, hands), ...wornIn(rig, inOrder, borne, hands)].sort((a, b) => rig.poses.indexOf(a.pose) - rig.poses.indexOf(b.pose));
+  const whole = holding(sums);
+  if (support.kind === 'hands') return whole;
   const past = new Set(rig.contacts.filter((c) => support.carries.has(c.body)).map((c) => c.id));
-  return all.filter(({ pose }) => pose.contacts.some((id) => past.has(id)));
+  const grip = sumsOf(pieces.filter((p) => !support.carries.has(p.body)).map((p) => p.flat));
+  const inJoint = moveSums({ ...NO_SUMS, mass: sums.mass - grip.mass }, pivotAt(rig, support.pivot, inOrder));
+  const byJoint = holding(addSums(grip, inJoint));
+  return whole.map((pose, i) => (pose.pose.contacts.some((id) => past.has(id)) ? pose : byJoint[i]!));
 }
-
-const inOrderOfPoses = (rig: Rig, held: readonly HeldPose[]): readonly HeldPose[] => [...held].sort((a, b) => rig.poses.indexOf(a.pose) - rig.poses.indexOf(b.pose));
 
 function hungOf(assembly: Assembly, { pivot, carries }: Extract<Support, { kind: 'pivot' }>, inOrder: readonly number[], pieces: readonly PlacedPiece[]): Hung | null {
   const hanging = pieces.filter((p) => carries.has(p.body));
@@ -104,32 +110,18 @@ function hungOf(assembly: Assembly, { pivot, carries }: Extract<Support, { kind:
   const sums = sumsOf(hanging.map((p) => p.flat));
   const centre = massCentre(sums);
   const friction = pivot.frictionTorque?.value ?? null;
-  const rest = hangAt(pivot, at, sums, friction);
+  const rest = hangAt(pivot, at, sums);
   return {
     pivot,
     pivotAt: at,
     sums,
     massCentre: centre,
     hang: rest,
-    pitch: swing(sums, at, 'pitch', rest, friction),
-    roll: swing(sums, at, 'roll', rest, friction),
+    pitch: swing(sums, pinAt(pivot, at, 'pitch'), 'pitch', rest, friction),
+    roll: swing(sums, pinAt(pivot, at, 'roll'), 'roll', rest, friction),
     calm: calmOf(assembly, inOrder, hanging, sums, at),
-    spread: spreadOf(hanging.map((p) => p.flat), sums, at),
+    spread: spreadOf(hanging.map((p) => p.flat), sums, at, pivot),
   };
-}
-
-function hangAt(pivot: Pivot, at: Vec3, sums: Sums, friction: number | null): Hang {
-  const centre = massCentre(sums);
-  const plain = hang(subtract(centre, at), sums.mass, friction);
-  if (!pivot.pins || plain.state !== 'hangs') return plain;
-  const { upperAxis, spacing } = pivot.pins;
-  const pinned = hangOnTwoPins(
-    { axis: upperAxis, point: at },
-    { axis: upperAxis === 'x' ? 'y' : 'x', point: [at[0], at[1], at[2] - spacing] },
-    null,
-    { mass: sums.mass, centre },
-  );
-  return pinned.state === 'hangs' ? { ...plain, rest: pinned.rest } : { ...plain, state: 'topHeavy', rest: null };
 }
 
 function swing(sums: Sums, at: Vec3, axis: 'pitch' | 'roll', rest: Hang, friction: number | null): AxisSwing {

@@ -1,13 +1,15 @@
 /** The balance at many settings of one assembly, quickly: sums kept by what moves together, no body visited again. */
-import { addScaled, type Vec3 } from '../0-base';
-import { addSums, massCentre, moveSums, NO_SUMS, sumsOfOne, type Sums } from '../1-load';
+import { STANDARD_GRAVITY, type Vec3 } from '../0-base';
+import { addSums, moveSums, NO_SUMS, sumsOfOne, type Sums } from '../1-load';
 import { countOf, shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
 import { aboutAxis } from './dropTimeWanted';
-import { dropTime, FROM_LEVEL } from './dropTime';
-import { hang } from './hang';
+import type { Pivot } from '../model';
+import { dropFromLevel } from './dropFactor';
+import { hangAt } from './hangAt';
+import { pinAt } from './pins';
 import { supportAt, supportOf } from './support';
 
-/** As `evaluate` would find it, but the drop is without the bearing's friction; angles and drop null when it turns over. */
+/** As `evaluate` would find it; angles and drop null when it turns over, the drop also where friction stops it. */
 export interface QuickReading {
   readonly fromPivot: Vec3;
   readonly noseDown: number | null;
@@ -52,16 +54,15 @@ export function quickBalance(assembly: Assembly): QuickBalance | null {
         const own = stackSums(i, countOf(stack, inOrder));
         sums = addSums(sums, stack.movedBy.length === 0 ? own : moveSums(own, shiftOf(rig, stack.movedBy, inOrder)));
       }
-      return reading(sums, supportAt(rig, support, inOrder));
+      return reading(sums, supportAt(rig, support, inOrder), support.kind === 'pivot' ? support.pivot : {});
     },
   };
 }
 
-function reading(sums: Sums, pivot: Vec3): QuickReading {
-  const fromPivot = addScaled(massCentre(sums), pivot, -1);
-  const { rest } = hang(fromPivot, sums.mass);
+function reading(sums: Sums, at: Vec3, joint: Pick<Pivot, 'pins' | 'frictionTorque'>): QuickReading {
+  const { fromPivot, rest } = hangAt(joint, at, sums);
   if (!rest) return { fromPivot, noseDown: null, leftSideDown: null, dropPitch: null };
-  const { inertia, distance } = aboutAxis(sums, pivot, 'pitch');
-  const drop = dropTime({ mass: sums.mass, inertia, distance, releaseAngle: FROM_LEVEL });
-  return { fromPivot, noseDown: rest.noseDown, leftSideDown: rest.leftSideDown, dropPitch: drop.kind === 'falls' ? drop.time : null };
+  const { inertia, distance } = aboutAxis(sums, pinAt(joint, at, 'pitch'), 'pitch');
+  const drop = dropFromLevel(inertia, sums.mass * STANDARD_GRAVITY * distance, joint.frictionTorque?.value ?? 0);
+  return { fromPivot, noseDown: rest.noseDown, leftSideDown: rest.leftSideDown, dropPitch: Number.isFinite(drop) ? drop : null };
 }

@@ -1,5 +1,5 @@
 /** What the real rig did against what was expected, and what that says about the model. */
-import { figure, say, STANDARD_GRAVITY, ellipticK, type Phrase } from '../0-base';
+import { figure, say, sourceWords, STANDARD_GRAVITY, ellipticK, type Phrase } from '../0-base';
 import type { LogEntry } from '../model';
 import type { Evaluation } from '../3-balance';
 
@@ -34,7 +34,7 @@ export function compare(entry: LogEntry, evaluation: Evaluation): Comparison {
       const off = heightImplied - hung.hang.bottomHeaviness;
       says.push(say`It fell in ${figure('time', dropSeen.mean)} instead of ${figure('time', expected)}: the mass centre lies ${figure('length', heightImplied, 2)} under the pivot, ${figure('length', Math.abs(off), 2)} ${off > 0 ? 'lower' : 'higher'} than the figures say.`);
       const suspect = hung.spread.largestHeight;
-      if (suspect) says.push(say`Look first at the ${suspect.source}: ${figure('percent', suspect.share, 0)} of what is not known about the height.`);
+      if (suspect) says.push(say`Look first at the ${sourceWords(suspect.source)}: ${figure('percent', suspect.share, 0)} of what is not known about the height.`);
     }
     for (const outlier of dropSeen.outliers) says.push(say`One reading of ${figure('time', outlier)} stands apart from the others. It is counted; time it once more.`);
   }
@@ -53,7 +53,7 @@ function lean(says: Phrase[], h: number, seen: number | undefined, expected: num
     return;
   }
   says.push(say`It hangs ${figure('angle', Math.abs(seen))} ${words[seen > 0 ? 0 : 1]}: the mass centre lies ${figure('length', Math.abs(off), 2)} further ${place[off > 0 ? 0 : 1]} than the figures say.`);
-  if (suspect) says.push(say`Look first at the ${suspect}.`);
+  if (suspect) says.push(say`Look first at the ${sourceWords(suspect)}.`);
 }
 
 function meanOf(times: readonly number[]): Comparison['dropSeen'] {

@@ -26,14 +26,22 @@ function faultOf(issue: z.core.$ZodIssue): Fault {
 function sentence(issue: z.core.$ZodIssue): string {
   switch (issue.code) {
     case 'invalid_type': return issue.input === undefined ? 'is missing' : `must be ${named(issue.expected)}`;
-    case 'too_small': return issue.origin === 'string' ? 'must not be empty' : `must be ${issue.inclusive ? 'at least' : 'more than'} ${issue.minimum}${items(issue.origin)}`;
-    case 'too_big': return `must be ${issue.inclusive ? 'at most' : 'less than'} ${issue.maximum}${issue.origin === 'string' ? ' characters' : items(issue.origin)}`;
+    // A bound that says its own unit.
+    case 'too_small':
+    case 'too_big':
+      if (!/^Too (small|big)/.test(issue.message)) return issue.message;
+      return bound(issue);
     case 'unrecognized_keys': return `has keys that are not known: ${issue.keys.join(', ')}`;
     case 'invalid_value': return `must be one of: ${issue.values.join(', ')}`;
     case 'invalid_union': return 'is of no kind that is known here';
     case 'invalid_format': return issue.format === 'regex' ? 'may hold only letters, digits and _ . / -, and must not be empty' : `is not a ${issue.format}`;
     default: return issue.message;
   }
+}
+
+function bound(issue: z.core.$ZodIssueTooBig | z.core.$ZodIssueTooSmall): string {
+  if (issue.code === 'too_small') return issue.origin === 'string' ? 'must not be empty' : `must be ${issue.inclusive ? 'at least' : 'more than'} ${issue.minimum}${items(issue.origin)}`;
+  return `must be ${issue.inclusive ? 'at most' : 'less than'} ${issue.maximum}${issue.origin === 'string' ? ' characters' : items(issue.origin)}`;
 }
 
 const items = (origin: string): string => (origin === 'array' ? ' entries' : '');

@@ -2,6 +2,7 @@
 export { faultLine, readWith, type Fault, type Read } from './faults';
 export { parseRigFile, readRigFile, rigFile, RIG_FILE_VERSION, type RigFile } from './rigFile';
 export { adoptDocuments, nameOf, type NewDocument } from './adoptDocuments';
+export { differences, type Difference } from './differences';
 export { adoptRigFile, rigFileOf } from './adoptRigFile';
 export { lookAtBackup } from './lookAtBackup';
 export { migrateRigFile } from './migrateRigFile';

@@ -114,7 +114,7 @@ describe('learning from the bench', () => {
   it('never takes a material for what is wrong, and names the mass that is', () => {
     const { outcome } = taught({ ...camera, mass: { ...camera.mass!, value: camera.mass!.value * 0.7 } }, 3);
     if (outcome.kind !== 'learned') return fail(outcome.kind);
-    expect(outcome.suspect?.source).toBe(`mass of ${camera.name}`);
+    expect(outcome.suspect?.words).toBe(`mass of ${camera.name}`);
     expect(outcome.suspect!.mass!.to).toBeLessThan(outcome.suspect!.mass!.from);
   });
   it('has nothing to teach when the rig does as the model says', () => {

@@ -3,7 +3,7 @@
  * moved as little as its own plus-minus asks (weighted least squares), so that what was read comes out; then the next
  * move follows from the rig as learned.
  */
-import type { Vec3 } from '../0-base';
+import { sourceWords, type Vec3 } from '../0-base';
 import { addScaledSums, addSums, NO_SUMS, scaleSums, type Sums } from '../1-load';
 import { bodiesBeyond, pivotAt, placedPieces, valuesInOrder, type AdjusterValues } from '../2-frame';
 import type { TrimOutcome } from '../3-balance';
@@ -27,7 +27,9 @@ export interface LearnInput {
   readonly entries: readonly Pick<LogEntry, 'values' | 'seen'>[];
 }
 export interface Lesson {
+  /** What it is, apart from all others; and in words. */
   readonly source: string;
+  readonly words: string;
   readonly owner: string;
   /** Moved by so many of its own standard uncertainties. */
   readonly spreads: number;
@@ -88,7 +90,7 @@ export function learnFrom({ rig, loadout, kit, bin, values, entries }: LearnInpu
   const { off, covariance, wrong } = likeliest(read, ways);
   const unsure = changesAt(now);
   const learned = unsure.reduce((sum, c, i) => addSums(sum, scaleSums(c, off[i]!)), now.base);
-  const lessons = figures.map((f, i): Lesson => ({ source: f.source, owner: f.owner, spreads: off[i]!, mass: massOf(f, now, off[i]!, Math.sqrt(covariance[i]![i]!)) })).filter((l) => Math.abs(l.spreads) >= TOLD_FROM).sort((a, b) => Math.abs(b.spreads) - Math.abs(a.spreads));
+  const lessons = figures.map((f, i): Lesson => ({ source: f.source, words: sourceWords(f.source), owner: f.owner, spreads: off[i]!, mass: massOf(f, now, off[i]!, Math.sqrt(covariance[i]![i]!)) })).filter((l) => Math.abs(l.spreads) >= TOLD_FROM).sort((a, b) => Math.abs(b.spreads) - Math.abs(a.spreads));
   const suspect = wrong === null || !figures[wrong] ? lessons.find(isFarOff) : lessons.find((l) => l.source === figures[wrong]!.source);
   const better = asLearned(assembly, new Map(ids.map((id, i) => [id, off[i]!])));
   // What no figure of the rig tells: what was left out, and what is not straight in two figures at once.

@@ -3,6 +3,8 @@ import { addSums, NO_SUMS, scaleSums, type Sums } from '../1-load';
 import { bodiesBeyond, familyById } from '../2-frame';
 import { workpiece } from '../derive';
 import { startRig } from '../startRig';
+import { sourceOf } from '../0-base';
+import { massId } from '../3-balance';
 import { holds } from '../testing/holds';
 import { kit, loadout, wants } from '../testing/rigs';
 import { asLearned, figuresOf, fromHere, hangingAt, withUnsureLoad } from './unsure';
@@ -49,14 +51,14 @@ describe('what is unsure of a rig that hangs', () => {
     const [{ at }] = rigs as [(typeof rigs)[number]];
     const heavier = (set: Record<string, number>): number => {
       const { changes } = at(set);
-      const { mass, first } = changes.get('mass mass of Heron body')!;
+      const { mass, first } = changes.get(massId(sourceOf('mass of Heron body', 'cam')))!;
       return first[0] / mass;
     };
     expect(heavier({ 'stage-fore-aft': 0.02 }) - heavier({ 'stage-fore-aft': -0.01 })).toBeCloseTo(0.03, 9);
   });
   it('a mass is never learned to be less than nothing', () => {
     const [{ assembly }] = rigs as [(typeof rigs)[number]];
-    const learned = asLearned(assembly, new Map([['mass mass of Heron body', -1e3]]));
+    const learned = asLearned(assembly, new Map([[massId(sourceOf('mass of Heron body', 'cam')), -1e3]]));
     for (const p of learned.pieces) expect(p.flat.mass).toBeGreaterThanOrEqual(0);
   });
   it('is carried to another point and back', () => {

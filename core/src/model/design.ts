@@ -1,6 +1,6 @@
 /** A design: a family with its dimensions and the maker's own edits, or a freed rig; and what the maker wants of it. */
 import * as z from 'zod';
-import { typedWords, id, massQuantity, name, notNegative, positive, quantity, quaternion, vec3 } from './quantity';
+import { finite, id, massQuantity, money, name, newtons, notNegative, positive, quantity, quaternion, seconds, size, typedWords, vec3 } from './quantity';
 import { contact, FITTINGS, HOLDS, joint, member, node, part, pose, rig, station, stock } from './rig';
 
 /**
@@ -19,11 +19,11 @@ export const edit = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('restock'), id, target: id, stock }),
   z.strictObject({ kind: z.literal('short'), id, target: id, end: z.literal([0, 1]), by: quantity }),
   /** What the shop asks for a pack of an item, or for one length of a stock. */
-  z.strictObject({ kind: z.literal('price'), id, item: name, length: positive.optional(), price: notNegative }),
-  z.strictObject({ kind: z.literal('screw'), id, target: id, length: positive }),
+  z.strictObject({ kind: z.literal('price'), id, item: name, length: size.optional(), price: money }),
+  z.strictObject({ kind: z.literal('screw'), id, target: id, length: size }),
   z.strictObject({ kind: z.literal('fitting'), id, target: id, fitting: z.enum(FITTINGS).optional(), hold: z.enum(HOLDS).optional(), outerRadius: positive.optional(), takeOff: notNegative.optional(), depth: notNegative.optional(), clearance: notNegative.max(0.02).optional() }),
   /** What the maker can bear at a contact for a while, N. */
-  z.strictObject({ kind: z.literal('comfort'), id, target: id, limit: positive.max(2000) }),
+  z.strictObject({ kind: z.literal('comfort'), id, target: id, limit: newtons.max(2000) }),
 ]);
 export type Edit = z.infer<typeof edit>;
 
@@ -48,7 +48,7 @@ export const wants = z
     massAtMost: positive,
     /** Inertia in pitch at least this many times the bare camera's. */
     calmAtLeast: notNegative,
-    shopPrice: notNegative,
+    shopPrice: money,
     /** Drop time in roll; washers at most, kg; inertia in roll and pan against the bare camera's; lean in a usual pan, rad; left out: as it comes. */
     dropRoll: z.tuple([positive, positive]).readonly().optional(),
     addedAtMost: positive.optional(),
@@ -61,9 +61,9 @@ export const wants = z
     firm: z.array(z.string().max(40)).max(20).optional(),
     /** Most the wrist should carry, N m, and how long it should be held without a rest, s; left out: the usual. */
     wristAtMost: positive.optional(),
-    holdFor: positive.optional(),
+    holdFor: seconds.positive().optional(),
     /** Inside length, width and height of the bag it should go in, m. */
-    bag: z.tuple([positive, positive, positive]).readonly().optional(),
+    bag: z.tuple([size, size, size]).readonly().optional(),
   })
   .refine((w) => w.dropTime[0] <= w.dropTime[1], { path: ['dropTime'], message: 'must run from the shorter to the longer' });
 export type Wants = z.infer<typeof wants>;
@@ -100,5 +100,5 @@ export const rigDocument = z.strictObject({
 });
 export type RigDocument = z.infer<typeof rigDocument>;
 
-export const setup = z.strictObject({ id, rig: id, loadout: id, values: z.record(id, z.number()), typed: typedWords.optional() });
+export const setup = z.strictObject({ id, rig: id, loadout: id, values: z.record(id, finite), typed: typedWords.optional() });
 export type SetUp = z.infer<typeof setup>;

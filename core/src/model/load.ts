@@ -3,7 +3,7 @@
  * microphone's shoe) and axes like the rig's. A loadout is items mounted on items; the first stands on the rig's mount.
  */
 import * as z from 'zod';
-import { finite, id, massQuantity, name, notNegative, positive, quantity, quaternion, typedWords, vec3 } from './quantity';
+import { count, id, massQuantity, name, notNegative, positive, quantity, quaternion, read, size, typedWords, vec3 } from './quantity';
 
 export const KIT_CLASSES = [
   'camera', 'action camera', 'phone', 'lens', 'battery', 'card', 'microphone', 'light', 'monitor', 'viewfinder', 'receiver', 'recorder',
@@ -37,10 +37,10 @@ export type ItemState = z.infer<typeof itemState>;
 
 export const CLEARANCE_KINDS = ['battery door', 'card door', 'ports', 'screen swing', 'eyepiece', 'hand room', 'tripod socket', 'pin hole'] as const;
 /** A box of space that must stay free, or be reached, in the item's own frame. */
-export const clearance = z.strictObject({ id, kind: z.enum(CLEARANCE_KINDS), at: vec3, size: z.tuple([positive, positive, positive]).readonly() });
+export const clearance = z.strictObject({ id, kind: z.enum(CLEARANCE_KINDS), at: vec3, size: z.tuple([size, size, size]).readonly() });
 export type Clearance = z.infer<typeof clearance>;
 
-export const reading = z.strictObject({ value: finite, typed: z.string().max(60).optional(), from: z.enum(['scale', 'photo']).optional(), leftOut: z.literal(true).optional() });
+export const reading = z.strictObject({ value: read, typed: z.string().max(60).optional(), from: z.enum(['scale', 'photo']).optional(), leftOut: z.literal(true).optional() });
 export type Reading = z.infer<typeof reading>;
 
 /** What was read while measuring, kept as it was read: every figure found from it is worked out again from these. */
@@ -69,7 +69,7 @@ export const kitItem = z.strictObject({
   mass: massQuantity.optional(),
   form: z.enum(['box', 'cylinder']),
   /** Outside size along x, y, z; a cylinder lies along x. */
-  size: z.tuple([positive, positive, positive]).readonly(),
+  size: z.tuple([size, size, size]).readonly(),
   /** From the item's foot to the middle of its box. */
   boxCentre: vec3,
   /** From the item's foot to its mass centre; left out while it has not been balanced. */
@@ -91,7 +91,7 @@ export const kitItem = z.strictObject({
   squeeze: positive.min(1).max(2.5).optional(),
   socketDepth: quantity.extend({ value: notNegative }).optional(),
   measurements: z.array(measurement).max(60).optional(),
-  photo: z.strictObject({ id: z.string().regex(/^[0-9a-f]{64}$/), width: positive.int(), height: positive.int() }).optional(),
+  photo: z.strictObject({ id: z.string().regex(/^[0-9a-f]{64}$/), width: count.positive(), height: count.positive() }).optional(),
   notes: z.string().max(2000).optional(),
   typed: typedWords.optional(),
 });

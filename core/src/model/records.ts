@@ -1,6 +1,6 @@
 /** What is kept beside the designs: the log of tries and the bin of things at hand. */
 import * as z from 'zod';
-import { finite, id, name, notNegative, positive } from './quantity';
+import { finite, id, name, positive, seconds } from './quantity';
 
 /** What the bench showed: nose and left side down are positive angles, rad. */
 export const logEntry = z.strictObject({
@@ -9,7 +9,7 @@ export const logEntry = z.strictObject({
   loadout: id.nullable(),
   when: z.iso.datetime({ offset: true }),
   values: z.record(id, finite),
-  expected: z.strictObject({ noseDown: finite.nullable(), leftSideDown: finite.nullable(), dropPitch: finite.nullable(), dropSpread: notNegative.nullable() }),
+  expected: z.strictObject({ noseDown: finite.nullable(), leftSideDown: finite.nullable(), dropPitch: seconds.nullable(), dropSpread: seconds.nullable() }),
   seen: z.strictObject({
     noseDown: finite.optional(), leftSideDown: finite.optional(), dropTimes: z.array(positive.max(60)).max(20),
     /** It would not hang upright. Its mass on the scale, kg; ahead of the pivot where it balances on a finger, m. */

@@ -3,22 +3,22 @@
  * in rig axes, in the pose with all adjusters at nought and the rig level. Every number shown anywhere is derived from this.
  */
 import * as z from 'zod';
-import { finite, id, massQuantity, name, notNegative, positive, quantity, quaternion, vec3 } from './quantity';
+import { count, finite, id, massQuantity, money, name, newtons, notNegative, ofMaterial, positive, quantity, quaternion, seconds, size, vec3 } from './quantity';
 import { shape } from './shape';
 
 export const material = z.strictObject({
   name,
-  density: positive,
-  densitySpread: notNegative,
-  stiffness: positive,
-  yield: positive,
+  density: ofMaterial,
+  densitySpread: ofMaterial.or(z.literal(0)),
+  stiffness: ofMaterial,
+  yield: ofMaterial,
   elongation: positive,
   look: z.enum(['steel', 'wood', 'plastic', 'rubber']),
   source: z.string().max(200),
 });
 
 /** How a part is come by: counted in packs at a price, or cut from something the maker has. */
-export const supply = z.strictObject({ item: name, packOf: positive.int(), packPrice: notNegative });
+export const supply = z.strictObject({ item: name, packOf: count.positive(), packPrice: money });
 export type Supply = z.infer<typeof supply>;
 
 /** A round hole through a part, or a slot of `slot` along its direction; `at` its middle, rig axes. */
@@ -81,13 +81,13 @@ export const stock = z.strictObject({
   material: id,
   /** Where the sizes come from. */
   source: z.string().max(200).optional(),
-  sold: z.array(z.strictObject({ length: positive, price: notNegative })).max(20),
+  sold: z.array(z.strictObject({ length: size, price: money })).max(20),
 });
 export type Stock = z.infer<typeof stock>;
 export type Section = z.infer<typeof section>;
 
 export const bendSegment = z.union([
-  z.strictObject({ straight: positive }),
+  z.strictObject({ straight: size }),
   z.strictObject({ angle: finite, insideRadius: positive, neutralFraction: positive.max(0.5) }),
   z.strictObject({ roll: finite }),
 ]);
@@ -164,7 +164,7 @@ export const joint = z.strictObject({
   packs: z.boolean().optional(),
   hold: z.enum(HOLDS).optional(),
   /** Until it may be loaded, s. */
-  dryingTime: notNegative.optional(),
+  dryingTime: seconds.optional(),
   /** Of a bolt, clamp, insert or glue line, at its node; left out where parts stand for it or it is too small to count. */
   mass: massQuantity.optional(),
   hub: hub.optional(),
@@ -226,7 +226,7 @@ export const pivot = z.strictObject({
   /** Tightened in use: its friction must hold what it carries. Left out: it turns freely. */
   clamped: z.boolean().optional(),
   /** Pulled sideways by this much it lets go, N: what stands on a head must. */
-  breaksAwayAt: positive.optional(),
+  breaksAwayAt: newtons.optional(),
   /** How far it turns from how it is drawn, rad, least and most, before it meets something. */
   stops: z.tuple([finite, finite]).readonly().optional(),
   /** Soft stuff on each stop: how thick, and how far from the axis it is met, m. */
@@ -245,7 +245,7 @@ export const contact = z.strictObject({
   /** Other ways it can push as well: a hand lifts, holds back and draws down; a shoulder bears and stops. */
   also: z.array(vec3).max(5).optional(),
   /** What can be borne for a while, N; left out: a usual figure for its kind. */
-  comfortLimit: positive.optional(),
+  comfortLimit: newtons.optional(),
 });
 
 /** `arm`: level distance from the shoulder to the hand, m. `turn`: how the rig is turned from level. */

@@ -3,7 +3,7 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { changedLoadout, KIT_CLASSES, loadFindings, newItem, placeItems, placeLoad, type KitClass, type KitItem, type Loadout, type LoadoutChange, type Mounted, type Quantity } from '@tide-pebble/core';
 import { coverageOf, lensCones, weighedAs } from '@tide-pebble/core/measuring';
-import { Documents } from './documents';
+import { Documents } from './keeping/documents';
 import { Workspace } from './workspace';
 
 /** A kitchen scale counts in grams unless the maker says otherwise. */

@@ -1,7 +1,7 @@
 /** A new rig on the shelf: of a family, sized and set up for a loadout and the maker's hands. */
 import { inject, Injectable } from '@angular/core';
 import { startRig, type Family, type Hands, type KitItem, type Loadout, type RigDocument } from '@tide-pebble/core';
-import { Documents } from './documents';
+import { Documents } from './keeping/documents';
 
 export const USUAL_WANTS: RigDocument['wants'] = { levelWithin: Math.PI / 180, dropTime: [1.8, 2.4], massAtMost: 2.5, calmAtLeast: 6, shopPrice: 200 };
 /** A hacksaw's cut. */

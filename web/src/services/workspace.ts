@@ -3,7 +3,7 @@ import { inject, Injectable } from '@angular/core';
 import { changedDesign, edit as editSchema, changedLoadout, freed, judged, withEdit, withoutWeight, workpiece, type AdjusterValues, type BinItem, type Change, type Design, type Edit, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type Workpiece } from '@tide-pebble/core';
 import type { StockPlan } from '@tide-pebble/core/making';
 import { BehaviorSubject, catchError, combineLatest, debounceTime, distinctUntilChanged, map, of, shareReplay, startWith, switchMap, type Observable } from 'rxjs';
-import { Documents } from './documents';
+import { Documents } from './keeping/documents';
 import { Notices } from '../ui/notices';
 import { Jobs } from './jobs';
 
@@ -45,7 +45,7 @@ export class Workspace {
   private readonly piece$ = combineLatest([this.rig$.pipe(distinctUntilChanged((a, b) => a?.design === b?.design && a?.hands === b?.hands && a?.wants.onlyBin === b?.wants.onlyBin)), this.loadout$, this.kit$, this.bin$]).pipe(
     // What is in the bin changes nothing for a rig that may take any washers.
     distinctUntilChanged((a, b) => a.every((v, i) => v === b[i] || (i === 3 && !b[0]?.wants.onlyBin))),
-    map(([rig, loadout, kit, bin]) => (rig ? workpiece(rig, loadout, kit, bin) : null)),
+    map(([rig, loadout, kit, bin]) => (rig ? guarded(() => workpiece(rig, loadout, kit, bin)) : null)),
     keep(),
   );
 
@@ -54,7 +54,8 @@ export class Workspace {
       if (!rig || !made) return { kind: 'none' };
       if (!made.ok) return { kind: 'broken', rig, reason: made.reason };
       const values = setup?.values ?? NO_VALUES;
-      return { kind: 'ready', bench: { rig, loadout, setup, values, piece: made.piece, judged: judged(made.piece, values, rig.wants) } };
+      const figures = guarded(() => ({ ok: true as const, judged: judged(made.piece, values, rig.wants) }));
+      return figures.ok ? { kind: 'ready', bench: { rig, loadout, setup, values, piece: made.piece, judged: figures.judged } } : { kind: 'broken', rig, reason: figures.reason };
     }),
     keep(),
   );
@@ -160,6 +161,15 @@ export class Workspace {
     // Words stand only for the setting they were typed for.
     const words = Object.fromEntries(Object.entries(held?.typed ?? {}).filter(([id]) => !(id in values)));
     return { id: held?.id ?? crypto.randomUUID(), rig: rig.id, loadout, values: { ...held?.values, ...values }, typed: { ...words, ...typed } };
+  }
+}
+
+/** Sizes that a rig cannot be worked out for stop its figures, not the page: what is wrong is said, and can be undone. */
+function guarded<T>(work: () => T): T | { readonly ok: false; readonly reason: string } {
+  try {
+    return work();
+  } catch (error) {
+    return { ok: false, reason: `These sizes cannot be worked out: ${error instanceof Error ? error.message : String(error)}.` };
   }
 }
 

@@ -2,7 +2,8 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
-import type { Problem } from '@tide-pebble/core';
+import { nameOf, type Problem } from '@tide-pebble/core';
+import { KIND_WORDS } from '../ui/kind-words';
 
 @Component({
   selector: 'tp-conflict-dialog',
@@ -29,11 +30,9 @@ export class ConflictDialog {
   private readonly conflicts = inject<NonNullable<Problem['conflicts']>>(MAT_DIALOG_DATA);
   protected readonly named = this.conflicts.map(({ mine, theirs }) => ({
     key: `${mine.kind}/${mine.id}`,
-    kind: WORDS[mine.kind],
+    kind: KIND_WORDS[mine.kind],
     name: nameOf(mine.body) ?? nameOf(theirs?.body) ?? 'set-up',
     theirs: theirs?.body ? `saved elsewhere at ${new Date(theirs.savedAt).toLocaleTimeString('en-GB')}` : 'deleted elsewhere',
   }));
 }
 
-const WORDS = { rig: 'rig', kit: 'kit item', loadout: 'loadout', setup: 'set-up', log: 'log entry', bin: 'bin' } as const;
-const nameOf = (body: unknown): string | null => (typeof body === 'object' && body !== null && 'name' in body ? String(body.name) : null);

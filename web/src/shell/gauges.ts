@@ -1,5 +1,5 @@
 /** The six readouts of the tide line, from the bench: figure, target and place on the gauge. Pure. */
-import { DEGREE, figure, holdFor, showFigure, wristAtMost, type HeldHand, type UnitChoice } from '@tide-pebble/core';
+import { DEGREE, figure, holdFor, showFigure, turnsOf, wristAtMost, type HeldHand, type SpreadOnBench, type UnitChoice } from '@tide-pebble/core';
 import type { StockPlan } from '@tide-pebble/core/making';
 import type { Bench } from '../services/workspace';
 import type { Gauge } from '../ui/tide-gauge';
@@ -21,12 +21,19 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
   const none = (name: string, rest = 'not known'): Omit<Gauge, 'was'> => ({ name, figure: '–', rest, pebble: null, pool: null, out: false });
   const rest = hung?.hang.rest;
   const overturned = hung?.hang.state === 'topHeavy';
-  const level = (name: string, angle: number | undefined, spread: number, words: readonly [string, string]): Omit<Gauge, 'was'> => {
+  /** As far as a screw may have to go for it, which a hand can do something with; where none does, the lean itself. */
+  const plusMinus = (axis: SpreadOnBench['axis'], spread: number): string => {
+    const screw = judged.onBench.find((s) => s.axis === axis)?.screw;
+    if (screw?.turns) return turnsOf(screw.turns);
+    if (screw && 2 * spread > SPREAD_SHOWN) return say('length', screw.goes, 1);
+    return `${2 * spread > SPREAD_SHOWN ? '>' : ''}${say('angle', Math.min(2 * spread, SPREAD_SHOWN), 0)}`;
+  };
+  const level = (name: string, angle: number | undefined, axis: SpreadOnBench['axis'], spread: number, words: readonly [string, string]): Omit<Gauge, 'was'> => {
     if (angle === undefined) return overturned ? { name, figure: 'turns over', rest: '', pebble: 1, pool: [0.4, 0.6], out: true } : none(name);
     const out = Math.abs(angle) > wants.levelWithin;
     const reach = 5 * wants.levelWithin;
     const flat = Math.abs(angle) < 0.0009;
-    return { name, figure: flat ? 'level' : say('angle', Math.abs(angle)), rest: `${flat ? '' : words[angle > 0 ? 0 : 1]} ± ${2 * spread > SPREAD_SHOWN ? '>' : ''}${say('angle', Math.min(2 * spread, SPREAD_SHOWN), 0)}`.trim(), pebble: 0.5 + angle / (2 * reach), pool: [0.4, 0.6], out };
+    return { name, figure: flat ? 'level' : say('angle', Math.abs(angle)), rest: `${flat ? '' : words[angle > 0 ? 0 : 1]} ± ${plusMinus(axis, spread)}`.trim(), pebble: 0.5 + angle / (2 * reach), pool: [0.4, 0.6], out };
   };
   const held = hung ? undefined : evaluation.held[0];
   /** Held rigidly: what tips in the wrist that carries most, in place of a lean it cannot have. */
@@ -91,8 +98,8 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
   const massReach = wants.massAtMost * 1.3;
   const cost = stock?.cost ?? null;
   return [
-    { id: 'nose', gauge: turning(0) ?? worn('Hands', true) ?? wrist('Wrist, nose', (h) => h.noseDown, ['nose down', 'nose up']) ?? level('Nose', rest?.noseDown, hung?.spread.noseDown ?? 0, ['nose down', 'nose up']) },
-    { id: 'sides', gauge: turning(1) ?? worn('Body', false) ?? wrist('Wrist, sides', (h) => h.leftSideDown, ['left down', 'right down']) ?? level('Sides', rest?.leftSideDown, hung?.spread.leftSideDown ?? 0, ['left down', 'right down']) },
+    { id: 'nose', gauge: turning(0) ?? worn('Hands', true) ?? wrist('Wrist, nose', (h) => h.noseDown, ['nose down', 'nose up']) ?? level('Nose', rest?.noseDown, 'foreAft', hung?.spread.noseDown ?? 0, ['nose down', 'nose up']) },
+    { id: 'sides', gauge: turning(1) ?? worn('Body', false) ?? wrist('Wrist, sides', (h) => h.leftSideDown, ['left down', 'right down']) ?? level('Sides', rest?.leftSideDown, 'sideways', hung?.spread.leftSideDown ?? 0, ['left down', 'right down']) },
     { id: 'drop', gauge: turning(2) ?? hold() ?? drop() },
     { id: 'mass', gauge: { name: 'Mass', figure: say('mass', evaluation.mass), rest: `± ${say('mass', 2 * evaluation.massSpread)}`, pebble: evaluation.mass / massReach, pool: [0, 1 / 1.3], out: evaluation.mass > wants.massAtMost } },
     { id: 'calm', gauge: calm() },

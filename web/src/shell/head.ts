@@ -3,8 +3,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, output } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { mdiHelp, mdiRedo, mdiUndo } from '@mdi/js';
 import type { Fraction } from '@tide-pebble/core';
-import { Documents, type SaveState } from '../services/documents';
-import { NO_HISTORY } from '../services/history';
+import { Documents, type SaveState } from '../services/keeping/documents';
+import { NO_HISTORY } from '../services/keeping/history';
 import { Units } from '../services/units';
 import { Workspace } from '../services/workspace';
 import { Icon } from '../ui/icon';
@@ -38,7 +38,7 @@ export class Head {
   protected readonly undoLabel = computed(() => (this.history().past.length ? `Undo ${this.history().past.at(-1)!.label}` : 'Nothing to undo'));
   protected readonly redoLabel = computed(() => (this.history().future.length ? `Redo ${this.history().future[0]!.label}` : 'Nothing to redo'));
   protected readonly saved = computed(() => words(this.state()));
-  protected readonly trouble = computed(() => ['away', 'conflict', 'refused'].includes(this.state().kind));
+  protected readonly trouble = computed(() => ['away', 'full', 'elsewhere', 'unread', 'conflict', 'refused'].includes(this.state().kind));
 
   protected choose(id: string): void {
     this.workspace.choose(id);
@@ -59,6 +59,9 @@ function words(state: SaveState): string {
     case 'keeping': return 'Keeping…';
     case 'kept': return state.at === null ? 'All kept' : `All kept, ${new Date(state.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
     case 'away': return state.waiting > 0 ? 'Server away: kept in this browser, sent later' : 'Server away';
+    case 'full': return 'Disk full: kept in this browser, tried again by itself';
+    case 'elsewhere': return 'Another data folder is served here now';
+    case 'unread': return 'Could not be read';
     case 'conflict': return 'Changed elsewhere: choose';
     case 'refused': return `Not kept: ${state.reason}`;
   }

@@ -1,11 +1,12 @@
 /** The bench around every screen: head, shoreline, the stage, and the tide line at its foot. */
-import { ChangeDetectionStrategy, Component, effect, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterOutlet } from '@angular/router';
-import { Documents } from '../services/documents';
+import { Documents } from '../services/keeping/documents';
 import { Units } from '../services/units';
 import { Workspace } from '../services/workspace';
 import { Dialogs } from '../ui/dialogs';
+import { BrokenStage } from '../services/broken-stage';
 import { Notices } from '../ui/notices';
 import { Head } from './head';
 import { Shoreline } from './shoreline';
@@ -25,8 +26,27 @@ import { TideLine } from './tide-line';
         @case ('loading') {
           <p class="waiting" role="status">Opening your bench…</p>
         }
+        @case ('unread') {
+          <div class="trouble" role="alert">
+            <h1>Your data could not be read</h1>
+            <p>{{ reason() }} Nothing is lost by this: the data folder is as it was.</p>
+            <button type="button" class="again" (click)="again()">Try again</button>
+          </div>
+        }
         @default {
-          <router-outlet />
+          @if (elsewhere(); as words) {
+            <p class="elsewhere" role="alert">{{ words }} <button type="button" class="again" (click)="again()">Open what is here now</button></p>
+          }
+          @if (broken.words(); as words) {
+            <div class="trouble" role="alert">
+              <h1>This stage could not be shown</h1>
+              <p>{{ words }}</p>
+              <p>What you typed is kept. Undo takes back the last change; the other stages go on.</p>
+              <button type="button" class="again" (click)="broken.clear()">Show it again</button>
+            </div>
+          } @else {
+            <router-outlet />
+          }
         }
       }
     </main>
@@ -43,6 +63,7 @@ export class Root {
   private readonly router = inject(Router);
   private readonly units = inject(Units);
   private readonly notices = inject(Notices);
+  protected readonly broken = inject(BrokenStage);
   protected readonly saveState = toSignal(this.documents.state$, { requireSync: true });
   protected readonly bench = toSignal(inject(Workspace).bench$, { initialValue: { kind: 'none' as const } });
 
@@ -54,9 +75,25 @@ export class Root {
       asking = true;
       void this.dialogs.open<'mine' | 'theirs'>(() => import('./conflict-dialog').then((m) => m.ConflictDialog), { data: state.conflicts, must: true, width: '520px' }).then((keep) => {
         asking = false;
-        this.documents.settle(keep ?? 'mine');
+        // Gone without an answer: asked again, never guessed.
+        if (keep) this.documents.settle(keep);
       });
     });
+  }
+
+  protected readonly reason = computed(() => {
+    const state = this.saveState();
+    return state.kind === 'unread' ? state.reason : '';
+  });
+  protected readonly elsewhere = computed(() => {
+    const state = this.saveState();
+    if (state.kind !== 'elsewhere') return '';
+    const waiting = state.waiting === 0 ? '' : ` What you typed last (${state.waiting === 1 ? 'one change' : `${state.waiting} changes`}) is kept in this browser for the folder it was typed for.`;
+    return `This address serves another data folder now: what you see is the one before, and is not saved any more.${waiting}`;
+  });
+
+  protected again(): void {
+    location.reload();
   }
 
   protected toStage(event: Event): void {

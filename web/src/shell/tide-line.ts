@@ -2,10 +2,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { mdiClose } from '@mdi/js';
-import { figure, holdFor, showFigure, wristAtMost, type Judgement, type Quantity, type Wants } from '@tide-pebble/core';
+import { spreadWords, figure, holdFor, showFigure, wristAtMost, type Judgement, type Quantity, type Wants } from '@tide-pebble/core';
 import { Units } from '../services/units';
 import { Workspace, type BenchState } from '../services/workspace';
 import { Findings } from '../ui/findings';
+import { SayPipe } from '../ui/figures.pipe';
 import { Icon } from '../ui/icon';
 import { QuantityField, type FieldKind } from '../ui/quantity-field';
 import { TideGauge } from '../ui/tide-gauge';
@@ -49,7 +50,7 @@ const WAS_SHOWN_MS = 4000;
 @Component({
   selector: 'tp-tide-line',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [TideGauge, Findings, QuantityField, Icon],
+  imports: [TideGauge, Findings, QuantityField, Icon, SayPipe],
   templateUrl: './tide-line.html',
   styleUrl: './tide-line.css',
   host: { role: 'region', 'aria-label': 'Tide line: readouts against their targets', '(keydown.escape)': 'open.set(null)' },
@@ -60,6 +61,7 @@ export class TideLine {
   private readonly state = toSignal(this.workspace.bench$, { initialValue: { kind: 'none' } as BenchState });
   private readonly stock = toSignal(this.workspace.stock$, { initialValue: null });
   protected readonly close = mdiClose;
+  protected readonly shownUnits = this.units;
   protected readonly open = signal<GaugeId | null>(null);
   private readonly was = signal<Readonly<Partial<Record<GaugeId, string>>>>({});
 
@@ -82,7 +84,8 @@ export class TideLine {
     const findings: readonly Judgement[] = bench.judged.findings.filter((f) => codes.includes(f.code));
     const length = id === 'drop' ? (bench.judged.evaluation.hung?.pitch.pendulumLength ?? null) : null;
     const vivid = length === null ? '' : `It swings like a plain pendulum ${showFigure(figure('length', length, 0), this.units())} long.`;
-    return { title, findings, vivid, fields: fieldsOf(id, bench.rig.wants, held !== undefined) };
+    const spread = bench.judged.onBench.filter((s) => (id === 'nose' ? s.axis === 'foreAft' : id === 'sides' && s.axis === 'sideways')).map(spreadWords);
+    return { title, findings, vivid, spread, fields: fieldsOf(id, bench.rig.wants, held !== undefined) };
   });
 
   constructor() {

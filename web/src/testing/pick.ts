@@ -4,7 +4,7 @@ export async function pick(page: HTMLElement, label: string, name: string, settl
   if (!box) throw new Error(`nothing to pick “${label}” from`);
   box.click();
   await settled();
-  const offered = [...document.querySelectorAll<HTMLElement>('.cdk-overlay-container mat-option')];
+  const offered = [...document.querySelectorAll<HTMLElement>('mat-option')];
   const found = offered.find((o) => o.textContent.trim() === name);
   if (!found) throw new Error(`no “${name}” among ${offered.map((o) => o.textContent).join(' | ')}`);
   found.click();

@@ -5,7 +5,7 @@ import { provideRouter } from '@angular/router';
 import { BehaviorSubject, combineLatest, map, Observable, type Subscriber } from 'rxjs';
 import { judged, type AdjusterValues, type BinItem, type Change, type Edit, type KitItem, type Loadout, type LogEntry, type RigDocument, type SetUp } from '@tide-pebble/core';
 import { stockPlan } from '@tide-pebble/core/making';
-import { Documents } from '../services/documents';
+import { Documents } from '../services/keeping/documents';
 import { Jobs } from '../services/jobs';
 import { Workspace, type Bench, type BenchState } from '../services/workspace';
 import { answer, type JobMessage, type JobName, type JobRequest, type JobResult } from '../workers/jobs';

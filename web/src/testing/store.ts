@@ -4,27 +4,38 @@ import { HttpTestingController, provideHttpClientTesting } from '@angular/common
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
-import type { BodyOf, ChangeRequest, DocumentKind, Stored } from '@tide-pebble/core';
+import type { BodyOf, ChangeRequest, DocumentKind, StoredList } from '@tide-pebble/core';
 import { firstValueFrom, skipWhile } from 'rxjs';
-import { Documents } from '../services/documents';
-import { Drafts } from '../services/drafts';
+import { Documents } from '../services/keeping/documents';
+import { Drafts } from '../services/keeping/drafts';
+import type { Draft, DropDraft } from '../services/keeping/page';
 import { Jobs } from '../services/jobs';
 import { Workspace, type Bench } from '../services/workspace';
 import { Notices } from '../ui/notices';
 import { PlayedJobs } from './sheets';
 
 export class NoDrafts {
-  readonly kept = new Map<string, ChangeRequest>();
-  put(changes: readonly ChangeRequest[]): Promise<void> {
-    for (const c of changes) this.kept.set(`${c.kind}/${c.id}`, c);
+  readonly kept = new Map<string, Draft>();
+  /** What windows that are gone left. */
+  left: readonly ChangeRequest[] = [];
+  put(drafts: readonly Draft[]): Promise<void> {
+    for (const d of drafts) this.kept.set(`${d.kind}/${d.id}`, d);
     return Promise.resolve();
   }
-  drop(keys: readonly string[]): Promise<void> {
-    keys.forEach((k) => this.kept.delete(k));
+  drop(_folder: string, list: readonly DropDraft[]): Promise<void> {
+    for (const { key, serial } of list) if ((this.kept.get(key)?.serial ?? Infinity) <= serial) this.kept.delete(key);
     return Promise.resolve();
   }
-  all(): Promise<readonly ChangeRequest[]> {
-    return Promise.resolve([...this.kept.values()]);
+  adopt(_folder: string, free: (draft: ChangeRequest) => boolean): Promise<readonly ChangeRequest[]> {
+    const { left } = this;
+    this.left = [];
+    return Promise.resolve(left.filter(free));
+  }
+  ofOthers(): Promise<readonly Draft[]> {
+    return Promise.resolve([]);
+  }
+  forgetOthers(): Promise<void> {
+    return Promise.resolve();
   }
   keepCopy(): Promise<void> {
     return Promise.resolve();
@@ -32,8 +43,8 @@ export class NoDrafts {
   replaceCopy(): Promise<void> {
     return Promise.resolve();
   }
-  copy(): Promise<readonly Stored[]> {
-    return Promise.resolve([]);
+  copy(): Promise<StoredList> {
+    return Promise.resolve({ folder: 'f1', documents: [], damaged: [] });
   }
 }
 
@@ -62,7 +73,7 @@ export async function store(held: Held): Promise<Store> {
   });
   const documents = TestBed.inject(Documents);
   spyOn(TestBed.inject(Router), 'navigateByUrl').and.callFake((url) => Promise.resolve(went.push(String(url)) > 0));
-  TestBed.inject(HttpTestingController).expectOne('/api/documents').flush({ documents: Object.entries(held).flatMap(([kind, bodies]) => bodies.map((body) => ({ kind, id: body.id, revision: 1, body, savedAt: '2026-06-14T10:00:00Z' }))) });
+  TestBed.inject(HttpTestingController).expectOne('/api/documents').flush({ folder: 'f1', damaged: [], documents: Object.entries(held).flatMap(([kind, bodies]) => bodies.map((body) => ({ kind, id: body.id, revision: 1, body, savedAt: '2026-06-14T10:00:00Z' }))) });
   await firstValueFrom(documents.state$.pipe(skipWhile((s) => s.kind === 'loading')));
   const workspace = TestBed.inject(Workspace);
   return {

@@ -10,7 +10,7 @@ import { FindingCard } from './finding-card';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [FindingCard],
   template: `
-    @if (calmly()) {
+    @if (calmly() && calm()) {
       <p class="calm">{{ calm() }}</p>
     }
     @for (finding of findings(); track finding.code + finding.about) {

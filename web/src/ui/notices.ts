@@ -1,6 +1,6 @@
 /** Short notes at the foot of the page, with undo where there is something to undo. */
 import { inject, Injectable, Injector } from '@angular/core';
-import { Documents } from '../services/documents';
+import { Documents } from '../services/keeping/documents';
 
 const SHOWN_MS = 6000;
 

@@ -1,5 +1,5 @@
 /** All is weighed, and still the level is not known: what to measure better, and why no ruler may be fine enough. */
-import { figure, say } from '../../0-base';
+import { figure, say, sourceWords } from '../../0-base';
 import type { BalanceCheck } from '../balanceCheck';
 
 /** Two standard uncertainties of lean beyond which the level shown is only an order of size. */
@@ -19,7 +19,7 @@ export const levelNotKnown: BalanceCheck = {
       code: 'levelNotKnown', severity: 'note', about: hung.spread.largestForeAft.owner,
       figure: figure('length', spread, 2), limit: figure('length', allowed, 2),
       title: say`Where it hangs is known to ${figure('length', spread, 1)} only; level within ${figure('angle', wants.levelWithin)} needs ${figure('length', allowed, 2)}.`,
-      why: say`Most of it comes from the ${hung.spread.largestForeAft.source}. At this drop time no ruler is fine enough.`,
+      why: say`Most of it comes from the ${sourceWords(hung.spread.largestForeAft.source)}. At this drop time no ruler is fine enough.`,
       toDo: say`Weigh or measure that to know better. Then set it up as shown, hang it, and finish with the fine screw.`,
       fixes: [],
     }];

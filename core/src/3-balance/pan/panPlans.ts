@@ -4,7 +4,7 @@
  */
 import { add, addMatrix, scale, solveDefinite, type Change } from '../../0-base';
 import { addSums, NO_SUMS, type Sums } from '../../1-load';
-import { dropOf } from '../trim/conditions';
+import { dropOnJoint } from '../trim/conditions';
 import { panRigOf, smallLean } from './panReading';
 import { panWays, type PanInput, type PanMove, type PanWay } from './panWays';
 
@@ -64,7 +64,7 @@ export function panPlans(input: PanInput): readonly PanPlan[] {
   const plan = ({ set, by, part, sums }: Worked, takes: PanPlan['takes']): PanPlan => {
     const moves = set.map((w, i) => w.move(by[i]!));
     const about = { mass: rig.mass + sums.mass, first: add(scale(rig.fromPivot, rig.mass), sums.first), inertia: addMatrix(rig.inertia, sums.inertia) };
-    return { moves, takes, takesAway: part, dropPitch: about.first[2] < 0 ? dropOf('pitch', about) : null, changes: moves.flatMap((m) => m.changes) };
+    return { moves, takes, takesAway: part, dropPitch: about.first[2] < 0 ? dropOnJoint(input.hung.pivot, about) : null, changes: moves.flatMap((m) => m.changes) };
   };
   const both = seen[0] && seen[1];
   const kept = search(ways, seen, [...goals(seen), height]).filter((f) => f.part === 1);

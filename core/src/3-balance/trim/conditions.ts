@@ -3,8 +3,11 @@
  * sums of mass, moment and inertia about the support. Sums add, so a bound adds up weight by weight, and a whole branch
  * of set-ups that can never meet it is left out at once.
  */
-import { ellipticK, STANDARD_GRAVITY } from '../../0-base';
-import type { Sums } from '../../1-load';
+import { STANDARD_GRAVITY } from '../../0-base';
+import { moveSums, type Sums } from '../../1-load';
+import { DROP_K, dropFromLevel, FRICTION_SLOPE } from '../dropFactor';
+import type { Pivot } from '../../model';
+import { pinDepth } from '../pins';
 import { steadyPan } from '../pan/panLean';
 
 export type ConditionId = 'upright' | 'levelForeAft' | 'levelSideways' | 'dropPitch' | 'dropRoll' | 'mass' | 'added' | 'calmPitch' | 'calmRoll' | 'calmPan' | 'panLean' | 'wristNose' | 'wristSides' | 'overSupport' | 'axis' | 'bin' | 'bag';
@@ -22,6 +25,8 @@ export interface Condition {
   slack(about: Sums): number;
   /** Any set-up that meets the condition keeps them; one that keeps them need not meet it. */
   readonly bounds: readonly Bound[];
+  /** Its bounds are not where it is just met: that is looked for beside them. */
+  readonly curved?: boolean;
 }
 
 const bound = (part: Partial<Bound>): Bound => ({ constant: 0, mass: 0, first: [0, 0, 0], inertia: [0, 0, 0], ...part });
@@ -42,28 +47,47 @@ export function level(axis: 'foreAft' | 'sideways', within: number): Condition {
   };
 }
 
-const K = ellipticK(Math.SQRT1_2);
-/** T² = (K²/g) I/|F| in the plane of the swing, F the first moment about the pivot. */
-const BY_INERTIA = K ** 2 / STANDARD_GRAVITY;
+/** T² = (K²/g) I/|F| in the plane of the swing without friction, F the first moment about the pivot. */
+const BY_INERTIA = DROP_K ** 2 / STANDARD_GRAVITY;
 
-export const dropOf = (axis: 'pitch' | 'roll', { first, inertia }: Sums): number =>
-  Math.sqrt((BY_INERTIA * (axis === 'pitch' ? inertia[1][1] : inertia[0][0])) / Math.hypot(first[axis === 'pitch' ? 0 : 1], first[2]));
+/** `friction`: dry, in the joint, N m. */
+export const dropOf = (axis: 'pitch' | 'roll', { first, inertia }: Sums, friction = 0): number =>
+  dropFromLevel(axis === 'pitch' ? inertia[1][1] : inertia[0][0], STANDARD_GRAVITY * Math.hypot(first[axis === 'pitch' ? 0 : 1], first[2]), friction);
 
-/** Drop time from level between two (s). `lean`: how far off level (rad) the rest allow, for |F| is then more than -F.z. */
-export function drop(axis: 'pitch' | 'roll', [least, most]: readonly [number, number], lean: number): Condition {
+/** About the joint itself, with its pins and its friction. */
+export const dropOnJoint = (joint: Pick<Pivot, 'pins' | 'frictionTorque'>, about: Sums): number => dropOf('pitch', moveSums(about, [0, 0, pinDepth(joint, 'pitch')]), joint.frictionTorque?.value ?? 0);
+
+/** Drop time from level between two (s), with dry friction (N m). `lean`: how far off level (rad) the rest allow, for |F| is then more than -F.z. */
+export function drop(axis: 'pitch' | 'roll', [least, most]: readonly [number, number], lean: number, friction = 0): Condition {
   const inertia = (k: number): [number, number, number] => (axis === 'pitch' ? [0, k, 0] : [k, 0, 0]);
   const half = Math.max((most - least) / 2, 1e-9);
   return {
     id: axis === 'pitch' ? 'dropPitch' : 'dropRoll',
+    curved: friction > 0,
     slack: (about) => {
       if (!(about.first[2] < 0)) return OUT;
-      const time = dropOf(axis, about);
+      const time = dropOf(axis, about, friction);
       return Math.min(time - least, most - time) / half;
     },
     bounds: [
-      bound({ first: [0, 0, -(least ** 2)], inertia: inertia(-BY_INERTIA) }),
+      // Friction makes a drop longer, and by no more than this: `dropFactor` says why.
+      bound({ first: [0, 0, -(least ** 2)], inertia: inertia(-BY_INERTIA), constant: -(least ** 2) * FRICTION_SLOPE * BY_INERTIA * friction }),
       bound({ first: [0, 0, most ** 2 / Math.cos(Math.min(lean, 1.5))], inertia: inertia(BY_INERTIA) }),
     ],
+  };
+}
+
+/** The same condition about a pin that lies `depth` (m) below the support. */
+export function atPin(condition: Condition, depth: number): Condition {
+  if (depth === 0) return condition;
+  return {
+    ...condition,
+    slack: (about) => condition.slack(moveSums(about, [0, 0, depth])),
+    bounds: condition.bounds.map((b) => {
+      // About the pin: F + M s up, and both inertias across it by 2 s F.z + M s².
+      const across = b.inertia[0] + b.inertia[1];
+      return { ...b, mass: b.mass + b.first[2] * depth + across * depth ** 2, first: [b.first[0], b.first[1], b.first[2] + 2 * across * depth] as const };
+    }),
   };
 }
 

@@ -1,5 +1,5 @@
 /** With the washers given: where the slides and threads go so that all conditions are met with the most to spare, at steps a hand can set. */
-import { rootsOfQuadratic } from '../../0-base';
+import { rootBetween, rootsOfQuadratic } from '../../0-base';
 import type { Sums } from '../../1-load';
 import { mayMeet } from './bounds';
 import type { Condition } from './conditions';
@@ -31,7 +31,7 @@ export interface Roles {
 const ALONG = 0.05;
 /** Places in the stretch of the height that will do, the middle first. */
 const WINDOW_TRIED = [0.5, 0.25, 0.75, 0.06, 0.94, 0, 1];
-/** Boxes of further heights looked into, when the first height alone does not do, before it is left open. */
+/** Boxes of further heights and slides looked into, when the first of each alone do not do, before it is left open. */
 const BOXES_AT_MOST = 96;
 /** Boxes looked into in one search, over all its ways: some seconds. */
 export const BOXES_IN_ALL = 10_000;
@@ -72,11 +72,16 @@ export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (m
   const settings = movers.map((m) => m.now);
   const [foreAft, sideways, [height, ...lifts]] = [roles.foreAft.filter(free), roles.sideways.filter(free), roles.height.filter(free)];
   const levelling = [...foreAft, ...sideways];
+  // More than one along a line: level leaves it open how far apart they stand, and that sets the inertia. They are looked for like further heights.
+  const others = [...lifts, ...foreAft.slice(1), ...sideways.slice(1)];
+  /** Those that a box has put somewhere; the first of their line then levels alone. */
+  let put: ReadonlySet<number> = new Set();
   let beyond: Settled['beyond'] = null;
   const levelled = (): void => {
     beyond = null;
-    for (const i of levelling) settings[i] = movers[i]!.now;
-    for (const [axis, list] of [[0, foreAft], [1, sideways]] as const) {
+    for (const i of levelling) if (!put.has(i)) settings[i] = movers[i]!.now;
+    for (const [axis, all] of [[0, foreAft], [1, sideways]] as const) {
+      const list = all.filter((i) => !put.has(i));
       for (const [n, i] of list.entries()) {
         const wanted = zeroAlong(problem, still, settings, i, axis, axis === 0 ? targetOf(problem) : 0);
         const kept = clamp(movers[i]!, wanted);
@@ -94,12 +99,12 @@ export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (m
     const both = cost && best && one.slack >= MET && best.slack >= MET;
     if (!best || (both ? cost(one.about) < cost(best.about) : one.slack > best.slack)) best = one;
   };
-  levelled();
-  if (height === undefined) {
-    keep(null);
-    return best!;
-  }
   const byHeight = (): boolean => {
+    if (height === undefined) {
+      levelled();
+      keep(null);
+      return best!.slack >= MET;
+    }
     settings[height] = clamp(movers[height]!, movers[height]!.now);
     levelled();
     const found = windowOf(problem, still, settings, height);
@@ -113,18 +118,19 @@ export function settle(problem: TrimProblem, roles: Roles, still: Sums, free: (m
     }
     return best!.slack >= MET;
   };
-  if (byHeight() || lifts.length === 0) return best!;
-  // The further heights, halved and halved again: a box that no place in it can mend is left out, the middle of any other is tried.
-  const boxes: (readonly (readonly [number, number])[])[] = [lifts.map((i) => movers[i]!.range)];
+  if (byHeight() || others.length === 0) return best!;
+  put = new Set(others);
+  // Halved and halved again: a box that no place in it can mend is left out, the middle of any other is tried.
+  const boxes: (readonly (readonly [number, number])[])[] = [others.map((i) => movers[i]!.range)];
   for (let looked = 0; boxes.length > 0; looked++) {
     if (looked === BOXES_AT_MOST || effort.boxes <= 0) return leftOpen();
     effort.boxes--;
     const box = boxes.shift()!;
-    if (!mayMeet({ ...problem, movers: movers.map((m, i) => (lifts.includes(i) ? { ...m, range: box[lifts.indexOf(i)]! } : free(i) ? m : { ...m, range: [m.now, m.now] })) }, still)) continue;
-    for (const [n, i] of lifts.entries()) settings[i] = onStep(movers[i]!, (box[n]![0] + box[n]![1]) / 2);
+    if (!mayMeet({ ...problem, movers: movers.map((m, i) => (others.includes(i) ? { ...m, range: box[others.indexOf(i)]! } : free(i) ? m : { ...m, range: [m.now, m.now] })) }, still)) continue;
+    for (const [n, i] of others.entries()) settings[i] = onStep(movers[i]!, (box[n]![0] + box[n]![1]) / 2);
     if (byHeight()) return best!;
-    const widest = lifts.map((_, n) => n).reduce((a, n) => (spanOf(box[n]!) > spanOf(box[a]!) ? n : a));
-    if (spanOf(box[widest]!) < Math.max(movers[lifts[widest]!]!.step, LEAST_SPAN)) continue;
+    const widest = others.map((_, n) => n).reduce((a, n) => (spanOf(box[n]!) > spanOf(box[a]!) ? n : a));
+    if (spanOf(box[widest]!) < Math.max(movers[others[widest]!]!.step, LEAST_SPAN)) continue;
     const [from, to] = box[widest]!;
     boxes.push(...([[from, (from + to) / 2], [(from + to) / 2, to]] as const).map((half) => box.map((b, n) => (n === widest ? half : b))));
   }
@@ -176,7 +182,8 @@ function windowOf(problem: TrimProblem, still: Sums, settings: readonly number[]
       const [va, vm, vb] = [value(a), value(m), value(b)];
       // Through three places, in parts of the range.
       const square = 2 * (va - 2 * vm + vb);
-      places.push(...rootsOfQuadratic(square, vb - va - square, va).filter((r) => r > 0 && r < 1).map((r) => from + (to - from) * r));
+      const roots = rootsOfQuadratic(square, vb - va - square, va).map((r) => from + (to - from) * r);
+      places.push(...roots.filter((r) => r > from && r < to), ...(condition.curved ? roots.flatMap((r) => metBeside(condition, at, r, from, to)) : []));
     }
   }
   places.sort((p, q) => p - q);
@@ -195,6 +202,25 @@ function windowOf(problem: TrimProblem, still: Sums, settings: readonly number[]
   }
   return best;
 }
+
+/** Places about `near` where a condition that its bounds only come near to turns from met to not met: outward in growing steps, then halved. */
+function metBeside(condition: Condition, at: (value: number) => Sums, near: number, from: number, to: number): readonly number[] {
+  const slack = (value: number): number => Math.max(-1e3, condition.slack(at(value)));
+  const start = Math.min(to, Math.max(from, near));
+  const here = slack(start);
+  return [-1, 1].flatMap((way) => {
+    let inner = start;
+    for (let reach = (to - from) * FIRST_REACH; ; reach *= 2) {
+      const outer = Math.min(to, Math.max(from, start + way * reach));
+      if (outer === inner) return [];
+      if (slack(outer) > 0 !== here > 0) return [rootBetween(slack, inner, outer)];
+      inner = outer;
+    }
+    return [];
+  });
+}
+/** Part of the range that is looked at first. */
+const FIRST_REACH = 1 / 4096;
 
 /** Each levelling mover on its nearest step, which is the best for its own way; the height on the step below and above. */
 function snapped(problem: TrimProblem, still: Sums, settings: readonly number[], levelling: readonly number[], height: number | null): Pick<Settled, 'settings' | 'about' | 'slack' | 'tightest'> {

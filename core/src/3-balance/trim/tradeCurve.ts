@@ -1,7 +1,8 @@
 /** What is traded for what: the lightest set-up, and the calmest, for each drop time that can be had; each best of its kind. */
 import type { AdjusterValues, Assembly } from '../../2-frame';
 import type { Wants } from '../../model';
-import { dropOf } from './conditions';
+import { supportOf } from '../support';
+import { dropOnJoint } from './conditions';
 import { solveTrim, type Aim } from './solveTrim';
 import { trimProblem } from './trimProblem';
 import { valuesOf } from './trim';
@@ -22,7 +23,8 @@ const [FROM, TO, SLICE] = [0.8, 4.4, 0.2];
 
 /** Level and upright stay as wanted; the drop is each slice in turn. Empty for a rig that does not hang. */
 export function tradeCurve(assembly: Assembly, values: AdjusterValues, wants: Wants, tell: (part: number) => void = () => undefined): readonly TradePoint[] {
-  if (wantedOf(assembly, values, wants)?.kind !== 'hangs') return [];
+  const support = supportOf(assembly.rig);
+  if (support?.kind !== 'pivot') return [];
   const slices = Array.from({ length: Math.round((TO - FROM) / SLICE) }, (_, i) => FROM + i * SLICE);
   const found = slices.flatMap((from, i) => {
     tell(i / slices.length);
@@ -36,7 +38,7 @@ export function tradeCurve(assembly: Assembly, values: AdjusterValues, wants: Wa
       if (solved.kind === 'none') return [];
       const [best] = solved.best;
       const { about } = best!.settled;
-      return [{ aim, values: valuesOf(problem, best!.counts, best!.settled.settings), added: best!.added, dropPitch: dropOf('pitch', about), inertiaRoll: about.inertia[0][0], inertiaPitch: about.inertia[1][1] }];
+      return [{ aim, values: valuesOf(problem, best!.counts, best!.settled.settings), added: best!.added, dropPitch: dropOnJoint(support.pivot, about), inertiaRoll: about.inertia[0][0], inertiaPitch: about.inertia[1][1] }];
     });
   });
   return found.filter((p) => !found.some((q) => beats(q, p)));

@@ -5,7 +5,8 @@ import { valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame
 import type { Wants } from '../../model';
 import { supportAt, supportOf } from '../support';
 import { wristAtMost } from '../wantsOfHands';
-import { calm, drop, level, massAtMost, overSupport, panLean, upright, wrist, type Condition } from './conditions';
+import { lowestPin, pinDepth } from '../pins';
+import { atPin, calm, drop, level, massAtMost, overSupport, panLean, upright, wrist, type Condition } from './conditions';
 import { USUAL_PAN } from './solveTrim';
 import type { BorneBy } from './trimProblem';
 
@@ -36,9 +37,13 @@ export function wantedOf(assembly: Assembly, values: AdjusterValues, wants: Want
   switch (support.kind) {
     case 'pivot': {
       const bare = bareCamera();
+      const { pivot } = support;
+      const friction = pivot.frictionTorque?.value ?? 0;
+      const [pitch, roll] = [pinDepth(pivot, 'pitch'), pinDepth(pivot, 'roll')];
       const all = [
-        upright, level('foreAft', wants.levelWithin), level('sideways', wants.levelWithin), drop('pitch', wants.dropTime, wants.levelWithin),
-        ...(wants.dropRoll ? [drop('roll', wants.dropRoll, wants.levelWithin)] : []), ...weight,
+        atPin(upright, lowestPin(pivot)), atPin(level('foreAft', wants.levelWithin), pitch), atPin(level('sideways', wants.levelWithin), roll),
+        atPin(drop('pitch', wants.dropTime, wants.levelWithin, friction), pitch),
+        ...(wants.dropRoll ? [atPin(drop('roll', wants.dropRoll, wants.levelWithin, friction), roll)] : []), ...weight,
         ...(bare && wants.calmAtLeast > 0 ? [calm('pitch', wants.calmAtLeast * bare.pitch)] : []),
         ...(bare && wants.calmRollAtLeast ? [calm('roll', wants.calmRollAtLeast * bare.roll)] : []),
         ...(bare && wants.calmPanAtLeast ? [calm('pan', wants.calmPanAtLeast * bare.pan)] : []),

@@ -1,21 +1,27 @@
 /** Shelf: rigs and what state each is in; start one from a family, copy, rename, delete; files and backups. */
+import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { adoptRigFile, faultLine, FAMILIES, parseRigFile, rigFileOf, USUAL_HANDS, type Family, type RigDocument } from '@tide-pebble/core';
-import { Documents } from '../../services/documents';
+import { adoptRigFile, faultLine, FAMILIES, parseRigFile, rigFileOf, USUAL_HANDS, type DocumentKind, type Family, type PastSave, type RigDocument } from '@tide-pebble/core';
+import { map } from 'rxjs';
+import { Documents } from '../../services/keeping/documents';
 import { NewRig } from '../../services/new-rig';
 import { saveFile } from '../../services/save-file';
 import { Workspace } from '../../services/workspace';
+import { Dialogs } from '../../ui/dialogs';
+import type { WhoseSaves } from '../../ui/earlier-saves';
 import { Notices } from '../../ui/notices';
 import { QuantityField } from '../../ui/quantity-field';
+import { KIND_WORDS } from '../../ui/kind-words';
+import { chosenFile } from './chosen-file';
 import { RigCard } from './rig-card';
 
 @Component({
   selector: 'tp-shelf',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, RouterLink, RigCard, QuantityField],
+  imports: [DatePipe, MatButton, RouterLink, RigCard, QuantityField],
   templateUrl: './shelf.html',
   styleUrl: './shelf.css',
 })
@@ -25,8 +31,14 @@ export class Shelf {
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
   private readonly newRig = inject(NewRig);
+  private readonly dialogs = inject(Dialogs);
+  /** Stored and not readable, each with the newest of its saves that is. */
+  protected readonly damaged = toSignal(this.documents.damaged$.pipe(map((list) => list.map((d) => ({ ...d, newest: d.past[0] ?? null })))), { initialValue: [] });
+  /** Typed on this address for another data folder. */
+  protected readonly ofOthers = signal(0);
 
   protected readonly families = FAMILIES;
+  protected readonly kinds = KIND_WORDS;
   protected readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   protected readonly current = toSignal(this.workspace.rig$, { initialValue: null });
   private readonly all = toSignal(this.workspace.rigs$, { initialValue: [] });
@@ -42,6 +54,10 @@ export class Shelf {
   protected readonly hand = signal(USUAL_HANDS.breadth);
   protected readonly fault = signal('');
   protected readonly chosenLoadout = computed(() => this.loadout() ?? this.loadouts()[0]?.id ?? '');
+
+  constructor() {
+    void this.documents.ofOtherFolders().then((list) => this.ofOthers.set(list.length));
+  }
 
   protected start(family: Family): void {
     const loadout = this.loadouts().find((l) => l.id === this.chosenLoadout()) ?? null;
@@ -78,7 +94,7 @@ export class Shelf {
   }
 
   protected async import(event: Event): Promise<void> {
-    const file = chosen(event);
+    const file = chosenFile(event);
     if (!file) return;
     const read = parseRigFile(await file.text());
     if (!read.ok) return this.fault.set(`${file.name} was not taken in. ${read.faults.slice(0, 3).map(faultLine).join('; ')}.`);
@@ -90,22 +106,28 @@ export class Shelf {
     this.notices.sayWithUndo(`${read.value.rig.name} is on the shelf.`);
   }
 
-  protected async restore(event: Event): Promise<void> {
-    const file = chosen(event);
-    if (!file) return;
+  protected async backups(): Promise<void> {
+    await this.dialogs.open(() => import('./backups/backups').then((m) => m.Backups), { width: '640px' });
+  }
+
+  protected async earlier(rig: RigDocument): Promise<void> {
+    const data: WhoseSaves = { kind: 'rig', id: rig.id, name: rig.name };
+    await this.dialogs.open(() => import('../../ui/earlier-saves').then((m) => m.EarlierSaves), { data, width: '720px' });
+  }
+
+  protected async putBack(d: { readonly kind: DocumentKind; readonly id: string; readonly newest: PastSave | null }): Promise<void> {
+    if (!d.newest) return;
     try {
-      await this.documents.restore(file);
+      await this.documents.goBack(d.kind, d.id, d.newest.revision, 'putting back the last good save');
       this.fault.set('');
-      this.notices.say('The backup is in place. What was here before is kept in the data folder.');
     } catch (error) {
-      this.fault.set(`${file.name} was not restored; nothing has changed. ${error instanceof Error ? error.message : ''}`);
+      this.fault.set(`It could not be put back. ${error instanceof Error ? error.message : ''}`);
     }
   }
-}
 
-function chosen(event: Event): File | null {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0] ?? null;
-  input.value = '';
-  return file;
+  protected async takeOfOthers(how: 'bring in' | 'let go'): Promise<void> {
+    await this.documents.takeOfOtherFolders(how);
+    this.ofOthers.set(0);
+    this.notices.say(how === 'bring in' ? 'It is here now; undo takes it out again.' : 'It is gone.');
+  }
 }

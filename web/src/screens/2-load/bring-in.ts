@@ -5,7 +5,7 @@ import { MatButton } from '@angular/material/button';
 import { MatDialogActions, MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import { KIT_COLUMNS, LOADOUT_COLUMNS, USUAL_OPTIONS, type Matched, type Standing, type TableOptions } from '@tide-pebble/core/tables';
 import type { Subscription } from 'rxjs';
-import { Documents } from '../../services/documents';
+import { Documents } from '../../services/keeping/documents';
 import { Jobs } from '../../services/jobs';
 import { LoadBench } from '../../services/load-bench';
 import { Units } from '../../services/units';

@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { provideHttpClient } from '@angular/common/http';
 import { provideHttpClientTesting } from '@angular/common/http/testing';
 import { newItem, type KitItem, type Loadout } from '@tide-pebble/core';
-import { Documents } from '../../services/documents';
+import { Documents } from '../../services/keeping/documents';
 import { LoadBench } from '../../services/load-bench';
 import { pause } from '../../testing/pause';
 import { type } from '../../testing/type';

@@ -14,6 +14,7 @@ import { HolderPanel, peopleOf } from './holder-panel';
 import { Workspace } from '../../services/workspace';
 import { AdjusterRow } from '../../ui/adjuster-row';
 import { Findings } from '../../ui/findings';
+import { VerdictWords } from '../../ui/verdict';
 import { Icon } from '../../ui/icon';
 import { nextFrame } from '../../ui/next-frame';
 import { NoBench } from '../../ui/no-bench';
@@ -40,7 +41,7 @@ function push([x, y, z]: readonly [number, number, number]): string {
 @Component({
   selector: 'tp-balance',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatProgressBar, BenchTabs, StageLayout, TradePanel, TrimResult, WantsPanel, RigViews, Findings, AdjusterRow, NoBench, Icon, HolderPanel],
+  imports: [MatButton, MatProgressBar, BenchTabs, StageLayout, TradePanel, TrimResult, WantsPanel, RigViews, Findings, VerdictWords, AdjusterRow, NoBench, Icon, HolderPanel],
   templateUrl: './balance.html',
   styleUrl: './balance.css',
   host: { '(document:keydown)': 'key($event)' },

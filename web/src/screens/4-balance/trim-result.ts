@@ -2,7 +2,7 @@
 import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { figure, render, showFigure, type Remedy, type SetUpFound, type ExplainedTrim } from '@tide-pebble/core';
-import { together } from '../../services/history';
+import { together } from '../../services/keeping/history';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 

@@ -6,7 +6,7 @@ import { mdiPrinter } from '@mdi/js';
 import { keptAs, type BinItem, type Quantity } from '@tide-pebble/core';
 import { barPlans, type BuyLine } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
-import { Documents } from '../../services/documents';
+import { Documents } from '../../services/keeping/documents';
 import { Pointer } from '../../services/pointer';
 import { saveCsv } from '../../services/save-csv';
 import { Units } from '../../services/units';

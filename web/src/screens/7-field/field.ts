@@ -9,7 +9,7 @@ import { setupCard, type SetUpCard } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
-import { FigurePipe } from '../../ui/figures.pipe';
+import { FigurePipe, SayPipe } from '../../ui/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
 import { RulerMark } from './ruler-mark';
@@ -20,7 +20,7 @@ const BARS_AT_MOST = 20;
 @Component({
   selector: 'tp-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, RouterLink, NoBench, RulerMark, FigurePipe, Icon],
+  imports: [MatButton, RouterLink, NoBench, RulerMark, FigurePipe, SayPipe, Icon],
   templateUrl: './field.html',
   styleUrl: './field.css',
 })
@@ -47,9 +47,9 @@ export class Field {
       const loadout = this.loadouts().find((l) => l.id === setup.loadout) ?? null;
       const made = workpiece(bench.rig, loadout, this.kit());
       if (!made.ok) return [];
-      const { evaluation } = judged(made.piece, setup.values, bench.rig.wants);
+      const { evaluation, verdict } = judged(made.piece, setup.values, bench.rig.wants);
       const card = setupCard(made.piece.assembly, setup.values, evaluation, loadout?.conditions ?? '');
-      return [{ id: setup.id, current: setup.loadout === bench.rig.loadout, loadout: loadout?.name ?? 'nothing mounted', card, hangs: evaluation.pole === null && evaluation.axes.length === 0, level: this.levelWords(card, bench.rig.wants.levelWithin, evaluation) }];
+      return [{ id: setup.id, current: setup.loadout === bench.rig.loadout, loadout: loadout?.name ?? 'nothing mounted', card, doubt: verdict.kind === 'holds' ? null : [...verdict.title, ' ', ...verdict.why], hangs: evaluation.pole === null && evaluation.axes.length === 0, level: this.levelWords(card, bench.rig.wants.levelWithin, evaluation) }];
     });
   });
 

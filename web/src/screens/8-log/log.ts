@@ -6,7 +6,7 @@ import { mdiDeleteOutline } from '@mdi/js';
 import { evaluate, figure, readings, showFigure, workpiece, type LogEntry, type Quantity } from '@tide-pebble/core';
 import { compare } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
-import { Documents } from '../../services/documents';
+import { Documents } from '../../services/keeping/documents';
 import { saveCsv } from '../../services/save-csv';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';

@@ -8,7 +8,7 @@ import { figure, readings, showFigure, turnsOf, wayOf, type KitItem, type LogEnt
 import type { LearnOutcome, Lesson, Move } from '@tide-pebble/core/making';
 import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
-import { Documents } from '../../../services/documents';
+import { Documents } from '../../../services/keeping/documents';
 import { Jobs } from '../../../services/jobs';
 import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
@@ -82,7 +82,7 @@ export class Learn {
   protected readonly suspect = computed(() => {
     const l = this.learned()?.suspect;
     if (!l) return '';
-    return l.mass ? `Suspect: the ${l.source}. By these readings it is some ${this.say('mass', l.mass.to, l.mass.to < 0.1 ? 1 : 0)}, and not ${this.say('mass', l.mass.from, l.mass.from < 0.1 ? 1 : 0)}. Weigh it again, with all that is on it.` : `Suspect: the ${l.source}. It would have to be off by ${Math.abs(l.spreads).toFixed(1)} times its plus-minus. Measure it again before trusting the rest.`;
+    return l.mass ? `Suspect: the ${l.words}. By these readings it is some ${this.say('mass', l.mass.to, l.mass.to < 0.1 ? 1 : 0)}, and not ${this.say('mass', l.mass.from, l.mass.from < 0.1 ? 1 : 0)}. Weigh it again, with all that is on it.` : `Suspect: the ${l.words}. It would have to be off by ${Math.abs(l.spreads).toFixed(1)} times its plus-minus. Measure it again before trusting the rest.`;
   });
   protected readonly unexplained = computed(() => {
     const off = this.learned()?.unexplained;
@@ -163,9 +163,9 @@ export class Learn {
     return [...(seen.turnsOver ? ['turned over'] : []), ...lean(seen.noseDown, ['nose down', 'nose up']), ...lean(seen.leftSideDown, ['left side down', 'right side down']), ...(seen.dropTimes.length > 0 ? [`drop ${this.say('time', mean)}`] : []), ...(seen.mass === undefined ? [] : [this.say('mass', seen.mass)]), ...(seen.fingerAhead === undefined ? [] : [`balances ${this.say('length', Math.abs(seen.fingerAhead), 0)} ${seen.fingerAhead >= 0 ? 'ahead' : 'behind'}`])].join(', ');
   }
 
-  private lessonWords({ source, spreads, mass }: Lesson): string {
-    if (mass) return `${source[0]!.toUpperCase()}${source.slice(1)}: ${this.say('mass', mass.to, mass.to < 0.1 ? 1 : 0)} instead of ${this.say('mass', mass.from, mass.from < 0.1 ? 1 : 0)}, ± ${this.say('mass', 2 * mass.spread, 1)}.`;
-    return `${source[0]!.toUpperCase()}${source.slice(1)}: off by ${Math.abs(spreads).toFixed(1)} of its plus-minus.`;
+  private lessonWords({ words, spreads, mass }: Lesson): string {
+    if (mass) return `${words[0]!.toUpperCase()}${words.slice(1)}: ${this.say('mass', mass.to, mass.to < 0.1 ? 1 : 0)} instead of ${this.say('mass', mass.from, mass.from < 0.1 ? 1 : 0)}, ± ${this.say('mass', 2 * mass.spread, 1)}.`;
+    return `${words[0]!.toUpperCase()}${words.slice(1)}: off by ${Math.abs(spreads).toFixed(1)} of its plus-minus.`;
   }
 
   private moveWords({ adjuster, from, to }: Move): string {

@@ -7,7 +7,7 @@ import { figure, showFigure, wayOf, type Adjuster, type AdjusterValues, type Kit
 import { movesBetween, type SetUpRow, type SetUpsInput, type SizeForAll, type SizesForAll } from '@tide-pebble/core/making';
 import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
-import { Documents } from '../../../services/documents';
+import { Documents } from '../../../services/keeping/documents';
 import { Jobs } from '../../../services/jobs';
 import { saveCsv } from '../../../services/save-csv';
 import { Units } from '../../../services/units';
