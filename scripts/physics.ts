@@ -4,6 +4,7 @@ import { resolve } from 'node:path';
 import { compareCase } from './comparePhysics';
 import { KINDS } from './physics/index';
 import type { Given } from './physicsCase';
+import { watched } from './readKeys';
 
 const file = process.argv[2];
 if (!file) fail('Say which file: npm run -s physics -- FILE');
@@ -30,8 +31,11 @@ function run(one: Given): readonly string[] | null {
   const kind = KINDS.find((k) => k.kind === one['kind']);
   if (!kind) return null;
   try {
-    const got = kind.compute(one['given'], one['expect']);
-    return got === null ? null : compareCase(got, one['expect'], one['tolerance'] ?? {});
+    const given = watched(one['given'] as Given);
+    const got = kind.compute(given.data, one['expect']);
+    if (got === null) return null;
+    const unread = given.unread();
+    return [...unread.map((key) => `refused: “${key}” is not read by this kind`), ...compareCase(got, one['expect'], one['tolerance'] ?? {})];
   } catch (error) {
     return [`threw: ${error instanceof Error ? error.message : String(error)}`];
   }

@@ -18,7 +18,7 @@ export const sumsOfBodies = (list: readonly Given[]): Sums => sumsOf(bodiesOf(li
 /** How a rig is held, as a turn from rig axes to level ones: nose up, then left side down, then panned to the left. */
 export function attitudeOf(given: Given | undefined): Mat3 {
   if (!given) return IDENTITY;
-  return rotationOf(quaternionOfTurns({ noseDown: -(given['noseUp'] ?? 0) + (given['noseDown'] ?? 0), leftSideDown: given['leftSideDown'] ?? 0, toTheLeft: given['toTheLeft'] ?? given['pan'] ?? 0 }));
+  return rotationOf(quaternionOfTurns({ noseDown: -(given['noseUp'] ?? 0) + (given['noseDown'] ?? 0), leftSideDown: (given['leftSideDown'] ?? 0) - (given['leftSideUp'] ?? 0), toTheLeft: given['toTheLeft'] ?? given['pan'] ?? 0 }));
 }
 
 function bodyOf(given: Given, id: string): FlatBody {

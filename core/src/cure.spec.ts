@@ -1,6 +1,7 @@
 import { cure, type CureInput } from './cure';
 import { judged, workpiece } from './derive';
-import { changedDesign, FAMILIES } from './2-frame';
+import type { Judgement } from './0-base';
+import { changedDesign, FAMILIES, freed } from './2-frame';
 import { startRig } from './startRig';
 import { THREE_LOADS } from './testing/loads';
 import { figuresOf, wants as usualWants } from './testing/rigs';
@@ -14,7 +15,7 @@ function started(index: number): CureInput {
   const start = startRig(FAMILIES[index]!, loadout, kit, wants);
   return { rig: { design: start.design, wants, hands: undefined }, loadout, kit, values: start.values, finding: { code: 'fitsTheBag', about: '' } };
 }
-const findings = (input: CureInput): readonly { code: string; about: string }[] => {
+const findings = (input: CureInput): readonly Judgement[] => {
   const made = workpiece(input.rig, input.loadout, input.kit);
   return made.ok ? judged(made.piece, input.values, input.rig.wants).findings : [];
 };
@@ -37,7 +38,8 @@ describe('cure: a change looked for', () => {
       expect(told).toEqual([...told].sort((a, b) => a - b));
       expect(Math.max(...told)).toBeLessThan(1);
     });
-    expect(cured).toBeGreaterThan(4);
+    // Few single sizes do it without another fault.
+    expect(cured).toBeGreaterThan(2);
   });
 
   it('goes no further than it must: one step less does not cure', () => {
@@ -57,13 +59,27 @@ describe('cure: a change looked for', () => {
     expect(checked).toBeGreaterThan(0);
   });
 
-  it('says what a cure brings with it, and puts a clean one first', () => {
-    const input = started(FAMILIES.findIndex((f) => f.id === 'gimballed-bent-bar'));
-    const bag = findings(input).find((f) => f.code === 'fitsTheBag')!;
-    const found = cure({ ...input, finding: bag });
-    const counts = found.map((c) => c.brings.length);
-    expect(counts).toEqual([...counts].sort((a, b) => a - b));
-    expect(counts.some((n) => n > 0)).toBeTrue();
+  it('offers nothing that swaps one fault for another, in any family, freed too', () => {
+    let offered = 0;
+    FAMILIES.forEach((family, i) => {
+      // Every other family freed: it takes a second each.
+      for (const free of [i % 2 === 1]) {
+        const made = started(i);
+        const input: CureInput = free ? { ...made, rig: { ...made.rig, design: freed(made.rig.design)! } } : made;
+        const before = findings(input);
+        const was = new Set(before.map((f) => `${f.code} ${f.about}`));
+        for (const bad of before.filter((f) => f.severity === 'mend').slice(0, 1)) {
+          for (const found of cure({ ...input, finding: bad })) {
+            offered++;
+            const then = findings(after(input, found.changes));
+            const news = then.filter((f) => (f.severity === 'stop' || f.severity === 'mend') && !was.has(`${f.code} ${f.about}`)).map((f) => f.code);
+            expect(then.some((f) => f.code === bad.code && f.about === bad.about)).withContext(`${family.id} ${bad.code}`).toBeFalse();
+            if (!found.trimAfter) expect(news).withContext(`${family.id} ${bad.code} ${JSON.stringify(found.changes)}`).toEqual([]);
+          }
+        }
+      }
+    });
+    expect(offered).toBeGreaterThan(2);
   });
 
   it('finds nothing for a finding that is not there, and nothing where no change helps', () => {

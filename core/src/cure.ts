@@ -3,20 +3,15 @@
  * judging the rig for each try, so that it holds for every check and family alike.
  */
 import { figure, say, type Change, type Finding, type Fix, type Judgement, type Phrase, type QuantityKind, type Vec3 } from './0-base';
-import { judged, workpiece, type Workpiece } from './derive';
-import { changedDesign, type AdjusterValues } from './2-frame';
-import type { KitItem, Loadout, RigDocument } from './model';
+import { trim } from './3-balance';
+import { judged, type Workpiece } from './derive';
+import { findingKey, judgedWith, tried, type Tried, type TriedOn } from './tried';
 
-export interface CureInput {
-  readonly rig: Pick<RigDocument, 'design' | 'wants' | 'hands'>;
-  readonly loadout: Loadout | null;
-  readonly kit: ReadonlyMap<string, KitItem>;
-  readonly values: AdjusterValues;
+export interface CureInput extends TriedOn {
   readonly finding: Pick<Finding, 'code' | 'about'>;
 }
 export interface Cure extends Fix {
-  /** What else would then be wrong that is not now, gravest first; level and drop time are left out, a trim mends them. */
-  readonly brings: readonly Phrase[];
+  /** Level or drop are then out: a trim of the changed rig was tried too, and mends them. */
   readonly trimAfter: boolean;
 }
 
@@ -35,29 +30,36 @@ const MOST_TOLD = 3;
 /** A part may be moved this far by a cure, m; further is another rig. */
 const FAR = 0.15;
 const STEP: Partial<Record<QuantityKind, number>> = { length: 0.001, angle: Math.PI / 360 };
-const MENDED_BY_TRIM: ReadonlySet<string> = new Set(['notLevelForeAft', 'notLevelSideways', 'dropTooLong', 'dropTooShort', 'topHeavy', 'stopsShort']);
 
-/** Best first: those that bring nothing new before those that do, small changes before large. Empty when no single change cures it. */
+/** Best first, small changes before large; only what brings no other fault. Empty when no single change cures it. */
 export function cure(input: CureInput, tell: (part: number) => void = () => undefined): readonly Cure[] {
   const now = judgedWith(input, []);
   if (!now || !has(now.findings, input.finding)) return [];
-  const before = new Set(now.findings.map(keyOf));
+  const attempt = (changes: readonly Change[]): Tried | null => tried(input, now.findings, input.finding, changes);
   const all = knobs(now.piece, input);
   const found = all.flatMap((knob, i) => {
     tell(i / all.length);
-    return knob.tries.flatMap((tries): (Cure & { effort: number })[] => {
-      const value = nearestCure(tries, (v) => {
-        const made = judgedWith(input, [knob.change(v)]);
-        return made !== null && !has(made.findings, input.finding);
-      });
-      const made = value === null ? null : judgedWith(input, [knob.change(value)]);
-      if (value === null || !made) return [];
-      const grave = made.findings.filter((f) => (f.severity === 'stop' || f.severity === 'mend') && !before.has(keyOf(f)));
-      const brings = grave.filter((f) => !MENDED_BY_TRIM.has(f.code)).sort((a, b) => Number(b.severity === 'stop') - Number(a.severity === 'stop')).map((f) => f.title);
-      return [{ label: knob.label(value), changes: [knob.change(value)], brings, trimAfter: grave.some((f) => MENDED_BY_TRIM.has(f.code)), effort: knob.effort(value) }];
+    return knob.tries.flatMap((tries) => {
+      const value = nearestCure(tries, (v) => attempt([knob.change(v)])?.cures ?? false);
+      const made = value === null ? null : attempt([knob.change(value)]);
+      return value === null || !made || made.brings.length > 0 ? [] : [{ made, label: knob.label(value), changes: [knob.change(value)], effort: knob.effort(value) }];
     });
   });
-  return found.sort((a, b) => a.brings.length - b.brings.length || a.effort - b.effort).slice(0, MOST_TOLD).map(({ effort: _effort, ...c }) => c);
+  const offered: Cure[] = [];
+  for (const { made, label, changes } of found.sort((a, b) => a.effort - b.effort)) {
+    if (offered.length === MOST_TOLD) break;
+    if (!made.trimAfter || trimMends(input, now.findings, made)) offered.push({ label, changes, trimAfter: made.trimAfter });
+  }
+  return offered;
+}
+
+/** The changed rig trimmed: it is then out of nothing that it was not out of before, and what was to be cured is. */
+function trimMends(input: CureInput, before: readonly Judgement[], made: Tried): boolean {
+  const found = trim(made.piece.assembly, made.values, input.rig.wants);
+  if (found.kind !== 'solved') return false;
+  const after = judged(made.piece, { ...made.values, ...found.values }, input.rig.wants).findings;
+  const was = new Set(before.map(findingKey));
+  return !has(after, input.finding) && after.every((f) => was.has(findingKey(f)) || (f.severity !== 'stop' && f.severity !== 'mend'));
 }
 
 /** The tries are walked at doubling strides; between the last that fails and the first that cures, by halves. Null when none cures. */
@@ -108,13 +110,4 @@ function runOf(now: number, [least, most]: readonly [number, number], step: numb
   return { tries: [up, down], change, label, effort: (value) => Math.abs(value - now) / Math.max(most - least, step) };
 }
 
-const keyOf = (f: Pick<Finding, 'code' | 'about'>): string => `${f.code} ${f.about}`;
 const has = (findings: readonly Judgement[], wanted: Pick<Finding, 'code' | 'about'>): boolean => findings.some((f) => f.code === wanted.code && f.about === wanted.about);
-
-function judgedWith(input: CureInput, changes: readonly Change[]): { readonly piece: Workpiece; readonly findings: readonly Judgement[] } | null {
-  let n = 0;
-  const design = changedDesign(input.rig.design, changes, () => `try-${++n}`);
-  const values = { ...input.values, ...Object.fromEntries(changes.flatMap((c) => (c.kind === 'adjuster' ? [[c.id, c.value]] : []))) };
-  const made = workpiece({ design, hands: input.rig.hands }, input.loadout, input.kit);
-  return made.ok ? { piece: made.piece, findings: judged(made.piece, values, input.rig.wants).findings } : null;
-}

@@ -2,9 +2,10 @@
 import * as fc from 'fast-check';
 import { METRIC, render, type Change, type Judgement, type UnitChoice } from './0-base';
 import { judged, workpiece } from './derive';
-import { changedDesign, FAMILIES, type AdjusterValues, type Family } from './2-frame';
+import { changedDesign, FAMILIES, freed, type AdjusterValues, type Family } from './2-frame';
 import { sumsOf, placeLoad } from './1-load';
 import { startRig } from './startRig';
+import { mayOffer } from './tried';
 import { holds } from './testing/holds';
 import { THREE_LOADS } from './testing/loads';
 import { wants as usualWants } from './testing/rigs';
@@ -69,6 +70,38 @@ describe('every finding', () => {
       }
     }), { seed: 4721, numRuns: 150 });
     expect(said.size).toBeGreaterThan(30);
+  });
+});
+
+describe('a fix that a check has worked out', () => {
+  it('is offered only where it helps and brings nothing else, of families and freed rigs alike', () => {
+    let [offered, kept, freedOnes] = [0, 0, 0];
+    holds(fc.property(cases, fc.boolean(), (made, free) => {
+      if (!made) return;
+      const on = { ...made, design: free ? (freed(made.design) ?? made.design) : made.design };
+      const { loadout, kit } = THREE_LOADS[made.load]!;
+      const before = findingsOf(on);
+      const was = new Set(before.map((f) => `${f.code} ${f.about}`));
+      for (const finding of before) {
+        for (const fix of finding.fixes) {
+          if (fix.changes.some((c) => c.kind === 'mount')) continue;
+          if (!mayOffer({ rig: { design: on.design, wants: made.wants, hands: undefined }, loadout, kit, values: made.values }, before, finding, fix.changes)) {
+            kept++;
+            continue;
+          }
+          offered++;
+          if (free) freedOnes++;
+          let n = 0;
+          const then = findingsOf({ ...on, design: changedDesign(on.design, fix.changes, () => `fix-${++n}`), values: { ...made.values, ...Object.fromEntries(fix.changes.flatMap((c) => (c.kind === 'adjuster' ? [[c.id, c.value]] : []))) } });
+          // Nothing new but what a trim is for; and the same rig is not offered back.
+          const news = then.filter((f) => f.severity === 'stop' && !was.has(`${f.code} ${f.about}`));
+          expect(news.map((f) => f.code)).withContext(`${made.family.id}: ${finding.code}`).toEqual([]);
+          const left = then.find((f) => f.code === finding.code && f.about === finding.about);
+          expect(!left || SEVERITY[left.severity] < SEVERITY[finding.severity] || beyond(left) < beyond(finding)).withContext(finding.code).toBeTrue();
+        }
+      }
+    }), { seed: 4724, numRuns: 60 });
+    expect(Math.min(offered, kept, freedOnes)).withContext(`${offered}, ${kept}, ${freedOnes}`).toBeGreaterThan(5);
   });
 });
 

@@ -6,5 +6,6 @@ export * from './2-frame';
 export * from './3-balance';
 export * from './contract';
 export { judged, workpiece, type Judged, type Workpiece, type WorkpieceOutcome } from './derive';
+export { findingKey, mayOffer, tried, type Tried, type TriedOn } from './tried';
 export { holdPlaces, startRig, type HoldPlace, type Start } from './startRig';
 export { wantsFor } from './wantsFor';

@@ -31,6 +31,8 @@ function alongPath(given: Given): Given {
     home = addScaled(home, m.direction, centreToCentre);
     assembled = addScaled(assembled, m.direction, found.asAssembled);
   }
+  // Every member of a path is cut.
+  if ((given['stockFor'] ?? 'all') !== 'all') throw new Error(`stock for “${given['stockFor']}” is not known`);
   const closing = subtract(assembled, given['closedLoop'] ? [0, 0, 0] : home);
   return { cutLengths, endPositionFullyHome: home, endPositionAsAssembled: assembled, closingError: closing, closingErrorSize: length(closing), totalPipe: cutLengths.reduce((a, b) => a + b, 0), possible: cutLengths.every((l) => l > 0) };
 }

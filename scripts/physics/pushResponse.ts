@@ -9,7 +9,7 @@ export const pushResponse: CaseKind = {
   compute: (given) => {
     const rig: PanRig = { mass: given['mass'], fromPivot: given['massCentreFromPivot'], inertia: given['inertiaAboutPivot'] };
     const motion: HandMotion = { pushes: given['handAcceleration'] };
-    const joint = { viscous: given['viscousTorquePerRate'] ?? 0 };
+    const joint = { viscous: given['viscousTorquePerRate'] ?? 0, dry: given['dryFrictionTorque'] ?? 0, ...(given['panSpring'] === undefined ? {} : { pan: { spring: given['panSpring'], damper: given['panDamper'] ?? 0 } }) };
     const times = given['times'] as readonly number[];
     const outcome = swing({ rig, motion, joint, every: FINE, until: Math.max(...times) });
     if (outcome.kind !== 'swings') return null;

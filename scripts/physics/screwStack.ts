@@ -27,7 +27,7 @@ function play(given: Given): Given {
 }
 
 function clamp(given: Given): Given {
-  const force = preload(given['torque'], given['nutFactor'], given['threadDiameter']);
+  const force: number = given['preload'] ?? preload(given['torque'], given['nutFactor'], given['threadDiameter']);
   return {
     preload: force,
     twistTorqueUniformPressure: slipTwist(given['friction'], force, given['ringOuterRadius'], given['ringInnerRadius']),

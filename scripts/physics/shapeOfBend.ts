@@ -3,7 +3,11 @@ import type { CaseKind, Given } from '../physicsCase';
 
 export const shapeOfBend: CaseKind = {
   kind: 'shapeOfBend',
-  compute: (given) => ({ ...(given['segments'] ? followed(given) : {}), ...(given['springBack'] ? sprung(given) : {}) }),
+  // A strip springs back as each millimetre of its width does: how wide it is changes nothing there.
+  compute: (given) => {
+    if (given['width'] !== undefined && !(given['width'] > 0)) throw new Error('a strip has a width');
+    return { ...(given['segments'] ? followed(given) : {}), ...(given['springBack'] ? sprung(given) : {}) };
+  },
 };
 
 function followed(given: Given): Given {

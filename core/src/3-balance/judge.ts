@@ -1,5 +1,5 @@
 /** All findings of frame and balance, gravest first, and of those the one furthest beyond its limit. */
-import type { Judgement, Severity } from '../0-base';
+import { toldApart, type Judgement, type Phrase, type Severity } from '../0-base';
 import { FRAME_CHECKS } from '../2-frame';
 import type { BalanceContext } from './balanceCheck';
 import { BALANCE_CHECKS } from './checks';
@@ -16,7 +16,15 @@ export function judge(context: BalanceContext, advice: readonly Judgement[] = []
     ...advice,
     ...BALANCE_CHECKS.flatMap((c) => c.look(context).map((f) => ({ ...f, stage: c.stage }))),
   ];
-  return [...findings].sort((a, b) => gravity(a) - gravity(b) || excess(b) - excess(a));
+  return findings.map(apart).sort((a, b) => gravity(a) - gravity(b) || excess(b) - excess(a));
+}
+
+/** A figure is shown with the digits that separate it from its limit: "takes 1.8 s; you want 1.8 s to 2.4 s" says nothing. */
+function apart(finding: Judgement): Judgement {
+  const { figure, limit, title, why } = finding;
+  if (!figure || figure.kind !== limit?.kind) return finding;
+  const told = (phrase: Phrase): Phrase => toldApart(phrase, figure.kind, figure.value, limit.value);
+  return { ...finding, title: told(title), why: told(why) };
 }
 
 /** How many times a figure is beyond its limit, either way; 1 where there is none to compare. */

@@ -3,7 +3,7 @@ import { inject, Injectable } from '@angular/core';
 import { startRig, type Family, type Hands, type KitItem, type Loadout, type RigDocument } from '@tide-pebble/core';
 import { Documents } from './keeping/documents';
 
-export const USUAL_WANTS: RigDocument['wants'] = { levelWithin: Math.PI / 180, dropTime: [1.8, 2.4], massAtMost: 2.5, calmAtLeast: 6, shopPrice: 200 };
+export const USUAL_WANTS: RigDocument['wants'] = { levelWithin: Math.PI / 180, dropTime: [1.8, 2.4], massAtMost: 2.5, calmAtLeast: 6, shopPrice: 0 };
 /** A hacksaw's cut. */
 const USUAL_KERF = 0.0015;
 

@@ -60,20 +60,11 @@ export class Workspace {
     keep(),
   );
 
-  /** Null until the worker has answered. */
-  readonly stock$: Observable<StockPlan | null> = combineLatest([this.bench$, this.bin$]).pipe(
-    debounceTime(STOCK_AFTER_MS),
-    switchMap(([state, bin]) =>
-      state.kind === 'ready'
-        ? this.jobs.run('stock', { rig: state.bench.piece.rig, values: state.bench.values, bin, kerf: state.bench.rig.kerf }).pipe(
-            catchError((fault: Error) => {
-              this.notices.say(`What to cut and buy could not be worked out: ${fault.message}. All else goes on.`);
-              return of(null);
-            }),
-          )
-        : of(null),
-    ),
-    startWith(null),
+  /** Null until the worker has answered for this rig: what was worked out for another is not shown for it. */
+  readonly stock$: Observable<StockPlan | null> = this.rig$.pipe(
+    map((rig) => rig?.id),
+    distinctUntilChanged(),
+    switchMap(() => combineLatest([this.bench$, this.bin$]).pipe(debounceTime(STOCK_AFTER_MS), switchMap(([state, bin]) => this.stockOf(state, bin)), startWith(null))),
     keep(),
   );
 
@@ -137,6 +128,16 @@ export class Workspace {
       ...(setup ? [{ kind: 'setup' as const, id: setup.id, body: setup }] : []),
       ...this.mounting(changes),
     ], merge);
+  }
+
+  private stockOf(state: BenchState, bin: readonly BinItem[]): Observable<StockPlan | null> {
+    if (state.kind !== 'ready') return of(null);
+    return this.jobs.run('stock', { rig: state.bench.piece.rig, values: state.bench.values, bin, kerf: state.bench.rig.kerf }).pipe(
+      catchError((fault: Error) => {
+        this.notices.say(`What to cut and buy could not be worked out: ${fault.message}. All else goes on.`);
+        return of(null);
+      }),
+    );
   }
 
   private mounting(changes: readonly Change[]): { kind: 'loadout'; id: string; body: Loadout }[] {

@@ -1,6 +1,6 @@
 import { METRIC } from '@tide-pebble/core';
 import { benchAt, massOf } from '../testing/bench';
-import { trimWords } from '../screens/4-balance/trim-words';
+import { trimWords } from '../ui/trim-words';
 import { gaugesOf } from './gauges';
 
 describe('the tide line', () => {

@@ -103,6 +103,6 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
     { id: 'drop', gauge: turning(2) ?? hold() ?? drop() },
     { id: 'mass', gauge: { name: 'Mass', figure: say('mass', evaluation.mass), rest: `± ${say('mass', 2 * evaluation.massSpread)}`, pebble: evaluation.mass / massReach, pool: [0, 1 / 1.3], out: evaluation.mass > wants.massAtMost } },
     { id: 'calm', gauge: calm() },
-    { id: 'cost', gauge: cost === null ? none('Cost to buy', '…') : { name: 'Cost to buy', figure: say('money', cost), rest: `shop ${say('money', wants.shopPrice)}`, pebble: cost / Math.max(wants.shopPrice * 1.3, cost, 1), pool: [0, 1 / 1.3], out: wants.shopPrice > 0 && cost > wants.shopPrice } },
+    { id: 'cost', gauge: cost === null ? none('Cost to buy', '…') : { name: 'Cost to buy', figure: say('money', cost), rest: wants.shopPrice > 0 ? `shop ${say('money', wants.shopPrice)}` : 'no shop price typed', pebble: cost / Math.max(wants.shopPrice * 1.3, cost, 1), pool: wants.shopPrice > 0 ? [0, 1 / 1.3] : null, out: wants.shopPrice > 0 && cost > wants.shopPrice } },
   ];
 }

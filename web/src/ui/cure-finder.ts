@@ -33,13 +33,11 @@ const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
       @case ('found') {
         @for (c of search.found() ?? []; track $index) {
           <button matButton="outlined" type="button" (click)="fixed.emit(c)">{{ c.label | say: units() }}</button>
-          @if (c.brings.length > 0) {
-            <p class="note">but then: {{ c.brings[0]! | say: units() }}{{ c.brings.length > 1 ? ' And more.' : '' }}</p>
-          } @else if (c.trimAfter) {
-            <p class="note">then trim it again</p>
+          @if (c.trimAfter) {
+            <p class="note">then trim it again: that was tried, and does</p>
           }
         } @empty {
-          <p class="note" role="status">No single size, choice or setting of this rig cures it. It takes two changes, other kit, or another kind of rig.</p>
+          <p class="note" role="status">No single size, choice or setting of this rig cures it without another fault. It takes two changes, other kit, or another kind of rig.</p>
         }
       }
     }

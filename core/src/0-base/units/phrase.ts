@@ -3,10 +3,10 @@
  * `render` prints it in the maker's units.
  */
 import { showAngle, showTime } from './angleAndTime';
-import { showLength, type Fraction, type LengthSystem } from './length';
+import { INCH, showLength, type Fraction, type LengthSystem } from './length';
 import { showMass } from './mass';
 
-export type QuantityKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'money' | 'ratio' | 'percent' | 'torque' | 'force';
+export type QuantityKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'money' | 'ratio' | 'percent' | 'torque' | 'force' | 'drill';
 export interface Figure {
   readonly kind: QuantityKind;
   /** SI; a percent is stored as a part of one. */
@@ -43,13 +43,14 @@ export function showFigure({ kind, value, decimals }: Figure, units: UnitChoice)
   if (!Number.isFinite(value)) return 'not known';
   switch (kind) {
     case 'length': {
-      if (units.system === 'inch' && Math.abs(value) < 0.003) return `${((value / 0.0254) * 1000).toFixed(0)} thou`;
+      if (units.system === 'inch' && Math.abs(value) < 0.003) return showThou(value, decimals);
       const shown = showLength(value, units.system, units.fraction, decimals ?? (Math.abs(value) < 0.01 ? 2 : Math.abs(value) < 0.1 ? 1 : 0));
       return units.system === 'inch' && shown.roundedBy !== 0 ? `~${shown.text}` : shown.text;
     }
     case 'mass': return showMass(value, units.system, decimals);
     case 'angle': return showAngle(value, decimals);
     case 'time': return showTime(value, decimals);
+    case 'drill': return showDrill(value, units);
     case 'count': return value.toFixed(decimals ?? 0);
     case 'money': return value.toFixed(2);
     case 'ratio': return `${value >= 100 ? Number(value.toPrecision(2)).toFixed(0) : value.toFixed(decimals ?? (value < 10 ? 1 : 0))} ×`;
@@ -57,4 +58,41 @@ export function showFigure({ kind, value, decimals }: Figure, units: UnitChoice)
     case 'force': return units.system === 'inch' ? `${(value / POUND_FORCE).toFixed(decimals ?? 1)} lbf` : `${value.toFixed(decimals ?? 0)} N`;
     case 'percent': return `${(value * 100).toFixed(decimals ?? 1)} %`;
   }
+}
+
+/** Thousandths of an inch; what is less than one is not told as none. */
+function showThou(metres: number, decimals?: number): string {
+  const thou = (metres / INCH) * 1000;
+  if (thou === 0) return '0 in';
+  return Math.abs(thou) < 1 ? `${Math.abs(thou) < 0.05 ? `${thou < 0 ? '-' : ''}<0.1` : thou.toFixed(1)} thou` : `${thou.toFixed(Math.max(0, (decimals ?? 0) - 2))} thou`;
+}
+
+/** Drills are sold by 64ths and by tenths and hundredths of a millimetre: this far from one, a hole is not drilled with it, m. */
+const DRILL_WITHIN = 0.00005;
+
+/** A hole's diameter as the drill for it is sold: an inch drill where one is this size, else millimetres, never rounded to another drill. */
+function showDrill(metres: number, units: UnitChoice): string {
+  if (units.system === 'inch') {
+    const inch = showLength(metres, 'inch', 64);
+    if (Math.abs(inch.roundedBy) <= DRILL_WITHIN) return inch.text;
+  }
+  return showLength(metres, 'mm', units.fraction, 2).text;
+}
+
+/** Most decimals more that a figure gets to be told from its limit: beyond that the two are the same to a hand. */
+const DECIMALS_MORE = 3;
+
+/** Decimals at which these of a kind read differently in both unit systems; undefined where they do already, or never will. */
+export function decimalsApart(kind: QuantityKind, a: number, b: number): number | undefined {
+  const reads = (decimals?: number): boolean => ([METRIC, { system: 'inch', fraction: 64 }] as const).every((units) => showFigure({ kind, value: a, ...(decimals === undefined ? {} : { decimals }) }, units) !== showFigure({ kind, value: b, ...(decimals === undefined ? {} : { decimals }) }, units));
+  if (a === b || reads()) return undefined;
+  for (let decimals = 1; decimals <= 1 + DECIMALS_MORE; decimals++) if (reads(decimals)) return decimals;
+  return undefined;
+}
+
+/** A sentence in which two figures that would read the same are told with the digits that separate them. */
+export function toldApart(phrase: Phrase, kind: QuantityKind, a: number, b: number): Phrase {
+  const decimals = decimalsApart(kind, a, b);
+  if (decimals === undefined) return phrase;
+  return phrase.map((piece) => (typeof piece !== 'string' && piece.kind === kind && (piece.value === a || piece.value === b) ? { ...piece, decimals: Math.max(decimals, piece.decimals ?? 0) } : piece));
 }

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { holds } from '../../testing/holds';
-import { INCH, OUNCE, POUND, parseAngle, parseLength, parseMass, parseTime, render, say, figure, showLength, showMass } from '..';
+import { decimalsApart, figure, INCH, METRIC, OUNCE, parseAngle, parseLength, parseMass, parseTime, POUND, render, say, showLength, showMass, showTime, toldApart } from '..';
 
 const lengthOf = (text: string, system: 'mm' | 'inch' = 'mm'): number => {
   const read = parseLength(text, system);
@@ -65,5 +65,34 @@ describe('units', () => {
 
   it('never shows a figure that is not one', () => {
     expect(render(say`${figure('mass', NaN)}`, { system: 'mm', fraction: 32 })).toBe('not known');
+  });
+});
+
+describe('figures that separate', () => {
+  const inch = { system: 'inch' as const, fraction: 32 as const };
+  it('gives a figure the digits that tell it from its limit, and no more', () => {
+    expect(decimalsApart('time', 1.79, 1.8)).toBe(2);
+    expect(decimalsApart('time', 1.7, 1.8)).toBeUndefined();
+    expect(decimalsApart('time', 1.8, 1.8)).toBeUndefined();
+    const told = toldApart(say`It takes ${figure('time', 1.796)}; you want ${figure('time', 1.8)} to ${figure('time', 2.4)}.`, 'time', 1.796, 1.8);
+    expect(render(told, METRIC)).toBe('It takes 1.796 s; you want 1.800 s to 2.4 s.');
+    holds(fc.property(fc.integer({ min: 1, max: 400 }), fc.integer({ min: 2, max: 40 }), (a, parts) => {
+      const [x, y] = [a / 100, a / 100 + 1 / 10 ** (parts / 10)];
+      const decimals = decimalsApart('time', x, y);
+      return y - x < 1e-4 || showTime(x, decimals) !== showTime(y, decimals);
+    }), { seed: 20 });
+  });
+  it('names drills by the sizes sold', () => {
+    expect(render(say`${figure('drill', 0.00635)}`, METRIC)).toBe('6.35 mm');
+    expect(render(say`${figure('drill', 0.00635)}`, inch)).toBe('1/4 in');
+    expect(render(say`${figure('drill', 0.002)}`, inch)).toBe('5/64 in');
+    expect(render(say`${figure('drill', 0.0066)}`, inch)).toBe('6.6 mm');
+    expect(render(say`${figure('drill', 0.005)}`, METRIC)).toBe('5 mm');
+  });
+  it('never tells a small length as none', () => {
+    expect(render(say`${figure('length', 0)}`, inch)).toBe('0 in');
+    expect(render(say`${figure('length', 0.00001)}`, inch)).toBe('0.4 thou');
+    expect(render(say`${figure('length', 1e-7)}`, inch)).toBe('<0.1 thou');
+    expect(render(say`${figure('length', 0.0005)}`, inch)).toBe('20 thou');
   });
 });

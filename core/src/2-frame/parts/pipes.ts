@@ -2,6 +2,7 @@
  * Pipe and tube systems by trade size: the pipe, how deep it goes into a fitting, and how far its end stands from the
  * fitting's centre. Fittings differ by maker: each figure can be measured and overtyped on the rig.
  */
+import { MATERIALS } from '../../0-base';
 import type { Fitting, Hold, Stock } from '../../model';
 
 export interface PipeSize {
@@ -30,6 +31,15 @@ export interface PipeSystem {
 }
 
 const MM = 0.001;
+/**
+ * Plastic pipe is sold by its least wall and weighs more: the wall of a pipe of this mass a metre (kg/m) and outside diameter
+ * (mm), mm. Area = mass / density = π t (D - t). Valid below a solid rod's mass.
+ */
+export const meanWall = (outer: number, massAMetre: number, density: number): number => (outer - Math.sqrt(outer ** 2 - (4e6 * massAMetre) / (density * Math.PI))) / 2;
+const pvcWall = (outer: number, massAMetre: number): number => meanWall(outer, massAMetre, MATERIALS['pvc']!.density);
+const cpvcWall = (outer: number, massAMetre: number): number => meanWall(outer, massAMetre, MATERIALS['cpvc']!.density);
+const BY_MASS = 'mean wall from the mass a metre that pipe tables give, which is a tenth above that of the least wall';
+
 interface Row {
   readonly id: string;
   readonly name: string;
@@ -75,17 +85,17 @@ export const PIPE_SYSTEMS: readonly PipeSystem[] = [
   },
   {
     id: 'pvc', name: 'PVC pipe, Schedule 40', hold: 'glued', material: 'pvc', threadPitch: null, dryingTime: 7200, fittingPrice: 0.8, fittings: ALL,
-    sizes: sizesOf('pvc', `Schedule 40 pipe and socket sizes; ${measure}`, [2 * FEET, 5 * FEET, 10 * FEET], [
-      { id: '1/2', name: 'PVC pipe 1/2 in Sch 40 (DN 15)', pipe: [21.34, 2.77], depth: 17.5, wall: 3.2, takeOff: [12.7, 6.4, 1.6, 5], perMetre: 1.9 },
-      { id: '3/4', name: 'PVC pipe 3/4 in Sch 40 (DN 20)', pipe: [26.67, 2.87], depth: 18.3, wall: 3.3, takeOff: [14.3, 7.9, 1.6, 5], perMetre: 2.4 },
-      { id: '1', name: 'PVC pipe 1 in Sch 40 (DN 25)', pipe: [33.4, 3.38], depth: 22.2, wall: 3.8, takeOff: [17.5, 7.9, 1.6, 6], perMetre: 3.3 },
+    sizes: sizesOf('pvc', `Schedule 40 pipe and socket sizes; ${BY_MASS}; ${measure}`, [2 * FEET, 5 * FEET, 10 * FEET], [
+      { id: '1/2', name: 'PVC pipe 1/2 in Sch 40 (DN 15)', pipe: [21.34, pvcWall(21.34, 0.253)], depth: 17.5, wall: 3.2, takeOff: [12.7, 6.4, 1.6, 5], perMetre: 1.9 },
+      { id: '3/4', name: 'PVC pipe 3/4 in Sch 40 (DN 20)', pipe: [26.67, pvcWall(26.67, 0.336)], depth: 18.3, wall: 3.3, takeOff: [14.3, 7.9, 1.6, 5], perMetre: 2.4 },
+      { id: '1', name: 'PVC pipe 1 in Sch 40 (DN 25)', pipe: [33.4, pvcWall(33.4, 0.496)], depth: 22.2, wall: 3.8, takeOff: [17.5, 7.9, 1.6, 6], perMetre: 3.3 },
     ]),
   },
   {
     id: 'cpvc', name: 'CPVC pipe, copper size', hold: 'glued', material: 'cpvc', threadPitch: null, dryingTime: 7200, fittingPrice: 0.7, fittings: ALL.filter((f) => f !== 'sideOutlet' && f !== 'fourWay'),
-    sizes: sizesOf('cpvc', `copper tube size; ${measure}`, [2 * FEET, 5 * FEET, 10 * FEET], [
-      { id: '1/2', name: 'CPVC pipe 1/2 in', pipe: [15.88, 1.73], depth: 12.7, wall: 2, takeOff: [9.5, 5, 1.5, 4], perMetre: 2.2 },
-      { id: '3/4', name: 'CPVC pipe 3/4 in', pipe: [22.23, 2.03], depth: 17.8, wall: 2.4, takeOff: [14.3, 6.5, 1.5, 4], perMetre: 3.1 },
+    sizes: sizesOf('cpvc', `copper tube size; ${BY_MASS}; ${measure}`, [2 * FEET, 5 * FEET, 10 * FEET], [
+      { id: '1/2', name: 'CPVC pipe 1/2 in', pipe: [15.88, cpvcWall(15.88, 0.131)], depth: 12.7, wall: 2, takeOff: [9.5, 5, 1.5, 4], perMetre: 2.2 },
+      { id: '3/4', name: 'CPVC pipe 3/4 in', pipe: [22.23, cpvcWall(22.23, 0.221)], depth: 17.8, wall: 2.4, takeOff: [14.3, 6.5, 1.5, 4], perMetre: 3.1 },
     ]),
   },
   {
@@ -106,9 +116,9 @@ export const PIPE_SYSTEMS: readonly PipeSystem[] = [
   },
   {
     id: 'plasticMetric', name: 'plastic pressure pipe, metric', hold: 'glued', material: 'pvc', threadPitch: null, dryingTime: 7200, fittingPrice: 0.7, fittings: ALL.filter((f) => f !== 'sideOutlet' && f !== 'fourWay'),
-    sizes: sizesOf('pvc', `PVC-U sizes with solvent sockets; ${measure}`, [1, 2], [
-      { id: '20', name: 'PVC-U pipe 20 × 1.9', pipe: [20, 1.9], depth: 16, wall: 2.6, takeOff: [11.5, 5.5, 1.5, 4], perMetre: 1.5 },
-      { id: '25', name: 'PVC-U pipe 25 × 2.3', pipe: [25, 2.3], depth: 18.5, wall: 2.9, takeOff: [14, 6.5, 1.5, 4], perMetre: 2.1 },
+    sizes: sizesOf('pvc', `PVC-U sizes with solvent sockets; wall half way through its tolerance, which starts at the one it is sold by; ${measure}`, [1, 2], [
+      { id: '20', name: 'PVC-U pipe 20 × 1.9', pipe: [20, 2.1], depth: 16, wall: 2.6, takeOff: [11.5, 5.5, 1.5, 4], perMetre: 1.5 },
+      { id: '25', name: 'PVC-U pipe 25 × 2.3', pipe: [25, 2.55], depth: 18.5, wall: 2.9, takeOff: [14, 6.5, 1.5, 4], perMetre: 2.1 },
     ]),
   },
 ];

@@ -9,6 +9,11 @@ export interface Push {
   /** Force that is still comfortable, N; all alike when none is given. */
   readonly comfortLimit?: number;
 }
+/** A force on the rig from outside, N, where it acts, m, level axes: a tug on a strap, a hand on the lens, wind. */
+export interface Outside {
+  readonly force: Vec3;
+  readonly point: Vec3;
+}
 export type ContactLoads =
   /** Forces in the order given, N. `unique`: no other set holds it, so this is no estimate. */
   | { readonly kind: 'held'; readonly forces: readonly number[]; readonly sumOfSquaredShares: number; readonly unique: boolean }
@@ -21,14 +26,17 @@ const SCALE = 0.3;
 const NOUGHT = 1e-9;
 
 /**
- * Equilibrium on level ground at rest: forces and moments of all pushes and the weight (N, through `massCentre`) add up to
- * nought, each push at least nought; of all that do, the one with the least sum of (force / comfort limit)². That is the
+ * Equilibrium on level ground at rest: forces and moments of all pushes, the weight (N, through `massCentre`) and what acts
+ * from outside add up to nought, each push at least nought; of all that do, the one with the least sum of (force / comfort limit)². That is the
  * minimum-norm answer on the set that carries, found exactly once the set is known.
  */
-export function contactLoads(weight: number, massCentre: Vec3, pushes: readonly Push[]): ContactLoads {
+export function contactLoads(weight: number, massCentre: Vec3, pushes: readonly Push[], outside: readonly Outside[] = []): ContactLoads {
   const limits = pushes.map((p) => p.comfortLimit ?? 1);
   const columns = pushes.map((p, i) => columnOf(p, massCentre, limits[i]!));
-  const wanted = [0, 0, weight, 0, 0, 0];
+  const wanted = outside.reduce<readonly number[]>((sum, { force, point }) => {
+    const moment = scale(cross(subtract(point, massCentre), force), 1 / SCALE);
+    return sum.map((w, i) => w - (i < 3 ? force[i]! : moment[i - 3]!));
+  }, [0, 0, weight, 0, 0, 0]);
   const whole = columns.map((_, i) => i);
   const all = leastOn(columns, whole, wanted);
   // Where even pulling would not hold it, pushing does not.

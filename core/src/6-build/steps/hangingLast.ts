@@ -24,7 +24,7 @@ export const hangingLast: StepMaker = {
         {
           id: `drill:${mark.id}`, about: bar.member, final: true, minutes: 4, needs: [`pilot:${mark.id}`],
           title: say`Drill the ${mark.name} hole to size`,
-          tool: 'drill', figures: [say`${figure('length', mark.diameter!, 1)}`],
+          tool: 'drill', figures: [say`${figure('drill', mark.diameter!)}`],
           check: say`The bolt passes without force.`, caution: 'Glasses on. Clamp the bar: a caught bit spins it.',
         },
       ]);

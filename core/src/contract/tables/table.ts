@@ -1,5 +1,5 @@
 /** A table from a spreadsheet: headings matched to columns, cells read one by one, every fault told by its row. */
-import { parseLength, parseMass, plainText, type Parsed } from '../../0-base';
+import { parseLength, parseMass, plainText, unguardedCell, type Parsed } from '../../0-base';
 
 export type CellKind = 'text' | 'mass' | 'length' | 'signedLength' | 'angle' | 'number';
 
@@ -47,7 +47,7 @@ export function matchHeadings(headings: readonly string[], columns: readonly Col
 const plainHeading = (heading: string): string => plainText(heading.trim().replace(UNIT, '')).replace(/[_\-.:]+/g, ' ').replace(/\s+/g, ' ').trim();
 
 /** The text of a cell: a quote that guards a formula from being run is taken off again. */
-export const cellText = (cell: string | undefined): string => (cell ?? '').trim().replace(/^'(?=[=+\-@\t])/, '');
+export const cellText = (cell: string | undefined): string => unguardedCell((cell ?? '').trim());
 
 export type CellValue = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly message: string };
 

@@ -1,7 +1,7 @@
 /** What all loadouts ask of a slide: how far, round which middle, which is the extreme and why; and what to measure next. */
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { figure, showFigure } from '@tide-pebble/core';
+import { decimalsApart, figure, showFigure } from '@tide-pebble/core';
 import { coverOnRig, type Axis, type AxisCover, type CoveredLoadout } from '@tide-pebble/core/measuring';
 import { injectBench } from '../../services/bench-signal';
 import { LoadBench } from '../../services/load-bench';
@@ -50,7 +50,7 @@ export class CoverPanel {
     const item = next && this.load.kit().get(next.item);
     if (!next || !item) return null;
     const what = next.what === 'mass' ? `Weigh ${item.name}` : `Balance ${item.name} ${['fore and aft', 'sideways', 'for its height'][next.axis!]}`;
-    return { item: next.item, what, now: 2 * next.before, then: 2 * next.after, along: ['fore and aft', 'sideways', 'in height'][next.helps]! };
+    return { item: next.item, what, now: 2 * next.before, then: 2 * next.after, decimals: decimalsApart('length', 2 * next.before, 2 * next.after) ?? 0, along: ['fore and aft', 'sideways', 'in height'][next.helps]! };
   });
 
   /** Each slide of the rig on the bench against what the loadouts ask of it. */

@@ -22,7 +22,7 @@ import { RigViews } from '../../ui/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
 import { TradePanel } from './trade-panel';
 import { TrimResult } from './trim-result';
-import { AIMS, trimWords } from './trim-words';
+import { AIMS, trimWords } from '../../ui/trim-words';
 import { WantsPanel } from './wants-panel';
 
 const FRAME = 1 / 60;

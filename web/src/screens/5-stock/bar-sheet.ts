@@ -35,5 +35,5 @@ export class BarSheet {
     });
     return { height, finishedX: sheet.finished * perMetre, above: sheet.marks.filter((m) => m.row === 'above').map(mark), below: sheet.marks.filter((m) => m.row === 'below').map(mark) };
   });
-  protected readonly list = computed(() => this.bar().marks.map((m) => ({ ...m, what: m.kind === 'hole' ? `hole ${showFigure(figure('length', m.diameter ?? 0, 1), this.units())} for the ${m.name}` : m.name })));
+  protected readonly list = computed(() => this.bar().marks.map((m) => ({ ...m, what: m.kind === 'hole' ? `hole ${showFigure(figure('drill', m.diameter ?? 0), this.units())} for the ${m.name}` : m.name })));
 }

@@ -46,7 +46,9 @@ export class Stock {
     const shop = bench.rig.wants.shopPrice;
     if (shop === 0) return 'Type what a ready-made one costs to compare.';
     const left = shop - cost;
-    return left >= 0 ? `Making it saves ${left.toFixed(2)} against the shop.` : `The shop's is ${(-left).toFixed(2)} cheaper than the parts.`;
+    const { design } = bench.rig;
+    const typed = design.kind === 'family' && this.lines().every((l) => l.buy === 0 || design.edits.some((e) => e.kind === 'price' && e.item === l.item));
+    return left >= 0 ? `Making it saves ${left.toFixed(2)} against the shop${typed ? '' : ', if the stand-in prices are right'}.` : `The shop's is ${(-left).toFixed(2)} cheaper than the parts${typed ? '' : ', if the stand-in prices are right'}.`;
   });
 
   protected have(line: BuyLine, { value }: Quantity): void {
@@ -83,11 +85,24 @@ export class Stock {
   }
 
   protected async csv(): Promise<void> {
-    const rows = this.lines().map((l) => ({ item: l.item, needed: l.needed, in_bin: l.inBin, to_buy: l.buy, sold_in: l.kind === 'bars' ? `bar ${l.barLength} m` : `pack of ${l.packOf}`, cost: l.cost.toFixed(2) }));
+    const rows = this.lines().map((l) => ({ item: l.item, needed: l.needed, in_bin: l.inBin, to_buy: l.buy, sold_by: l.kind === 'bars' ? 'bar' : 'pack', bar_length_mm: l.barLength === null ? '' : millimetres(l.barLength), pack_of: l.kind === 'packs' ? l.packOf : '', price: l.unitPrice, cost: Math.round(l.cost * 100) / 100 }));
     await saveCsv(`${this.bench()?.rig.name ?? 'rig'} to buy.csv`, rows);
+  }
+
+  /** Each piece with its marks from one end, a row a mark. */
+  protected async cutsCsv(): Promise<void> {
+    const rows = this.bars().flatMap((bar): Readonly<Record<string, string | number>>[] => {
+      const piece = { piece: bar.name, stock: bar.stock, cut_length_mm: millimetres(bar.blank), finished_length_mm: millimetres(bar.finished) };
+      const marks = bar.marks.map((m) => ({ ...piece, mark: m.name, kind: m.kind, from_rear_end_mm: millimetres(m.along), hole_diameter_mm: m.diameter ? millimetres(m.diameter) : '' }));
+      return marks.length > 0 ? marks : [{ ...piece, mark: '', kind: '', from_rear_end_mm: '', hole_diameter_mm: '' }];
+    });
+    await saveCsv(`${this.bench()?.rig.name ?? 'rig'} cuts.csv`, rows);
   }
 
   private binItem(item: string): BinItem | undefined {
     return this.bin().find((b) => keptAs(b.name) === keptAs(item));
   }
 }
+
+/** To the thousandth: what a file is read back from. */
+const millimetres = (metres: number): number => Math.round(metres * 1e6) / 1e3;

@@ -2,12 +2,14 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
 import { mdiDeleteOutline } from '@mdi/js';
 import { evaluate, figure, readings, showFigure, workpiece, type LogEntry, type Quantity } from '@tide-pebble/core';
 import { compare } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { Documents } from '../../services/keeping/documents';
 import { saveCsv } from '../../services/save-csv';
+import { Taught } from '../../services/taught';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { FigurePipe, SayPipe } from '../../ui/figures.pipe';
@@ -30,7 +32,7 @@ const EMPTY: Draft = { drops: [], nose: null, sides: null, notes: '' };
 @Component({
   selector: 'tp-log',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, StageLayout, QuantityField, NoBench, FigurePipe, SayPipe, Icon, DropChart],
+  imports: [MatButton, RouterLink, StageLayout, QuantityField, NoBench, FigurePipe, SayPipe, Icon, DropChart],
   templateUrl: './log.html',
   styleUrl: './log.css',
   host: { '(document:keydown)': 'key($event)' },
@@ -46,6 +48,8 @@ export class Log {
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
 
+  /** What all readings of this rig with this load prove, and the next move by them: the same as in Learn. */
+  protected readonly taught = new Taught();
   /** What is being noted survives a reload. */
   protected readonly draft = signal<Draft>(storedDraft());
   protected readonly running = signal<number | null>(null);
@@ -138,7 +142,7 @@ export class Log {
 
   protected async csv(): Promise<void> {
     const rows = this.entries().map(({ entry, loadout, drop }) => ({
-      when: entry.when, loadout, drop_seen_s: drop?.mean.toFixed(2) ?? '', drop_expected_s: entry.expected.dropPitch?.toFixed(2) ?? '',
+      when: entry.when, loadout, drop_seen_s: hundredths(drop?.mean), drop_expected_s: hundredths(entry.expected.dropPitch),
       nose_down_seen_deg: degrees(entry.seen.noseDown), nose_down_expected_deg: degrees(entry.expected.noseDown ?? undefined), left_side_down_seen_deg: degrees(entry.seen.leftSideDown), notes: entry.notes,
     }));
     await saveCsv(`${this.bench()?.rig.name ?? 'rig'} log.csv`, rows);
@@ -150,7 +154,8 @@ export class Log {
   }
 }
 
-const degrees = (angle: number | undefined): string => (angle === undefined ? '' : ((angle * 180) / Math.PI).toFixed(1));
+const hundredths = (value: number | null | undefined): number | '' => (value === null || value === undefined ? '' : Math.round(value * 100) / 100);
+const degrees = (angle: number | undefined): number | '' => hundredths(angle === undefined ? undefined : (angle * 180) / Math.PI);
 
 function storedDraft(): Draft {
   try {

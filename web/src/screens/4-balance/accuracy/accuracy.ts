@@ -15,7 +15,7 @@ import { NoBench } from '../../../ui/no-bench';
 import { QuantityField } from '../../../ui/quantity-field';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
-import { WANT_WORDS } from '../trim-words';
+import { WANT_WORDS } from '../../../ui/trim-words';
 
 const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
 const BUILDS = 10_000;

@@ -14,7 +14,7 @@ import { RigViews } from '../../../ui/rig-views';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
 import { LensView } from '../lens-view';
-import { trimWords } from '../trim-words';
+import { trimWords } from '../../../ui/trim-words';
 
 /** A slow, a usual and a whip pan, degrees a second. */
 const RATES = [10, 45, 120] as const;

@@ -16,7 +16,7 @@ import { NoBench } from '../../../ui/no-bench';
 import { Notices } from '../../../ui/notices';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
-import { WANT_WORDS } from '../trim-words';
+import { WANT_WORDS } from '../../../ui/trim-words';
 
 const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
 
@@ -116,7 +116,8 @@ export class SetUps {
   }
 
   protected csv(): void {
-    const rows = this.rows().map(({ row, cells, added, says }) => Object.fromEntries([['loadout', row.state ? `${row.name}; ${row.state}` : row.name], ...this.adjusters().map((a, i) => [a.name, cells[i]!] as const), ['washers', added], ['note', says]]));
+    const figures = (a: Adjuster, value: number | undefined): number | '' => (value === undefined ? '' : a.kind === 'count' ? Math.round(value) : Math.round(value * 1e6) / 1e3);
+    const rows = this.rows().map(({ row, added, says }) => Object.fromEntries([['loadout', row.state ? `${row.name}; ${row.state}` : row.name], ...this.adjusters().map((a) => [a.kind === 'count' ? a.name : `${a.name} (mm)`, figures(a, row.values?.[a.id])] as const), ['washers', added], ['note', says]]));
     void saveCsv(`${this.bench()?.rig.name ?? 'rig'} set-ups.csv`, rows);
   }
 
