@@ -1,6 +1,6 @@
 /** The commands: one plain sentence and an exit code where they cannot do what was asked. */
-import { spawnSync } from 'node:child_process';
-import { chmodSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { spawn, spawnSync } from 'node:child_process';
+import { chmodSync, mkdtempSync, readdirSync, statSync, truncateSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -18,7 +18,9 @@ test('a taken port, a bad option, a folder that cannot be', async () => {
   const { port } = other.address() as { port: number };
   const taken = serve('--port', `${port}`, '--data', folder());
   other.close();
-  expect([taken.status, taken.stderr]).toEqual([1, `Port ${port} is taken. Stop what uses it, or choose another with --port.\n`]);
+  expect(taken.status).toBe(1);
+  expect(taken.stderr).toContain(`Port ${port} is taken by `);
+  expect(taken.stderr).toContain(`(process ${process.pid}). Stop it, or choose another with --port.`);
   expect(serve('--port', 'many').stderr).toBe('--port must be a whole number from 0 to 65535.\n');
   expect(serve('--colour', 'red').status).toBe(1);
   const file = join(folder(), 'a-file');
@@ -35,6 +37,46 @@ test('the demo and the maker’s own data never mix; the server stops cleanly', 
   const mixed = serve('--data', server.data);
   expect([mixed.status, mixed.stderr]).toEqual([1, `${join(server.data, 'tide-pebble.db')} holds the demo. Start it with npm run demo, or choose another folder with --data.\n`]);
   await server.end();
+});
+
+test('a damaged data file is not written to: the newest good backup is offered, and put in place when asked', async () => {
+  const server = new Server(true);
+  await server.start();
+  await expect.poll(() => readdirSync(server.data).includes('backups') && readdirSync(join(server.data, 'backups')).some((f) => f.startsWith('tide-pebble-'))).toBe(true);
+  await server.stop('SIGTERM');
+  const file = join(server.data, 'tide-pebble.db');
+  truncateSync(file, 0);
+  const refused = serve('--demo', '--data', server.data);
+  expect([refused.status, statSync(file).size]).toEqual([1, 0]);
+  expect(refused.stderr).toContain('it is empty (0 bytes)');
+  expect(refused.stderr).toContain('Start with --recover');
+  const child = spawn(process.execPath, [join(root, 'dist/server/main.mjs'), '--demo', '--data', server.data, '--recover', '--port', '0'], { stdio: ['ignore', 'pipe', 'inherit'] });
+  let said = '';
+  child.stdout.on('data', (text: Buffer) => (said += text.toString()));
+  await expect.poll(() => said).toMatch(/http:\/\/127/);
+  expect(said).toContain('is in its place; the damaged file is kept as');
+  const { documents } = (await (await fetch(`${/http:\/\/127\.0\.0\.1:\d+/.exec(said)![0]}/api/documents`)).json()) as { documents: unknown[] };
+  expect(documents.length).toBeGreaterThan(20);
+  child.kill();
+  await server.end();
+});
+
+test('started by a command that is killed hard, the server ends with it', async () => {
+  const data = folder();
+  const parent = spawn(process.execPath, ['scripts/start.mjs', '--port', '0', '--data', data], { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] });
+  let said = '';
+  parent.stdout.on('data', (text: Buffer) => (said += text.toString()));
+  await expect.poll(() => said, { timeout: 60_000 }).toMatch(/http:\/\/127/);
+  const { pid } = (await (await fetch(`${/http:\/\/127\.0\.0\.1:\d+/.exec(said)![0]}/api/health`)).json()) as { pid: number };
+  parent.kill('SIGKILL');
+  await expect.poll(() => {
+    try {
+      process.kill(pid, 0);
+      return 'alive';
+    } catch {
+      return 'gone';
+    }
+  }).toBe('gone');
 });
 
 test('analyse prints JSON, and says what is wrong with a file', () => {

@@ -1,5 +1,6 @@
 /** Nothing typed is lost: the server away, two windows, files in and out, deleting with undo. */
-import { readFileSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { allKept, expect, fill, goTo, test } from '../support/bench';
 
@@ -77,13 +78,88 @@ test('a rig file goes out and comes back; a broken one is refused by its field w
   await expect(page.getByRole('button', { name: /^Delete / })).toHaveCount(onShelf);
 });
 
-test('a backup brings back what was there; junk changes nothing', async ({ bench: page, server }, info) => {
+test('a backup is looked into first, brings back what was there, and undo takes it out again; junk changes nothing', async ({ bench: page, server }, info) => {
   const zip = await (await page.request.get(`${server.address}/api/backup`)).body();
   await page.getByRole('button', { name: 'Delete Whelk' }).click();
   await allKept(page);
+  await page.getByRole('button', { name: 'Backups, and bringing one back' }).click();
   await page.getByLabel('Backup file').setInputFiles({ name: 'junk.zip', mimeType: 'application/zip', buffer: Buffer.from('junk') });
   await expect(page.getByRole('alert')).toContainText('not a backup');
   await page.getByLabel('Backup file').setInputFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: zip });
+  await expect(page.getByRole('dialog')).toContainText('1 rig: Whelk');
+  await page.getByRole('button', { name: 'Put in place of everything' }).click();
   await expect(page.getByRole('button', { name: 'Delete Whelk' })).toBeVisible();
+  await page.getByRole('banner').getByRole('button', { name: 'Undo restoring a backup' }).click();
+  await expect(page.getByRole('button', { name: 'Delete Whelk' })).toHaveCount(0);
+  await allKept(page);
+  // What was there before the backup is itself a backup.
+  await page.getByRole('button', { name: 'Backups, and bringing one back' }).click();
+  await expect(page.getByRole('button', { name: /^Look into the backup of/ }).first()).toBeVisible();
   expect(info.errors).toEqual([]);
+});
+
+test('an earlier save is looked at and gone back to', async ({ bench: page }) => {
+  await goTo(page, 'Frame');
+  await fill(page, 'Tail', '150 mm');
+  await allKept(page);
+  await goTo(page, 'Shelf');
+  await page.getByRole('button', { name: 'Earlier saves of Limpet' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Earlier saves of Limpet' });
+  await dialog.getByRole('listitem').getByRole('button').first().click();
+  await expect(dialog).toContainText('dimensions, tail');
+  await dialog.getByRole('button', { name: 'Go back to this one' }).click();
+  await goTo(page, 'Frame');
+  await expect(page.getByLabel('Tail', { exact: true })).not.toHaveValue('150 mm');
+});
+
+test('typed in inches stays as typed: 200 mm with Enter is 200 mm to the last digit', async ({ bench: page, server }) => {
+  await goTo(page, 'Frame');
+  await page.getByRole('button', { name: 'inch', exact: true }).click();
+  for (const leave of ['Enter', 'Tab'] as const) {
+    const field = page.getByLabel('Platform length', { exact: true });
+    await field.fill(leave === 'Enter' ? '200 mm' : '190 mm');
+    await field.press(leave);
+    await page.getByRole('heading').first().click();
+    await allKept(page);
+    const body = ((await (await page.request.get(`${server.address}/api/documents/rig/rig-limpet`)).json()) as { body: { design: { dimensions: Record<string, { value: number; typed?: string }> } } }).body;
+    expect(Object.values(body.design.dimensions)).toContainEqual({ value: leave === 'Enter' ? 0.2 : 0.19, typed: leave === 'Enter' ? '200 mm' : '190 mm' });
+  }
+});
+
+test('two windows that close with a conflict unanswered: both versions are offered, none is eaten', async ({ bench: page, server, context }) => {
+  const other = await context.newPage();
+  await other.goto(`${server.address}/frame`);
+  await goTo(page, 'Frame');
+  await fill(other, 'Tail', '150 mm');
+  await allKept(other);
+  await fill(page, 'Tail', '160 mm');
+  await expect(page.getByRole('dialog', { name: 'Changed in two places' })).toBeVisible();
+  // The other window saves again, and once took the first one's draft with it.
+  await fill(other, 'Tail', '151 mm');
+  await allKept(other);
+  await page.goto('about:blank');
+  await page.goto(`${server.address}/frame`);
+  await expect(page.getByRole('dialog', { name: 'Changed in two places' })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep mine' }).click();
+  await allKept(page);
+  await expect(page.getByLabel('Tail', { exact: true })).toHaveValue('160 mm');
+});
+
+test('a server that serves another folder is noticed; what was typed waits for its own', async ({ bench: page, server }) => {
+  await goTo(page, 'Frame');
+  await expect(page.getByLabel('Tail', { exact: true })).toBeVisible();
+  await allKept(page);
+  const own = server.data;
+  await server.stop('SIGKILL');
+  await fill(page, 'Tail', '147 mm');
+  await server.start(mkdtempSync(join(tmpdir(), 'tide-pebble-other-')));
+  await expect(page.getByRole('alert')).toContainText('another data folder', { timeout: 15_000 });
+  await page.getByRole('button', { name: 'Open what is here now' }).click();
+  await goTo(page, 'Shelf');
+  await expect(page.getByText('typed on this address for another data folder')).toBeVisible();
+  await server.stop('SIGKILL');
+  await server.start(own);
+  await page.goto(`${server.address}/frame`);
+  await expect(page.getByLabel('Tail', { exact: true })).toHaveValue('147 mm');
+  await allKept(page);
 });

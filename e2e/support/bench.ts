@@ -15,10 +15,10 @@ export class Server {
 
   constructor(private readonly demo: boolean) {}
 
-  /** Resolves when the server says where it is. A second start takes the same port. */
-  async start(): Promise<void> {
+  /** Resolves when the server says where it is. A second start takes the same port, and may serve another folder. */
+  async start(data = this.data): Promise<void> {
     const port = this.address ? new URL(this.address).port : '0';
-    const child = spawn(process.execPath, [join(root, 'dist/server/main.mjs'), '--port', port, '--data', this.data, ...(this.demo ? ['--demo'] : [])], { stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(process.execPath, [join(root, 'dist/server/main.mjs'), '--port', port, '--data', data, ...(this.demo ? ['--demo'] : [])], { stdio: ['ignore', 'pipe', 'pipe'] });
     this.process = child;
     let said = '';
     await new Promise<void>((ready, failed) => {

@@ -2,6 +2,8 @@
 export { hang, restWithUp, stageToLevel, type Hang, type Rest } from './hang';
 export { hangOnTwoPins, type TwoPinHang } from './twoPins';
 export { dropMotion, dropTime, FROM_LEVEL, type Drop, type Friction, type Pendulum } from './dropTime';
+export { dropFactor, dropFromLevel } from './dropFactor';
+export { pinDepth } from './pins';
 export { equivalentPendulum } from './equivalentPendulum';
 export { aboutAxis, heightForDrop, sliderForDrop, type HeightForDrop } from './dropTimeWanted';
 export { evaluate, type Calm, type Evaluation, type Hung } from './evaluate';

@@ -47,17 +47,23 @@ export function spreadOnBench({ assembly, values, evaluation, quick }: Pick<Bala
   }
 }
 
+/** What to do about the largest part of it. */
+function measureFirst({ what, source }: Contribution): string {
+  const words = sourceWords(source);
+  if (words.startsWith('density of ')) return `Weigh what is made of ${words.slice('density of '.length)}`;
+  if (what === 'mass') return `Weigh the ${words.replace(/^mass of /, '')}`;
+  return what === 'centre' ? `Balance the ${words.replace(/^mass centre of /, '')}` : `Measure ${words}`;
+}
+
 /** "Fore and aft: up to 1 1/2 turns of the fine screw either way, and there is room for it. Balance the lens first: it makes 80 % of this." */
 export function spreadWords({ axis, plusMinus, screw, shrinkBy }: SpreadOnBench): Phrase {
   const way = axis === 'foreAft' ? 'Fore and aft' : 'Sideways';
   const move: Phrase = screw === null
     ? say`${way} the mass centre is known to ± ${figure('length', plusMinus, 1)}, and nothing on this rig takes that up.`
     : [
-      ...say`${way} it may take up to ${screw.turns === null ? figure('length', screw.goes, 1) : turnsOf(screw.turns)} of the ${screw.name.toLowerCase()} either way`,
+      ...say`${way} it may take up to ${screw.turns === null ? figure('length', screw.goes, 1) : turnsOf(screw.turns)} of “${screw.name}” either way`,
       ...(screw.left >= screw.goes ? say`; there is room for it.` : say`; only ${figure('length', screw.left, 1)} is left on its nearer side.`),
     ];
   if (!shrinkBy) return move;
-  const verb = { mass: 'Weigh', centre: 'Balance', place: 'Measure' }[shrinkBy.what];
-  const what = sourceWords(shrinkBy.source).replace(/^(mass of|mass centre of) /, '');
-  return [...move, ...say` ${verb} ${/^(how|density)/.test(what) ? '' : 'the '}${what} first: ${figure('percent', shrinkBy.share, 0)} of this comes from it.`];
+  return [...move, ...say` ${measureFirst(shrinkBy)} first: ${figure('percent', shrinkBy.share, 0)} of this comes from it.`];
 }

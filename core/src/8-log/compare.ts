@@ -1,7 +1,7 @@
 /** What the real rig did against what was expected, and what that says about the model. */
-import { figure, say, STANDARD_GRAVITY, ellipticK, type Phrase } from '../0-base';
+import { figure, rootBetween, say, STANDARD_GRAVITY, type Phrase } from '../0-base';
 import type { LogEntry } from '../model';
-import type { Evaluation } from '../3-balance';
+import { dropFromLevel, pinDepth, type Evaluation, type Hung } from '../3-balance';
 
 export interface Comparison {
   /** Mean of the stopwatch, its spread (one standard uncertainty of the mean), s. */
@@ -15,8 +15,8 @@ export interface Comparison {
 const THUMB = 0.1;
 
 /**
- * The evaluation is of the set-up as logged. A drop time seen gives h = I (K/T)²/(M g) with the model's inertia, which
- * is far better known than h itself, with twice the part of its spread that T has; a lean seen gives the offset h tan(lean).
+ * The evaluation is of the set-up as logged. A drop time seen gives how far the mass centre lies under the joint with the
+ * model's inertia, which is far better known than that; a lean seen gives the offset h tan(lean).
  * What is to blame, and the next move, are for learning from all readings to say: this only says what one of them proves.
  */
 export function compare(entry: LogEntry, evaluation: Evaluation): Comparison {
@@ -24,11 +24,10 @@ export function compare(entry: LogEntry, evaluation: Evaluation): Comparison {
   const dropSeen = meanOf(entry.seen.dropTimes);
   const { hung } = evaluation;
   if (!hung) return { dropSeen, heightImplied: null, says: [say`This rig hangs on no joint, so there is no drop time to compare.`] };
-  const K = ellipticK(Math.SQRT1_2);
-  const heightImplied = dropSeen ? (hung.pitch.inertia * (K / dropSeen.mean) ** 2) / (hung.sums.mass * STANDARD_GRAVITY) : null;
+  const heightImplied = dropSeen ? heightFrom(hung, dropSeen.mean) : null;
   if (dropSeen && heightImplied !== null) {
     const expected = entry.expected.dropPitch;
-    const read = 2 * heightImplied * (dropSeen.spread / dropSeen.mean);
+    const read = Math.abs(heightFrom(hung, dropSeen.mean + dropSeen.spread) - heightImplied);
     const off = heightImplied - hung.hang.bottomHeaviness;
     const known = hung.spread.massCentre[2];
     const where = say`the mass centre lies ${figure('length', heightImplied, 2)} ± ${figure('length', 2 * read, 2)} under the pivot`;
@@ -45,6 +44,17 @@ export function compare(entry: LogEntry, evaluation: Evaluation): Comparison {
   lean(says, h, entry.seen.leftSideDown, entry.expected.leftSideDown, 'Side to side', ['to the left', 'to the right'], ['left side down', 'right side down']);
   if (says.length === 0) says.push(say`Nothing to compare yet: time a drop, or type how it hangs.`);
   return { dropSeen, heightImplied, says };
+}
+
+/**
+ * How far the mass centre lies under the joint for a drop of this time, m: with the model's inertia, its lean fore and aft
+ * (which quickens the drop too) and the joint's friction; about the pin it pitches on. Nil where the lean alone would be quicker.
+ */
+function heightFrom({ pivot, pitch, sums, hang }: Hung, time: number): number {
+  const at = (distance: number): number => Math.min(1e6, dropFromLevel(pitch.inertia, sums.mass * STANDARD_GRAVITY * distance, pivot.frictionTorque?.value ?? 0));
+  const [near, far] = [1e-9, 10];
+  const distance = at(far) >= time ? far : Math.exp(rootBetween((log) => at(Math.exp(log)) - time, Math.log(near), Math.log(far)));
+  return Math.sqrt(Math.max(0, distance ** 2 - hang.fromPivot[0] ** 2)) + pinDepth(pivot, 'pitch');
 }
 
 function lean(says: Phrase[], h: number, seen: number | undefined, expected: number | null, axis: string, place: readonly [string, string], words: readonly [string, string]): void {

@@ -27,8 +27,11 @@ describe('found against expected', () => {
     expect(text).not.toContain('agrees');
     expect(text).toMatch(/lies [\d.]+ mm ± [\d.]+ mm under the pivot, [\d.]+ mm lower than the figures say/);
     expect(text).toContain('better known now');
-    const implied = compare(entry({ dropTimes: [1] }), evaluation).heightImplied!;
-    expect(compare(entry({ dropTimes: [2] }), evaluation).heightImplied!).toBeCloseTo(implied / 4, 9);
+    // What a drop tells is where the mass centre is: the drop of that place is the one that was seen.
+    const real = evaluation.hung!;
+    if (real.pitch.drop.kind !== 'falls') return fail('it hangs');
+    expect(compare(entry({ dropTimes: [real.pitch.drop.time] }), evaluation).heightImplied!).toBeCloseTo(real.hang.bottomHeaviness, 8);
+    expect(compare(entry({ dropTimes: [1] }), evaluation).heightImplied!).toBeGreaterThan(compare(entry({ dropTimes: [2] }), evaluation).heightImplied!);
   });
   it('shows an outlier and counts it', () => {
     const found = compare(entry({ dropTimes: [2, 2.02, 3.1] }), evaluation);

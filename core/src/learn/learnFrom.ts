@@ -79,7 +79,7 @@ export function learnFrom({ rig, loadout, kit, bin, values, entries }: LearnInpu
   const ids = [...figures.map((f) => f.id), ...LEFT_OUT_IDS];
   const changesAt = ({ changes }: At): readonly Sums[] => ids.map((id) => changes.get(id) ?? NO_SUMS);
   const over = entries.map((_, i) => entries.slice(0, i).filter((f) => f.seen.turnsOver).length);
-  const read = entries.flatMap(({ seen }, i) => observations(seen, held, over[i]!).map((o) => ({ ...o, base: sets[i]!.base, changes: changesAt(sets[i]!) })));
+  const read = entries.flatMap(({ seen }, i) => observations(seen, held, over[i]!, pivot).map((o) => ({ ...o, base: sets[i]!.base, changes: changesAt(sets[i]!) })));
   if (read.length === 0) return { kind: 'noReadings' };
   for (const [i, { seen }] of entries.entries()) {
     const whole = sets[i]!.base.mass + held;

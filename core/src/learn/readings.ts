@@ -1,7 +1,8 @@
 /** Readings of the real rig as equations: each a figure of its sums that should be nought, and how well it was read. */
 import { DEGREE, ellipticK, STANDARD_GRAVITY } from '../0-base';
-import type { Sums } from '../1-load';
-import type { LogEntry } from '../model';
+import { moveSums, type Sums } from '../1-load';
+import { dropFactor, pinDepth } from '../3-balance';
+import type { LogEntry, Pivot } from '../model';
 
 /** Standard uncertainties of readings: a lean by a level or a phone laid on, a thumb on a stopwatch, a scale's step and drift, a finger's width. */
 const READ = { lean: 0.5 * DEGREE, drop: 0.1, mass: 0.002, finger: 0.002 };
@@ -18,8 +19,11 @@ export interface Observation {
   readonly spread: (s: Sums) => number;
 }
 
-/** `held`: what is on the scale too, but does not hang, kg. `over`: how often it turned over before. */
-export function observations(seen: LogEntry['seen'], held: number, over: number): readonly Observation[] {
+/** Where friction would stop it, it was seen to come all the same: no longer than this, of √(I/(M g d)). */
+const MOST_FACTOR = 6;
+
+/** `held`: what is on the scale too, but does not hang, kg. `over`: how often it turned over before. `joint`: its friction draws a drop out, and its pins may lie apart. */
+export function observations(seen: LogEntry['seen'], held: number, over: number, joint: Pick<Pivot, 'pins' | 'frictionTorque'> = {}): readonly Observation[] {
   const far = ({ first, mass }: Sums): number => Math.hypot(...first) / mass;
   const lean = (angle: number, i: 0 | 1): Observation => ({
     value: ({ first, mass }) => (first[i] * Math.cos(angle) + first[2] * Math.sin(angle)) / mass, spread: (s) => Math.max(BEST, far(s) * READ.lean),
@@ -31,9 +35,13 @@ export function observations(seen: LogEntry['seen'], held: number, over: number)
   return [
     ...(seen.noseDown === undefined ? [] : [lean(seen.noseDown, 0)]),
     ...(seen.leftSideDown === undefined ? [] : [lean(seen.leftSideDown, 1)]),
-    // T² M g h = K² I, so h - K² I/(M g T²) is nought; h along the way it was seen to hang.
+    // T² M g h = k² I, so h - k² I/(M g T²) is nought; h along the way it was seen to hang, k with the friction there.
     ...(drops.length === 0 ? [] : [{
-      value: ({ first, inertia, mass }: Sums) => (first[0] * Math.sin(nose) - first[2] * Math.cos(nose)) / mass - (K ** 2 * inertia[1][1]) / (STANDARD_GRAVITY * mean ** 2 * mass),
+      value: (about: Sums) => {
+        const { first, inertia, mass } = moveSums(about, [0, 0, pinDepth(joint, 'pitch')]);
+        const k = Math.min(MOST_FACTOR, dropFactor((joint.frictionTorque?.value ?? 0) / (STANDARD_GRAVITY * Math.hypot(first[0], first[2]))));
+        return (first[0] * Math.sin(nose) - first[2] * Math.cos(nose)) / mass - (k ** 2 * inertia[1][1]) / (STANDARD_GRAVITY * mean ** 2 * mass);
+      },
       spread: (s: Sums) => Math.max(BEST, (2 * Math.abs(Math.hypot(s.first[0], s.first[2]) / s.mass) * READ.drop) / Math.sqrt(drops.length) / mean),
     }]),
     // It turned over: the mass centre lies above the pivot, by how much is not known. Turned over again, it was more.

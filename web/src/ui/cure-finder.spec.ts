@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import type { Fix, Judgement } from '@tide-pebble/core';
-import { benchAt } from '../testing/bench';
+import { mayOffer, type Fix, type Judgement } from '@tide-pebble/core';
+import { benchAt, camera } from '../testing/bench';
+import { pause } from '../testing/pause';
 import { sheet } from '../testing/sheets';
 import { FindingCard } from './finding-card';
 import { Findings } from './findings';
 
+const KIT = new Map([[camera.id, camera]]);
 /** Too few washers: it turns over, or takes another time than is wanted. */
 const bench = benchAt({ 'foot-count': 16, 'rear-count': 2 });
 const finding: Judgement = { ...bench.judged.findings.find((f) => f.severity === 'mend')!, fixes: [] };
@@ -56,14 +58,21 @@ describe('a finding without a change worked out', () => {
     fixture.componentRef.setInput('finding', { ...finding, code: 'no such thing' });
     await fixture.whenStable();
     await press('Look for a change that cures it');
-    expect(page.querySelector('[role=status]')!.textContent).toContain('No single size, choice or setting of this rig cures it.');
+    expect(page.querySelector('[role=status]')!.textContent).toContain('No single size, choice or setting of this rig cures it without another fault.');
   });
-  it('with its fix worked out offers that, and lights up what it is about', async () => {
-    const withFix: Judgement = { ...finding, fixes: [{ label: ['Take one off'], changes: [{ kind: 'adjuster', id: 'foot-count', value: 15 }] }] };
+  it('with its fix worked out tries that on a copy and offers it only where it cures, and lights up what it is about', async () => {
+    const real = bench.judged.findings.find((f) => f.code === 'dropTooShort')!;
+    const tries = bench.piece.rig.adjusters.flatMap((a) => [0.2, 0.4, 0.6, 0.8].map((part) => [{ kind: 'adjuster' as const, id: a.id, value: a.range[0] + part * (a.range[1] - a.range[0]) }]));
+    const changes = tries.find((t) => mayOffer({ rig: bench.rig, loadout: bench.loadout, kit: KIT, values: bench.values }, bench.judged.findings, real, t));
+    if (!changes) return fail('no fix to try');
+    const good: Fix = { label: ['Take one off'], changes };
+    const withFix: Judgement = { ...real, fixes: [good, { label: ['Change nothing'], changes: [] }] };
     const { page, press, fixture, workspace } = await sheet(OneFinding, bench);
     fixture.componentRef.setInput('findings', [withFix]);
     await fixture.whenStable();
+    await pause(fixture);
     expect(page.querySelector('tp-cure-finder')).toBeNull();
+    expect(page.textContent).not.toContain('Change nothing');
     const card = page.querySelector('tp-finding-card')!;
     card.dispatchEvent(new Event('mouseenter'));
     await fixture.whenStable();

@@ -123,7 +123,7 @@ function lines(now: unknown, then: unknown): readonly string[] {
     const typed = path.at(-1) === 'typed';
     const value = path.at(-1) === 'value' || typed || path.at(-1) === 'spread';
     const place = (value ? path.slice(0, -1) : path).map((p) => p.replace(/([A-Z])/g, ' $1').toLowerCase()).join(', ');
-    const words = typed || typeof before === 'string' || typeof after === 'string' ? `: ${said(before)} → ${said(after)}` : '';
+    const words = typeof before === 'string' && typeof after === 'string' ? `: ${said(before)} → ${said(after)}` : '';
     if (!places.get(place)) places.set(place, words);
   }
   return [...places].map(([place, words]) => `${place}${words}`);

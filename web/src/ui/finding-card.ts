@@ -68,8 +68,8 @@ export class FindingCard {
     const { bench: { rig, loadout, values, judged }, kit, finding } = asked;
     return { finding, fixes: finding.fixes.filter((fix) => mayOffer({ rig, loadout, kit, values }, judged.findings, finding, fix.changes)) };
   });
-  protected readonly tried = computed(() => this.proven()?.finding === this.finding());
-  protected readonly offered = computed(() => (this.tried() ? this.proven()!.fixes : []));
+  protected readonly tried = computed(() => this.finding().fixes.length === 0 || this.proven()?.finding === this.finding());
+  protected readonly offered = computed(() => (this.proven()?.finding === this.finding() ? this.proven()!.fixes : []));
   /** What is to be measured, or lies in the load, no change of the rig cures. */
   protected readonly searchable = computed(() => this.finding().stage !== 'load' && (this.finding().severity === 'stop' || this.finding().severity === 'mend'));
   protected readonly look = computed(() => LOOKS[this.finding().severity]);

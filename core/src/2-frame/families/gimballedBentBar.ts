@@ -113,7 +113,7 @@ function build(input: FamilyInput): Rig {
     ],
     pivots: [{ id: 'joint', name: 'universal joint', kind: 'universal', at: [0, 0, 0], heldBy: 'held-grip', carries: 'sled', frictionTorque: { value: 0.0002, spread: 0.0001, source: 'bearing friction, a guess' } }],
     contacts: [{ id: 'hand-on-grip', name: 'hand', kind: 'hand', body: 'held-grip', at: [0, 0, -0.02 - d['gripLength']! / 2], direction: [0, 0, 1] }],
-    poses: [{ id: 'carried', name: 'carried upright', contacts: ['hand-on-grip'], arm: 0.35 }],
+    poses: [{ id: 'carried', name: 'Carried upright', contacts: ['hand-on-grip'], arm: 0.35 }],
     adjusters: [
       ...stage.adjusters,
       { id: 'pivot-height', name: 'Pivot height', kind: 'thread', axis: [0, 0, 1], range: [-STUD.range, STUD.range], step: STUD.step, perTurn: STUD.perTurn, value: 0, moves: [{ kind: 'pivot', id: 'joint' }, { kind: 'body', id: 'held-grip' }] },
