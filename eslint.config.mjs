@@ -16,7 +16,7 @@ export default tseslint.config(
       'no-console': 'error',
     },
   },
-  { files: ['scripts/**', 'server/src/main.ts', 'server/src/problem.ts', 'web/src/main.ts', 'bench/**'], rules: { 'no-console': 'off' } },
+  { files: ['scripts/**', 'e2e/soak/**', 'server/src/main.ts', 'server/src/problem.ts', 'web/src/main.ts', 'bench/**'], rules: { 'no-console': 'off' } },
   { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', setTimeout: 'readonly', fetch: 'readonly', performance: 'readonly', Buffer: 'readonly', localStorage: 'readonly', document: 'readonly', requestAnimationFrame: 'readonly' } } },
   { files: ['core/**/*.ts'], rules: { '@typescript-eslint/no-explicit-any': 'error', 'no-restricted-globals': ['error', 'Date', 'window', 'document', 'process', 'fetch', 'setTimeout'], 'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'chance needs a seed' }] } },
   { files: ['web/**/*.ts'], extends: [...angular.configs.tsRecommended], processor: angular.processInlineTemplates, rules: { '@angular-eslint/prefer-on-push-component-change-detection': 'error', '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'tp', style: 'kebab-case' }] } },

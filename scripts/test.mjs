@@ -17,19 +17,24 @@ const count = (good, bad) => {
 const jasmine = (config) => ['node', '--import', 'tsx', 'node_modules/jasmine/bin/jasmine.js', `--config=${config}`];
 const results = join(root, 'test-results/e2e.json');
 
-// A check is one test: it passes or fails as a whole.
-await check('lists are fresh', ['node', 'scripts/lists.mjs', '--check']);
-for (const project of ['core', 'server', 'scripts', 'bench', 'e2e', 'web/tsconfig.app.json', 'web/tsconfig.spec.json', 'web/tsconfig.worker.json']) await check(`types: ${project}`, ['npx', 'tsc', '--noEmit', '-p', project]);
-await check('style', ['npx', 'eslint', '.']);
-await check('layers', ['npx', 'depcruise', 'core/src', 'server/src', 'web/src', 'scripts', '--config', '.dependency-cruiser.cjs']);
-await check('published schema and demo are fresh', ['node', '--import', 'tsx', 'scripts/published.ts', '--check']);
-await check('own physics cases', ['node', '--import', 'tsx', 'scripts/physics.ts', 'core/cases.json']);
-
-await suite('core', jasmine('core/jasmine.json'), /(\d+) specs?, (\d+) failures?/);
-await suite('server', jasmine('server/jasmine.json'), /(\d+) specs?, (\d+) failures?/);
-await suite('web', ['npx', 'ng', 'test'], /Executed (\d+) of \d+.*?(?:\((\d+) FAILED\)|SUCCESS)/g);
+// Two lanes side by side: the core alone takes as long as all that stands in the other. A check is one test: it passes or fails as a whole.
+await Promise.all([
+  (async () => {
+    await check('lists are fresh', ['node', 'scripts/lists.mjs', '--check']);
+    for (const project of ['core', 'server', 'scripts', 'bench', 'e2e', 'web/tsconfig.app.json', 'web/tsconfig.spec.json', 'web/tsconfig.worker.json']) await check(`types: ${project}`, ['npx', 'tsc', '--noEmit', '-p', project]);
+    await check('style', ['npx', 'eslint', '.']);
+    await check('layers', ['npx', 'depcruise', 'core/src', 'server/src', 'web/src', 'scripts', '--config', '.dependency-cruiser.cjs']);
+    await check('published schema and demo are fresh', ['node', '--import', 'tsx', 'scripts/published.ts', '--check']);
+    await check('own physics cases', ['node', '--import', 'tsx', 'scripts/physics.ts', 'core/cases.json']);
+    await suite('server', jasmine('server/jasmine.json'), /(\d+) specs?, (\d+) failures?/);
+    await suite('web', ['npx', 'ng', 'test'], /Executed (\d+) of \d+.*?(?:\((\d+) FAILED\)|SUCCESS)/g);
+  })(),
+  suite('core', jasmine('core/jasmine.json'), /(\d+) specs?, (\d+) failures?/),
+]);
 
 await build();
+// The short form of the long runs; `npm run soak` has them in full.
+for (const [name, runs] of [['kills', 15], ['fuzz', 1500], ['day', 12]]) await check(`soak: ${name}`, ['node', '--import', 'tsx', `e2e/soak/${name}.ts`, '--runs', `${runs}`]);
 rmSync(results, { force: true });
 const browser = await run('browser', ['npx', 'playwright', 'test', '-c', 'e2e/playwright.config.ts']);
 if (existsSync(results)) {
@@ -64,11 +69,11 @@ function run(name, [command, ...args], loud = true) {
     for (const stream of [child.stdout, child.stderr]) {
       stream.on('data', (data) => {
         text += data;
-        if (loud) process.stdout.write(data);
       });
     }
     child.on('close', (code) => {
-      if (!loud && code !== 0) console.log(text);
+      // Whole, so that two lanes do not run into each other.
+      if (loud || code !== 0) console.log(text);
       console.log(`${code === 0 ? 'ok' : 'FAILED'}  ${name}  ${Math.round((Date.now() - started) / 1000)} s`);
       done({ code, text });
     });

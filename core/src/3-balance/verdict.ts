@@ -23,7 +23,7 @@ export interface Verdict {
 /** What stands against it comes first; where nothing does, how likely the figures are. */
 export function verdictOf(evaluation: Evaluation, findings: readonly Judgement[], wants: Wants): Verdict {
   const against = findings.find((f) => f.severity === 'stop' || f.severity === 'mend');
-  if (against) return { kind: 'doesNot', odds: null, title: against.title, why: against.why, against };
+  if (against) return { kind: 'doesNot', odds: null, title: against.title, why: [...against.why, ...asItHangs(evaluation, against, wants)], against };
   const unknown = findings.find((f) => f.severity === 'measure');
   const { hung } = evaluation;
   if (hung && evaluation.loadMass > 0) return unknown ? withUnknown(hungVerdict(hung, wants), unknown) : hungVerdict(hung, wants);
@@ -32,6 +32,13 @@ export function verdictOf(evaluation: Evaluation, findings: readonly Judgement[]
   const [held] = evaluation.held;
   const where = evaluation.axes.length > 0 ? say`What is left on its axes is hidden by their friction.` : evaluation.pole ? say`The pole rests and spins as it should.` : held && held.bears.length > 0 ? say`Shoulder, chest and hands bear it within what is comfortable.` : held ? say`What tips in the wrist is within what you want.` : say`No check speaks against it.`;
   return { kind: 'holds', odds: null, title: where, why: say`By the figures as they are; how far these may be off is not reckoned in.`, against: null };
+}
+
+/** What is wrong elsewhere does not keep it from hanging: that is told beside it. */
+function asItHangs({ hung, loadMass }: Evaluation, against: Judgement, wants: Wants): Phrase {
+  if (!hung || loadMass === 0 || against.stage === 'balance') return [];
+  const { title, why } = hungVerdict(hung, wants);
+  return [' As for how it hangs: ', ...title, ' ', ...why];
 }
 
 function hungVerdict(hung: Hung, wants: Wants): Verdict {

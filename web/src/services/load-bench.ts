@@ -8,6 +8,8 @@ import { Workspace } from './workspace';
 
 /** A kitchen scale counts in grams unless the maker says otherwise. */
 const USUAL_STEP = 0.001;
+/** Made once: `localeCompare` makes one of these for each pair. */
+const BY_NAME = new Intl.Collator();
 const newEntryId = (): string => `on-${crypto.randomUUID().slice(0, 8)}`;
 
 @Injectable({ providedIn: 'root' })
@@ -20,7 +22,7 @@ export class LoadBench {
   readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map<string, KitItem>() as ReadonlyMap<string, KitItem> });
   readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   /** In the order things are mounted, then by name. */
-  readonly kitList = computed(() => [...this.kit().values()].sort((a, b) => KIT_CLASSES.indexOf(a.class) - KIT_CLASSES.indexOf(b.class) || a.name.localeCompare(b.name)));
+  readonly kitList = computed(() => [...this.kit().values()].sort((a, b) => KIT_CLASSES.indexOf(a.class) - KIT_CLASSES.indexOf(b.class) || BY_NAME.compare(a.name, b.name)));
   readonly loadout = computed<Loadout | null>(() => {
     const all = this.loadouts();
     return all.find((l) => l.id === this.wanted()) ?? all.find((l) => l.id === this.rig()?.loadout) ?? all[0] ?? null;

@@ -174,7 +174,8 @@ function guarded<T>(work: () => T): T | { readonly ok: false; readonly reason: s
   }
 }
 
-const byName = <T extends { readonly name: string }>(list: readonly T[]): readonly T[] => [...list].sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }));
+const BY_NAME = new Intl.Collator(undefined, { numeric: true });
+const byName = <T extends { readonly name: string }>(list: readonly T[]): readonly T[] => [...list].sort((a, b) => BY_NAME.compare(a.name, b.name));
 
 function keep<T>() {
   return shareReplay<T>({ bufferSize: 1, refCount: false });

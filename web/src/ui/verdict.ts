@@ -31,7 +31,7 @@ export class VerdictWords {
   protected readonly pointer = inject(Pointer);
   protected readonly units = inject(Units).now;
   readonly judged = input.required<Judged>();
-  /** What a finding says stands in its own card, with what to do. */
-  protected readonly shown = computed(() => (this.judged().verdict.against ? null : this.judged().verdict));
+  /** What a finding of the balance says stands in its own card below, with what to do. */
+  protected readonly shown = computed(() => (this.judged().verdict.against?.stage === 'balance' ? null : this.judged().verdict));
   protected readonly lines = computed(() => this.judged().onBench.map((s) => ({ axis: s.axis, about: s.screw?.id ?? s.shrinkBy?.owner ?? null, words: spreadWords(s) })));
 }

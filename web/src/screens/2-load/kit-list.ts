@@ -39,14 +39,14 @@ export class KitList {
   private readonly all = computed(() => {
     const used = new Map<string, number>();
     for (const l of this.load.loadouts()) for (const id of new Set(l.items.map((m) => m.item))) used.set(id, (used.get(id) ?? 0) + 1);
-    return this.load.kitList().map((item) => ({ item, words: `${item.name.toLowerCase()} ${item.class}`, figures: itemFigures(item), used: used.get(item.id) ?? 0, measured: this.measured(item) }));
+    return this.load.kitList().map((item) => new Row(item, used.get(item.id) ?? 0));
   });
   protected readonly rows = computed(() => {
     const words = this.search().trim().toLowerCase().split(/\s+/).filter(Boolean);
     return words.length === 0 ? this.all() : this.all().filter((row) => words.every((w) => row.words.includes(w)));
   });
 
-  protected readonly byId = (_: number, row: { item: KitItem }): string => row.item.id;
+  protected readonly byId = (_: number, row: Row): string => row.item.id;
 
   protected add(): void {
     const kind: KitClass = this.load.kitList().some((k) => k.class === 'camera') ? 'other' : 'camera';
@@ -66,8 +66,23 @@ export class KitList {
     await this.files.takeOut(form);
   }
 
-  private measured(item: KitItem): string {
-    const axes = axesKnown(item).filter(Boolean).length;
+}
+
+/** One item's row; its figures are worked out when it is first drawn: ten thousand at once would hold up the page. */
+class Row {
+  readonly words: string;
+  private known: ReturnType<typeof itemFigures> | null = null;
+
+  constructor(readonly item: KitItem, readonly used: number) {
+    this.words = `${item.name.toLowerCase()} ${item.class}`;
+  }
+
+  get figures(): ReturnType<typeof itemFigures> {
+    return (this.known ??= itemFigures(this.item));
+  }
+
+  get measured(): string {
+    const axes = axesKnown(this.item).filter(Boolean).length;
     return axes === 0 ? 'centre guessed' : axes === 3 ? 'balanced' : `balanced along ${axes}`;
   }
 }

@@ -141,6 +141,21 @@ describe('documents', () => {
     expect(drafts.kept.size).toBe(1);
   }, 15_000);
 
+  it('keeps what is edited, and undone, while a save is under way', async () => {
+    const documents = await ready(stored(1, 'Heron'), { ...stored(1, 'Plover'), id: 'b', body: { ...item('Plover'), id: 'b' } });
+    documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('Egret') }]);
+    const under = await request('/api/changes');
+    documents.undo();
+    documents.commit('another', [{ kind: 'kit', id: 'b', body: { ...item('Avocet'), id: 'b' } }]);
+    under.flush({ saved: [{ kind: 'kit', id: 'a', revision: 2 }] });
+    const next = await request('/api/changes');
+    expect([documents.get('kit', 'a')!.name, documents.get('kit', 'b')!.name]).toEqual(['Heron', 'Avocet']);
+    expect((next.request.body as { changes: ChangeRequest[] }).changes.map((c) => [c.id, c.revision]).sort()).toEqual([['a', 2], ['b', 1]]);
+    expect(drafts.kept.size).toBe(2);
+    next.flush({ saved: [{ kind: 'kit', id: 'a', revision: 3 }, { kind: 'kit', id: 'b', revision: 2 }] });
+    await reached(documents.state$, 'kept');
+  });
+
   it('goes on saving the rest while a conflict waits', async () => {
     const documents = await ready(stored(1, 'Heron'), { ...stored(1, 'Plover'), id: 'b', body: { ...item('Plover'), id: 'b' } });
     documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('mine') }]);

@@ -26,6 +26,8 @@ type Talk = { readonly kind: 'loading' | 'well' | 'away' | 'full' | 'elsewhere' 
 
 const SAVE_AFTER_MS = 350;
 const TRY_AGAIN_MS = 2500;
+/** Documents in one request: an import of ten thousand goes out in portions, each all or nothing. */
+const SENT_AT_ONCE = 400;
 
 @Injectable({ providedIn: 'root' })
 export class Documents {
@@ -200,12 +202,16 @@ export class Documents {
 
   private async save(): Promise<void> {
     if (this.saving || this.talk.value.kind === 'elsewhere') return;
-    const sent = toSend(this.page.value);
+    const sent = toSend(this.page.value, SENT_AT_ONCE);
     if (sent.length === 0 && this.talk.value.kind === 'well') return;
     this.saving = true;
     try {
       if (sent.length === 0) this.take(await firstValueFrom(this.api.loadAll()));
-      else this.step(acknowledged(this.page.value, sent, await firstValueFrom(this.api.save(sent))));
+      else {
+        const answers = await firstValueFrom(this.api.save(sent));
+        // The page as it is now: what was edited while the request was under way is in it.
+        this.step(acknowledged(this.page.value, sent, answers));
+      }
       this.keptAt.next(Date.now());
       this.talk.next({ kind: 'well' });
       void this.drafts.keepCopy(sent.flatMap((s): Stored[] => {
@@ -213,7 +219,8 @@ export class Documents {
         return now ? [{ ...now, savedAt: '' }] : [];
       }));
       if (this.page.value.dirty.size === 0) await this.adopt();
-      if (toSend(this.page.value).length > 0) this.edits.next();
+      if (sent.length === SENT_AT_ONCE) setTimeout(() => void this.save());
+      else if (toSend(this.page.value, 1).length > 0) this.edits.next();
     } catch (error) {
       this.failed(error, sent);
     } finally {

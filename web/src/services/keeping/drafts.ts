@@ -69,11 +69,11 @@ export class Drafts {
     await this.writing;
     const step = (await this.db)?.transaction('drafts', 'readwrite');
     if (!step) return;
-    for (const { key, serial } of list) {
+    await Promise.all(list.map(async ({ key, serial }) => {
       const at = `${folder} ${this.tab} ${key}`;
       const kept = await step.store.get(at);
       if (kept && kept.serial <= serial) await step.store.delete(at);
-    }
+    }));
     await step.done;
   }
 

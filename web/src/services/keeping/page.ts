@@ -76,9 +76,14 @@ export function edited(page: Page, edits: readonly Edited[]): Step {
   return { page: { ...page, held, dirty, serial }, put, drop: [] };
 }
 
-/** What is owed and may be sent. */
-export function toSend(page: Page): readonly ChangeRequest[] {
-  return [...page.dirty.keys()].filter((key) => !page.conflicts.has(key)).map((key) => requestOf(page.held.get(key)!));
+/** What is owed and may be sent, the first of it: more in one go would hold up the page while it is written out. */
+export function toSend(page: Page, most = Infinity): readonly ChangeRequest[] {
+  const sent: ChangeRequest[] = [];
+  for (const key of page.dirty.keys()) {
+    if (sent.length >= most) break;
+    if (!page.conflicts.has(key)) sent.push(requestOf(page.held.get(key)!));
+  }
+  return sent;
 }
 
 /** Only what has not been edited again since it was sent is clean. */
@@ -88,10 +93,11 @@ export function acknowledged(page: Page, sent: readonly ChangeRequest[], answers
   const unanswered = new Map(page.unanswered);
   const put: Draft[] = [];
   const drop: DropDraft[] = [];
+  const asSent = new Map(sent.map((s) => [keyOf(s), s]));
   for (const { kind, id, revision } of answers) {
     const key = keyOf({ kind, id });
     const now = held.get(key);
-    const was = sent.find((s) => s.kind === kind && s.id === id);
+    const was = asSent.get(key);
     if (!now || !was) continue;
     held.set(key, { ...now, revision });
     unanswered.delete(key);
