@@ -1,9 +1,8 @@
 /** Documents: all at once, one, and a group of changes saved together or not at all. */
 import { json, Router } from 'express';
-import { changes, DOCUMENT_KINDS, readWith, type ChangeRequest, type DocumentKind, type Fault } from '@tide-pebble/core';
+import { changes, DOCUMENT_KINDS, readWith, weighJson, type ChangeRequest, type DocumentKind, type Fault } from '@tide-pebble/core';
 import { BadRequest, NotFound } from '../problem';
 import { readBody, type Store } from '../store/openStore';
-import { weighJson } from '../unpack/limits';
 
 export function documentRoutes(store: Store): Router {
   const router = Router();

@@ -1,7 +1,9 @@
 import { strToU8, zipSync } from 'fflate';
-import { backupList, backupLook, readWith, storedList } from '@tide-pebble/core';
-import { LIMITS, weighJson } from '../unpack/limits';
-import { Bench, item, save } from '../testing';
+import { backupList, backupLook, readWith, storedList, weighJson } from '@tide-pebble/core';
+import { LIMITS } from '../unpack/limits';
+import request from 'supertest';
+import { makeApp } from '../app';
+import { Bench, item, NOW, save } from '../testing';
 
 const project = (documents: unknown, more: object = {}): string => JSON.stringify({ format: 'tide-pebble-backup', version: 1, savedAt: '2026-06-01T08:00:00.000Z', documents, ...more });
 const packed = (text: string): Buffer => Buffer.from(zipSync({ 'project.json': strToU8(text) }));
@@ -113,6 +115,25 @@ describe('another folder on the same address', () => {
     const other = new Bench();
     expect(other.store.identity).not.toBe(before);
     other.end();
+    bench.end();
+  });
+});
+
+describe('a full disk', () => {
+  it('is said as such, and nothing is half written: another try when there is room goes through', async () => {
+    const bench = new Bench();
+    const { save: real } = bench.store;
+    let full = true;
+    const store = { ...bench.store, save: (changes: Parameters<typeof real>[0]) => {
+      if (full) throw Object.assign(new Error('database or disk is full'), { code: 'SQLITE_FULL' });
+      return real(changes);
+    } };
+    const http = () => request(makeApp({ store, backups: bench.backups, purpose: 'own', page: null, now: () => NOW }));
+    const answer = await http().post('/api/changes').send({ changes: [save('a', 0)] });
+    expect([answer.status, answer.body.title]).toEqual([507, 'Disk full']);
+    expect(bench.store.isEmpty()).toBeTrue();
+    full = false;
+    expect((await http().post('/api/changes').send({ changes: [save('a', 0)] })).status).toBe(200);
     bench.end();
   });
 });

@@ -1,10 +1,9 @@
 /** Rig files in and out: the open form of one rig with all it needs. */
 import { randomUUID } from 'node:crypto';
 import { json, Router } from 'express';
-import { adoptRigFile, faultLine, readRigFile, rigFileOf, type BodyOf, type DocumentKind } from '@tide-pebble/core';
+import { adoptRigFile, faultLine, readRigFile, rigFileOf, weighJson, type BodyOf, type DocumentKind } from '@tide-pebble/core';
 import { BadRequest, NotFound } from '../problem';
 import type { Store } from '../store/openStore';
-import { weighJson } from '../unpack/limits';
 
 export function rigFileRoutes(store: Store): Router {
   const router = Router();

@@ -1,9 +1,9 @@
 /** A backup's zip to its documents and pictures: streamed, so that a small file that unpacks to a large one is let go of in time. */
 import { Unzip, UnzipInflate, UnzipPassThrough } from 'fflate';
-import { backup, readWith, type Backup, type Fault } from '@tide-pebble/core';
+import { backup, readWith, TooMuch, weighJson, type Backup, type Fault } from '@tide-pebble/core';
 import { BadRequest } from '../problem';
 import { readBody } from '../store/openStore';
-import { LIMITS, TooMuch, weighJson } from './limits';
+import { LIMITS } from './limits';
 
 export const ENTRY = 'project.json';
 const PHOTO = /^photos\/[0-9a-f]{64}\.(jpg|png|webp)$/;

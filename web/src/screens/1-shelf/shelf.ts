@@ -4,7 +4,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { adoptRigFile, faultLine, FAMILIES, parseRigFile, rigFileOf, USUAL_HANDS, type DocumentKind, type Family, type PastSave, type RigDocument } from '@tide-pebble/core';
+import { adoptRigFile, faultLine, FAMILIES, parseRigFile, rigFileOf, USUAL_HANDS, weighJson, type DocumentKind, type Family, type PastSave, type RigDocument } from '@tide-pebble/core';
 import { map } from 'rxjs';
 import { Documents } from '../../services/keeping/documents';
 import { NewRig } from '../../services/new-rig';
@@ -17,6 +17,9 @@ import { QuantityField } from '../../ui/quantity-field';
 import { KIND_WORDS } from '../../ui/kind-words';
 import { chosenFile } from './chosen-file';
 import { RigCard } from './rig-card';
+
+/** A rig with its kit is some hundred kilobytes; with a printed part in it some megabytes. */
+const RIG_FILE_AT_MOST = 16 * 1024 * 1024;
 
 @Component({
   selector: 'tp-shelf',
@@ -96,7 +99,14 @@ export class Shelf {
   protected async import(event: Event): Promise<void> {
     const file = chosenFile(event);
     if (!file) return;
-    const read = parseRigFile(await file.text());
+    if (file.size > RIG_FILE_AT_MOST) return this.fault.set(`${file.name} was not taken in: it is larger than ${RIG_FILE_AT_MOST / 1024 / 1024} MB, which no rig file is.`);
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    try {
+      weighJson(bytes);
+    } catch (error) {
+      return this.fault.set(`${file.name} was not taken in. ${error instanceof Error ? error.message : ''}`);
+    }
+    const read = parseRigFile(new TextDecoder().decode(bytes));
     if (!read.ok) return this.fault.set(`${file.name} was not taken in. ${read.faults.slice(0, 3).map(faultLine).join('; ')}.`);
     this.fault.set('');
     const documents = adoptRigFile(read.value, (kind, id) => this.documents.get(kind, id), () => crypto.randomUUID());

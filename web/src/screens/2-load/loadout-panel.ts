@@ -2,12 +2,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, output } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
-import { mdiChevronDown, mdiChevronUp, mdiContentCopy, mdiDeleteOutline, mdiPlus } from '@mdi/js';
+import { mdiChevronDown, mdiChevronUp, mdiContentCopy, mdiDeleteOutline, mdiHistory, mdiPlus } from '@mdi/js';
 import { figure, itemFigures, say, type Loadout, type Mounted, type Phrase } from '@tide-pebble/core';
 import { LoadBench } from '../../services/load-bench';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
+import { Dialogs } from '../../ui/dialogs';
+import type { WhoseSaves } from '../../ui/earlier-saves';
 import { FigurePipe, SayPipe } from '../../ui/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { Notices } from '../../ui/notices';
@@ -26,11 +28,12 @@ export class LoadoutPanel {
   protected readonly pointer = inject(Pointer);
   protected readonly units = inject(Units).now;
   private readonly notices = inject(Notices);
+  private readonly dialogs = inject(Dialogs);
   protected readonly rig = toSignal(inject(Workspace).rig$, { initialValue: null });
   readonly picked = model<string | null>(null);
   /** The item whose sheet is wanted. */
   readonly opened = output<string>();
-  protected readonly icons = { add: mdiPlus, remove: mdiDeleteOutline, copy: mdiContentCopy, open: mdiChevronDown, close: mdiChevronUp };
+  protected readonly icons = { add: mdiPlus, remove: mdiDeleteOutline, copy: mdiContentCopy, earlier: mdiHistory, open: mdiChevronDown, close: mdiChevronUp };
 
   /** The tree in the order it is built, each row as deep as it stands. */
   protected readonly rows = computed(() => {
@@ -70,6 +73,11 @@ export class LoadoutPanel {
   protected remove(loadout: Loadout): void {
     this.load.removeLoadout(loadout);
     this.notices.sayWithUndo(`${loadout.name} is deleted.`);
+  }
+
+  protected async earlier({ id, name }: Loadout): Promise<void> {
+    const data: WhoseSaves = { kind: 'loadout', id, name };
+    await this.dialogs.open(() => import('../../ui/earlier-saves').then((m) => m.EarlierSaves), { data, width: '720px' });
   }
 
   protected mount(loadout: Loadout, item: string): void {

@@ -1,6 +1,6 @@
 /** All documents of the data folder: read, edited with undo, saved by themselves, and kept here while the server is away. */
 import { inject, Injectable } from '@angular/core';
-import { readWith, BODY_SCHEMAS, type BodyOf, type ChangeRequest, type Damaged, type DocumentKind, type Problem, type RestoreWay, type Stored, type StoredList } from '@tide-pebble/core';
+import { readWith, BODY_SCHEMAS, DOCUMENT_KINDS, type BodyOf, type ChangeRequest, type Damaged, type DocumentKind, type Problem, type RestoreWay, type Stored, type StoredList } from '@tide-pebble/core';
 import { BehaviorSubject, combineLatest, debounceTime, distinctUntilChanged, firstValueFrom, map, Subject, type Observable } from 'rxjs';
 import { Api, Refused, ServerAway, type BackupFrom } from './api';
 import { Drafts } from './drafts';
@@ -67,7 +67,7 @@ export class Documents {
   }
 
   all<K extends DocumentKind>(kind: K): readonly BodyOf[K][] {
-    return [...this.page.value.held.values()].filter((e) => e.kind === kind && e.body !== null).map((e) => e.body as BodyOf[K]);
+    return bodiesByKind(this.page.value.held).get(kind) as readonly BodyOf[K][];
   }
 
   /**
@@ -244,6 +244,17 @@ export class Documents {
     this.talk.next({ kind: error instanceof ServerAway ? 'away' : 'full' });
     setTimeout(() => void this.save(), TRY_AGAIN_MS);
   }
+}
+
+/** What there is of each kind, worked out once a state: every list asks for it. */
+const grouped = new WeakMap<Page['held'], ReadonlyMap<DocumentKind, readonly unknown[]>>();
+function bodiesByKind(held: Page['held']): ReadonlyMap<DocumentKind, readonly unknown[]> {
+  const before = grouped.get(held);
+  if (before) return before;
+  const made = new Map<DocumentKind, unknown[]>(DOCUMENT_KINDS.map((kind) => [kind, []]));
+  for (const { kind, body } of held.values()) if (body !== null) made.get(kind)!.push(body);
+  grouped.set(held, made);
+  return made;
 }
 
 /** HTTP: insufficient storage. */

@@ -2,10 +2,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { mdiChevronLeft, mdiContentCopy, mdiDeleteOutline } from '@mdi/js';
+import { mdiChevronLeft, mdiContentCopy, mdiDeleteOutline, mdiHistory } from '@mdi/js';
 import { type KitItem } from '@tide-pebble/core';
 import { remeasured, resultsOf, type MethodFound } from '@tide-pebble/core/measuring';
 import { LoadBench } from '../../../services/load-bench';
+import { Dialogs } from '../../../ui/dialogs';
+import type { WhoseSaves } from '../../../ui/earlier-saves';
 import { Icon } from '../../../ui/icon';
 import { Notices } from '../../../ui/notices';
 import { StageLayout } from '../../../ui/stage-layout';
@@ -20,8 +22,6 @@ import { PointsEditor } from './points-editor';
 import { ScalePanel } from './scale-panel';
 import { StatesEditor } from './states-editor';
 
-
-
 @Component({
   selector: 'tp-item-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -33,9 +33,10 @@ export class ItemSheet {
   private readonly load = inject(LoadBench);
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
+  private readonly dialogs = inject(Dialogs);
   /** The item's id, from the address. */
   readonly id = input.required<string>();
-  protected readonly icons = { back: mdiChevronLeft, copy: mdiContentCopy, remove: mdiDeleteOutline };
+  protected readonly icons = { back: mdiChevronLeft, copy: mdiContentCopy, remove: mdiDeleteOutline, earlier: mdiHistory };
   protected readonly item = computed(() => this.load.kit().get(this.id()) ?? null);
   protected readonly results = computed(() => {
     const item = this.item();
@@ -47,6 +48,11 @@ export class ItemSheet {
   /** A change of the box or foot is followed by all that was read from its faces. */
   protected change(change: ItemChange): void {
     this.load.changeItem(this.id(), (item) => remeasured(change(item)));
+  }
+
+  protected async earlier({ id, name }: KitItem): Promise<void> {
+    const data: WhoseSaves = { kind: 'kit', id, name };
+    await this.dialogs.open(() => import('../../../ui/earlier-saves').then((m) => m.EarlierSaves), { data, width: '720px' });
   }
 
   protected copy(item: KitItem): void {
