@@ -34,7 +34,7 @@ await Promise.all([
 
 await build();
 // The short form of the long runs; `npm run soak` has them in full.
-for (const [name, runs] of [['kills', 15], ['fuzz', 1500], ['day', 12]]) await check(`soak: ${name}`, ['node', '--import', 'tsx', `e2e/soak/${name}.ts`, '--runs', `${runs}`]);
+for (const [name, runs] of [['kills', 15], ['fuzz', 1500], ['day', 24]]) await check(`soak: ${name}`, ['node', '--import', 'tsx', `e2e/soak/${name}.ts`, '--runs', `${runs}`]);
 rmSync(results, { force: true });
 const browser = await run('browser', ['npx', 'playwright', 'test', '-c', 'e2e/playwright.config.ts']);
 if (existsSync(results)) {
