@@ -63,9 +63,10 @@ export function tried(on: TriedOn, before: readonly Judgement[], finding: Pick<F
   return { ...made, helps, cures, brings, trimAfter: all.length > brings.length, stops: all.some((f) => f.severity === 'stop') };
 }
 
-/** Whether a fix that a check has worked out may be offered: it helps, and brings nothing that a trim would not mend. Kit to be mounted is always told. */
+/** Whether a fix that a check has worked out may be offered: it helps, and brings nothing as grave that a trim would not mend. Kit to be mounted is always told. */
 export function mayOffer(on: TriedOn, before: readonly Judgement[], finding: Judgement, changes: readonly Change[]): boolean {
   if (changes.some((c) => c.kind === 'mount')) return true;
   const found = tried(on, before, finding, changes);
-  return found !== null && found.helps && found.brings.length === 0 && !found.stops;
+  // One fault for a lesser one is a gain; for the same again it is none.
+  return found !== null && found.helps && !found.stops && found.brings.every((b) => GRAVE[b.severity] < GRAVE[finding.severity]);
 }
