@@ -6,14 +6,14 @@
 import { sourceWords, type Vec3 } from '../0-base';
 import { addScaledSums, addSums, NO_SUMS, scaleSums, type Sums } from '../1-load';
 import { bodiesBeyond, pivotAt, placedPieces, valuesInOrder, type AdjusterValues } from '../2-frame';
-import type { TrimOutcome } from '../3-balance';
+import { massId, type TrimOutcome } from '../3-balance';
 import { workpiece } from '../derive';
 import type { BinItem, KitItem, Loadout, LogEntry, RigDocument } from '../model';
 import { movesBetween, type Move } from '../setUpsFor';
 import { likeliest, type Wrong } from './likeliest';
 import { nextSetUp } from './nextSetUp';
 import { observations, shortestDrop } from './readings';
-import { asLearned, figuresOf, fromHere, hangingAt, LEFT_OUT, LEFT_OUT_IDS, massUnder, withUnsureLoad, type At, type Figure } from './unsure';
+import { asLearned, figuresOf, fromHere, hangingAt, isWeighed, LEFT_OUT, LEFT_OUT_IDS, massUnder, withUnsureLoad, type At, type Figure } from './unsure';
 
 export interface LearnInput {
   readonly rig: Pick<RigDocument, 'design' | 'wants' | 'hands'>;
@@ -40,7 +40,7 @@ export interface Learned {
   readonly kind: 'learned';
   /** What moved most first; only what moved by three tenths of its spread or more. */
   readonly lessons: readonly Lesson[];
-  /** Moved by more than two of its spreads, or a mass by more than a tenth: it may be wrong and not only unsure; null when nothing is. */
+  /** Moved by more than two of its spreads, or a mass by more than a tenth: it may be wrong and not only unsure; never what was weighed. Null when nothing is. */
   readonly suspect: Lesson | null;
   /** What no figure of the model explains: the mass centre lies off by this much besides, m. */
   readonly unexplained: Vec3;
@@ -86,12 +86,15 @@ export function learnFrom({ rig, loadout, kit, bin, values, entries }: LearnInpu
     if (seen.mass !== undefined && Math.abs(seen.mass - whole) > FAR_OFF * whole) return { kind: 'cannotBe', reading: i, why: 'mass' };
   }
   for (const [i, { seen }] of entries.entries()) if (seen.dropTimes.some((t) => t < shortestDrop(sets[i]!.base))) return { kind: 'cannotBe', reading: i, why: 'drop' };
-  const ways: readonly Wrong[] = [...figures.map((f, i) => ({ which: [i], wider: wrongBy(f, now) })), { which: LEFT_OUT.map((_, axis) => figures.length + axis), wider: LEFT_OUT_WIDER }];
+  const weighed = new Set([now, ...sets].flatMap((s) => s.bodies.filter(isWeighed).map((b) => massId(b.source))));
+  const mayBeWrong = figures.flatMap((f, i) => (weighed.has(f.id) || isMaterial(f) ? [] : [i]));
+  const ways: readonly Wrong[] = [...mayBeWrong.map((i) => ({ which: [i], wider: wrongBy(figures[i]!, now) })), { which: LEFT_OUT.map((_, axis) => figures.length + axis), wider: LEFT_OUT_WIDER }];
   const { off, covariance, wrong } = likeliest(read, ways);
   const unsure = changesAt(now);
   const learned = unsure.reduce((sum, c, i) => addSums(sum, scaleSums(c, off[i]!)), now.base);
   const lessons = figures.map((f, i): Lesson => ({ source: f.source, words: sourceWords(f.source), owner: f.owner, spreads: off[i]!, mass: massOf(f, now, off[i]!, Math.sqrt(covariance[i]![i]!)) })).filter((l) => Math.abs(l.spreads) >= TOLD_FROM).sort((a, b) => Math.abs(b.spreads) - Math.abs(a.spreads));
-  const suspect = wrong === null || !figures[wrong] ? lessons.find(isFarOff) : lessons.find((l) => l.source === figures[wrong]!.source);
+  const plainlyWrong = wrong === null ? undefined : figures[mayBeWrong[wrong] ?? -1];
+  const suspect = plainlyWrong ? lessons.find((l) => l.source === plainlyWrong.source) : lessons.find((l) => isFarOff(l) && !(l.mass && weighed.has(massId(l.source))));
   const better = asLearned(assembly, new Map(ids.map((id, i) => [id, off[i]!])));
   // What no figure of the rig tells: what was left out, and what is not straight in two figures at once.
   const here = pivotAt(assembly.rig, pivot, valuesInOrder(assembly.rig, values));
@@ -111,9 +114,11 @@ const isFarOff = ({ spreads, mass }: Lesson): boolean => Math.abs(spreads) > SUS
 /** How far the mass centre goes along an axis for one unit of a change, m. */
 const placeOf = (change: Sums, whole: Sums, axis: number): number => (change.first[axis]! - (whole.first[axis]! / whole.mass) * change.mass) / whole.mass;
 
-/** By how many of its spreads a figure is off when it is simply wrong: a mass by a good part of itself. No material is: its spread is of all there are. */
+/** No material is plainly wrong: its spread is of all there are. */
+const isMaterial = ({ source }: Figure): boolean => source.startsWith('density of ');
+
+/** By how many of its spreads a figure is off when it is simply wrong: a mass by a good part of itself. */
 function wrongBy(figure: Figure, now: At): number {
-  if (figure.source.startsWith('density of ')) return 1;
   const mass = massOf(figure, now, 0, 0);
   const perSpread = now.changes.get(figure.id)?.mass ?? 0;
   return mass ? Math.max(1, (WRONG_PART * mass.from) / perSpread) : WRONG_SPREADS;

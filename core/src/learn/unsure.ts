@@ -22,10 +22,15 @@ export interface At {
 export const LEFT_OUT: Vec3 = [0.0015, 0.001, 0.001];
 export const LEFT_OUT_IDS: readonly string[] = ['left out ahead', 'left out left', 'left out above'];
 
-/** What is typed of a camera is of it bare: a battery, a cap, a cable may be on it besides. Its masses are sure to this part only. */
+/** A scale tells a mass to better than this part of it; what is known less well came from a list, or was guessed. */
+const WEIGHED_TO = 0.01;
+/** What was weighed is not what is wrong: something that hangs with it and was left off the list may be. */
+export const isWeighed = ({ massFrom, mass, massSpread }: FlatBody): boolean => massFrom === 'measured' && massSpread <= WEIGHED_TO * mass;
+
+/** What a list says of a camera is of it bare: a battery, a cap, a cable may be on it besides. Unless weighed, it is sure to this part only. */
 const LOAD_SURE_TO = 0.1;
 export function withUnsureLoad(assembly: Assembly): Assembly {
-  return { ...assembly, pieces: assembly.pieces.map((p) => (p.isLoad ? { ...p, flat: { ...p.flat, massSpread: Math.max(p.flat.massSpread, LOAD_SURE_TO * p.flat.mass) } } : p)) };
+  return { ...assembly, pieces: assembly.pieces.map((p) => (p.isLoad && !isWeighed(p.flat) ? { ...p, flat: { ...p.flat, massSpread: Math.max(p.flat.massSpread, LOAD_SURE_TO * p.flat.mass) } } : p)) };
 }
 
 /** What hangs with the adjusters so: its sums about the pivot there, and all that is unsure of them. */
