@@ -3,11 +3,14 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { changedLoadout, KIT_CLASSES, loadFindings, newItem, placeItems, placeLoad, type KitClass, type KitItem, type Loadout, type LoadoutChange, type Mounted, type Quantity } from '@tide-pebble/core';
 import { coverageOf, lensCones, weighedAs } from '@tide-pebble/core/measuring';
+import { map } from 'rxjs';
 import { Documents } from './keeping/documents';
 import { Workspace } from './workspace';
 
 /** A kitchen scale counts in grams unless the maker says otherwise. */
 const USUAL_STEP = 0.001;
+/** In the order things are mounted. */
+const RANK: ReadonlyMap<KitClass, number> = new Map(KIT_CLASSES.map((kind, i) => [kind, i]));
 /** Made once: `localeCompare` makes one of these for each pair. */
 const BY_NAME = new Intl.Collator();
 const newEntryId = (): string => `on-${crypto.randomUUID().slice(0, 8)}`;
@@ -21,8 +24,8 @@ export class LoadBench {
 
   readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map<string, KitItem>() as ReadonlyMap<string, KitItem> });
   readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
-  /** In the order things are mounted, then by name. */
-  readonly kitList = computed(() => [...this.kit().values()].sort((a, b) => KIT_CLASSES.indexOf(a.class) - KIT_CLASSES.indexOf(b.class) || BY_NAME.compare(a.name, b.name)));
+  /** In the order things are mounted, then by name: sorted as the kit changes, so that of ten thousand drawing need not wait for it. */
+  readonly kitList = toSignal(this.workspace.kit$.pipe(map((kit): readonly KitItem[] => [...kit.values()].sort((a, b) => RANK.get(a.class)! - RANK.get(b.class)! || BY_NAME.compare(a.name, b.name)))), { initialValue: [] });
   readonly loadout = computed<Loadout | null>(() => {
     const all = this.loadouts();
     return all.find((l) => l.id === this.wanted()) ?? all.find((l) => l.id === this.rig()?.loadout) ?? all[0] ?? null;

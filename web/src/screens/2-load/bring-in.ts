@@ -119,8 +119,11 @@ export class BringIn implements OnDestroy {
     const edits = this.rows().flatMap(({ kind, row }) => (row.body && (row.standing === 'new' || row.standing === 'changes') ? [{ kind, id: row.body.id, body: row.body }] : []));
     if (edits.length === 0) return;
     this.documents.commit(`bringing in ${this.name()}`, edits, null, true);
-    this.notices.sayWithUndo(`${edits.length} brought in.`);
-    this.dialog.close();
+    // In a task of its own: taking up thousands is enough for one.
+    setTimeout(() => {
+      this.notices.sayWithUndo(`${edits.length} brought in.`);
+      this.dialog.close();
+    });
   }
 
   private start(source: TableInput['source'], name: string): void {

@@ -35,18 +35,23 @@ export class KitList {
   protected readonly rowHeight = 45;
   protected readonly search = signal('');
 
-  /** Worked out when the kit changes, not with each letter typed. */
-  private readonly all = computed(() => {
+  private readonly used = computed(() => {
     const used = new Map<string, number>();
     for (const l of this.load.loadouts()) for (const id of new Set(l.items.map((m) => m.item))) used.set(id, (used.get(id) ?? 0) + 1);
-    return this.load.kitList().map((item) => new Row(item, used.get(item.id) ?? 0));
+    return used;
   });
-  protected readonly rows = computed(() => {
+  protected readonly items = computed(() => {
     const words = this.search().trim().toLowerCase().split(/\s+/).filter(Boolean);
-    return words.length === 0 ? this.all() : this.all().filter((row) => words.every((w) => row.words.includes(w)));
+    return words.length === 0 ? this.load.kitList() : this.load.kitList().filter((item) => words.every((w) => wordsOf(item).includes(w)));
   });
 
-  protected readonly byId = (_: number, row: Row): string => row.item.id;
+  protected readonly byId = (_: number, item: KitItem): string => item.id;
+  protected timesUsed = (item: KitItem): number => this.used().get(item.id) ?? 0;
+  protected readonly figuresOf = kept(itemFigures);
+  protected readonly measuredOf = kept((item) => {
+    const axes = axesKnown(item).filter(Boolean).length;
+    return axes === 0 ? 'centre guessed' : axes === 3 ? 'balanced' : `balanced along ${axes}`;
+  });
 
   protected add(): void {
     const kind: KitClass = this.load.kitList().some((k) => k.class === 'camera') ? 'other' : 'camera';
@@ -65,24 +70,18 @@ export class KitList {
   protected async takeOut(form: 'kit' | 'loadouts' | 'json'): Promise<void> {
     await this.files.takeOut(form);
   }
-
 }
 
-/** One item's row; its figures are worked out when it is first drawn: ten thousand at once would hold up the page. */
-class Row {
-  readonly words: string;
-  private known: ReturnType<typeof itemFigures> | null = null;
-
-  constructor(readonly item: KitItem, readonly used: number) {
-    this.words = `${item.name.toLowerCase()} ${item.class}`;
-  }
-
-  get figures(): ReturnType<typeof itemFigures> {
-    return (this.known ??= itemFigures(this.item));
-  }
-
-  get measured(): string {
-    const axes = axesKnown(this.item).filter(Boolean).length;
-    return axes === 0 ? 'centre guessed' : axes === 3 ? 'balanced' : `balanced along ${axes}`;
-  }
+/** Worked out for an item when it is first asked for: of ten thousand at once it would hold up the page. */
+function kept<T extends object | string>(of: (item: KitItem) => T): (item: KitItem) => T {
+  const known = new WeakMap<KitItem, T>();
+  return (item) => {
+    const before = known.get(item);
+    if (before !== undefined) return before;
+    const now = of(item);
+    known.set(item, now);
+    return now;
+  };
 }
+
+const wordsOf = kept((item) => `${item.name.toLowerCase()} ${item.class}`);

@@ -53,6 +53,31 @@ describe('documents', () => {
     (await request('/api/changes')).flush({ saved: [{ kind: 'kit', id: 'a', revision: 2 }] });
   });
 
+  for (const [after, act, left] of [
+    ['with an edit right after it', (d: Documents) => d.commit('one more', [{ kind: 'kit', id: 'b', body: { ...item('Plover'), id: 'b' } }]), 2501],
+    ['taken back right after it', (d: Documents) => d.undo(), 0],
+    ['with the page left right after it', () => dispatchEvent(new Event('pagehide')), 2500],
+  ] as const) {
+    it(`takes up thousands task by task, as one step, ${after}`, async () => {
+      const documents = open();
+      (await request('/api/documents')).flush({ folder: 'f1', damaged: [], documents: [] });
+      await reached(documents.state$, 'kept');
+      const shown: number[] = [];
+      documents.list$('kit').subscribe((list) => shown.push(list.length));
+      documents.commit('bringing in', Array.from({ length: 2500 }, (_, n) => ({ kind: 'kit' as const, id: `k${n}`, body: { ...item(`Item ${n}`), id: `k${n}` } })));
+      expect(drafts.kept.size).toBeLessThan(2500);
+      act(documents);
+      if (left > 0) expect(drafts.kept.size).toBe(left);
+      await until(() => shown.at(-1) === left, `${left} shown`);
+      expect(documents.all('kit')).toHaveSize(left);
+      expect(shown.filter((n) => n > 0 && n < 2500)).toEqual([]);
+      if (left === 2500) {
+        documents.undo();
+        await until(() => shown.at(-1) === 0, 'all taken back');
+      }
+    });
+  }
+
   it('keeps what is typed while the server is away, and sends it when it is back', async () => {
     const documents = open();
     (await request('/api/documents')).flush({ folder: 'f1', damaged: [], documents: [stored(1, 'Heron')] });

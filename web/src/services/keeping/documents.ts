@@ -26,6 +26,8 @@ type Talk = { readonly kind: 'loading' | 'well' | 'away' | 'full' | 'elsewhere' 
 
 const SAVE_AFTER_MS = 350;
 const TRY_AGAIN_MS = 2500;
+/** Edits taken up in one task. */
+const WRITTEN_AT_ONCE = 1000;
 /** Documents in one request: an import of ten thousand goes out in portions, each all or nothing. */
 const SENT_AT_ONCE = 400;
 
@@ -34,6 +36,10 @@ export class Documents {
   private readonly api = inject(Api);
   private readonly drafts = inject(Drafts);
   private readonly folder = inject(HeldFolder);
+  /** Edited, and not yet in the page. */
+  private left: readonly Edit[] = [];
+  /** As it is; `page` is what is shown of it. */
+  private now: Page = NO_PAGE;
   private readonly page = new BehaviorSubject<Page>(NO_PAGE);
   private readonly talk = new BehaviorSubject<Talk>({ kind: 'loading' });
   private readonly keptAt = new BehaviorSubject<number | null>(null);
@@ -49,6 +55,8 @@ export class Documents {
 
   constructor() {
     this.edits.pipe(debounceTime(SAVE_AFTER_MS)).subscribe(() => void this.save());
+    // Before the drafts are written for the last time.
+    addEventListener('pagehide', () => this.writeLeft(), { capture: true });
     void this.load();
   }
 
@@ -63,11 +71,11 @@ export class Documents {
   }
 
   get<K extends DocumentKind>(kind: K, id: string): BodyOf[K] | null {
-    return (this.page.value.held.get(keyOf({ kind, id }))?.body as BodyOf[K] | undefined) ?? null;
+    return (this.now.held.get(keyOf({ kind, id }))?.body as BodyOf[K] | undefined) ?? null;
   }
 
   all<K extends DocumentKind>(kind: K): readonly BodyOf[K][] {
-    return bodiesByKind(this.page.value.held).get(kind) as readonly BodyOf[K][];
+    return bodiesByKind(this.now.held).get(kind) as readonly BodyOf[K][];
   }
 
   /**
@@ -79,6 +87,7 @@ export class Documents {
       const found = body === null ? null : readWith(BODY_SCHEMAS[kind] as Parameters<typeof readWith>[0], body);
       if (found && !found.ok) throw new Error(`${kind} ${id}: ${found.faults[0]?.path} ${found.faults[0]?.message}`);
     }
+    this.writeLeft();
     this.record(label, edits, merge);
     this.write(edits);
   }
@@ -101,28 +110,29 @@ export class Documents {
 
   /** Answers a conflict: mine over theirs, or theirs taken (which undo turns back). */
   settle(keep: 'mine' | 'theirs'): void {
-    const { conflicts } = this.page.value;
+    const { conflicts } = this.now;
     if (keep === 'theirs') {
-      const theirs = [...conflicts].map(([key, stored]) => ({ kind: this.page.value.held.get(key)!.kind, id: this.page.value.held.get(key)!.id, body: stored?.body ?? null }));
+      const theirs = [...conflicts].map(([key, stored]) => ({ kind: this.now.held.get(key)!.kind, id: this.now.held.get(key)!.id, body: stored?.body ?? null }));
       this.record('taking the other version', theirs, null);
     }
-    this.step(settled(this.page.value, keep, [...conflicts.keys()]));
+    this.step(settled(this.now, keep, [...conflicts.keys()]));
     void this.save();
   }
 
   /** Puts a backup in place of everything, or beside it. What was here is undone back to, and kept as a backup by the server. */
   async restore(from: BackupFrom, way: RestoreWay): Promise<void> {
+    this.writeLeft();
     await this.save();
-    if (this.saving || this.page.value.dirty.size > 0) throw new Error('What you typed last is not kept by the server yet. Try again when it is.');
+    if (this.saving || this.now.dirty.size > 0) throw new Error('What you typed last is not kept by the server yet. Try again when it is.');
     this.saving = true;
     try {
-      const before = this.page.value;
+      const before = this.now;
       const list = await firstValueFrom(this.api.restore(from, way));
       this.take(list);
-      const held = new Map(this.page.value.held);
+      const held = new Map(this.now.held);
       // What the backup does not have stands deleted one save further on, so that undo can bring it back.
       for (const [key, was] of before.held) if (!held.has(key)) held.set(key, { ...was, revision: was.revision + 1, body: null });
-      this.page.next({ ...this.page.value, held });
+      this.show({ ...this.now, held });
       const after = [...held.values()].filter((h) => before.held.get(keyOf(h))?.body !== h.body).map(({ kind, id, body }) => ({ kind, id, body }));
       const changed = after.filter(({ kind, id, body }) => JSON.stringify(before.held.get(keyOf({ kind, id }))?.body ?? null) !== JSON.stringify(body));
       this.history.next(recorded(this.history.value, { label: 'restoring a backup', before: bodies(before, changed), after: changed, merge: null, at: Date.now() }));
@@ -130,7 +140,7 @@ export class Documents {
     } finally {
       this.saving = false;
     }
-    if (this.page.value.dirty.size > 0) this.edits.next();
+    if (this.now.dirty.size > 0) this.edits.next();
   }
 
   /** Puts an earlier save of a document back, as an edit that can be undone. */
@@ -142,7 +152,7 @@ export class Documents {
 
   /** What was typed on this address for another folder, and is still only in this browser. */
   ofOtherFolders(): Promise<readonly ChangeRequest[]> {
-    return this.page.value.folder === '' ? Promise.resolve([]) : this.drafts.ofOthers(this.page.value.folder);
+    return this.now.folder === '' ? Promise.resolve([]) : this.drafts.ofOthers(this.now.folder);
   }
 
   /** Brings that in here as edits, or lets go of it. */
@@ -151,21 +161,56 @@ export class Documents {
       const newest = new Map((await this.ofOtherFolders()).map((d) => [keyOf(d), { kind: d.kind, id: d.id, body: d.body ?? null }]));
       this.commit('bringing in what was typed for another folder', [...newest.values()]);
     }
-    await this.drafts.forgetOthers(this.page.value.folder);
+    await this.drafts.forgetOthers(this.now.folder);
   }
 
   private record(label: string, edits: readonly Edit[], merge: string | null): void {
-    this.history.next(recorded(this.history.value, { label, before: bodies(this.page.value, edits), after: edits, merge, at: Date.now() }));
+    this.history.next(recorded(this.history.value, { label, before: bodies(this.now, edits), after: edits, merge, at: Date.now() }));
   }
 
+  /** At once; of an import of thousands only the first portion, the rest task by task, and shown when all of it is there. */
   private write(edits: readonly Edit[]): void {
-    this.step(edited(this.page.value, edits));
+    this.writeLeft();
+    this.left = edits;
+    this.writePortion();
+  }
+
+  private writePortion(): void {
+    if (this.left.length === 0) return;
+    const portion = this.left.slice(0, WRITTEN_AT_ONCE);
+    this.left = this.left.slice(WRITTEN_AT_ONCE);
+    const step = edited(this.now, portion);
+    if (this.left.length === 0) {
+      this.step(step);
+      this.edits.next();
+    } else {
+      this.owe(step);
+      setTimeout(() => this.writePortion());
+    }
+  }
+
+  /** Another edit, or whoever sends them, waits for no portion. */
+  private writeLeft(): void {
+    if (this.left.length === 0) return;
+    const step = edited(this.now, this.left);
+    this.left = [];
+    this.step(step);
     this.edits.next();
   }
 
-  private step({ page, put, drop }: Step): void {
+  private step(step: Step): void {
+    this.owe(step);
+    this.show(step.page);
+  }
+
+  private owe({ page, put, drop }: Step): void {
     if (put.length > 0) void this.drafts.put(put);
     void this.drafts.drop(page.folder, drop);
+    this.now = page;
+  }
+
+  private show(page: Page): void {
+    this.now = page;
     this.page.next(page);
   }
 
@@ -180,29 +225,29 @@ export class Documents {
     }
     await this.adopt();
     this.talk.next({ kind: away ? 'away' : 'well' });
-    if (away || this.page.value.dirty.size > 0) void this.save();
+    if (away || this.now.dirty.size > 0) void this.save();
   }
 
   private take(list: StoredList, fromServer = true): void {
     if (fromServer) void this.drafts.replaceCopy(list.folder, list.documents);
     this.folder.mark = list.folder;
     this.setAside.next(list.damaged);
-    const before = this.page.value;
-    this.page.next(taken(before, list));
+    const before = this.now;
+    this.show(taken(before, list));
     if (before.folder !== '' || before.dirty.size === 0) return;
-    this.step(refiled(this.page.value));
+    this.step(refiled(this.now));
     void this.drafts.drop('', [...before.dirty].map(([key, serial]) => ({ key, serial })));
   }
 
   /** Takes up what windows that are gone have left, one a document; the next when that one is settled. */
   private async adopt(): Promise<void> {
-    const drafts = await this.drafts.adopt(this.page.value.folder, (draft) => isFree(this.page.value, draft));
-    if (drafts.length > 0) this.step(adopted(this.page.value, drafts));
+    const drafts = await this.drafts.adopt(this.now.folder, (draft) => isFree(this.now, draft));
+    if (drafts.length > 0) this.step(adopted(this.now, drafts));
   }
 
   private async save(): Promise<void> {
     if (this.saving || this.talk.value.kind === 'elsewhere') return;
-    const sent = toSend(this.page.value, SENT_AT_ONCE);
+    const sent = toSend(this.now, SENT_AT_ONCE);
     if (sent.length === 0 && this.talk.value.kind === 'well') return;
     this.saving = true;
     try {
@@ -210,17 +255,17 @@ export class Documents {
       else {
         const answers = await firstValueFrom(this.api.save(sent));
         // The page as it is now: what was edited while the request was under way is in it.
-        this.step(acknowledged(this.page.value, sent, answers));
+        this.step(acknowledged(this.now, sent, answers));
       }
       this.keptAt.next(Date.now());
       this.talk.next({ kind: 'well' });
       void this.drafts.keepCopy(sent.flatMap((s): Stored[] => {
-        const now = this.page.value.held.get(keyOf(s));
+        const now = this.now.held.get(keyOf(s));
         return now ? [{ ...now, savedAt: '' }] : [];
       }));
-      if (this.page.value.dirty.size === 0) await this.adopt();
+      if (this.now.dirty.size === 0) await this.adopt();
       if (sent.length === SENT_AT_ONCE) setTimeout(() => void this.save());
-      else if (toSend(this.page.value, 1).length > 0) this.edits.next();
+      else if (toSend(this.now, 1).length > 0) this.edits.next();
     } catch (error) {
       this.failed(error, sent);
     } finally {
@@ -233,14 +278,14 @@ export class Documents {
       const { conflicts, folder, status, detail } = error.problem;
       if (folder !== undefined) return this.talk.next({ kind: 'elsewhere' });
       if (conflicts) {
-        this.step(conflicted(this.page.value, conflicts));
+        this.step(conflicted(this.now, conflicts));
         this.talk.next({ kind: 'well' });
         return this.edits.next();
       }
       if (status !== DISK_FULL) return this.talk.next({ kind: 'refused', reason: detail });
     } else if (!(error instanceof ServerAway)) {
       return this.talk.next({ kind: 'refused', reason: error instanceof Error ? error.message : 'It could not be saved.' });
-    } else this.page.next(unheard(this.page.value, sent));
+    } else this.show(unheard(this.now, sent));
     this.talk.next({ kind: error instanceof ServerAway ? 'away' : 'full' });
     setTimeout(() => void this.save(), TRY_AGAIN_MS);
   }

@@ -1,7 +1,7 @@
 /** What has been typed but not yet acknowledged, a draft a window and document, and the last copy of everything: kept in the browser. */
 import { Injectable } from '@angular/core';
 import type { ChangeRequest, Stored, StoredList } from '@tide-pebble/core';
-import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
+import { openDB, unwrap, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
 import { afterPaint } from '../after-paint';
 import { keyOf, type Draft, type DropDraft } from './page';
 
@@ -16,7 +16,9 @@ interface Boxes extends DBSchema {
 }
 
 /** Documents put in one go: more would hold up the page while they are copied. */
-const PORTION = 300;
+const PORTION = 100;
+/** Between two portions whatever else waits has its turn. */
+const pause = (): Promise<void> => new Promise((on) => setTimeout(on));
 const COPY_OF = 'the folder the copy is of';
 const LOCK = 'tide-pebble window ';
 const boxKey = (d: { readonly folder: string; readonly tab: string; readonly kind: Stored['kind']; readonly id: string }): string => `${d.folder} ${d.tab} ${keyOf(d)}`;
@@ -41,40 +43,61 @@ export class Drafts {
 
   /** Put but not written yet, the newest of each. */
   private readonly waiting = new Map<string, Draft>();
+  /** The newest edit of each of this window's drafts, by its place in the store. */
+  private readonly newest = new Map<string, number>();
   private writing: Promise<void> | null = null;
   private writeNow: () => void = () => undefined;
 
   constructor() {
     // Held until the page is gone.
     void navigator.locks?.request(`${LOCK}${this.tab}`, () => new Promise(() => undefined));
-    // A page that is left does not paint again.
-    addEventListener('pagehide', () => this.writeNow());
+    // A page that is left does not paint again, and has no next portion.
+    addEventListener('pagehide', () => {
+      this.writeNow();
+      void this.writeSome(Infinity);
+    });
   }
 
   /** Written once the edit has been painted: copying would keep the figures waiting. */
   put(drafts: readonly Draft[]): Promise<void> {
-    for (const draft of drafts) this.waiting.set(keyOf(draft), draft);
-    this.writing ??= new Promise<void>((painted) => afterPaint((this.writeNow = painted))).then(() => {
-      const list = [...this.waiting.values()].map((d) => ({ ...d, tab: this.tab }));
-      this.waiting.clear();
-      this.writing = null;
-      return this.inPortions('drafts', list, boxKey);
-    });
+    for (const draft of drafts) {
+      this.waiting.set(keyOf(draft), draft);
+      this.newest.set(boxKey({ ...draft, tab: this.tab }), draft.serial);
+    }
+    this.writing ??= this.writeWaiting();
     return this.writing;
+  }
+
+  private async writeWaiting(): Promise<void> {
+    await new Promise<void>((painted) => afterPaint((this.writeNow = painted)));
+    while (this.waiting.size > PORTION) {
+      await this.writeSome(PORTION);
+      await pause();
+    }
+    // What is put from here on waits for the next paint.
+    this.writing = null;
+    await this.writeSome(Infinity);
+  }
+
+  private async writeSome(most: number): Promise<void> {
+    const list: Kept[] = [];
+    for (const [key, draft] of this.waiting) {
+      if (list.length >= most) break;
+      list.push({ ...draft, tab: this.tab });
+      this.waiting.delete(key);
+    }
+    if (list.length > 0) await this.inOneGo('drafts', (box) => list.forEach((d) => box.put(d, boxKey(d))));
   }
 
   /** Lets go of this window's drafts that are acknowledged; one edited again since then stays. */
   async drop(folder: string, list: readonly DropDraft[]): Promise<void> {
-    if (list.length === 0) return;
     await this.writing;
-    const step = (await this.db)?.transaction('drafts', 'readwrite');
-    if (!step) return;
-    await Promise.all(list.map(async ({ key, serial }) => {
+    await this.inPortions('drafts', list, (box, { key, serial }) => {
       const at = `${folder} ${this.tab} ${key}`;
-      const kept = await step.store.get(at);
-      if (kept && kept.serial <= serial) await step.store.delete(at);
-    }));
-    await step.done;
+      if ((this.newest.get(at) ?? 0) > serial) return;
+      this.newest.delete(at);
+      box.delete(at);
+    });
   }
 
   /**
@@ -115,12 +138,7 @@ export class Drafts {
 
   /** What has just been saved; deleted documents (no body) leave the copy. */
   async keepCopy(documents: readonly Stored[]): Promise<void> {
-    await this.inPortions('copy', documents.filter((d) => d.body !== null), keyOf);
-    const db = await this.db;
-    const gone = documents.filter((d) => d.body === null);
-    if (!db || gone.length === 0) return;
-    const step = db.transaction('copy', 'readwrite');
-    await Promise.all([...gone.map((d) => step.store.delete(keyOf(d))), step.done]);
+    await this.inPortions('copy', documents, (box, d) => (d.body === null ? box.delete(keyOf(d)) : box.put(d, keyOf(d))));
   }
 
   /** All there is, in place of what the copy held. */
@@ -128,7 +146,7 @@ export class Drafts {
     const db = await this.db;
     await db?.clear('copy');
     await db?.put('about', folder, COPY_OF);
-    await this.inPortions('copy', documents, keyOf);
+    await this.inPortions('copy', documents, (box, d) => box.put(d, keyOf(d)));
   }
 
   async copy(): Promise<StoredList> {
@@ -136,15 +154,21 @@ export class Drafts {
     return { folder: (await db?.get('about', COPY_OF)) ?? '', documents: (await db?.getAll('copy')) ?? [], damaged: [] };
   }
 
-  private async inPortions<S extends 'drafts' | 'copy'>(store: S, list: readonly Boxes[S]['value'][], at: (value: Boxes[S]['value']) => string): Promise<void> {
-    const db = await this.db;
-    for (let from = 0; db && from < list.length; from += PORTION) {
-      const step = db.transaction(store, 'readwrite');
-      const put = list.slice(from, from + PORTION).map((d) => step.store.put(d, at(d)));
-      // Left to itself it commits after the page has heard of each: a page that is left hears nothing, and all would be undone.
-      step.commit();
-      await Promise.all([...put, step.done]);
+  private async inPortions<T>(store: 'drafts' | 'copy', list: readonly T[], act: (box: IDBObjectStore, one: T) => void): Promise<void> {
+    for (let from = 0; from < list.length; from += PORTION) {
+      await pause();
+      await this.inOneGo(store, (box) => list.slice(from, from + PORTION).forEach((one) => act(box, one)));
     }
+  }
+
+  /** One step of the store, told of as a whole: hearing of each document by itself would take longer than writing it. */
+  private async inOneGo(store: 'drafts' | 'copy', act: (box: IDBObjectStore) => void): Promise<void> {
+    const step = (await this.db)?.transaction(store, 'readwrite');
+    if (!step) return;
+    act(unwrap(step.store));
+    // Left to itself it commits after the page has heard of each: a page that is left hears nothing, and all would be undone.
+    step.commit();
+    await step.done;
   }
 }
 
