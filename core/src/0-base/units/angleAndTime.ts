@@ -32,10 +32,11 @@ export function parseForce(text: string, system: 'mm' | 'inch'): Parsed {
 }
 
 export const showAngle = (radians: number, decimals = 1): string => `${fixed(radians / DEGREE, decimals)}°`;
-/** Seconds up to three minutes, then minutes, then hours: nobody waits 86,400 s. */
-export function showTime(seconds: number, decimals = 1): string {
-  if (seconds >= 3 * 3600) return `${fixed(seconds / 3600, 0)} h`;
-  return seconds >= 180 ? `${fixed(seconds / 60, 0)} min` : `${fixed(seconds, decimals)} s`;
+/** Seconds up to three minutes, then minutes, then hours: nobody waits 86,400 s. `beside`: a greater time told in the same breath, whose unit it shares. */
+export function showTime(seconds: number, decimals = 1, beside = seconds): string {
+  const told = Math.max(seconds, beside);
+  if (told >= 3 * 3600) return `${fixed(seconds / 3600, seconds < 3 * 3600 ? 1 : 0)} h`;
+  return told >= 180 ? `${fixed(seconds / 60, seconds < 180 ? 1 : 0)} min` : `${fixed(seconds, decimals)} s`;
 }
 
 function fixed(value: number, decimals: number): string {

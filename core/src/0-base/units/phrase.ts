@@ -12,6 +12,8 @@ export interface Figure {
   /** SI; a percent is stored as a part of one. */
   readonly value: number;
   readonly decimals?: number;
+  /** A greater one told in the same breath: both are shown in its unit. */
+  readonly beside?: number;
 }
 export type Phrase = readonly (string | Figure)[];
 export interface UnitChoice {
@@ -27,6 +29,9 @@ export const METRIC: UnitChoice = { system: 'mm', fraction: 32 };
 export const figure = (kind: QuantityKind, value: number, decimals?: number): Figure =>
   decimals === undefined ? { kind, value } : { kind, value, decimals };
 
+/** A range, both ends in one unit: “1.5 min to 6 min”, never seconds beside minutes. */
+export const fromTo = (kind: QuantityKind, least: number, most: number, decimals?: number): Phrase => [{ ...figure(kind, least, decimals), beside: most }, ' to ', figure(kind, most, decimals)];
+
 /** Tagged template: strings and figures in the order written. */
 export function say(strings: TemplateStringsArray, ...figures: readonly (Figure | string)[]): Phrase {
   return strings.flatMap((text, i) => (i < figures.length ? [text, figures[i]!] : [text])).filter((piece) => piece !== '');
@@ -39,7 +44,7 @@ export const render = (phrase: Phrase, units: UnitChoice): string =>
  * One figure with its unit. Lengths under 3 mm stay in millimetres (or thousandths of an inch) because a fraction of an
  * inch would hide them; a rounded fraction is marked with a tilde.
  */
-export function showFigure({ kind, value, decimals }: Figure, units: UnitChoice): string {
+export function showFigure({ kind, value, decimals, beside }: Figure, units: UnitChoice): string {
   if (!Number.isFinite(value)) return 'not known';
   switch (kind) {
     case 'length': {
@@ -49,7 +54,7 @@ export function showFigure({ kind, value, decimals }: Figure, units: UnitChoice)
     }
     case 'mass': return showMass(value, units.system, decimals);
     case 'angle': return showAngle(value, decimals);
-    case 'time': return showTime(value, decimals);
+    case 'time': return showTime(value, decimals, beside);
     case 'drill': return showDrill(value, units);
     case 'count': return value.toFixed(decimals ?? 0);
     case 'money': return value.toFixed(2);

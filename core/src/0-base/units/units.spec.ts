@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { holds } from '../../testing/holds';
-import { decimalsApart, figure, INCH, METRIC, OUNCE, parseAngle, parseLength, parseMass, parseTime, POUND, render, say, showLength, showMass, showTime, toldApart } from '..';
+import { decimalsApart, figure, fromTo, INCH, METRIC, OUNCE, parseAngle, parseLength, parseMass, parseTime, POUND, render, say, showLength, showMass, showTime, toldApart } from '..';
 
 const lengthOf = (text: string, system: 'mm' | 'inch' = 'mm'): number => {
   const read = parseLength(text, system);
@@ -90,6 +90,7 @@ describe('figures that separate', () => {
     expect(render(say`${figure('drill', 0.005)}`, METRIC)).toBe('5 mm');
   });
   it('never tells a small length as none', () => {
+    expect(['time', 'time', 'time'].map((kind, i) => render(fromTo(kind as 'time', [1.8, 92, 1500][i]!, [2.4, 360, 14_400][i]!, i === 0 ? 1 : 0), inch))).toEqual(['1.8 s to 2.4 s', '1.5 min to 6 min', '0.4 h to 4 h']);
     expect(render(say`${figure('length', 0)}`, inch)).toBe('0 in');
     expect(render(say`${figure('length', 0.00001)}`, inch)).toBe('0.4 thou');
     expect(render(say`${figure('length', 1e-7)}`, inch)).toBe('<0.1 thou');

@@ -4,7 +4,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { mdiPlay, mdiStop } from '@mdi/js';
-import { adjusterSteps, dropMotion, figure, FROM_LEVEL, holdPlaces, showFigure, wayOf, type AdjusterValues, type Aim, type ExplainedTrim, type View } from '@tide-pebble/core';
+import { adjusterSteps, dropMotion, figure, FROM_LEVEL, fromTo, holdPlaces, render, showFigure, wayOf, type AdjusterValues, type Aim, type ExplainedTrim, type View } from '@tide-pebble/core';
 import { Asked, sameParts } from '../../services/asked';
 import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';
@@ -96,7 +96,7 @@ export class Balance {
         ...bears.map((b) => `${b.contact.name}: ${b.size < 0.05 ? 'bears nothing' : `${push(b.force)} ${say('force', b.size, 1)}, ${say('percent', b.share, 0)} of what is comfortable`}.`),
         ...(bears.length > 0 ? [] : hands).map((h) => `${h.contact.name}: ${Math.abs(h.up) < 0.05 ? 'carries nothing' : `${h.up >= 0 ? 'holds up' : 'holds down'} ${say('force', Math.abs(h.up), 1)}`}${[tips(h.noseDown, ['nose down', 'nose up']), tips(h.leftSideDown, ['left side down', 'right side down'])].filter(Boolean).map((t) => `, ${t}`).join('')}`),
         ...(shoulder === null ? [] : [`Shoulder ${say('torque', shoulder, 1)}, the arm's own weight with it.`]),
-        holds.kind === 'long' ? `Long: ${say('percent', holds.share, 0)} of the ${tires}.` : holds.kind === 'tooMuch' ? `More than the ${tires} can hold.` : `The ${tires} gives out first, after roughly ${say('time', holds.least * 60, 0)} to ${say('time', holds.most * 60, 0)}.`,
+        holds.kind === 'long' ? `Long: ${say('percent', holds.share, 0)} of the ${tires}.` : holds.kind === 'tooMuch' ? `More than the ${tires} can hold.` : `The ${tires} gives out first, after roughly ${render(fromTo('time', holds.least * 60, holds.most * 60, 0), this.units())}.`,
       ],
     }));
   });

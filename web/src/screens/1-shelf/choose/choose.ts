@@ -5,7 +5,7 @@ import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { Router, RouterLink } from '@angular/router';
-import { CARRIES, familyById, figure, MOVES, placedPieces, showFigure, USUAL_HANDS, wantsFor, workpiece, type Quantity } from '@tide-pebble/core';
+import { CARRIES, familyById, figure, fromTo, MOVES, placedPieces, render, showFigure, USUAL_HANDS, wantsFor, workpiece, type Quantity } from '@tide-pebble/core';
 import type { Candidate, Wishes } from '@tide-pebble/core/making';
 import { catchError, combineLatest, debounceTime, map, of, startWith, switchMap } from 'rxjs';
 import { Jobs } from '../../../services/jobs';
@@ -121,7 +121,7 @@ export class Choose {
         { name: 'Mass with the load', text: say('mass', candidate.mass) },
         { name: 'Against the bare camera: pitch, roll, pan', text: calm ? [calm.pitch, calm.roll, calm.pan].map((c) => say('ratio', c)).join(', ') : 'nothing mounted' },
         { name: candidate.wrist === null ? 'Drop time' : 'Wrist holds', text: candidate.wrist !== null ? say('torque', candidate.wrist) : candidate.dropTime === null ? 'does not right itself' : say('time', candidate.dropTime) },
-        { name: 'Can be held, roughly', text: candidate.wrist === null ? 'as long as its weight lets you' : candidate.holdMinutes ? `${say('time', candidate.holdMinutes[0] * 60, 0)} to ${say('time', candidate.holdMinutes[1] * 60, 0)}` : 'long' },
+        { name: 'Can be held, roughly', text: candidate.wrist === null ? 'as long as its weight lets you' : candidate.holdMinutes ? render(fromTo('time', candidate.holdMinutes[0] * 60, candidate.holdMinutes[1] * 60, 0), this.units()) : 'long' },
         { name: 'Packs to', text: `${candidate.pieces} ${candidate.pieces === 1 ? 'piece' : 'pieces'}, longest ${say('length', candidate.longestPiece)}` },
         { name: 'Cost to buy', text: say('money', candidate.cost) },
         { name: 'At the bench', text: `${candidate.hours.toFixed(1)} h${candidate.dries > 0 ? `, and ${say('time', candidate.dries, 0)} to set` : ''}` },
