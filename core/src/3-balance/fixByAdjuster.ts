@@ -51,6 +51,9 @@ export function turnsOf(turns: number): string {
   return `${text} ${whole > 1 || (whole === 1 && above > 0) ? 'turns' : 'turn'}`;
 }
 
+/** What is only known to lie within so many turns, in no finer parts than that deserves. */
+export const someTurns = (turns: number): string => turnsOf(turns >= 10 ? Math.round(turns) : turns >= 2 ? Math.round(4 * turns) / 4 : turns);
+
 /** The word for a move along an adjuster's axis: forward, back, to the left, up. */
 export function wayOf(adjuster: Pick<Adjuster, 'axis'>, by: number): string {
   const [x, y, z] = unit(adjuster.axis ?? [1, 0, 0]);

@@ -9,7 +9,7 @@ export { aboutAxis, heightForDrop, sliderForDrop, type HeightForDrop } from './d
 export { evaluate, type Calm, type Evaluation, type Hung } from './evaluate';
 export { centreId, massId, shiftId, shiftsOf, type BalanceSpread, type Contribution } from './spread';
 export { adjusterSteps, readings, type AdjusterStep } from './adjusterSteps';
-export { moveLabel, turnsOf, wayOf } from './fixByAdjuster';
+export { moveLabel, someTurns, turnsOf, wayOf } from './fixByAdjuster';
 export { quickBalance, type QuickBalance, type QuickReading } from './quickBalance';
 export { poolOf, type Pool } from './pool';
 export { judge } from './judge';

@@ -3,7 +3,7 @@ import { figure, say, sourceWords, unit, type Phrase } from '../0-base';
 import { valuesInOrder } from '../2-frame';
 import type { Adjuster } from '../model';
 import type { BalanceContext } from './balanceCheck';
-import { turnsOf } from './fixByAdjuster';
+import { someTurns } from './fixByAdjuster';
 import type { Contribution } from './spread';
 
 export interface SpreadOnBench {
@@ -61,7 +61,7 @@ export function spreadWords({ axis, plusMinus, screw, shrinkBy }: SpreadOnBench)
   const move: Phrase = screw === null
     ? say`${way} the mass centre is known to ± ${figure('length', plusMinus, 1)}, and nothing on this rig takes that up.`
     : [
-      ...say`${way} it may take up to ${screw.turns === null ? figure('length', screw.goes, 1) : turnsOf(screw.turns)} of “${screw.name}” either way`,
+      ...say`${way} it may take up to ${screw.turns === null ? figure('length', screw.goes, 1) : someTurns(screw.turns)} of “${screw.name}” either way`,
       ...(screw.left >= screw.goes ? say`; there is room for it.` : say`; only ${figure('length', screw.left, 1)} is left on its nearer side.`),
     ];
   if (!shrinkBy) return move;

@@ -48,11 +48,11 @@ function hungVerdict(hung: Hung, wants: Wants): Verdict {
   const nil = likely.nil ? say` How far its mass centre lies from the joint is no more than its plus-minus: it may be neutral.` : [];
   if (likely.holds >= HOLDS_FROM) return { kind: 'holds', odds: likely.holds, title: say`It hangs level and rights itself in the time you want.`, why: say`So would 95 in 100 builds and more that fit what you measured.`, against: null };
   const builds = say`Of builds that fit what you measured, `;
-  if (likely.holds <= DOES_NOT_TO) return { kind: 'doesNot', odds: likely.holds, title: say`Set by these figures alone it will hardly hang level and in time: hang it, and finish with the screws.`, why: [...builds, ...say`fewer than 5 in 100 would: level ${in100(likely.level)} in 100, in time ${in100(likely.drop)} in 100.`, ...over, ...nil], against: null };
+  if (likely.holds <= DOES_NOT_TO) return { kind: 'doesNot', odds: likely.holds, title: say`Set by these figures alone it will hardly hang level and in time: hang it, and finish with the screws.`, why: [...builds, ...say`fewer than 5 in 100 would hang level and in time: level ${in100(likely.level)} in 100, in time ${in100(likely.drop)} in 100.`, ...over, ...nil], against: null };
   return {
     kind: 'mayNot', odds: likely.holds,
     title: say`It should hang level and right itself in time, but may not: hang it before you trust it.`,
-    why: [...builds, ...say`${in100(1 - likely.holds)} in 100 would not.`, ...over, ...nil],
+    why: [...builds, ...say`${in100(1 - likely.holds)} in 100 would not hang level and in time.`, ...over, ...nil],
     against: null,
   };
 }

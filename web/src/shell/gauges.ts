@@ -1,5 +1,5 @@
 /** The six readouts of the tide line, from the bench: figure, target and place on the gauge. Pure. */
-import { DEGREE, figure, holdFor, showFigure, turnsOf, wristAtMost, type HeldHand, type SpreadOnBench, type UnitChoice } from '@tide-pebble/core';
+import { DEGREE, figure, holdFor, showFigure, someTurns, wristAtMost, type HeldHand, type SpreadOnBench, type UnitChoice } from '@tide-pebble/core';
 import type { StockPlan } from '@tide-pebble/core/making';
 import type { Bench } from '../services/workspace';
 import type { Gauge } from '../ui/tide-gauge';
@@ -24,7 +24,7 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
   /** As far as a screw may have to go for it, which a hand can do something with; where none does, the lean itself. */
   const plusMinus = (axis: SpreadOnBench['axis'], spread: number): string => {
     const screw = judged.onBench.find((s) => s.axis === axis)?.screw;
-    if (screw?.turns) return turnsOf(screw.turns);
+    if (screw?.turns) return someTurns(screw.turns);
     if (screw && 2 * spread > SPREAD_SHOWN) return say('length', screw.goes, 1);
     return `${2 * spread > SPREAD_SHOWN ? '>' : ''}${say('angle', Math.min(2 * spread, SPREAD_SHOWN), 0)}`;
   };

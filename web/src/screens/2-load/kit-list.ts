@@ -12,6 +12,7 @@ import { Units } from '../../services/units';
 import { Dialogs } from '../../ui/dialogs';
 import { FigurePipe } from '../../ui/figures.pipe';
 import { Icon } from '../../ui/icon';
+import { nextFrame } from '../../ui/next-frame';
 import { Notices } from '../../ui/notices';
 import { QuantityField } from '../../ui/quantity-field';
 
@@ -44,6 +45,10 @@ export class KitList {
     const words = this.search().trim().toLowerCase().split(/\s+/).filter(Boolean);
     return words.length === 0 ? this.load.kitList() : this.load.kitList().filter((item) => words.every((w) => wordsOf(item).includes(w)));
   });
+
+  /** A kit that comes all at once is drawn in two frames: what it stands in, and its rows. */
+  private readonly hadSome = nextFrame(computed(() => this.load.kit().size > 0), () => 'the kit');
+  protected readonly drawn = computed(() => (this.hadSome() ? this.items() : []));
 
   protected readonly byId = (_: number, item: KitItem): string => item.id;
   protected timesUsed = (item: KitItem): number => this.used().get(item.id) ?? 0;
