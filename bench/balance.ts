@@ -1,11 +1,32 @@
 /** The balance bench's heavy work: the swing beside a general rigid-body engine, the solver beside trying all and an integer-programming solver, builds by chance. */
 import RAPIER from '@dimforge/rapier3d-compat';
 import highsLoader from 'highs';
-import { addSums, energyAt, quaternionOf, rotationAbout, rotationOf, SAMPLE, solveTrim, sumsAbout, swing, turnFromUp, type PanRig, type TrimProblem } from '@tide-pebble/core';
+import {
+  addSums,
+  energyAt,
+  quaternionOf,
+  rotationAbout,
+  rotationOf,
+  SAMPLE,
+  solveTrim,
+  sumsAbout,
+  swing,
+  turnFromUp,
+  type PanRig,
+  type TrimProblem,
+} from '@tide-pebble/core';
 import { accuracyOf, type AccuracyInput } from '@tide-pebble/core/making';
 import { bigTrim } from '../core/src/testing/bigTrim';
 
-const RIG: PanRig = { mass: 2.3, fromPivot: [0.001, 0.0005, -0.024], inertia: [[0.131, 0.001, -0.004], [0.001, 0.142, 0.002], [-0.004, 0.002, 0.036]] };
+const RIG: PanRig = {
+  mass: 2.3,
+  fromPivot: [0.001, 0.0005, -0.024],
+  inertia: [
+    [0.131, 0.001, -0.004],
+    [0.001, 0.142, 0.002],
+    [-0.004, 0.002, 0.036],
+  ],
+};
 const FROM = turnFromUp([Math.sin(0.5), 0.1, Math.sqrt(1 - Math.sin(0.5) ** 2 - 0.01)]);
 const UNTIL = 60;
 const EVERY = 0.5;
@@ -22,11 +43,13 @@ export interface SwingTimes {
 const median = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]!;
 function timed(work: () => void, runs = 7): number {
   work();
-  return median(Array.from({ length: runs }, () => {
-    const started = performance.now();
-    work();
-    return performance.now() - started;
-  }));
+  return median(
+    Array.from({ length: runs }, () => {
+      const started = performance.now();
+      work();
+      return performance.now() - started;
+    }),
+  );
 }
 
 function ours(tolerance: number, every = EVERY): Float64Array {
@@ -55,13 +78,32 @@ function engine(step: number): Float64Array {
   const [w, x, y, z] = FROM;
   const turn = rotationOf(FROM);
   const d = RIG.fromPivot;
-  const at = [0, 1, 2].map((i) => turn[i]![0] * d[0] + turn[i]![1] * d[1] + turn[i]![2] * d[2]) as [number, number, number];
-  const body = world.createRigidBody(RAPIER.RigidBodyDesc.dynamic().setTranslation(...at).setRotation({ w, x, y, z }));
+  const at = [0, 1, 2].map((i) => turn[i]![0] * d[0] + turn[i]![1] * d[1] + turn[i]![2] * d[2]) as [
+    number,
+    number,
+    number,
+  ];
+  const body = world.createRigidBody(
+    RAPIER.RigidBodyDesc.dynamic()
+      .setTranslation(...at)
+      .setRotation({ w, x, y, z }),
+  );
   // Inertia about its own mass centre: principal moments and the frame they stand in.
   const { values, frame } = principal(aboutCentre(RIG));
   const quarter = quaternionOf(frame);
-  body.setAdditionalMassProperties(RIG.mass, { x: 0, y: 0, z: 0 }, { x: values[0], y: values[1], z: values[2] }, { w: quarter[0], x: quarter[1], y: quarter[2], z: quarter[3] }, true);
-  world.createImpulseJoint(RAPIER.JointData.spherical({ x: 0, y: 0, z: 0 }, { x: -d[0], y: -d[1], z: -d[2] }), hand, body, true);
+  body.setAdditionalMassProperties(
+    RIG.mass,
+    { x: 0, y: 0, z: 0 },
+    { x: values[0], y: values[1], z: values[2] },
+    { w: quarter[0], x: quarter[1], y: quarter[2], z: quarter[3] },
+    true,
+  );
+  world.createImpulseJoint(
+    RAPIER.JointData.spherical({ x: 0, y: 0, z: 0 }, { x: -d[0], y: -d[1], z: -d[2] }),
+    hand,
+    body,
+    true,
+  );
   const each = Math.round(EVERY / step);
   const samples = new Float64Array((UNTIL / EVERY + 1) * SAMPLE);
   for (let n = 0; n <= UNTIL / EVERY; n++) {
@@ -74,20 +116,38 @@ function engine(step: number): Float64Array {
 }
 
 function aboutCentre({ mass, fromPivot: [x, y, z], inertia }: PanRig): number[][] {
-  const carry = [[y * y + z * z, -x * y, -x * z], [-x * y, x * x + z * z, -y * z], [-x * z, -y * z, x * x + y * y]];
+  const carry = [
+    [y * y + z * z, -x * y, -x * z],
+    [-x * y, x * x + z * z, -y * z],
+    [-x * z, -y * z, x * x + y * y],
+  ];
   return inertia.map((row, i) => row.map((v, k) => v - mass * carry[i]![k]!));
 }
 
 /** Jacobi turns: principal moments with their axes as columns. */
-function principal(matrix: number[][]): { values: [number, number, number]; frame: Parameters<typeof quaternionOf>[0] } {
+function principal(matrix: number[][]): {
+  values: [number, number, number];
+  frame: Parameters<typeof quaternionOf>[0];
+} {
   const a = matrix.map((r) => [...r]);
-  let v = [[1, 0, 0], [0, 1, 0], [0, 0, 1]];
+  let v = [
+    [1, 0, 0],
+    [0, 1, 0],
+    [0, 0, 1],
+  ];
   for (let sweep = 0; sweep < 30; sweep++) {
-    for (const [p, q, axis] of [[0, 1, [0, 0, 1]], [1, 2, [1, 0, 0]], [0, 2, [0, -1, 0]]] as const) {
+    for (const [p, q, axis] of [
+      [0, 1, [0, 0, 1]],
+      [1, 2, [1, 0, 0]],
+      [0, 2, [0, -1, 0]],
+    ] as const) {
       const angle = 0.5 * Math.atan2(2 * a[p]![q]!, a[p]![p]! - a[q]![q]!);
       const r = rotationAbout(axis, angle);
       const rt = [0, 1, 2].map((i) => [0, 1, 2].map((k) => r[k]![i]!));
-      const product = (m: readonly (readonly number[])[], n: readonly (readonly number[])[]): number[][] => [0, 1, 2].map((i) => [0, 1, 2].map((k) => m[i]![0]! * n[0]![k]! + m[i]![1]! * n[1]![k]! + m[i]![2]! * n[2]![k]!));
+      const product = (m: readonly (readonly number[])[], n: readonly (readonly number[])[]): number[][] =>
+        [0, 1, 2].map((i) =>
+          [0, 1, 2].map((k) => m[i]![0]! * n[0]![k]! + m[i]![1]! * n[1]![k]! + m[i]![2]! * n[2]![k]!),
+        );
       const next = product(product(rt, a), r);
       next.forEach((row, i) => row.forEach((x, k) => (a[i]![k] = x)));
       v = product(v, r);
@@ -103,14 +163,27 @@ export async function measureSwing(): Promise<SwingTimes> {
   const engineError = apart(engine(step), exact);
   const engineMs = timed(() => void engine(step), 5);
   const tolerances = Array.from({ length: 13 }, (_, i) => 10 ** (-1 - i));
-  const runs = tolerances.map((tolerance) => ({ error: apart(ours(tolerance), exact), ms: timed(() => void ours(tolerance)) }));
+  const runs = tolerances.map((tolerance) => ({
+    error: apart(ours(tolerance), exact),
+    ms: timed(() => void ours(tolerance)),
+  }));
   const equalError = runs.filter((r) => r.error <= engineError).reduce((a, b) => (b.ms < a.ms ? b : a));
   const equalTime = runs.filter((r) => r.ms <= engineMs).reduce((a, b) => (b.error < a.error ? b : a));
   const outcome = swing({ rig: RIG, motion: { pushes: [] }, from: FROM, every: EVERY, until: UNTIL });
   if (outcome.kind !== 'swings') throw new Error(outcome.kind);
   const first = energyAt(RIG, outcome.swing, 0);
-  const energy = Math.max(...Array.from({ length: outcome.swing.count }, (_, n) => Math.abs(energyAt(RIG, outcome.swing, n) - first))) / (RIG.mass * 9.80665 * 0.024);
-  return { ours: equalTime, engine: { ms: engineMs, error: engineError, step }, atEqualError: engineMs / equalError.ms, errorAtEqualTime: engineError / equalTime.error, energy };
+  const energy =
+    Math.max(
+      ...Array.from({ length: outcome.swing.count }, (_, n) => Math.abs(energyAt(RIG, outcome.swing, n) - first)),
+    ) /
+    (RIG.mass * 9.80665 * 0.024);
+  return {
+    ours: equalTime,
+    engine: { ms: engineMs, error: engineError, step },
+    atEqualError: engineMs / equalError.ms,
+    errorAtEqualTime: engineError / equalTime.error,
+    energy,
+  };
 }
 
 export interface SolverTimes {
@@ -124,25 +197,51 @@ export async function measureSolver(): Promise<SolverTimes> {
   const ms = timed(() => void solveTrim(problem), 5);
   // Trying all: the sums of each way and every condition asked, slides as they are; one in 41 of them, times 41.
   const part = timed(() => tryAll(problem, 41), 1);
-  const still: TrimProblem = { ...problem, movers: [], groups: [], fixed: addSums(problem.fixed, problem.groups[0]!.sums) };
+  const still: TrimProblem = {
+    ...problem,
+    movers: [],
+    groups: [],
+    fixed: addSums(problem.fixed, problem.groups[0]!.sums),
+  };
   const loose = { ...still, conditions: still.conditions.filter((c) => c.id !== 'levelSideways') };
   const started = performance.now();
   const its = await byMilp(loose);
   const milpMs = performance.now() - started;
   const own = solveTrim(loose);
-  return { ms, overAll: (part * 41) / ms, milp: { ms: milpMs, ours: own.kind === 'solved' ? own.best[0]!.added : Infinity, its, oursMs: timed(() => void solveTrim(loose), 5) } };
+  return {
+    ms,
+    overAll: (part * 41) / ms,
+    milp: {
+      ms: milpMs,
+      ours: own.kind === 'solved' ? own.best[0]!.added : Infinity,
+      its,
+      oursMs: timed(() => void solveTrim(loose), 5),
+    },
+  };
 }
 
 function tryAll(problem: TrimProblem, every: number): number {
   let best = Infinity;
   const settings = problem.movers.map((m) => m.now);
-  const [a, b, c, d] = problem.stacks as [TrimProblem['stacks'][number], TrimProblem['stacks'][number], TrimProblem['stacks'][number], TrimProblem['stacks'][number]];
-  for (let i = 0; i < a.byCount.length; i += every) for (const two of b.byCount) for (const three of c.byCount) for (const four of d.byCount) {
-    const one = a.byCount[i]!;
-    const added = one.mass + two.mass + three.mass + four.mass;
-    const about = sumsAbout(problem, addSums(addSums(addSums(addSums(problem.fixed, one), two), three), four), settings);
-    if (added < best && problem.conditions.every((k) => k.slack(about) >= 0)) best = added;
-  }
+  const [a, b, c, d] = problem.stacks as [
+    TrimProblem['stacks'][number],
+    TrimProblem['stacks'][number],
+    TrimProblem['stacks'][number],
+    TrimProblem['stacks'][number],
+  ];
+  for (let i = 0; i < a.byCount.length; i += every)
+    for (const two of b.byCount)
+      for (const three of c.byCount)
+        for (const four of d.byCount) {
+          const one = a.byCount[i]!;
+          const added = one.mass + two.mass + three.mass + four.mass;
+          const about = sumsAbout(
+            problem,
+            addSums(addSums(addSums(addSums(problem.fixed, one), two), three), four),
+            settings,
+          );
+          if (added < best && problem.conditions.every((k) => k.slack(about) >= 0)) best = added;
+        }
   return best;
 }
 
@@ -150,13 +249,32 @@ function tryAll(problem: TrimProblem, every: number): number {
 async function byMilp(problem: TrimProblem): Promise<number> {
   const highs = await highsLoader();
   const bounds = problem.conditions.flatMap((c) => c.bounds);
-  const value = (b: (typeof bounds)[number], s: TrimProblem['fixed']): number => b.mass * s.mass + b.first[0] * s.first[0] + b.first[1] * s.first[1] + b.first[2] * s.first[2] + b.inertia[0] * s.inertia[0][0] + b.inertia[1] * s.inertia[1][1] + b.inertia[2] * s.inertia[2][2];
-  const terms = (of: (s: TrimProblem['fixed']) => number): string => problem.stacks.flatMap((s, i) => s.byCount.map((sums, n) => ({ k: of(sums), v: `x${i}_${n}` }))).filter((t) => t.k !== 0).map((t) => `${t.k < 0 ? '-' : '+'} ${Math.abs(t.k).toExponential(12)} ${t.v}`).join(' ');
+  const value = (b: (typeof bounds)[number], s: TrimProblem['fixed']): number =>
+    b.mass * s.mass +
+    b.first[0] * s.first[0] +
+    b.first[1] * s.first[1] +
+    b.first[2] * s.first[2] +
+    b.inertia[0] * s.inertia[0][0] +
+    b.inertia[1] * s.inertia[1][1] +
+    b.inertia[2] * s.inertia[2][2];
+  const terms = (of: (s: TrimProblem['fixed']) => number): string =>
+    problem.stacks
+      .flatMap((s, i) => s.byCount.map((sums, n) => ({ k: of(sums), v: `x${i}_${n}` })))
+      .filter((t) => t.k !== 0)
+      .map((t) => `${t.k < 0 ? '-' : '+'} ${Math.abs(t.k).toExponential(12)} ${t.v}`)
+      .join(' ');
   const lp = [
-    'Minimize', ` obj: ${terms((s) => s.mass)}`, 'Subject To',
-    ...bounds.map((b, j) => ` b${j}: ${terms((s) => 1e3 * value(b, s))} <= ${(-1e3 * (b.constant + value(b, problem.fixed))).toExponential(12)}`),
+    'Minimize',
+    ` obj: ${terms((s) => s.mass)}`,
+    'Subject To',
+    ...bounds.map(
+      (b, j) =>
+        ` b${j}: ${terms((s) => 1e3 * value(b, s))} <= ${(-1e3 * (b.constant + value(b, problem.fixed))).toExponential(12)}`,
+    ),
     ...problem.stacks.map((s, i) => ` s${i}: ${s.byCount.map((_, n) => `x${i}_${n}`).join(' + ')} = 1`),
-    'Binary', ` ${problem.stacks.flatMap((s, i) => s.byCount.map((_, n) => `x${i}_${n}`)).join(' ')}`, 'End',
+    'Binary',
+    ` ${problem.stacks.flatMap((s, i) => s.byCount.map((_, n) => `x${i}_${n}`)).join(' ')}`,
+    'End',
   ].join('\n');
   const found = highs.solve(lp);
   return found.Status === 'Optimal' ? found.ObjectiveValue : Infinity;

@@ -4,7 +4,17 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import Database from 'better-sqlite3';
-import { evaluate, FAMILIES, judged, massCentre, parseRigFile, startRig, sumsOf, workpiece, type Rig } from '@tide-pebble/core';
+import {
+  evaluate,
+  FAMILIES,
+  judged,
+  massCentre,
+  parseRigFile,
+  startRig,
+  sumsOf,
+  workpiece,
+  type Rig,
+} from '@tide-pebble/core';
 import { coverageOf } from '@tide-pebble/core/measuring';
 import { openStore } from '../server/src/store/openStore';
 import { queryText } from '../server/src/store/sqlFiles';
@@ -32,7 +42,8 @@ function timeOf(work: () => void, calls: number): number {
   return times[Math.floor(times.length / 2)]!;
 }
 
-const line = (what: string, figure: string, aim: string): void => console.log(`${what.padEnd(58)} ${figure.padStart(16)}   ${aim}`);
+const line = (what: string, figure: string, aim: string): void =>
+  console.log(`${what.padEnd(58)} ${figure.padStart(16)}   ${aim}`);
 
 const demo = timeOf(() => evaluate(made.piece.assembly, values), 2000);
 const bodies = evaluate(made.piece.assembly, values).pieces.map((p) => p.flat);
@@ -41,8 +52,16 @@ const big = bigRig(made.piece.rig, 200);
 const bigMade = workpiece({ design: { kind: 'free', rig: big } }, loadouts[0]!, new Map(kit.map((k) => [k.id, k])));
 if (!bigMade.ok) throw new Error(bigMade.reason);
 const large = timeOf(() => evaluate(bigMade.piece.assembly, values), 600);
-line(`evaluate the demo rig (${bodies.length} bodies), over adding it up once`, `${(demo / adding).toFixed(1)} ×`, `aim under 60 ×; ${demo.toFixed(3)} ms here, aim under 1 ms`);
-line('evaluate a rig of 200 bodies, over the demo rig', `${(large / demo).toFixed(1)} ×`, `aim under 20 ×; ${large.toFixed(3)} ms here`);
+line(
+  `evaluate the demo rig (${bodies.length} bodies), over adding it up once`,
+  `${(demo / adding).toFixed(1)} ×`,
+  `aim under 60 ×; ${demo.toFixed(3)} ms here, aim under 1 ms`,
+);
+line(
+  'evaluate a rig of 200 bodies, over the demo rig',
+  `${(large / demo).toFixed(1)} ×`,
+  `aim under 20 ×; ${large.toFixed(3)} ms here`,
+);
 
 const FRAME_MS = 1000 / 60;
 const families = FAMILIES.map((family) => {
@@ -58,50 +77,141 @@ const families = FAMILIES.map((family) => {
   }, 200);
   return { id: family.id, kept, checked, naive };
 });
-for (const f of families) line(`${f.id}: setting an adjuster, all checks, over from the documents`, `${(f.checked / f.naive).toFixed(2)} ×`, `aim under 1 ×; evaluate ${f.kept.toFixed(2)} ms (aim under 1), with checks ${f.checked.toFixed(2)}, naive ${f.naive.toFixed(2)}`);
+for (const f of families)
+  line(
+    `${f.id}: setting an adjuster, all checks, over from the documents`,
+    `${(f.checked / f.naive).toFixed(2)} ×`,
+    `aim under 1 ×; evaluate ${f.kept.toFixed(2)} ms (aim under 1), with checks ${f.checked.toFixed(2)}, naive ${f.naive.toFixed(2)}`,
+  );
 const many = madeKit(120, 200);
 const manyKit = new Map(many.kit.map((k) => [k.id, k]));
 const covering = timeOf(() => coverageOf(many.loadouts, manyKit), 200);
 const coveringOne = timeOf(() => coverageOf(many.loadouts.slice(0, 1), manyKit), 2000);
-line('cover 200 loadouts with states and spreads, over one', `${(covering / coveringOne).toFixed(0)} ×`, `aim under 400 ×; ${covering.toFixed(2)} ms here, aim under 16 ms`);
+line(
+  'cover 200 loadouts with states and spreads, over one',
+  `${(covering / coveringOne).toFixed(0)} ×`,
+  `aim under 400 ×; ${covering.toFixed(2)} ms here, aim under 16 ms`,
+);
 
 const swung = await measureSwing();
-line('60 s of swing at the error of a rigid-body engine, its time over ours', `${swung.atEqualError.toFixed(0)} ×`, `aim at least 10 ×; the engine ${swung.engine.ms.toFixed(0)} ms at steps of 1/${Math.round(1 / swung.engine.step)} s, off by ${swung.engine.error.toExponential(1)} rad`);
-line('the same in its time, its error over ours', `${swung.errorAtEqualTime.toExponential(1)} ×`, `aim at least 100 ×; ours off by ${swung.ours.error.toExponential(1)} rad in ${swung.ours.ms.toFixed(1)} ms; energy kept to ${swung.energy.toExponential(0)} (aim 1e-9)`);
+line(
+  '60 s of swing at the error of a rigid-body engine, its time over ours',
+  `${swung.atEqualError.toFixed(0)} ×`,
+  `aim at least 10 ×; the engine ${swung.engine.ms.toFixed(0)} ms at steps of 1/${Math.round(1 / swung.engine.step)} s, off by ${swung.engine.error.toExponential(1)} rad`,
+);
+line(
+  'the same in its time, its error over ours',
+  `${swung.errorAtEqualTime.toExponential(1)} ×`,
+  `aim at least 100 ×; ours off by ${swung.ours.error.toExponential(1)} rad in ${swung.ours.ms.toFixed(1)} ms; energy kept to ${swung.energy.toExponential(0)} (aim 1e-9)`,
+);
 const solver = await measureSolver();
-line('4 bolts of 40 washers, 2 slides: trying all over the solver', `${solver.overAll.toFixed(0)} ×`, `aim at least 100 ×; ${solver.ms.toFixed(1)} ms, proven best (aim under 1 s)`);
-line('an integer-programming solver on the part both can state, over ours', `${(solver.milp.ms / solver.milp.oursMs).toFixed(0)} ×`, `ours ${(1000 * solver.milp.ours).toFixed(2)} g in ${solver.milp.oursMs.toFixed(1)} ms, its ${(1000 * solver.milp.its).toFixed(2)} g in ${solver.milp.ms.toFixed(0)} ms: never worse`);
-const builds = measureBuilds({ rig, loadout: loadouts[0]!, kit: new Map(kit.map((k) => [k.id, k])), values, lengths: 0.0005, angles: 0.0087, builds: 10_000, seed: 20 });
-line('10,000 builds by chance, over 2 s', `${(builds / 2000).toFixed(2)} ×`, `aim under 1 ×; ${(builds / 1000).toFixed(2)} s`);
+line(
+  '4 bolts of 40 washers, 2 slides: trying all over the solver',
+  `${solver.overAll.toFixed(0)} ×`,
+  `aim at least 100 ×; ${solver.ms.toFixed(1)} ms, proven best (aim under 1 s)`,
+);
+line(
+  'an integer-programming solver on the part both can state, over ours',
+  `${(solver.milp.ms / solver.milp.oursMs).toFixed(0)} ×`,
+  `ours ${(1000 * solver.milp.ours).toFixed(2)} g in ${solver.milp.oursMs.toFixed(1)} ms, its ${(1000 * solver.milp.its).toFixed(2)} g in ${solver.milp.ms.toFixed(0)} ms: never worse`,
+);
+const builds = measureBuilds({
+  rig,
+  loadout: loadouts[0]!,
+  kit: new Map(kit.map((k) => [k.id, k])),
+  values,
+  lengths: 0.0005,
+  angles: 0.0087,
+  builds: 10_000,
+  seed: 20,
+});
+line(
+  '10,000 builds by chance, over 2 s',
+  `${(builds / 2000).toFixed(2)} ×`,
+  `aim under 1 ×; ${(builds / 1000).toFixed(2)} s`,
+);
 
 const { throughStore, onDriver } = saving();
 line('save, over the same SQL straight on the driver', `${(throughStore / onDriver).toFixed(2)} ×`, 'aim under 2 ×');
 
 const load = await measureLoad();
-line('find among 500 items, beyond 10, over one frame', `${((load.large.search - load.small.search) / FRAME_MS).toFixed(2)} ×`, `aim under 1 ×; ${load.large.search.toFixed(1)} against ${load.small.search.toFixed(1)} ms`);
-line('weigh one of 500 in 60 loadouts, beyond 10 in 2, a frame', `${((load.large.cover - load.small.cover) / FRAME_MS).toFixed(2)} ×`, `aim under 1 ×; ${load.large.cover.toFixed(1)} against ${load.small.cover.toFixed(1)} ms`);
-line('CSV of 10,000 rows read, checked and shown, over 2 s', `${(load.reading.shown / 2000).toFixed(2)} ×`, `aim under 1 ×; ${(load.reading.shown / 1000).toFixed(2)} s, longest hold-up ${load.reading.longest.toFixed(0)} ms (aim under 50)`);
+line(
+  'find among 500 items, beyond 10, over one frame',
+  `${((load.large.search - load.small.search) / FRAME_MS).toFixed(2)} ×`,
+  `aim under 1 ×; ${load.large.search.toFixed(1)} against ${load.small.search.toFixed(1)} ms`,
+);
+line(
+  'weigh one of 500 in 60 loadouts, beyond 10 in 2, a frame',
+  `${((load.large.cover - load.small.cover) / FRAME_MS).toFixed(2)} ×`,
+  `aim under 1 ×; ${load.large.cover.toFixed(1)} against ${load.small.cover.toFixed(1)} ms`,
+);
+line(
+  'CSV of 10,000 rows read, checked and shown, over 2 s',
+  `${(load.reading.shown / 2000).toFixed(2)} ×`,
+  `aim under 1 ×; ${(load.reading.shown / 1000).toFixed(2)} s, longest hold-up ${load.reading.longest.toFixed(0)} ms (aim under 50)`,
+);
 const longestOfRows = Math.max(load.reading.longestTakenIn, load.reading.longestTakenBack);
-line('10,000 rows taken in, kept and taken back: longest task over 50 ms', `${(longestOfRows / 50).toFixed(2)} ×`, `aim at most 1 ×; in ${load.reading.longestTakenIn.toFixed(0)} ms, back ${load.reading.longestTakenBack.toFixed(0)} ms (0: none over 50)`);
+line(
+  '10,000 rows taken in, kept and taken back: longest task over 50 ms',
+  `${(longestOfRows / 50).toFixed(2)} ×`,
+  `aim at most 1 ×; in ${load.reading.longestTakenIn.toFixed(0)} ms, back ${load.reading.longestTakenBack.toFixed(0)} ms (0: none over 50)`,
+);
 
 const page = await measurePage();
-const asFigures = ({ painted, figures, late }: EditTimes): string => `${painted.median.toFixed(1)} ms, p99 ${painted.p99.toFixed(1)}; figures made in ${figures.median.toFixed(1)}${late > 0 ? `; ${late} not in the first frame` : ''}`;
-line('Balance: a slider dragged, edit to painted, over 8 ms', `${(page.edits.painted.median / 8).toFixed(2)} ×`, `aim under 1 ×; ${asFigures(page.edits)}`);
+const asFigures = ({ painted, figures, late }: EditTimes): string =>
+  `${painted.median.toFixed(1)} ms, p99 ${painted.p99.toFixed(1)}; figures made in ${figures.median.toFixed(1)}${late > 0 ? `; ${late} not in the first frame` : ''}`;
+line(
+  'Balance: a slider dragged, edit to painted, over 8 ms',
+  `${(page.edits.painted.median / 8).toFixed(2)} ×`,
+  `aim under 1 ×; ${asFigures(page.edits)}`,
+);
 line('the same at the 99th percentile, over 16 ms', `${(page.edits.painted.p99 / 16).toFixed(2)} ×`, 'aim under 1 ×');
-line('the same drag, over a page with nothing but a slider and a figure', `${(page.edits.painted.median / page.bare.painted.median).toFixed(1)} ×`, `that page: ${asFigures(page.bare)}`);
-line('longest task on the main thread while editing, over 50 ms', `${(page.longest / 50).toFixed(2)} ×`, 'aim under 1 ×; nought when none reached 50 ms');
+line(
+  'the same drag, over a page with nothing but a slider and a figure',
+  `${(page.edits.painted.median / page.bare.painted.median).toFixed(1)} ×`,
+  `that page: ${asFigures(page.bare)}`,
+);
+line(
+  'longest task on the main thread while editing, over 50 ms',
+  `${(page.longest / 50).toFixed(2)} ×`,
+  'aim under 1 ×; nought when none reached 50 ms',
+);
 const bytes = page.fetched.reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0);
-line('first load with the Shelf usable, gz, over 200 kB', `${(bytes / 200_000).toFixed(2)} ×`, `aim under 1 ×; ${(bytes / 1000).toFixed(0)} kB of page, styles and code`);
+line(
+  'first load with the Shelf usable, gz, over 200 kB',
+  `${(bytes / 200_000).toFixed(2)} ×`,
+  `aim under 1 ×; ${(bytes / 1000).toFixed(0)} kB of page, styles and code`,
+);
 line('fonts of the first load (woff2)', `${(page.fontBytes / 1000).toFixed(0)} kB`, 'latin only');
 
 const frame = await measureFrame();
-for (const { rig: id, times } of frame.families) line(`Frame, ${id}: edit of a size to painted, all checks, over 16 ms`, `${(times.painted.median / 16).toFixed(2)} ×`, `aim under 1 ×; ${asFigures(times)}`);
-line('the same on a free frame of 200 members', `${(frame.free.painted.median / 16).toFixed(2)} ×`, `aim under 1 ×; ${asFigures(frame.free)}`);
-for (const { rig: id, rate } of frame.turning) line(`3D turned in software, ${id}, over 50 a second`, `${(rate / 50).toFixed(2)} ×`, `aim over 1 ×; ${rate.toFixed(0)} frames a second`);
+for (const { rig: id, times } of frame.families)
+  line(
+    `Frame, ${id}: edit of a size to painted, all checks, over 16 ms`,
+    `${(times.painted.median / 16).toFixed(2)} ×`,
+    `aim under 1 ×; ${asFigures(times)}`,
+  );
+line(
+  'the same on a free frame of 200 members',
+  `${(frame.free.painted.median / 16).toFixed(2)} ×`,
+  `aim under 1 ×; ${asFigures(frame.free)}`,
+);
+for (const { rig: id, rate } of frame.turning)
+  line(
+    `3D turned in software, ${id}, over 50 a second`,
+    `${(rate / 50).toFixed(2)} ×`,
+    `aim over 1 ×; ${rate.toFixed(0)} frames a second`,
+  );
 
 function bigRig(base: Rig, count: number): Rig {
   const [hand, sled] = base.bodies;
-  const more = Array.from({ length: count - bodies.length }, (_, i) => ({ id: `stone-${i}`, name: 'stone', shape: { kind: 'box' as const, size: [0.01, 0.01, 0.01] as const }, at: [0.001 * (i % 7), 0.001 * (i % 5), -0.1] as const, mass: { value: 0.0005, spread: 0.00002 } }));
+  const more = Array.from({ length: count - bodies.length }, (_, i) => ({
+    id: `stone-${i}`,
+    name: 'stone',
+    shape: { kind: 'box' as const, size: [0.01, 0.01, 0.01] as const },
+    at: [0.001 * (i % 7), 0.001 * (i % 5), -0.1] as const,
+    mass: { value: 0.0005, spread: 0.00002 },
+  }));
   return { ...base, bodies: [hand!, { ...sled!, parts: [...sled!.parts, ...more] }] };
 }
 

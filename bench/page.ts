@@ -6,10 +6,19 @@ import { editTimes, watchEdits, type EditTimes } from './painted';
 const EDITS = 300;
 const PAUSE_MS = 30;
 
-export async function measurePage(): Promise<{ edits: EditTimes; /** A page with nothing but a slider and a figure: what browser and machine take by themselves. */ bare: EditTimes; longest: number; fetched: readonly Buffer[]; fontBytes: number }> {
+export async function measurePage(): Promise<{
+  edits: EditTimes;
+  /** A page with nothing but a slider and a figure: what browser and machine take by themselves. */ bare: EditTimes;
+  longest: number;
+  fetched: readonly Buffer[];
+  fontBytes: number;
+}> {
   const server = new Server(true);
   await server.start();
-  const browser = await chromium.launch({ executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: ['--disable-background-networking'] });
+  const browser = await chromium.launch({
+    executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium',
+    args: ['--disable-background-networking'],
+  });
   try {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
     const page = await context.newPage();
@@ -32,12 +41,16 @@ export async function measurePage(): Promise<{ edits: EditTimes; /** A page with
     await slider.scrollIntoViewIfNeeded();
     await page.evaluate(() => {
       const longest = ((globalThis as { longest?: number[] }).longest = [0]);
-      new PerformanceObserver((list) => longest.push(...list.getEntries().map((e) => e.duration))).observe({ type: 'longtask' as never });
+      new PerformanceObserver((list) => longest.push(...list.getEntries().map((e) => e.duration))).observe({
+        type: 'longtask' as never,
+      });
     });
     const edits = await dragged(page, slider);
     const longest = await page.evaluate(() => Math.max(...(globalThis as unknown as { longest: number[] }).longest));
     await page.goto('about:blank');
-    await page.setContent(`<input type="range" style="width: 110px" oninput="requestAnimationFrame(() => (document.querySelector('tp-tide-line').textContent = this.value))"><tp-tide-line></tp-tide-line>`);
+    await page.setContent(
+      `<input type="range" style="width: 110px" oninput="requestAnimationFrame(() => (document.querySelector('tp-tide-line').textContent = this.value))"><tp-tide-line></tp-tide-line>`,
+    );
     return { edits, bare: await dragged(page, page.getByRole('slider')), longest, fetched: first, fontBytes };
   } finally {
     await browser.close();

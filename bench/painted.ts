@@ -19,28 +19,47 @@ interface Kept {
   readonly painted: number[];
   late: number;
 }
-type Watched = typeof globalThis & { editTimes: Kept; scheduler: { postTask(task: () => void, options: { priority: 'user-blocking' }): Promise<void> } };
+type Watched = typeof globalThis & {
+  editTimes: Kept;
+  scheduler: { postTask(task: () => void, options: { priority: 'user-blocking' }): Promise<void> };
+};
 
 /** Watches every `event` in the page from now on. */
 export async function watchEdits(page: Page, event: 'input' | 'change'): Promise<void> {
   await page.evaluate((name) => {
     const kept: Kept = ((globalThis as Watched).editTimes = { figures: [], painted: [], late: 0 });
     let [started, changed] = [0, 0];
-    new MutationObserver(() => (changed = performance.now())).observe(document.querySelector('tp-tide-line')!, { subtree: true, characterData: true, childList: true, attributes: true });
-    addEventListener(name, () => {
-      [started, changed] = [performance.now(), 0];
-    }, true);
+    new MutationObserver(() => (changed = performance.now())).observe(document.querySelector('tp-tide-line')!, {
+      subtree: true,
+      characterData: true,
+      childList: true,
+      attributes: true,
+    });
+    addEventListener(
+      name,
+      () => {
+        [started, changed] = [performance.now(), 0];
+      },
+      true,
+    );
     // On the way back up the program's own listeners have asked for their frame: this is the last to run in it.
-    addEventListener(name, () => {
-      requestAnimationFrame(() => {
-        // The first task after the frame: a message or a timer would come behind what the program left for later, and count that too.
-        void (globalThis as Watched).scheduler.postTask(() => {
-          if (changed === 0) return void kept.late++;
-          kept.figures.push(changed - started);
-          kept.painted.push(performance.now() - started);
-        }, { priority: 'user-blocking' });
-      });
-    }, false);
+    addEventListener(
+      name,
+      () => {
+        requestAnimationFrame(() => {
+          // The first task after the frame: a message or a timer would come behind what the program left for later, and count that too.
+          void (globalThis as Watched).scheduler.postTask(
+            () => {
+              if (changed === 0) return void kept.late++;
+              kept.figures.push(changed - started);
+              kept.painted.push(performance.now() - started);
+            },
+            { priority: 'user-blocking' },
+          );
+        });
+      },
+      false,
+    );
   }, event);
 }
 

@@ -12,7 +12,10 @@ export default defineConfig({
   outputDir: '../test-results/e2e',
   use: {
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: ['--use-angle=swiftshader', '--disable-background-networking'] },
+    launchOptions: {
+      executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium',
+      args: ['--use-angle=swiftshader', '--disable-background-networking'],
+    },
     serviceWorkers: 'block',
     screenshot: 'only-on-failure',
   },

@@ -6,4 +6,6 @@ import { ensureChromium, ensurePackages, root } from './setup.mjs';
 ensurePackages();
 ensureChromium();
 await build();
-process.exit(spawnSync(process.execPath, ['--import', 'tsx', 'bench/bench.ts'], { cwd: root, stdio: 'inherit' }).status ?? 1);
+process.exit(
+  spawnSync(process.execPath, ['--import', 'tsx', 'bench/bench.ts'], { cwd: root, stdio: 'inherit' }).status ?? 1,
+);

@@ -4,7 +4,20 @@ import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, write
 import { join } from 'node:path';
 import { root, run } from './setup.mjs';
 
-const SOURCES = ['core/src', 'server/src', 'server/sql', 'web/src', 'web/public', 'demo', 'angular.json', 'package-lock.json', 'scripts/build.mjs', 'web/tsconfig.app.json', 'web/tsconfig.worker.json', 'tsconfig.base.json'];
+const SOURCES = [
+  'core/src',
+  'server/src',
+  'server/sql',
+  'web/src',
+  'web/public',
+  'demo',
+  'angular.json',
+  'package-lock.json',
+  'scripts/build.mjs',
+  'web/tsconfig.app.json',
+  'web/tsconfig.worker.json',
+  'tsconfig.base.json',
+];
 const mark = join(root, 'dist', '.built-from');
 
 export async function build() {
@@ -13,17 +26,29 @@ export async function build() {
   console.error('Building (about half a minute)…');
   rmSync(join(root, 'dist'), { recursive: true, force: true });
   await buildServer();
-  run('npx', ['ng', 'build', '--configuration', 'production', '--progress', 'false'], { ...process.env, NG_CLI_ANALYTICS: 'false' });
+  run('npx', ['ng', 'build', '--configuration', 'production', '--progress', 'false'], {
+    ...process.env,
+    NG_CLI_ANALYTICS: 'false',
+  });
   writeFileSync(mark, print);
 }
 
 async function buildServer() {
   const { build: bundle } = await import('esbuild');
   await bundle({
-    entryPoints: { main: join(root, 'server/src/main.ts'), 'unpack.worker': join(root, 'server/src/unpack/unpack.worker.ts') },
+    entryPoints: {
+      main: join(root, 'server/src/main.ts'),
+      'unpack.worker': join(root, 'server/src/unpack/unpack.worker.ts'),
+    },
     outdir: join(root, 'dist/server'),
     outExtension: { '.js': '.mjs' },
-    bundle: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', sourcemap: true, logLevel: 'error',
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    sourcemap: true,
+    logLevel: 'error',
     alias: { '@tide-pebble/core': join(root, 'core/src/index.ts') },
   });
   mkdirSync(join(root, 'dist/server'), { recursive: true });

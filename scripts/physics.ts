@@ -22,7 +22,9 @@ const counts = { passed: 0, failed: 0, skipped: 0 };
 for (const one of cases) {
   const outcome = run(one);
   counts[outcome === null ? 'skipped' : outcome.length === 0 ? 'passed' : 'failed']++;
-  console.log(`${one['id']} ${outcome === null ? 'not supported yet' : outcome.length === 0 ? 'ok' : outcome.join('; ')}`);
+  console.log(
+    `${one['id']} ${outcome === null ? 'not supported yet' : outcome.length === 0 ? 'ok' : outcome.join('; ')}`,
+  );
 }
 console.log(`${counts.passed} passed, ${counts.failed} failed, ${counts.skipped} skipped`);
 process.exitCode = counts.failed > 0 ? 1 : 0;
@@ -35,7 +37,10 @@ function run(one: Given): readonly string[] | null {
     const got = kind.compute(given.data, one['expect']);
     if (got === null) return null;
     const unread = given.unread();
-    return [...unread.map((key) => `refused: “${key}” is not read by this kind`), ...compareCase(got, one['expect'], one['tolerance'] ?? {})];
+    return [
+      ...unread.map((key) => `refused: “${key}” is not read by this kind`),
+      ...compareCase(got, one['expect'], one['tolerance'] ?? {}),
+    ];
   } catch (error) {
     return [`threw: ${error instanceof Error ? error.message : String(error)}`];
   }

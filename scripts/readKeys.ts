@@ -7,7 +7,12 @@ const ABOUT = new Set(['name', 'title', 'note', 'notes', 'axes']);
 export function watched<T extends object>(data: T): { readonly data: T; unread(): readonly string[] } {
   const read = new Set<string>();
   const view = (value: unknown, path: string): unknown => {
-    if (typeof value !== 'object' || value === null || (Array.isArray(value) && value.every((v) => typeof v === 'number'))) return value;
+    if (
+      typeof value !== 'object' ||
+      value === null ||
+      (Array.isArray(value) && value.every((v) => typeof v === 'number'))
+    )
+      return value;
     return new Proxy(value, {
       get: (target, key, receiver) => {
         const found: unknown = Reflect.get(target, key, receiver);

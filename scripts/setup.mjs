@@ -11,13 +11,20 @@ const isRoot = process.getuid?.() === 0;
 /** Installs the packages of the lock file when they are not there or not those. Quiet; errors are shown whole. */
 export function ensurePackages() {
   const mark = join(root, 'node_modules', '.installed-lock');
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock && nativeModuleLoads()) return;
-  ensureDebian('a native build', [['make', 'make'], ['g++', 'g++'], ['python3', 'python3']]);
+  ensureDebian('a native build', [
+    ['make', 'make'],
+    ['g++', 'g++'],
+    ['python3', 'python3'],
+  ]);
   console.error('Installing npm packages (a few minutes the first time)…');
   run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
   if (!nativeModuleLoads()) run('npm', ['rebuild', 'better-sqlite3', '--loglevel=error']);
-  if (!nativeModuleLoads()) quit('better-sqlite3 did not build. Its log is above; build-essential and python3 must be installed.');
+  if (!nativeModuleLoads())
+    quit('better-sqlite3 did not build. Its log is above; build-essential and python3 must be installed.');
   mkdirSync(dirname(mark), { recursive: true });
   writeFileSync(mark, lock);
 }
@@ -31,7 +38,8 @@ function ensureDebian(what, wanted) {
   const missing = wanted.filter(([command]) => spawnSync('which', [command]).status !== 0).map(([, name]) => name);
   if (missing.length === 0) return;
   const install = `apt-get install -y --no-install-recommends ${missing.join(' ')}`;
-  if (!isRoot) quit(`For ${what}, ${missing.join(', ')} must be installed. Run: sudo apt-get update && sudo ${install}`);
+  if (!isRoot)
+    quit(`For ${what}, ${missing.join(', ')} must be installed. Run: sudo apt-get update && sudo ${install}`);
   console.error(`Installing ${missing.join(', ')} for ${what}…`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   run('apt-get', ['update', '-qq'], env);

@@ -6,7 +6,17 @@ import { ensurePackages, quit, root } from './setup.mjs';
 
 const SOAKS = { kills: 1000, fuzz: 100_000, windows: 100_000, day: 24 };
 const [name, ...rest] = process.argv.slice(2);
-if (!(name in SOAKS)) quit(`Say which: ${Object.entries(SOAKS).map(([n, full]) => `${n} (in full: --runs ${full})`).join(', ')}.`);
+if (!(name in SOAKS))
+  quit(
+    `Say which: ${Object.entries(SOAKS)
+      .map(([n, full]) => `${n} (in full: --runs ${full})`)
+      .join(', ')}.`,
+  );
 ensurePackages();
 await build();
-process.exit(spawnSync(process.execPath, ['--import', 'tsx', join('e2e/soak', `${name}.ts`), ...rest], { cwd: root, stdio: 'inherit' }).status ?? 1);
+process.exit(
+  spawnSync(process.execPath, ['--import', 'tsx', join('e2e/soak', `${name}.ts`), ...rest], {
+    cwd: root,
+    stdio: 'inherit',
+  }).status ?? 1,
+);

@@ -11,6 +11,8 @@ if (major < 20 || (major === 20 && minor < 19)) {
 }
 ensurePackages();
 await build();
-const server = spawn(process.execPath, [join(root, 'dist/server/main.mjs'), ...process.argv.slice(2)], { stdio: ['inherit', 'inherit', 'inherit', 'ipc'] });
+const server = spawn(process.execPath, [join(root, 'dist/server/main.mjs'), ...process.argv.slice(2)], {
+  stdio: ['inherit', 'inherit', 'inherit', 'ipc'],
+});
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 1));

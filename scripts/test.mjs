@@ -21,9 +21,29 @@ const results = join(root, 'test-results/e2e.json');
 await Promise.all([
   (async () => {
     await check('lists are fresh', ['node', 'scripts/lists.mjs', '--check']);
-    for (const project of ['core', 'server', 'scripts', 'bench', 'e2e', 'web/tsconfig.app.json', 'web/tsconfig.spec.json', 'web/tsconfig.worker.json']) await check(`types: ${project}`, ['npx', 'tsc', '--noEmit', '-p', project]);
+    for (const project of [
+      'core',
+      'server',
+      'scripts',
+      'bench',
+      'e2e',
+      'web/tsconfig.app.json',
+      'web/tsconfig.spec.json',
+      'web/tsconfig.worker.json',
+    ])
+      await check(`types: ${project}`, ['npx', 'tsc', '--noEmit', '-p', project]);
+    await check('format', ['npx', 'prettier', '--check', '--log-level', 'warn', '.']);
     await check('style', ['npx', 'eslint', '.']);
-    await check('layers', ['npx', 'depcruise', 'core/src', 'server/src', 'web/src', 'scripts', '--config', '.dependency-cruiser.cjs']);
+    await check('layers', [
+      'npx',
+      'depcruise',
+      'core/src',
+      'server/src',
+      'web/src',
+      'scripts',
+      '--config',
+      '.dependency-cruiser.cjs',
+    ]);
     await check('published schema and demo are fresh', ['node', '--import', 'tsx', 'scripts/published.ts', '--check']);
     await check('own physics cases', ['node', '--import', 'tsx', 'scripts/physics.ts', 'core/cases.json']);
     await suite('server', jasmine('server/jasmine.json'), /(\d+) specs?, (\d+) failures?/);
@@ -34,7 +54,12 @@ await Promise.all([
 
 await build();
 // The short form of the long runs; `npm run soak` has them in full.
-for (const [name, runs] of [['kills', 15], ['fuzz', 1500], ['day', 24]]) await check(`soak: ${name}`, ['node', '--import', 'tsx', `e2e/soak/${name}.ts`, '--runs', `${runs}`]);
+for (const [name, runs] of [
+  ['kills', 15],
+  ['fuzz', 1500],
+  ['day', 24],
+])
+  await check(`soak: ${name}`, ['node', '--import', 'tsx', `e2e/soak/${name}.ts`, '--runs', `${runs}`]);
 rmSync(results, { force: true });
 const browser = await run('browser', ['npx', 'playwright', 'test', '-c', 'e2e/playwright.config.ts']);
 if (existsSync(results)) {
@@ -64,7 +89,10 @@ async function suite(name, command, pattern) {
 function run(name, [command, ...args], loud = true) {
   const started = Date.now();
   return new Promise((done) => {
-    const child = spawn(command, args, { cwd: root, env: { ...process.env, NG_CLI_ANALYTICS: 'false', npm_config_update_notifier: 'false' } });
+    const child = spawn(command, args, {
+      cwd: root,
+      env: { ...process.env, NG_CLI_ANALYTICS: 'false', npm_config_update_notifier: 'false' },
+    });
     let text = '';
     for (const stream of [child.stdout, child.stderr]) {
       stream.on('data', (data) => {

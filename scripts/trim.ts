@@ -2,13 +2,33 @@
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
-import { binItem, faultLine, METRIC, parseRigFile, render, trimExplained, wants as wantsSchema, workpiece, type Aim, type BinItem } from '@tide-pebble/core';
+import {
+  binItem,
+  faultLine,
+  METRIC,
+  parseRigFile,
+  render,
+  trimExplained,
+  wants as wantsSchema,
+  workpiece,
+  type Aim,
+  type BinItem,
+} from '@tide-pebble/core';
 
-const USE = 'Use: npm run -s trim -- FILE [--loadout NAME] [--aim lightest|calmest|fewestMoves|steadiestPan] [--want KEY=VALUE]… [--bin NAME=COUNT]…, for instance --want dropTime=1.8,2.4 --want levelWithin=0.0175 (SI: s, rad, kg); with --bin only the washers named, by their names in the shopping list';
+const USE =
+  'Use: npm run -s trim -- FILE [--loadout NAME] [--aim lightest|calmest|fewestMoves|steadiestPan] [--want KEY=VALUE]… [--bin NAME=COUNT]…, for instance --want dropTime=1.8,2.4 --want levelWithin=0.0175 (SI: s, rad, kg); with --bin only the washers named, by their names in the shopping list';
 const AIMS: readonly Aim[] = ['lightest', 'calmest', 'fewestMoves', 'steadiestPan'];
 let args;
 try {
-  args = parseArgs({ allowPositionals: true, options: { loadout: { type: 'string' }, aim: { type: 'string' }, want: { type: 'string', multiple: true }, bin: { type: 'string', multiple: true } } });
+  args = parseArgs({
+    allowPositionals: true,
+    options: {
+      loadout: { type: 'string' },
+      aim: { type: 'string' },
+      want: { type: 'string', multiple: true },
+      bin: { type: 'string', multiple: true },
+    },
+  });
 } catch (error) {
   fail(`${error instanceof Error ? error.message : String(error)}\n${USE}`);
 }
@@ -26,21 +46,49 @@ const read = parseRigFile(text);
 if (!read.ok) fail(read.faults.map((f) => `${file}: ${faultLine(f)}`).join('\n'));
 const { rig, loadouts, kit, setups } = read.value;
 const asked = args.values.loadout;
-const loadout = asked === undefined ? (loadouts.find((l) => l.id === rig.loadout) ?? loadouts[0] ?? null) : loadouts.find((l) => l.name === asked || l.id === asked);
-if (loadout === undefined) fail(`No loadout “${asked}” in this file. It has: ${loadouts.map((l) => l.name).join(', ') || 'none'}.`);
+const loadout =
+  asked === undefined
+    ? (loadouts.find((l) => l.id === rig.loadout) ?? loadouts[0] ?? null)
+    : loadouts.find((l) => l.name === asked || l.id === asked);
+if (loadout === undefined)
+  fail(`No loadout “${asked}” in this file. It has: ${loadouts.map((l) => l.name).join(', ') || 'none'}.`);
 const bin = (args.values.bin ?? []).map(binOf);
-const wanted = wantsSchema.safeParse({ ...rig.wants, onlyBin: bin.length > 0, ...Object.fromEntries((args.values.want ?? []).map(wantOf)) });
+const wanted = wantsSchema.safeParse({
+  ...rig.wants,
+  onlyBin: bin.length > 0,
+  ...Object.fromEntries((args.values.want ?? []).map(wantOf)),
+});
 if (!wanted.success) fail(wanted.error.issues.map((i) => `want ${i.path.join('.')}: ${i.message}`).join('\n'));
 const made = workpiece({ ...rig, wants: wanted.data }, loadout, new Map(kit.map((k) => [k.id, k])), bin);
 if (!made.ok) fail(made.reason);
 const values = setups.find((s) => s.rig === rig.id && s.loadout === loadout?.id)?.values ?? {};
 const outcome = trimExplained(made.piece.assembly, values, wanted.data, { aim });
-console.log(JSON.stringify({ rig: rig.name, loadout: loadout?.name ?? null, aim, ...(outcome.kind === 'impossible' ? { ...outcome, remedies: outcome.remedies.map((r) => ({ ...r, label: render(r.label, METRIC) })) } : outcome) }, null, 2));
+console.log(
+  JSON.stringify(
+    {
+      rig: rig.name,
+      loadout: loadout?.name ?? null,
+      aim,
+      ...(outcome.kind === 'impossible'
+        ? { ...outcome, remedies: outcome.remedies.map((r) => ({ ...r, label: render(r.label, METRIC) })) }
+        : outcome),
+    },
+    null,
+    2,
+  ),
+);
 
 /** "dropTime=1.8,2.4" is a pair, "levelWithin=0.0175" a number, "firm=levelForeAft,bag" names. */
 function wantOf(given: string): readonly [string, number | readonly number[] | readonly string[]] {
   const [key, value, ...rest] = given.split('=');
-  if (key === 'firm' && value !== undefined && rest.length === 0) return [key, value.split(',').map((v) => v.trim()).filter(Boolean)];
+  if (key === 'firm' && value !== undefined && rest.length === 0)
+    return [
+      key,
+      value
+        .split(',')
+        .map((v) => v.trim())
+        .filter(Boolean),
+    ];
   const numbers = (value ?? '').split(',').map((v) => (v.trim() === '' ? NaN : Number(v)));
   if (!key || rest.length > 0 || numbers.some((n) => !Number.isFinite(n))) fail(`“${given}” is no want. ${USE}`);
   return [key, numbers.length === 1 ? numbers[0]! : numbers];

@@ -6,7 +6,12 @@ module.exports = (config) =>
     plugins: [require('karma-jasmine'), require('karma-chrome-launcher')],
     reporters: ['dots'],
     browsers: ['ChromiumHeadlessRoot'],
-    customLaunchers: { ChromiumHeadlessRoot: { base: 'ChromeHeadless', flags: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-background-networking'] } },
+    customLaunchers: {
+      ChromiumHeadlessRoot: {
+        base: 'ChromeHeadless',
+        flags: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-background-networking'],
+      },
+    },
     // Specs do the real computation on the page: a busy machine is no reason to let go of it.
     browserDisconnectTimeout: 30_000,
     browserNoActivityTimeout: 120_000,

@@ -4,9 +4,25 @@ import { FAMILIES, USUAL_HANDS } from './2-frame';
 import { THREE_LOADS } from './testing/loads';
 import { wants } from './testing/rigs';
 
-const NONE: Wishes = { carries: [], moves: [], hands: null, wet: false, hours: null, money: null, mass: null, tools: null };
+const NONE: Wishes = {
+  carries: [],
+  moves: [],
+  hands: null,
+  wet: false,
+  hours: null,
+  money: null,
+  mass: null,
+  tools: null,
+};
 const [phone] = THREE_LOADS;
-const ranked = (wishes: Partial<Wishes>) => chooseFamilies({ wishes: { ...NONE, ...wishes }, loadout: phone!.loadout, kit: phone!.kit, wants, hands: USUAL_HANDS });
+const ranked = (wishes: Partial<Wishes>) =>
+  chooseFamilies({
+    wishes: { ...NONE, ...wishes },
+    loadout: phone!.loadout,
+    kit: phone!.kit,
+    wants,
+    hands: USUAL_HANDS,
+  });
 
 describe('choosing', () => {
   it('sizes and figures out every family', () => {
@@ -29,7 +45,10 @@ describe('choosing', () => {
   });
   it('says with figures what is over the maker’s limits, and which tools to borrow', () => {
     const post = ranked({ mass: 0.5, money: 1, tools: ['drill'] }).find((c) => c.family === 'pipe-post')!;
-    const against = post.reasons.filter((r) => !r.good).map((r) => render(r.text, METRIC)).join(' ');
+    const against = post.reasons
+      .filter((r) => !r.good)
+      .map((r) => render(r.text, METRIC))
+      .join(' ');
     expect(against).toMatch(/over your 500 g/);
     expect(against).toMatch(/more than your 1\.00/);
     expect(against).toContain('borrow');

@@ -91,33 +91,91 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
     dries: Math.max(0, ...steps.map((s) => s.dries ?? 0)),
     tools: [...new Set(steps.flatMap((s) => s.tool.split(', ')))].sort(),
   };
-  const reasons = reasonsFor(family, { ...figures, load: evaluation.loadMass, worn: held && held.bears.length > 0 ? Math.max(0, ...held.bears.map((b) => b.share)) : null }, wishes, rig.bodies.reduce((n, b) => n + b.members.length, 0));
+  const reasons = reasonsFor(
+    family,
+    {
+      ...figures,
+      load: evaluation.loadMass,
+      worn: held && held.bears.length > 0 ? Math.max(0, ...held.bears.map((b) => b.share)) : null,
+    },
+    wishes,
+    rig.bodies.reduce((n, b) => n + b.members.length, 0),
+  );
   const stops = findings.filter((f) => f.severity === 'stop' && f.stage !== 'load').map((f) => f.title);
-  return { family: family.id, start, ...figures, stops, verdict, reasons, score: reasons.reduce((s, r) => s + (r.good ? 1 : -1.5), 0) - 2 * stops.length };
+  return {
+    family: family.id,
+    start,
+    ...figures,
+    stops,
+    verdict,
+    reasons,
+    score: reasons.reduce((s, r) => s + (r.good ? 1 : -1.5), 0) - 2 * stops.length,
+  };
 }
 
-type Figures = Pick<Candidate, 'mass' | 'calm' | 'dropTime' | 'wrist' | 'holdMinutes' | 'cost' | 'hours' | 'dries' | 'tools' | 'longestPiece'> & { readonly load: number; readonly worn: number | null };
+type Figures = Pick<
+  Candidate,
+  'mass' | 'calm' | 'dropTime' | 'wrist' | 'holdMinutes' | 'cost' | 'hours' | 'dries' | 'tools' | 'longestPiece'
+> & { readonly load: number; readonly worn: number | null };
 
 function reasonsFor({ suits }: Family, f: Figures, wishes: Wishes, cuts: number): readonly Reason[] {
   const reasons: Reason[] = [];
   const add = (good: boolean, text: Phrase): void => void reasons.push({ good, text });
-  if (suits.loadAtMost !== undefined) add(f.load <= suits.loadAtMost, say`Made for loads up to ${figure('mass', suits.loadAtMost)}; yours is ${figure('mass', f.load)}.`);
-  for (const carry of wishes.carries) add(suits.carries.includes(carry), suits.carries.includes(carry) ? say`Carries ${carry}.` : say`Not made to be carried ${carry}.`);
-  for (const move of wishes.moves) add(suits.moves.includes(move), suits.moves.includes(move) ? say`Good for ${move}.` : say`Not good for ${move}.`);
-  if (wishes.hands !== null) add(suits.hands === wishes.hands, suits.hands === 1 ? say`Held in one hand.` : say`Held in both hands.`);
-  if (wishes.wet) add(suits.wet, suits.wet ? say`Nothing in it minds spray.` : say`Bearings, slides or bare wood suffer in the wet.`);
-  if (wishes.mass !== null) add(f.mass <= wishes.mass, f.mass <= wishes.mass ? say`${figure('mass', f.mass)} with the load, under your ${figure('mass', wishes.mass)}.` : say`${figure('mass', f.mass)} with the load, over your ${figure('mass', wishes.mass)}.`);
-  if (wishes.money !== null) add(f.cost <= wishes.money, f.cost <= wishes.money ? say`Costs ${figure('money', f.cost)}, within your ${figure('money', wishes.money)}.` : say`Costs ${figure('money', f.cost)}, more than your ${figure('money', wishes.money)}.`);
+  if (suits.loadAtMost !== undefined)
+    add(
+      f.load <= suits.loadAtMost,
+      say`Made for loads up to ${figure('mass', suits.loadAtMost)}; yours is ${figure('mass', f.load)}.`,
+    );
+  for (const carry of wishes.carries)
+    add(
+      suits.carries.includes(carry),
+      suits.carries.includes(carry) ? say`Carries ${carry}.` : say`Not made to be carried ${carry}.`,
+    );
+  for (const move of wishes.moves)
+    add(suits.moves.includes(move), suits.moves.includes(move) ? say`Good for ${move}.` : say`Not good for ${move}.`);
+  if (wishes.hands !== null)
+    add(suits.hands === wishes.hands, suits.hands === 1 ? say`Held in one hand.` : say`Held in both hands.`);
+  if (wishes.wet)
+    add(suits.wet, suits.wet ? say`Nothing in it minds spray.` : say`Bearings, slides or bare wood suffer in the wet.`);
+  if (wishes.mass !== null)
+    add(
+      f.mass <= wishes.mass,
+      f.mass <= wishes.mass
+        ? say`${figure('mass', f.mass)} with the load, under your ${figure('mass', wishes.mass)}.`
+        : say`${figure('mass', f.mass)} with the load, over your ${figure('mass', wishes.mass)}.`,
+    );
+  if (wishes.money !== null)
+    add(
+      f.cost <= wishes.money,
+      f.cost <= wishes.money
+        ? say`Costs ${figure('money', f.cost)}, within your ${figure('money', wishes.money)}.`
+        : say`Costs ${figure('money', f.cost)}, more than your ${figure('money', wishes.money)}.`,
+    );
   if (wishes.hours !== null) {
     const dry = f.dries > 0 ? say` and ${figure('time', f.dries, 0)} to set` : [];
-    add(f.hours <= wishes.hours, [...say`${figure('count', f.hours, 1)} hours at the bench for ${figure('count', cuts)} cuts`, ...dry, '.']);
+    add(f.hours <= wishes.hours, [
+      ...say`${figure('count', f.hours, 1)} hours at the bench for ${figure('count', cuts)} cuts`,
+      ...dry,
+      '.',
+    ]);
   }
   if (wishes.tools !== null) {
     const missing = f.tools.filter((t) => !wishes.tools!.some((have) => t.includes(have) || have.includes(t)));
-    add(missing.length === 0, missing.length === 0 ? say`You have every tool it takes.` : say`You would have to borrow: ${missing.join(', ')}.`);
+    add(
+      missing.length === 0,
+      missing.length === 0 ? say`You have every tool it takes.` : say`You would have to borrow: ${missing.join(', ')}.`,
+    );
   }
-  if (f.calm) add(f.calm.pitch >= 3, say`${f.calm.pitch >= 3 ? 'Turns' : 'Only turns'} ${figure('ratio', f.calm.pitch)} as hard in pitch as the bare camera, ${figure('ratio', f.calm.roll)} in roll.`);
-  if (f.worn !== null) add(f.worn <= 1, say`On the shoulder each contact bears ${figure('percent', f.worn, 0)} of what is comfortable at most.`);
+  if (f.calm)
+    add(
+      f.calm.pitch >= 3,
+      say`${f.calm.pitch >= 3 ? 'Turns' : 'Only turns'} ${figure('ratio', f.calm.pitch)} as hard in pitch as the bare camera, ${figure('ratio', f.calm.roll)} in roll.`,
+    );
+  if (f.worn !== null)
+    add(
+      f.worn <= 1,
+      say`On the shoulder each contact bears ${figure('percent', f.worn, 0)} of what is comfortable at most.`,
+    );
   else if (f.wrist !== null) add(f.wrist <= 1.5, say`The wrist holds ${figure('torque', f.wrist)}.`);
   return reasons;
 }

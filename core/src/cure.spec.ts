@@ -13,14 +13,26 @@ const { loadout, kit } = THREE_LOADS[1]!;
 
 function started(index: number): CureInput {
   const start = startRig(FAMILIES[index]!, loadout, kit, wants);
-  return { rig: { design: start.design, wants, hands: undefined }, loadout, kit, values: start.values, finding: { code: 'fitsTheBag', about: '' } };
+  return {
+    rig: { design: start.design, wants, hands: undefined },
+    loadout,
+    kit,
+    values: start.values,
+    finding: { code: 'fitsTheBag', about: '' },
+  };
 }
 const findings = (input: CureInput): readonly Judgement[] => {
   const made = workpiece(input.rig, input.loadout, input.kit);
   return made.ok ? judged(made.piece, input.values, input.rig.wants).findings : [];
 };
-const after = (input: CureInput, change: ReturnType<typeof cure>[number]['changes']): CureInput =>
-  ({ ...input, rig: { ...input.rig, design: changedDesign(input.rig.design, change, () => 'e') }, values: { ...input.values, ...Object.fromEntries(change.flatMap((c) => (c.kind === 'adjuster' ? [[c.id, c.value]] : []))) } });
+const after = (input: CureInput, change: ReturnType<typeof cure>[number]['changes']): CureInput => ({
+  ...input,
+  rig: { ...input.rig, design: changedDesign(input.rig.design, change, () => 'e') },
+  values: {
+    ...input.values,
+    ...Object.fromEntries(change.flatMap((c) => (c.kind === 'adjuster' ? [[c.id, c.value]] : []))),
+  },
+});
 
 describe('cure: a change looked for', () => {
   it('really cures what it is offered for, in every family that has one, with progress told in order', () => {
@@ -32,7 +44,9 @@ describe('cure: a change looked for', () => {
       const told: number[] = [];
       const asked = { ...input, finding: bag };
       for (const found of cure(asked, (part) => told.push(part))) {
-        expect(findings(after(asked, found.changes)).some((f) => f.code === bag.code && f.about === bag.about)).withContext(`${family.id} ${JSON.stringify(found.changes)}`).toBeFalse();
+        expect(findings(after(asked, found.changes)).some((f) => f.code === bag.code && f.about === bag.about))
+          .withContext(`${family.id} ${JSON.stringify(found.changes)}`)
+          .toBeFalse();
         cured += 1;
       }
       expect(told).toEqual([...told].sort((a, b) => a - b));
@@ -52,7 +66,13 @@ describe('cure: a change looked for', () => {
       for (const [id, value] of Object.entries(figuresOf(found.changes))) {
         const was = dimensions[id]!.value;
         const less = value + Math.sign(was - value) * 0.001;
-        expect(findings(after(input, [{ kind: 'dimension', id, value: less }])).some((f) => f.code === bag.code && f.about === bag.about)).withContext(id).toBeTrue();
+        expect(
+          findings(after(input, [{ kind: 'dimension', id, value: less }])).some(
+            (f) => f.code === bag.code && f.about === bag.about,
+          ),
+        )
+          .withContext(id)
+          .toBeTrue();
         checked += 1;
       }
     }
@@ -72,9 +92,16 @@ describe('cure: a change looked for', () => {
           for (const found of cure({ ...input, finding: bad })) {
             offered++;
             const then = findings(after(input, found.changes));
-            const news = then.filter((f) => (f.severity === 'stop' || f.severity === 'mend') && !was.has(`${f.code} ${f.about}`)).map((f) => f.code);
-            expect(then.some((f) => f.code === bad.code && f.about === bad.about)).withContext(`${family.id} ${bad.code}`).toBeFalse();
-            if (!found.trimAfter) expect(news).withContext(`${family.id} ${bad.code} ${JSON.stringify(found.changes)}`).toEqual([]);
+            const news = then
+              .filter((f) => (f.severity === 'stop' || f.severity === 'mend') && !was.has(`${f.code} ${f.about}`))
+              .map((f) => f.code);
+            expect(then.some((f) => f.code === bad.code && f.about === bad.about))
+              .withContext(`${family.id} ${bad.code}`)
+              .toBeFalse();
+            if (!found.trimAfter)
+              expect(news)
+                .withContext(`${family.id} ${bad.code} ${JSON.stringify(found.changes)}`)
+                .toEqual([]);
           }
         }
       }

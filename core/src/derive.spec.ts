@@ -3,7 +3,10 @@ import { judged, workpiece } from './derive';
 import type { RigDocument } from './model';
 import { bentBar, kit, loadout, plainRig, wants } from './testing/rigs';
 
-const design = (dimensions: Record<string, { value: number }> = {}, edits: Extract<RigDocument['design'], { kind: 'family' }>['edits'] = []): RigDocument['design'] => ({ kind: 'family', family: bentBar.id, dimensions, choices: {}, edits });
+const design = (
+  dimensions: Record<string, { value: number }> = {},
+  edits: Extract<RigDocument['design'], { kind: 'family' }>['edits'] = [],
+): RigDocument['design'] => ({ kind: 'family', family: bentBar.id, dimensions, choices: {}, edits });
 const findings = (d: RigDocument['design'], l = loadout): readonly string[] => {
   const made = workpiece({ design: d }, l, kit);
   return made.ok ? judged(made.piece, {}, wants).findings.map((f) => `${f.stage} ${f.code}`) : [made.reason];
@@ -20,21 +23,42 @@ describe('from documents to figures', () => {
   });
   it('shows an edit that finds nothing, and a load that cannot be placed', () => {
     expect(findings(design({}, [{ kind: 'remove', id: 'e', target: 'sail' }]))).toContain('frame editWithoutTarget');
-    expect(findings(design(), { ...loadout, items: [{ ...loadout.items[0]!, item: 'gone' }] })).toContain('load loadNotPlaced');
+    expect(findings(design(), { ...loadout, items: [{ ...loadout.items[0]!, item: 'gone' }] })).toContain(
+      'load loadNotPlaced',
+    );
   });
   it('puts an added part into every figure', () => {
-    const pebble = { id: 'pebble', name: 'pebble', shape: { kind: 'box' as const, size: [0.02, 0.02, 0.02] as const }, at: [0, 0, -0.2] as const, mass: { value: 0.1 } };
+    const pebble = {
+      id: 'pebble',
+      name: 'pebble',
+      shape: { kind: 'box' as const, size: [0.02, 0.02, 0.02] as const },
+      at: [0, 0, -0.2] as const,
+      mass: { value: 0.1 },
+    };
     const mass = (d: RigDocument['design']): number => {
       const made = workpiece({ design: d }, loadout, kit);
       return made.ok ? judged(made.piece, {}, wants).evaluation.mass : NaN;
     };
-    expect(mass(design({}, [{ kind: 'add', id: 'e', body: 'sled', part: pebble }])) - mass(design())).toBeCloseTo(0.1, 12);
-    expect(findings(design({}, [{ kind: 'add', id: 'e', body: 'mast', part: pebble }]))).toContain('frame editWithoutTarget');
+    expect(mass(design({}, [{ kind: 'add', id: 'e', body: 'sled', part: pebble }])) - mass(design())).toBeCloseTo(
+      0.1,
+      12,
+    );
+    expect(findings(design({}, [{ kind: 'add', id: 'e', body: 'mast', part: pebble }]))).toContain(
+      'frame editWithoutTarget',
+    );
   });
   it('weighing a part replaces its reckoned mass, weighing a stack its washers', () => {
     const weighed = (target: string, value: number): number => {
-      const made = workpiece({ design: design({}, [{ kind: 'weigh', id: 'e', target, mass: { value } }]) }, loadout, kit);
-      return made.ok ? judged(made.piece, { 'foot-count': 3 }, wants).evaluation.pieces.filter((p) => p.flat.owner === target).reduce((m, p) => m + p.flat.mass, 0) : NaN;
+      const made = workpiece(
+        { design: design({}, [{ kind: 'weigh', id: 'e', target, mass: { value } }]) },
+        loadout,
+        kit,
+      );
+      return made.ok
+        ? judged(made.piece, { 'foot-count': 3 }, wants)
+            .evaluation.pieces.filter((p) => p.flat.owner === target)
+            .reduce((m, p) => m + p.flat.mass, 0)
+        : NaN;
     };
     expect(weighed('bar', 0.5)).toBeCloseTo(0.5, 12);
     expect(weighed('joint-upper', 0.05)).toBeCloseTo(0.05, 12);
@@ -47,7 +71,9 @@ describe('from documents to figures', () => {
       if (!made.ok) return fail(made.reason);
       const found = judged(made.piece, {}, wants);
       expect(JSON.stringify(found.evaluation)).not.toMatch(/NaN|Infinity/);
-      expect(found.findings.every((f) => !/NaN|Infinity|undefined/.test(render(f.title, METRIC) + render(f.why, METRIC)))).toBeTrue();
+      expect(
+        found.findings.every((f) => !/NaN|Infinity|undefined/.test(render(f.title, METRIC) + render(f.why, METRIC))),
+      ).toBeTrue();
     }
   });
 });

@@ -1,7 +1,36 @@
 /** From stored documents to every derived figure: the one path that browser, server and command line share. */
-import { lensCones, loadFindings, placeLoad, socketOf, spacesOf, type FreeSpace, type LensCone, type LoadSocket } from './1-load';
-import { assemble, atHand, designRig, USUAL_HANDS, type AdjusterValues, type Assembly, type DesignedRig, type Family, type FamilyInput } from './2-frame';
-import { evaluate, judge, quickBalance, spreadOnBench, verdictOf, type Evaluation, type QuickBalance, type SpreadOnBench, type Verdict } from './3-balance';
+import {
+  lensCones,
+  loadFindings,
+  placeLoad,
+  socketOf,
+  spacesOf,
+  type FreeSpace,
+  type LensCone,
+  type LoadSocket,
+} from './1-load';
+import {
+  assemble,
+  atHand,
+  designRig,
+  USUAL_HANDS,
+  type AdjusterValues,
+  type Assembly,
+  type DesignedRig,
+  type Family,
+  type FamilyInput,
+} from './2-frame';
+import {
+  evaluate,
+  judge,
+  quickBalance,
+  spreadOnBench,
+  verdictOf,
+  type Evaluation,
+  type QuickBalance,
+  type SpreadOnBench,
+  type Verdict,
+} from './3-balance';
 import { figure, say, type Finding, type Judgement } from './0-base';
 import type { BinItem, Edit, Hands, KitItem, Loadout, Rig, RigDocument } from './model';
 
@@ -19,13 +48,22 @@ export interface Workpiece {
   /** Findings that do not depend on the adjusters. */
   readonly advice: readonly Judgement[];
 }
-export type WorkpieceOutcome = { readonly ok: true; readonly piece: Workpiece } | { readonly ok: false; readonly reason: string };
+export type WorkpieceOutcome =
+  { readonly ok: true; readonly piece: Workpiece } | { readonly ok: false; readonly reason: string };
 
 /** What of a rig's document its figures come from; of the wants only whether washers come from the bin alone. */
-export type Designed = Pick<RigDocument, 'design'> & { readonly hands?: Hands | undefined; readonly wants?: Pick<RigDocument['wants'], 'onlyBin'> };
+export type Designed = Pick<RigDocument, 'design'> & {
+  readonly hands?: Hands | undefined;
+  readonly wants?: Pick<RigDocument['wants'], 'onlyBin'>;
+};
 
 /** Everything that changes only with rig or load; setting an adjuster then costs one `judged`. The bin is for what is trimmed. */
-export function workpiece(document: Designed, loadout: Loadout | null, kit: ReadonlyMap<string, KitItem>, bin: readonly BinItem[] | null = null): WorkpieceOutcome {
+export function workpiece(
+  document: Designed,
+  loadout: Loadout | null,
+  kit: ReadonlyMap<string, KitItem>,
+  bin: readonly BinItem[] | null = null,
+): WorkpieceOutcome {
   const designed = designRig(document.design);
   if (!designed.ok) return { ok: false, reason: designed.reason };
   const load = loadout ? placeLoad(loadout, kit) : null;
@@ -33,11 +71,18 @@ export function workpiece(document: Designed, loadout: Loadout | null, kit: Read
   const { rig, family, input } = designed;
   // Looked at one by one by what is drawn after the figures: made when first asked for.
   const quick = once(() => quickBalance(assembly));
-  const advice = once(() => [...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })), ...(loadout ? loadFindings(loadout, kit) : [])]);
+  const advice = once(() => [
+    ...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })),
+    ...(loadout ? loadFindings(loadout, kit) : []),
+  ]);
   return {
     ok: true,
     piece: {
-      rig, family, input, assembly, hands: document.hands ?? USUAL_HANDS,
+      rig,
+      family,
+      input,
+      assembly,
+      hands: document.hands ?? USUAL_HANDS,
       cones: loadout ? lensCones(loadout, kit).flatMap((c) => (c.kind === 'cone' ? [c.cone] : [])) : [],
       spaces: loadout ? spacesOf(loadout, kit) : [],
       socket: loadout ? socketOf(loadout, kit) : null,
@@ -69,7 +114,22 @@ export interface Judged {
 
 export function judged(piece: Workpiece, values: AdjusterValues, wants: RigDocument['wants']): Judged {
   const evaluation = evaluate(piece.assembly, values, piece.hands);
-  const findings = once(() => judge({ assembly: piece.assembly, values, evaluation, wants, quick: piece.quick, hands: piece.hands, cones: piece.cones, spaces: piece.spaces, socket: piece.socket }, piece.advice));
+  const findings = once(() =>
+    judge(
+      {
+        assembly: piece.assembly,
+        values,
+        evaluation,
+        wants,
+        quick: piece.quick,
+        hands: piece.hands,
+        cones: piece.cones,
+        spaces: piece.spaces,
+        socket: piece.socket,
+      },
+      piece.advice,
+    ),
+  );
   const verdict = once(() => verdictOf(evaluation, findings(), wants));
   const onBench = once(() => spreadOnBench({ assembly: piece.assembly, values, evaluation, quick: piece.quick }));
   return {
@@ -92,18 +152,34 @@ function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Fi
   return [
     ...(family && input ? family.advise(input, rig) : []),
     ...outOfRange.map((fault): Finding => {
-      const [least, most] = fault.range.map((v) => figure(kindOf(fault.id), v)) as [ReturnType<typeof figure>, ReturnType<typeof figure>];
+      const [least, most] = fault.range.map((v) => figure(kindOf(fault.id), v)) as [
+        ReturnType<typeof figure>,
+        ReturnType<typeof figure>,
+      ];
       const nearest = Math.min(fault.range[1], Math.max(fault.range[0], fault.value));
       return {
-        code: 'dimensionOutOfRange', severity: 'stop', about: fault.id, figure: figure(kindOf(fault.id), fault.value), limit: null,
+        code: 'dimensionOutOfRange',
+        severity: 'stop',
+        about: fault.id,
+        figure: figure(kindOf(fault.id), fault.value),
+        limit: null,
         title: say`${fault.name} must lie between ${least} and ${most}.`,
         why: say`Outside that this rig cannot be built or carried; the nearest is drawn meanwhile.`,
         toDo: say`Type a figure in the range.`,
-        fixes: [{ label: say`Make it ${figure(kindOf(fault.id), nearest)}`, changes: [{ kind: 'dimension', id: fault.id, value: nearest }] }],
+        fixes: [
+          {
+            label: say`Make it ${figure(kindOf(fault.id), nearest)}`,
+            changes: [{ kind: 'dimension', id: fault.id, value: nearest }],
+          },
+        ],
       };
     }),
     ...unapplied.map((edit): Finding => ({
-      code: 'editWithoutTarget', severity: 'note', about: 'rig', figure: null, limit: null,
+      code: 'editWithoutTarget',
+      severity: 'note',
+      about: 'rig',
+      figure: null,
+      limit: null,
       title: say`One of your changes (${describeEdit(edit)}) finds nothing to act on.`,
       why: say`The part it was made for is no longer in this rig. It is kept and comes back with the part.`,
       toDo: say`Change the dimension back, or remove the change in Frame.`,
@@ -114,10 +190,15 @@ function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Fi
 
 function describeEdit(edit: Edit): string {
   switch (edit.kind) {
-    case 'add': return `add ${edit.part.name}`;
-    case 'addMember': return `add ${edit.member.name}`;
-    case 'addStation': return `add ${edit.station.name}`;
-    case 'price': return `price of ${edit.item}`;
-    default: return `${edit.kind}, ${edit.target}`;
+    case 'add':
+      return `add ${edit.part.name}`;
+    case 'addMember':
+      return `add ${edit.member.name}`;
+    case 'addStation':
+      return `add ${edit.station.name}`;
+    case 'price':
+      return `price of ${edit.item}`;
+    default:
+      return `${edit.kind}, ${edit.target}`;
   }
 }

@@ -32,11 +32,40 @@ describe('one rig, every loadout', () => {
 
 describe('a state left open', () => {
   it('is a row of its own under its loadout, from whose set-up it is moved', () => {
-    const screen: KitItem = { ...camera, states: [{ id: 'screen', name: 'screen', choices: [{ id: 'in', name: 'in' }, { id: 'out', name: 'out', change: { kind: 'moves', by: [0, 0.004, 0] } }] }] };
-    const rows = setUpsFor({ rig, loadouts: [loadout], kit: new Map([...allKit, [screen.id, screen]]), setups: [], bin: [] });
+    const screen: KitItem = {
+      ...camera,
+      states: [
+        {
+          id: 'screen',
+          name: 'screen',
+          choices: [
+            { id: 'in', name: 'in' },
+            { id: 'out', name: 'out', change: { kind: 'moves', by: [0, 0.004, 0] } },
+          ],
+        },
+      ],
+    };
+    const rows = setUpsFor({
+      rig,
+      loadouts: [loadout],
+      kit: new Map([...allKit, [screen.id, screen]]),
+      setups: [],
+      bin: [],
+    });
     expect(rows.map((r) => r.state)).toEqual([null, 'Heron body, screen out']);
     expect(rows[1]!.values === null || rows[1]!.moves > 0).toBeTrue();
-    const set = setUpsFor({ rig, loadouts: [{ ...loadout, items: loadout.items.map((e) => (e.item === screen.id ? { ...e, states: { screen: 'in' } } : e)) }], kit: new Map([...allKit, [screen.id, screen]]), setups: [], bin: [] });
+    const set = setUpsFor({
+      rig,
+      loadouts: [
+        {
+          ...loadout,
+          items: loadout.items.map((e) => (e.item === screen.id ? { ...e, states: { screen: 'in' } } : e)),
+        },
+      ],
+      kit: new Map([...allKit, [screen.id, screen]]),
+      setups: [],
+      bin: [],
+    });
     expect(set.length).toBe(1);
   });
 });
@@ -45,7 +74,8 @@ describe('washers from the bin alone', () => {
   const assembly = bentBarAssembly();
   const free = trim(assembly, {}, wants);
   const name = washerName(assembly.stacks[0]!.station);
-  const used = (values: Readonly<Record<string, number>>): number => assembly.rig.adjusters.filter((a) => a.kind === 'count').reduce((n, a) => n + (values[a.id] ?? a.value), 0);
+  const used = (values: Readonly<Record<string, number>>): number =>
+    assembly.rig.adjusters.filter((a) => a.kind === 'count').reduce((n, a) => n + (values[a.id] ?? a.value), 0);
   it('are enough when there are as many as the lightest takes, and never more than there are', () => {
     if (free.kind !== 'solved') return fail(free.kind);
     const needed = used(free.values);
@@ -66,11 +96,18 @@ describe('the trade curve', () => {
   it('gives the least washers for each drop time: no wider want is met by fewer', () => {
     expect(curve.length).toBeGreaterThan(5);
     for (const p of curve.filter((one) => one.aim === 'lightest')) {
-      const asked = trim(assembly, {}, { ...wants, massAtMost: 9, calmAtLeast: 0, dropTime: [p.dropPitch - 0.01, p.dropPitch + 0.01] });
+      const asked = trim(
+        assembly,
+        {},
+        { ...wants, massAtMost: 9, calmAtLeast: 0, dropTime: [p.dropPitch - 0.01, p.dropPitch + 0.01] },
+      );
       if (asked.kind === 'solved') expect(p.added).toBeLessThanOrEqual(asked.addedMass + 1e-9);
     }
   });
   it('keeps only what nothing else of its drop time beats', () => {
-    for (const p of curve) for (const q of curve) if (p !== q && Math.abs(p.dropPitch - q.dropPitch) < 0.05) expect(q.added < p.added && q.inertiaRoll > p.inertiaRoll && q.inertiaPitch > p.inertiaPitch).toBeFalse();
+    for (const p of curve)
+      for (const q of curve)
+        if (p !== q && Math.abs(p.dropPitch - q.dropPitch) < 0.05)
+          expect(q.added < p.added && q.inertiaRoll > p.inertiaRoll && q.inertiaPitch > p.inertiaPitch).toBeFalse();
   });
 });

@@ -8,7 +8,13 @@ import { kit, loadout, wants } from './testing/rigs';
 const { loadout: long, kit: longKit } = THREE_LOADS[2]!;
 const allKit = new Map([...kit, ...longKit]);
 const start = startRig(familyById('gimballed-bent-bar')!, loadout, kit, wants);
-const input = { rig: { id: 'r', design: start.design, wants: { ...wants, massAtMost: 9, calmAtLeast: 0 }, loadout: loadout.id }, loadouts: [loadout, long], kit: allKit, setups: [], bin: [] };
+const input = {
+  rig: { id: 'r', design: start.design, wants: { ...wants, massAtMost: 9, calmAtLeast: 0 }, loadout: loadout.id },
+  loadouts: [loadout, long],
+  kit: allKit,
+  setups: [],
+  bin: [],
+};
 
 describe('one size for every loadout', () => {
   const found = sizesForAll(input);
@@ -21,10 +27,31 @@ describe('one size for every loadout', () => {
   it('with what it offers as many loadouts can be balanced as it says', () => {
     for (const b of found.better) {
       const design = changedDesign(start.design, [{ kind: 'dimension', id: b.dimension, value: b.to }], () => 'e');
-      expect(setUpsFor({ ...input, rig: { ...input.rig, design } }).filter((r) => r.values !== null).length).withContext(b.name).toBe(b.served);
+      expect(setUpsFor({ ...input, rig: { ...input.rig, design } }).filter((r) => r.values !== null).length)
+        .withContext(b.name)
+        .toBe(b.served);
     }
   });
   it('has nothing to offer for a rig of no family', () => {
-    expect(sizesForAll({ ...input, rig: { ...input.rig, design: { kind: 'free', rig: familyById('gimballed-bent-bar')!.build(familyById('gimballed-bent-bar')!.size(null, { breadth: 0.088, armClose: 0.25, armOut: 0.5, wristStrength: 9, leftHanded: false })) } } }).better).toEqual([]);
+    expect(
+      sizesForAll({
+        ...input,
+        rig: {
+          ...input.rig,
+          design: {
+            kind: 'free',
+            rig: familyById('gimballed-bent-bar')!.build(
+              familyById('gimballed-bent-bar')!.size(null, {
+                breadth: 0.088,
+                armClose: 0.25,
+                armOut: 0.5,
+                wristStrength: 9,
+                leftHanded: false,
+              }),
+            ),
+          },
+        },
+      }).better,
+    ).toEqual([]);
   });
 });

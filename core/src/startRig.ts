@@ -1,6 +1,15 @@
 /** A new rig of a family for a load: sized, then set up as near to level and to the wanted drop time as its adjusters go. */
 import { placeLoad, type PlacedLoad } from './1-load';
-import { assemble, placedPieces, USUAL_HANDS, valuesInOrder, type AdjusterValues, type Assembly, type Family, type Sizing } from './2-frame';
+import {
+  assemble,
+  placedPieces,
+  USUAL_HANDS,
+  valuesInOrder,
+  type AdjusterValues,
+  type Assembly,
+  type Family,
+  type Sizing,
+} from './2-frame';
 import { axesIn, balancedAxes, quickBalance, supportOf, trim } from './3-balance';
 import type { Adjuster, Design, Hands, KitItem, Loadout, Rig, Wants } from './model';
 
@@ -10,12 +19,24 @@ export interface Start {
   readonly values: AdjusterValues;
 }
 
-export function startRig(family: Family, loadout: Loadout | null, kit: ReadonlyMap<string, KitItem>, wants: Wants, hands: Hands = USUAL_HANDS): Start {
+export function startRig(
+  family: Family,
+  loadout: Loadout | null,
+  kit: ReadonlyMap<string, KitItem>,
+  wants: Wants,
+  hands: Hands = USUAL_HANDS,
+): Start {
   const load = loadout ? placeLoad(loadout, kit) : null;
   const sized = family.size(load, hands);
   return {
     sized,
-    design: { kind: 'family', family: family.id, dimensions: Object.fromEntries(Object.entries(sized.dimensions).map(([id, value]) => [id, { value }])), choices: { ...sized.choices }, edits: [] },
+    design: {
+      kind: 'family',
+      family: family.id,
+      dimensions: Object.fromEntries(Object.entries(sized.dimensions).map(([id, value]) => [id, { value }])),
+      choices: { ...sized.choices },
+      edits: [],
+    },
     values: setUp(family, sized, load, wants),
   };
 }
@@ -23,7 +44,8 @@ export function startRig(family: Family, loadout: Loadout | null, kit: ReadonlyM
 function setUp(family: Family, sized: Sizing, load: PlacedLoad | null, wants: Wants): AdjusterValues {
   const assembly = assemble(family.build(sized), load);
   if (!load) return sized.startValues;
-  const axes = (values: AdjusterValues) => axesIn(assembly, valuesInOrder(assembly.rig, values), placedPieces(assembly, values));
+  const axes = (values: AdjusterValues) =>
+    axesIn(assembly, valuesInOrder(assembly.rig, values), placedPieces(assembly, values));
   if (axes(sized.startValues).length > 0) return balancedAxes(assembly, sized.startValues, axes);
   const support = supportOf(assembly.rig);
   if (support?.kind === 'pivot') {
@@ -53,23 +75,36 @@ export interface HoldPlaces {
  * Where each loadout wants the hold mark, the camera's hole or its slide, so that the mass centre lies over what bears the
  * rig, fore and aft; null when it has none of them. Made once a rig, then asked at each setting.
  */
-export function holdPlaces(rig: Rig, loadouts: readonly Loadout[], kit: ReadonlyMap<string, KitItem>): HoldPlaces | null {
+export function holdPlaces(
+  rig: Rig,
+  loadouts: readonly Loadout[],
+  kit: ReadonlyMap<string, KitItem>,
+): HoldPlaces | null {
   const adjuster = foreAftOf(rig);
   if (!adjuster) return null;
   const [least, most] = adjuster.range;
-  const balances = loadouts.map((loadout) => ({ loadout, quick: quickBalance(assemble(rig, placeLoad(loadout, kit))) }));
+  const balances = loadouts.map((loadout) => ({
+    loadout,
+    quick: quickBalance(assemble(rig, placeLoad(loadout, kit))),
+  }));
   return {
     adjuster,
-    at: (values) => balances.flatMap(({ loadout, quick }): readonly HoldPlace[] => {
-      if (!quick) return [];
-      const value = levelAt((v) => quick.at({ ...values, [adjuster.id]: v }).fromPivot[0], adjuster);
-      return [{ loadout: loadout.id, name: loadout.name, value, reaches: value >= least - 1e-9 && value <= most + 1e-9 }];
-    }),
+    at: (values) =>
+      balances.flatMap(({ loadout, quick }): readonly HoldPlace[] => {
+        if (!quick) return [];
+        const value = levelAt((v) => quick.at({ ...values, [adjuster.id]: v }).fromPivot[0], adjuster);
+        return [
+          { loadout: loadout.id, name: loadout.name, value, reaches: value >= least - 1e-9 && value <= most + 1e-9 },
+        ];
+      }),
   };
 }
 
 /** Null for a rig on the shoulder too: there the eye says where the camera goes, and the tail balances. */
-const foreAftOf = (rig: Rig): Adjuster | null => (rig.contacts.some((c) => c.kind === 'shoulder') || axesFree(rig) ? null : rig.adjusters.find((a) => a.kind !== 'count' && Math.abs(a.axis?.[0] ?? 0) > 0.9) ?? null);
+const foreAftOf = (rig: Rig): Adjuster | null =>
+  rig.contacts.some((c) => c.kind === 'shoulder') || axesFree(rig)
+    ? null
+    : (rig.adjusters.find((a) => a.kind !== 'count' && Math.abs(a.axis?.[0] ?? 0) > 0.9) ?? null);
 /** Axes inside axes are balanced one by one, not over the hand. */
 const axesFree = (rig: Rig): boolean => rig.pivots.filter((p) => p.kind === 'hinge' && !p.clamped).length > 1;
 

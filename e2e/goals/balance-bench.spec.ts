@@ -1,7 +1,15 @@
 /** The balance bench: proven set-ups, an impossible one explained and mended, the pan, the swing, what must be accurate, learning in two readings. */
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { evaluate, workpiece, type Evaluation, type KitItem, type Loadout, type RigDocument, type SetUp } from '@tide-pebble/core';
+import {
+  evaluate,
+  workpiece,
+  type Evaluation,
+  type KitItem,
+  type Loadout,
+  type RigDocument,
+  type SetUp,
+} from '@tide-pebble/core';
 import { allKept, expect, fill, goTo, readout, test } from '../support/bench';
 
 test.use({ demo: true });
@@ -10,9 +18,12 @@ const onBench = async (page: Page, rig: string): Promise<void> => {
   await page.getByRole('button', { name: `Put ${rig} on the bench` }).click();
   await goTo(page, 'Balance');
 };
-const sheet = async (page: Page, name: string): Promise<void> => page.getByRole('navigation', { name: 'Sheets of the bench' }).getByRole('link', { name, exact: true }).click();
+const sheet = async (page: Page, name: string): Promise<void> =>
+  page.getByRole('navigation', { name: 'Sheets of the bench' }).getByRole('link', { name, exact: true }).click();
 
-test('trim a rig that hangs nose down: the lightest proven, then with the fewest moves, and back by one undo', async ({ bench }) => {
+test('trim a rig that hangs nose down: the lightest proven, then with the fewest moves, and back by one undo', async ({
+  bench,
+}) => {
   await onBench(bench, 'Whelk');
   const before = (await readout(bench, 'Sides')).replace('Sides ', '');
   await bench.getByRole('button', { name: 'Trim it' }).click();
@@ -86,20 +97,31 @@ test('a wish is let go for what is firm, and said', async ({ bench }) => {
 test('the trade curve: pick a drop time and the rig is set so', async ({ bench }) => {
   await onBench(bench, 'Limpet');
   await bench.getByRole('button', { name: 'Show what each drop time costs' }).click();
-  await bench.getByRole('button', { name: /^drop 1\.\d s, lightest/ }).first().click({ timeout: 30_000 });
+  await bench
+    .getByRole('button', { name: /^drop 1\.\d s, lightest/ })
+    .first()
+    .click({ timeout: 30_000 });
   await expect.poll(() => readout(bench, 'Drop')).toMatch(/1\.\d s/);
 });
 
-test('a set-up for every loadout: the table, what is moved between two, all kept as cards, and out as CSV', async ({ bench }) => {
+test('a set-up for every loadout: the table, what is moved between two, all kept as cards, and out as CSV', async ({
+  bench,
+}) => {
   await onBench(bench, 'Limpet');
   await sheet(bench, 'Set-ups');
   const table = bench.getByRole('region', { name: 'Set-ups by loadout' });
-  for (const name of ['Ebb', 'Flood', 'Neap', 'Slack', 'Spring']) await expect(table.getByRole('rowheader', { name: new RegExp(`^${name}`) })).toBeVisible({ timeout: 30_000 });
+  for (const name of ['Ebb', 'Flood', 'Neap', 'Slack', 'Spring'])
+    await expect(table.getByRole('rowheader', { name: new RegExp(`^${name}`) })).toBeVisible({ timeout: 30_000 });
   await expect(bench.locator('ol.moves li').first()).toContainText(/to/);
-  const [download] = await Promise.all([bench.waitForEvent('download'), bench.getByRole('button', { name: 'As CSV' }).click()]);
+  const [download] = await Promise.all([
+    bench.waitForEvent('download'),
+    bench.getByRole('button', { name: 'As CSV' }).click(),
+  ]);
   expect(await readFile((await download.path())!, 'utf8')).toContain('"Ebb: body, 24, small mic"');
   await bench.getByRole('button', { name: 'Look for one' }).click();
-  await expect(bench.getByText(/^serves [3-5] of 5|No single size does better/).first()).toBeVisible({ timeout: 60_000 });
+  await expect(bench.getByText(/^serves [3-5] of 5|No single size does better/).first()).toBeVisible({
+    timeout: 60_000,
+  });
   await bench.getByRole('button', { name: 'Keep all as set-up cards' }).click();
   await expect(bench.getByText(/set-ups are kept/)).toBeVisible();
   await goTo(bench, 'Field');
@@ -120,7 +142,9 @@ test('the pan of a lopsided rig: its lean at a rate, and the set-up that leans l
   expect(await degrees()).toBeLessThanOrEqual(before);
 });
 
-test('a rig that leans in a pan is laid out till it does not: moves that keep it level, as far as they should go, and again', async ({ bench }) => {
+test('a rig that leans in a pan is laid out till it does not: moves that keep it level, as far as they should go, and again', async ({
+  bench,
+}) => {
   await onBench(bench, 'Whelk');
   await bench.getByRole('button', { name: 'Trim it' }).click();
   await expect(bench.getByText(/proven the lightest/)).toBeVisible();
@@ -149,7 +173,9 @@ test('a rig that leans in a pan is laid out till it does not: moves that keep it
   await expect(bench.getByText(/strip for the foot/i).first()).toBeVisible();
 });
 
-test('two set-ups through the lens: played, scrubbed, compared with figures, and out as CSV and JSON', async ({ bench }) => {
+test('two set-ups through the lens: played, scrubbed, compared with figures, and out as CSV and JSON', async ({
+  bench,
+}) => {
   await onBench(bench, 'Limpet');
   await sheet(bench, 'Swing');
   await expect(bench.getByRole('img', { name: /^Through the lens/ })).toHaveCount(2, { timeout: 30_000 });
@@ -163,16 +189,40 @@ test('two set-ups through the lens: played, scrubbed, compared with figures, and
   await bench.getByRole('button', { name: 'Play' }).click();
   await expect(bench.getByRole('button', { name: 'Pause' })).toBeVisible();
   await bench.getByRole('button', { name: 'Pause' }).click();
-  const [csv] = await Promise.all([bench.waitForEvent('download'), bench.getByRole('button', { name: 'As CSV' }).click()]);
+  const [csv] = await Promise.all([
+    bench.waitForEvent('download'),
+    bench.getByRole('button', { name: 'As CSV' }).click(),
+  ]);
   expect((await readFile((await csv.path())!, 'utf8')).split('\n')[0]).toContain('time_s');
-  const [json] = await Promise.all([bench.waitForEvent('download'), bench.getByRole('button', { name: 'As JSON' }).click()]);
-  expect(JSON.parse(await readFile((await json.path())!, 'utf8'))).toEqual(expect.objectContaining({ format: 'tide-pebble-swing', motion: 'start' }));
+  const [json] = await Promise.all([
+    bench.waitForEvent('download'),
+    bench.getByRole('button', { name: 'As JSON' }).click(),
+  ]);
+  expect(JSON.parse(await readFile((await json.path())!, 'utf8'))).toEqual(
+    expect.objectContaining({ format: 'tide-pebble-swing', motion: 'start' }),
+  );
 });
 
-test('whatever bears it swings beside the bare camera: a joint, a wrist, a shoulder, axes inside axes; a pole says where it is judged', async ({ bench }) => {
+test('whatever bears it swings beside the bare camera: a joint, a wrist, a shoulder, axes inside axes; a pole says where it is judged', async ({
+  bench,
+}) => {
   test.setTimeout(120_000);
-  const seen = async (row: string): Promise<readonly number[]> => (await bench.locator('table tr', { has: bench.getByRole('rowheader', { name: row }) }).first().locator('td').allInnerTexts()).map(Number.parseFloat);
-  for (const [rig, steadier] of [['Cockle', true], ['Anemone', false], ['Mussel', false], ['Razor', false], ['Cormorant', false], ['Driftwood', false]] as const) {
+  const seen = async (row: string): Promise<readonly number[]> =>
+    (
+      await bench
+        .locator('table tr', { has: bench.getByRole('rowheader', { name: row }) })
+        .first()
+        .locator('td')
+        .allInnerTexts()
+    ).map(Number.parseFloat);
+  for (const [rig, steadier] of [
+    ['Cockle', true],
+    ['Anemone', false],
+    ['Mussel', false],
+    ['Razor', false],
+    ['Cormorant', false],
+    ['Driftwood', false],
+  ] as const) {
     await goTo(bench, 'Shelf');
     await onBench(bench, rig);
     // As it is trimmed: what hangs off its level swings more than any hand.
@@ -183,7 +233,9 @@ test('whatever bears it swings beside the bare camera: a joint, a wrist, a shoul
     const [own, camera] = await seen('Nose, at most');
     expect(own, rig).toBeLessThan(30);
     if (steadier) expect(own, rig).toBeLessThan(camera!);
-    await expect(bench.getByText('so much of the hand’s own rocking reaches the camera')).toHaveCount(rig === 'Anemone' ? 1 : 0);
+    await expect(bench.getByText('so much of the hand’s own rocking reaches the camera')).toHaveCount(
+      rig === 'Anemone' ? 1 : 0,
+    );
     await bench.getByLabel('Motion').selectOption({ label: 'Whip pan' });
     await expect(bench.getByText('A quarter turn to the left in two thirds of a second.')).toBeVisible();
     await expect(bench.getByRole('img', { name: /^Through the lens/ })).toHaveCount(2);
@@ -191,7 +243,9 @@ test('whatever bears it swings beside the bare camera: a joint, a wrist, a shoul
   await goTo(bench, 'Shelf');
   await onBench(bench, 'Whirligig');
   await sheet(bench, 'Swing');
-  await expect(bench.getByText('A pole does not swing from a hand: how it droops, at rest and spun, is judged on Hang.')).toBeVisible();
+  await expect(
+    bench.getByText('A pole does not swing from a hand: how it droops, at rest and spun, is judged on Hang.'),
+  ).toBeVisible();
 });
 
 test('what must be accurate is listed, with the chance of a build and what more travel buys', async ({ bench }) => {
@@ -222,26 +276,47 @@ test('a rig that does not do as the figures say is read once, set, read again', 
   await fill(bench, 'Drop time', '2.1');
   await bench.getByRole('button', { name: 'Keep this reading' }).click();
   await expect(bench.getByRole('heading', { name: 'Next move, by 2 readings' })).toBeVisible({ timeout: 30_000 });
-  await expect(bench.getByText('Nothing to move: by these readings it is in its pool.')).toBeVisible({ timeout: 30_000 });
+  await expect(bench.getByText('Nothing to move: by these readings it is in its pool.')).toBeVisible({
+    timeout: 30_000,
+  });
   // A reading that cannot be is refused in words, and can be taken out.
   await fill(bench, 'All of it on the scale', '9 kg');
   await bench.getByRole('button', { name: 'Keep this reading' }).click();
-  await expect(bench.getByText(/Reading 3 cannot be: the mass is not that of this rig/)).toBeVisible({ timeout: 30_000 });
+  await expect(bench.getByText(/Reading 3 cannot be: the mass is not that of this rig/)).toBeVisible({
+    timeout: 30_000,
+  });
   await bench.getByRole('button', { name: 'Take out reading 3' }).click();
   await expect(bench.getByText(/cannot be/)).toBeHidden();
 });
 
 /** The rig as it would really hang: set as the page has it, but with one mounted thing of another mass. */
-async function reallyHangs(page: Page, address: string, rigId: string, mounted: string, part: number): Promise<NonNullable<Evaluation['hung']>> {
-  const { documents } = (await (await page.request.get(`${address}/api/documents`)).json()) as { documents: readonly { kind: string; id: string; body: unknown }[] };
+async function reallyHangs(
+  page: Page,
+  address: string,
+  rigId: string,
+  mounted: string,
+  part: number,
+): Promise<NonNullable<Evaluation['hung']>> {
+  const { documents } = (await (await page.request.get(`${address}/api/documents`)).json()) as {
+    documents: readonly { kind: string; id: string; body: unknown }[];
+  };
   const all = <T>(kind: string): readonly T[] => documents.filter((d) => d.kind === kind).map((d) => d.body as T);
   const rig = all<RigDocument>('rig').find((r) => r.id === rigId)!;
-  const made = workpiece(rig, all<Loadout>('loadout').find((l) => l.id === rig.loadout)!, new Map(all<KitItem>('kit').map((k) => [k.id, k] as const)));
+  const made = workpiece(
+    rig,
+    all<Loadout>('loadout').find((l) => l.id === rig.loadout)!,
+    new Map(all<KitItem>('kit').map((k) => [k.id, k] as const)),
+  );
   if (!made.ok) throw new Error(made.reason);
   const { assembly } = made.piece;
-  const pieces = assembly.pieces.map((p) => (p.isLoad && p.flat.owner === mounted ? { ...p, flat: { ...p.flat, mass: p.flat.mass * part } } : p));
+  const pieces = assembly.pieces.map((p) =>
+    p.isLoad && p.flat.owner === mounted ? { ...p, flat: { ...p.flat, mass: p.flat.mass * part } } : p,
+  );
   expect(pieces).not.toEqual(assembly.pieces);
-  return evaluate({ ...assembly, pieces }, all<SetUp>('setup').find((s) => s.rig === rigId && s.loadout === rig.loadout)?.values ?? {}).hung!;
+  return evaluate(
+    { ...assembly, pieces },
+    all<SetUp>('setup').find((s) => s.rig === rigId && s.loadout === rig.loadout)?.values ?? {},
+  ).hung!;
 }
 
 test('a rig with a secretly wrong mass is brought into its pool in two readings', async ({ bench, server }) => {
@@ -264,7 +339,9 @@ test('a rig with a secretly wrong mass is brought into its pool in two readings'
     if (pitch.drop.kind === 'falls') await fill(bench, 'Drop time', pitch.drop.time.toFixed(1));
     await bench.getByRole('button', { name: 'Keep this reading' }).click();
     // What stood there before is by one reading less.
-    await expect(bench.getByRole('heading', { name: `Next move, by ${reading === 1 ? 'one reading' : '2 readings'}` })).toBeVisible({ timeout: 30_000 });
+    await expect(
+      bench.getByRole('heading', { name: `Next move, by ${reading === 1 ? 'one reading' : '2 readings'}` }),
+    ).toBeVisible({ timeout: 30_000 });
     const done = bench.getByRole('button', { name: 'Done: it is set so' });
     const inPool = bench.getByText('Nothing to move: by these readings it is in its pool.');
     await expect(done.or(inPool)).toBeVisible({ timeout: 30_000 });
@@ -275,7 +352,12 @@ test('a rig with a secretly wrong mass is brought into its pool in two readings'
 });
 
 test('a held rig and axes inside axes are trimmed by the same button', async ({ bench }) => {
-  for (const [rig, words] of [['Mussel', /proven the lightest|Balanced/], ['Anemone', /Set from the inside out/], ['Cormorant', /proven the lightest/], ['Whirligig', /proven the lightest/]] as const) {
+  for (const [rig, words] of [
+    ['Mussel', /proven the lightest|Balanced/],
+    ['Anemone', /Set from the inside out/],
+    ['Cormorant', /proven the lightest/],
+    ['Whirligig', /proven the lightest/],
+  ] as const) {
     await goTo(bench, 'Shelf');
     await onBench(bench, rig);
     await bench.getByRole('button', { name: 'Trim it' }).click();

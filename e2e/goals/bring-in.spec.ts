@@ -17,9 +17,17 @@ const open = async (page: Page): Promise<void> => {
 const choose = (page: Page, path: string): Promise<void> => page.getByLabel('File to bring in').setInputFiles(path);
 const rows = (page: Page) => page.getByRole('list', { name: 'Rows read' }).getByRole('listitem');
 
-test('a list from a spreadsheet is shown with its faults, taken in, and undone in one step', async ({ bench: page }) => {
+test('a list from a spreadsheet is shown with its faults, taken in, and undone in one step', async ({
+  bench: page,
+}) => {
   await open(page);
-  await choose(page, file('kit.csv', '\ufeffItem;Type;Weight (g);Long\nHeron;camera;486;62\nReed;microphone;-5;150\nOdd;toaster;5;5\n=1+1;lens;=2*3;50\nLight;light;1,250;30\nPlate;plate;0,5 kg;50\n'));
+  await choose(
+    page,
+    file(
+      'kit.csv',
+      '\ufeffItem;Type;Weight (g);Long\nHeron;camera;486;62\nReed;microphone;-5;150\nOdd;toaster;5;5\n=1+1;lens;=2*3;50\nLight;light;1,250;30\nPlate;plate;0,5 kg;50\n',
+    ),
+  );
   await expect(page.getByText('2 new, 0 changed, 0 here already, 4 not taken.')).toBeVisible();
   await expect(rows(page).filter({ hasText: 'Reed' })).toContainText('cannot be less than nothing');
   await expect(rows(page).filter({ hasText: 'Odd' })).toContainText('no kind of kit');
@@ -69,7 +77,10 @@ test('what is no list is refused in words, and nothing is half in', async ({ ben
 
 test('ten thousand rows are read with the page at hand, can be cancelled, and scroll', async ({ bench: page }) => {
   await open(page);
-  const many = file('many.csv', `name,kind,mass_g,length_mm,width_mm,height_mm\n${Array.from({ length: 10_000 }, (_, i) => `Shell ${i},other,${i % 400 + 1},40,30,20`).join('\n')}`);
+  const many = file(
+    'many.csv',
+    `name,kind,mass_g,length_mm,width_mm,height_mm\n${Array.from({ length: 10_000 }, (_, i) => `Shell ${i},other,${(i % 400) + 1},40,30,20`).join('\n')}`,
+  );
   await choose(page, many);
   await expect(page.getByText('10000 new, 0 changed')).toBeVisible();
   expect(await rows(page).count()).toBeLessThan(60);
@@ -82,9 +93,13 @@ test('ten thousand rows are read with the page at hand, can be cancelled, and sc
   await expect(page.getByRole('banner').getByRole('status')).toHaveText(/^All kept/, { timeout: 20_000 });
 });
 
-test('a photo is kept with its item, and serves to find the mass centre by touching plumb lines', async ({ bench: page }) => {
+test('a photo is kept with its item, and serves to find the mass centre by touching plumb lines', async ({
+  bench: page,
+}) => {
   await open(page);
-  await page.getByLabel('Pasted cells').fill('name,kind,mass_g,length_mm,width_mm,height_mm\nHeron,camera,486,60,120,80');
+  await page
+    .getByLabel('Pasted cells')
+    .fill('name,kind,mass_g,length_mm,width_mm,height_mm\nHeron,camera,486,60,120,80');
   await page.getByRole('button', { name: 'Read this' }).click();
   await page.getByRole('button', { name: 'Take in 1' }).click();
   await page.getByRole('button', { name: 'Heron', exact: true }).click();
@@ -102,7 +117,15 @@ test('a photo is kept with its item, and serves to find the mass centre by touch
   const photo = page.getByRole('img', { name: /^Photo of Heron\. Arrow keys/ });
   const { width } = (await photo.boundingBox())!;
   // The box is 60 mm long and drawn 600 px of 800: a hundred pixels are ten millimetres.
-  for (const [x, y] of [[100, 500], [700, 500], [400, 120], [400, 480], [150, 300], [650, 300]] as const) await photo.click({ position: { x: (x * width) / 800, y: (y * width) / 800 } });
+  for (const [x, y] of [
+    [100, 500],
+    [700, 500],
+    [400, 120],
+    [400, 480],
+    [150, 300],
+    [650, 300],
+  ] as const)
+    await photo.click({ position: { x: (x * width) / 800, y: (y * width) / 800 } });
   const card = page.getByRole('article', { name: 'Hung twice, from the side' });
   await expect(card.getByRole('status')).toContainText(/Mass centre, fore and aft (29\.\d|30(\.\d)?) mm/);
   await expect(card.getByRole('status')).toContainText(/Mass centre, height (19\.\d|20(\.\d)?) mm/);

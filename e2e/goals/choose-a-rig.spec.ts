@@ -23,7 +23,14 @@ test('wishes rank the families, each with its reasons', async ({ bench: page }) 
 });
 
 test('up to four stand side by side, and the chosen one starts sized for the load', async ({ bench: page }) => {
-  for (const name of ['Pipe post with a side handle', 'Boom held at its balance', 'Closed hand frame', 'Plate and pillar', 'Bent bar on a universal joint']) await page.getByRole('checkbox', { name: `Compare ${name}` }).check();
+  for (const name of [
+    'Pipe post with a side handle',
+    'Boom held at its balance',
+    'Closed hand frame',
+    'Plate and pillar',
+    'Bent bar on a universal joint',
+  ])
+    await page.getByRole('checkbox', { name: `Compare ${name}` }).check();
   const table = page.getByRole('table', { name: 'Side by side' });
   await expect(table.getByRole('columnheader')).toHaveCount(4);
   await expect(table.getByRole('row', { name: /^Packs to/ })).toContainText(/longest \d+ mm/);

@@ -9,8 +9,10 @@ import { expect, Server, test } from '../support/bench';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 const folder = (): string => mkdtempSync(join(tmpdir(), 'tide-pebble-cmd-'));
-const serve = (...args: string[]) => spawnSync(process.execPath, [join(root, 'dist/server/main.mjs'), ...args], { encoding: 'utf8', timeout: 8000 });
-const npm = (...args: string[]) => spawnSync('npm', ['run', '-s', ...args], { cwd: root, encoding: 'utf8', env: { ...process.env, INIT_CWD: root } });
+const serve = (...args: string[]) =>
+  spawnSync(process.execPath, [join(root, 'dist/server/main.mjs'), ...args], { encoding: 'utf8', timeout: 8000 });
+const npm = (...args: string[]) =>
+  spawnSync('npm', ['run', '-s', ...args], { cwd: root, encoding: 'utf8', env: { ...process.env, INIT_CWD: root } });
 
 test('a taken port, a bad option, a folder that cannot be', async () => {
   const other = createServer().listen(0, '127.0.0.1');
@@ -27,7 +29,10 @@ test('a taken port, a bad option, a folder that cannot be', async () => {
   writeFileSync(file, '');
   chmodSync(file, 0o400);
   const unwritable = serve('--data', join(file, 'data'));
-  expect([unwritable.status, unwritable.stderr]).toEqual([1, `The data folder ${join(file, 'data')} cannot be written. Choose another with --data.\n`]);
+  expect([unwritable.status, unwritable.stderr]).toEqual([
+    1,
+    `The data folder ${join(file, 'data')} cannot be written. Choose another with --data.\n`,
+  ]);
 });
 
 test('the demo and the maker’s own data never mix; the server stops cleanly', async () => {
@@ -35,14 +40,23 @@ test('the demo and the maker’s own data never mix; the server stops cleanly', 
   await server.start();
   expect(await server.stop('SIGTERM')).toBe(0);
   const mixed = serve('--data', server.data);
-  expect([mixed.status, mixed.stderr]).toEqual([1, `${join(server.data, 'tide-pebble.db')} holds the demo. Start it with npm run demo, or choose another folder with --data.\n`]);
+  expect([mixed.status, mixed.stderr]).toEqual([
+    1,
+    `${join(server.data, 'tide-pebble.db')} holds the demo. Start it with npm run demo, or choose another folder with --data.\n`,
+  ]);
   await server.end();
 });
 
 test('a damaged data file is not written to: the newest good backup is offered, and put in place when asked', async () => {
   const server = new Server(true);
   await server.start();
-  await expect.poll(() => readdirSync(server.data).includes('backups') && readdirSync(join(server.data, 'backups')).some((f) => f.startsWith('tide-pebble-'))).toBe(true);
+  await expect
+    .poll(
+      () =>
+        readdirSync(server.data).includes('backups') &&
+        readdirSync(join(server.data, 'backups')).some((f) => f.startsWith('tide-pebble-')),
+    )
+    .toBe(true);
   await server.stop('SIGTERM');
   const file = join(server.data, 'tide-pebble.db');
   truncateSync(file, 0);
@@ -50,12 +64,18 @@ test('a damaged data file is not written to: the newest good backup is offered, 
   expect([refused.status, statSync(file).size]).toEqual([1, 0]);
   expect(refused.stderr).toContain('it is empty (0 bytes)');
   expect(refused.stderr).toContain('Start with --recover');
-  const child = spawn(process.execPath, [join(root, 'dist/server/main.mjs'), '--demo', '--data', server.data, '--recover', '--port', '0'], { stdio: ['ignore', 'pipe', 'inherit'] });
+  const child = spawn(
+    process.execPath,
+    [join(root, 'dist/server/main.mjs'), '--demo', '--data', server.data, '--recover', '--port', '0'],
+    { stdio: ['ignore', 'pipe', 'inherit'] },
+  );
   let said = '';
   child.stdout.on('data', (text: Buffer) => (said += text.toString()));
   await expect.poll(() => said).toMatch(/http:\/\/127/);
   expect(said).toContain('is in its place; the damaged file is kept as');
-  const { documents } = (await (await fetch(`${/http:\/\/127\.0\.0\.1:\d+/.exec(said)![0]}/api/documents`)).json()) as { documents: unknown[] };
+  const { documents } = (await (await fetch(`${/http:\/\/127\.0\.0\.1:\d+/.exec(said)![0]}/api/documents`)).json()) as {
+    documents: unknown[];
+  };
   expect(documents.length).toBeGreaterThan(20);
   child.kill();
   await server.end();
@@ -63,20 +83,27 @@ test('a damaged data file is not written to: the newest good backup is offered, 
 
 test('started by a command that is killed hard, the server ends with it', async () => {
   const data = folder();
-  const parent = spawn(process.execPath, ['scripts/start.mjs', '--port', '0', '--data', data], { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] });
+  const parent = spawn(process.execPath, ['scripts/start.mjs', '--port', '0', '--data', data], {
+    cwd: root,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   let said = '';
   parent.stdout.on('data', (text: Buffer) => (said += text.toString()));
   await expect.poll(() => said, { timeout: 60_000 }).toMatch(/http:\/\/127/);
-  const { pid } = (await (await fetch(`${/http:\/\/127\.0\.0\.1:\d+/.exec(said)![0]}/api/health`)).json()) as { pid: number };
+  const { pid } = (await (await fetch(`${/http:\/\/127\.0\.0\.1:\d+/.exec(said)![0]}/api/health`)).json()) as {
+    pid: number;
+  };
   parent.kill('SIGKILL');
-  await expect.poll(() => {
-    try {
-      process.kill(pid, 0);
-      return 'alive';
-    } catch {
-      return 'gone';
-    }
-  }).toBe('gone');
+  await expect
+    .poll(() => {
+      try {
+        process.kill(pid, 0);
+        return 'alive';
+      } catch {
+        return 'gone';
+      }
+    })
+    .toBe('gone');
 });
 
 test('analyse prints JSON, and says what is wrong with a file', () => {
@@ -93,10 +120,31 @@ test('analyse prints JSON, and says what is wrong with a file', () => {
 
 test('physics prints a line a case, a count, and exit 1 when one is off', () => {
   const path = join(folder(), 'cases.json');
-  const drop = { id: 'mine-1', kind: 'dropTime', given: { axis: 'pitch', mass: 2.37, inertiaAboutAxis: 0.1184, massCentreDistance: 0.0213, releaseAngle: Math.PI / 2 }, expect: { dropTime: 0.906731620341 }, tolerance: { rel: 1e-8, abs: 1e-9 } };
-  const cases = [drop, { ...drop, id: 'mine-2', expect: { dropTime: 0.9 } }, { ...drop, id: 'mine-3', kind: 'rainfall' }];
+  const drop = {
+    id: 'mine-1',
+    kind: 'dropTime',
+    given: {
+      axis: 'pitch',
+      mass: 2.37,
+      inertiaAboutAxis: 0.1184,
+      massCentreDistance: 0.0213,
+      releaseAngle: Math.PI / 2,
+    },
+    expect: { dropTime: 0.906731620341 },
+    tolerance: { rel: 1e-8, abs: 1e-9 },
+  };
+  const cases = [
+    drop,
+    { ...drop, id: 'mine-2', expect: { dropTime: 0.9 } },
+    { ...drop, id: 'mine-3', kind: 'rainfall' },
+  ];
   writeFileSync(path, JSON.stringify({ cases }));
   const { status, stdout } = npm('physics', '--', path);
   expect(status).toBe(1);
-  expect(stdout.trim().split('\n')).toEqual(['mine-1 ok', expect.stringMatching(/^mine-2 dropTime: got 0\.9067.*, want 0\.9, off by/), 'mine-3 not supported yet', '1 passed, 1 failed, 1 skipped']);
+  expect(stdout.trim().split('\n')).toEqual([
+    'mine-1 ok',
+    expect.stringMatching(/^mine-2 dropTime: got 0\.9067.*, want 0\.9, off by/),
+    'mine-3 not supported yet',
+    '1 passed, 1 failed, 1 skipped',
+  ]);
 });

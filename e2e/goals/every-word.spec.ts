@@ -3,14 +3,31 @@ import { FAMILIES, familyById, startRig, type KitItem, type Loadout, type RigDoc
 import type { Page } from '@playwright/test';
 import { expect, test } from '../support/bench';
 
-const ALL = ['shelf', 'frame', 'frame/print', 'balance', 'balance/set-ups', 'balance/pan', 'balance/swing', 'balance/accuracy', 'balance/learn', 'stock', 'build', 'field', 'log'];
+const ALL = [
+  'shelf',
+  'frame',
+  'frame/print',
+  'balance',
+  'balance/set-ups',
+  'balance/pan',
+  'balance/swing',
+  'balance/accuracy',
+  'balance/learn',
+  'stock',
+  'build',
+  'field',
+  'log',
+];
 /** Where a rig that was just started has faults and figures that the shipped one has not. */
 const OF_THE_RIG = ['frame', 'balance', 'stock', 'build', 'field'];
 
 /** What must not stand on any page. */
 const FAULTS: readonly (readonly [string, RegExp])[] = [
   ['what is no figure', /\bNaN\b|\bundefined\b|\bnull\b|Infinity|\[object/],
-  ['a range of one figure', /\b(?:from )?(\d[\d,./]*(?: \d+\/\d+)? (?:mm|in|thou|g|kg|oz|lb|s|min|N·m|N|lbf|%))(?: to |–)\1(?![\d.])/],
+  [
+    'a range of one figure',
+    /\b(?:from )?(\d[\d,./]*(?: \d+\/\d+)? (?:mm|in|thou|g|kg|oz|lb|s|min|N·m|N|lbf|%))(?: to |–)\1(?![\d.])/,
+  ],
   ['a range in two units', /\d s (?:to|–) \d[\d.]* (?:min|h)\b/],
   ['known to nothing', /± 0(?:\.0+)? ?(?:mm|in|thou|g|oz|s|°|N)/],
   ['more digits than any scale has', /\d\.\d{4,}|\d{7,}/],
@@ -28,7 +45,12 @@ function marksOf(value: unknown, found = new Set<string>()): Set<string> {
   if (Array.isArray(value)) value.forEach((v) => marksOf(v, found));
   else if (value !== null && typeof value === 'object') {
     for (const [key, v] of Object.entries(value)) {
-      if (['id', 'target', 'member', 'node', 'part', 'body', 'pivot'].includes(key) && typeof v === 'string' && /^[a-z]+(-[a-z0-9]+)+$/.test(v)) found.add(v);
+      if (
+        ['id', 'target', 'member', 'node', 'part', 'body', 'pivot'].includes(key) &&
+        typeof v === 'string' &&
+        /^[a-z]+(-[a-z0-9]+)+$/.test(v)
+      )
+        found.add(v);
       marksOf(v, found);
     }
   }
@@ -43,19 +65,38 @@ async function words(page: Page, view: string): Promise<string> {
   }, `/${view}`);
   await expect(page.locator('main h1, main h2, main .view-title').first()).toBeVisible();
   let before = '';
-  await expect.poll(async () => {
-    const now = await page.evaluate(() => document.querySelector('[role=progressbar]') ? `working ${performance.now()}` : [document.body.innerText, ...[...document.querySelectorAll('[aria-label], [title]')].map((e) => `${e.getAttribute('aria-label') ?? ''}\n${e.getAttribute('title') ?? ''}`), ...[...document.querySelectorAll('input:not([type=range])')].map((e) => (e as HTMLInputElement).value)].join('\n'));
-    const same = now === before;
-    before = now;
-    return same;
-  }, { intervals: [60, 60, 60, 120], timeout: 60_000 }).toBe(true);
+  await expect
+    .poll(
+      async () => {
+        const now = await page.evaluate(() =>
+          document.querySelector('[role=progressbar]')
+            ? `working ${performance.now()}`
+            : [
+                document.body.innerText,
+                ...[...document.querySelectorAll('[aria-label], [title]')].map(
+                  (e) => `${e.getAttribute('aria-label') ?? ''}\n${e.getAttribute('title') ?? ''}`,
+                ),
+                ...[...document.querySelectorAll('input:not([type=range])')].map((e) => (e as HTMLInputElement).value),
+              ].join('\n'),
+        );
+        const same = now === before;
+        before = now;
+        return same;
+      },
+      { intervals: [60, 60, 60, 120], timeout: 60_000 },
+    )
+    .toBe(true);
   return before;
 }
 
 function faultsOf(text: string, { marks }: Shown): string[] {
   const around = (at: number): string => text.slice(Math.max(0, at - 50), at + 50).replace(/\s+/g, ' ');
   return [
-    ...FAULTS.flatMap(([what, pattern]) => [...text.matchAll(new RegExp(pattern, `${pattern.flags}g`))].slice(0, 3).map((m) => `${what}: …${around(m.index)}…`)),
+    ...FAULTS.flatMap(([what, pattern]) =>
+      [...text.matchAll(new RegExp(pattern, `${pattern.flags}g`))]
+        .slice(0, 3)
+        .map((m) => `${what}: …${around(m.index)}…`),
+    ),
     ...marks.flatMap((mark) => {
       const at = text.search(new RegExp(`(?<![\\w-])${mark}(?![\\w-])`));
       return at < 0 ? [] : [`a name inside the program: …${around(at)}…`];
@@ -67,24 +108,47 @@ test.use({ demo: true });
 for (const { id: family } of FAMILIES) {
   test(`every word of a ${family}`, async ({ bench: page, server }) => {
     test.setTimeout(300_000);
-    const { documents, folder } = (await (await page.request.get(`${server.address}/api/documents`)).json()) as { folder: string; documents: { kind: string; id: string; body: unknown }[] };
+    const { documents, folder } = (await (await page.request.get(`${server.address}/api/documents`)).json()) as {
+      folder: string;
+      documents: { kind: string; id: string; body: unknown }[];
+    };
     const all = <T>(kind: string): T[] => documents.filter((d) => d.kind === kind).map((d) => d.body as T);
     const shipped = all<RigDocument>('rig').find((r) => r.design.kind === 'family' && r.design.family === family)!;
     const kit = new Map(all<KitItem>('kit').map((k) => [k.id, k]));
     const loadout = all<Loadout>('loadout').find((l) => l.id === shipped.loadout)!;
     const { design, values } = startRig(familyById(family)!, loadout, kit, shipped.wants);
     const started: RigDocument = { ...shipped, id: 'started', name: 'Started', done: {}, design };
-    await page.request.post(`${server.address}/api/changes`, { headers: { 'X-Data-Folder': folder }, data: { changes: [{ kind: 'rig', id: 'started', revision: 0, body: started }, { kind: 'setup', id: 'of-started', revision: 0, body: { id: 'of-started', rig: 'started', loadout: loadout.id, values } }] } });
+    await page.request.post(`${server.address}/api/changes`, {
+      headers: { 'X-Data-Folder': folder },
+      data: {
+        changes: [
+          { kind: 'rig', id: 'started', revision: 0, body: started },
+          {
+            kind: 'setup',
+            id: 'of-started',
+            revision: 0,
+            body: { id: 'of-started', rig: 'started', loadout: loadout.id, values },
+          },
+        ],
+      },
+    });
     const found: string[] = [];
-    for (const [rig, system, views] of [[shipped, 'inch', ALL], [started, 'mm', OF_THE_RIG]] as const) {
-      await page.evaluate(([id, units]) => {
-        localStorage.setItem('tide-pebble.rig', id!);
-        localStorage.setItem('tide-pebble.units', units!);
-      }, [rig.id, JSON.stringify({ system, fraction: 32 })]);
+    for (const [rig, system, views] of [
+      [shipped, 'inch', ALL],
+      [started, 'mm', OF_THE_RIG],
+    ] as const) {
+      await page.evaluate(
+        ([id, units]) => {
+          localStorage.setItem('tide-pebble.rig', id!);
+          localStorage.setItem('tide-pebble.units', units!);
+        },
+        [rig.id, JSON.stringify({ system, fraction: 32 })],
+      );
       await page.goto(`${server.address}/frame`);
       await page.reload();
       const shown: Shown = { rig, marks: [...marksOf(rig.design)] };
-      for (const view of views) found.push(...faultsOf(await words(page, view), shown).map((f) => `${view}, ${rig.name}: ${f}`));
+      for (const view of views)
+        found.push(...faultsOf(await words(page, view), shown).map((f) => `${view}, ${rig.name}: ${f}`));
     }
     expect(found).toEqual([]);
   });

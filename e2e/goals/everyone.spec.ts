@@ -7,17 +7,42 @@ const STAGES = ['shelf', 'load', 'frame', 'balance', 'stock', 'build', 'field', 
 for (const demo of [true, false]) {
   test.describe(demo ? 'with the demo' : 'on an empty folder', () => {
     test.use({ demo });
-    for (const { scheme, width } of [{ scheme: 'light', width: 1280 }, { scheme: 'dark', width: 1280 }, { scheme: 'light', width: 390 }] as const) {
+    for (const { scheme, width } of [
+      { scheme: 'light', width: 1280 },
+      { scheme: 'dark', width: 1280 },
+      { scheme: 'light', width: 390 },
+    ] as const) {
       test(`axe finds nothing on any view, ${scheme}, ${width} wide`, async ({ bench: page, server }) => {
         test.setTimeout(240_000);
         await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
         await page.setViewportSize({ width, height: 844 });
         const found: string[] = [];
-        for (const stage of demo ? [...STAGES, 'load/kit-heron', 'load/kit-zoom', 'shelf/choose', 'frame/print', 'balance/set-ups', 'balance/pan', 'balance/swing', 'balance/accuracy', 'balance/learn'] : STAGES) {
+        for (const stage of demo
+          ? [
+              ...STAGES,
+              'load/kit-heron',
+              'load/kit-zoom',
+              'shelf/choose',
+              'frame/print',
+              'balance/set-ups',
+              'balance/pan',
+              'balance/swing',
+              'balance/accuracy',
+              'balance/learn',
+            ]
+          : STAGES) {
           await page.goto(`${server.address}/${stage}`);
           await expect(page.locator('main h1, main h2, main .view-title').first()).toBeVisible();
           const { violations } = await new AxeBuilder({ page }).analyze();
-          found.push(...violations.map((v) => `${stage}: ${v.id} at ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`));
+          found.push(
+            ...violations.map(
+              (v) =>
+                `${stage}: ${v.id} at ${v.nodes
+                  .map((n) => n.target.join(' '))
+                  .slice(0, 3)
+                  .join(' | ')}`,
+            ),
+          );
           expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
         }
         expect(found).toEqual([]);
@@ -31,7 +56,10 @@ test.describe('bringing in', () => {
     await page.goto(new URL('/load', page.url()).href);
     await page.getByRole('button', { name: 'Bring in' }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
-    const found = async (): Promise<string[]> => (await new AxeBuilder({ page }).include('mat-dialog-container').analyze()).violations.map((v) => `${v.id} at ${v.nodes[0]!.target.join(' ')}`);
+    const found = async (): Promise<string[]> =>
+      (await new AxeBuilder({ page }).include('mat-dialog-container').analyze()).violations.map(
+        (v) => `${v.id} at ${v.nodes[0]!.target.join(' ')}`,
+      );
     expect(await found()).toEqual([]);
     await page.getByLabel('Pasted cells').fill('name\tkind\tmass_g\nHeron\tcamera\t486\nReed\tboat\t-74');
     await page.getByRole('button', { name: 'Read this' }).click();

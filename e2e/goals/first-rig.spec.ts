@@ -55,7 +55,9 @@ test('make, trim, build, carry and log the first rig', async ({ bench: page, ser
   await test.step('see why it leans, then trim it in one click', async () => {
     await goTo(page, 'Balance');
     await fill(page, 'Stage, fore and aft', '6 mm');
-    await expect(page.getByRole('article').filter({ hasText: 'nose down' }).first()).toContainText('ahead of the pivot');
+    await expect(page.getByRole('article').filter({ hasText: 'nose down' }).first()).toContainText(
+      'ahead of the pivot',
+    );
     await page.getByRole('button', { name: 'Trim it' }).click();
     await expect(page.getByText(/^Balanced with \d+ g of washers/)).toBeVisible();
     await expect(page.locator('.verdict').getByText(/in 100/)).toBeVisible();
@@ -101,14 +103,22 @@ test('make, trim, build, carry and log the first rig', async ({ bench: page, ser
 
   // The value of before stands beside each figure for a moment after an edit.
   await expect(page.getByRole('region', { name: 'Tide line' })).not.toContainText('was');
-  const before = { nose: await readout(page, 'Nose'), drop: await readout(page, 'Drop'), mass: await readout(page, 'Mass') };
+  const before = {
+    nose: await readout(page, 'Nose'),
+    drop: await readout(page, 'Drop'),
+    mass: await readout(page, 'Mass'),
+  };
 
   await test.step('kill the server, start again, find all of it', async () => {
     await server.stop('SIGKILL');
     await server.start();
     await page.goto(`${server.address}/log`);
     await expect(page.getByText(/drop seen/)).toBeVisible();
-    expect({ nose: await readout(page, 'Nose'), drop: await readout(page, 'Drop'), mass: await readout(page, 'Mass') }).toEqual(before);
+    expect({
+      nose: await readout(page, 'Nose'),
+      drop: await readout(page, 'Drop'),
+      mass: await readout(page, 'Mass'),
+    }).toEqual(before);
     await goTo(page, 'Build');
     await expect(page.getByRole('checkbox', { name: /^1\. Cut the bar/ })).toBeChecked();
   });
@@ -119,7 +129,14 @@ test('make, trim, build, carry and log the first rig', async ({ bench: page, ser
     await page.getByRole('button', { name: 'Export Limpet' }).click();
     const path = join(mkdtempSync(join(tmpdir(), 'tide-pebble-file-')), 'limpet.json');
     await (await saved).saveAs(path);
-    const printed = JSON.parse(execFileSync('npm', ['run', '-s', 'analyse', '--', path], { cwd: root, encoding: 'utf8', env: { ...process.env, INIT_CWD: root }, stdio: ['ignore', 'pipe', 'ignore'] })) as { mass: number; hung: { noseDown: number; dropTimePitch: number } };
+    const printed = JSON.parse(
+      execFileSync('npm', ['run', '-s', 'analyse', '--', path], {
+        cwd: root,
+        encoding: 'utf8',
+        env: { ...process.env, INIT_CWD: root },
+        stdio: ['ignore', 'pipe', 'ignore'],
+      }),
+    ) as { mass: number; hung: { noseDown: number; dropTimePitch: number } };
     expect(before.mass).toContain(`${Math.round(printed.mass * 1000).toLocaleString('en-GB')} g`);
     expect(before.drop).toContain(`${printed.hung.dropTimePitch.toFixed(1)} s`);
     const degrees = (Math.abs(printed.hung.noseDown) * 180) / Math.PI;

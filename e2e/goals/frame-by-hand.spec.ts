@@ -15,7 +15,9 @@ test('picking in the list and on the drawing is the same', async ({ bench: page 
   await row(page, /^lower post/).click();
   await expect(page.getByRole('region', { name: 'Picked: lower post' })).toBeVisible();
   await expect(page.locator('svg .shape.selected')).not.toHaveCount(0);
-  const camera = page.locator('tp-rig-views .shape', { has: page.locator('title', { hasText: 'camera plate' }) }).first();
+  const camera = page
+    .locator('tp-rig-views .shape', { has: page.locator('title', { hasText: 'camera plate' }) })
+    .first();
   const box = (await camera.boundingBox())!;
   await page.mouse.click(box.x + 3, box.y + box.height / 2);
   await expect(page.getByRole('region', { name: 'Picked: camera plate' })).toBeVisible();
@@ -54,7 +56,11 @@ test('a mirrored pair stays a pair', async ({ bench: page }) => {
   await expect(page.getByText('One of a mirrored pair')).toBeVisible();
   await page.getByLabel('Cut from', { exact: true }).selectOption({ label: 'aluminium tube 20 × 1.5' });
   await expect(row(page, /^front leg, right/)).toContainText('g');
-  const masses = await Promise.all([row(page, /^front leg, left/), row(page, /^front leg, right/)].map(async (r) => (await r.innerText()).split('\n').at(-1)));
+  const masses = await Promise.all(
+    [row(page, /^front leg, left/), row(page, /^front leg, right/)].map(async (r) =>
+      (await r.innerText()).split('\n').at(-1),
+    ),
+  );
   expect(masses[0]).toBe(masses[1]);
 });
 
@@ -74,7 +80,9 @@ test('a bar is copied, and mirrored into a pair', async ({ bench: page }) => {
   await expect(row(page, /^aluminium round 8/)).toHaveCount(1);
 });
 
-test('one more pipe finds its own fitting; where none is made, that is said with the turn it needs', async ({ bench: page }) => {
+test('one more pipe finds its own fitting; where none is made, that is said with the turn it needs', async ({
+  bench: page,
+}) => {
   await onBench(page, 'Winkle');
   await page.getByRole('button', { name: 'Free this rig' }).click();
   await expect(page.getByText('This rig is of no family')).toBeVisible();
@@ -89,7 +97,9 @@ test('one more pipe finds its own fitting; where none is made, that is said with
   await expect(row(page, /^tee, tee/)).toBeVisible();
   await page.getByLabel('Going').selectOption('left and up');
   await page.getByRole('button', { name: 'Add the bar' }).click();
-  const finding = page.getByRole('article').filter({ hasText: 'No fitting of threaded steel pipe joins these 4 pipes' });
+  const finding = page
+    .getByRole('article')
+    .filter({ hasText: 'No fitting of threaded steel pipe joins these 4 pipes' });
   await expect(finding).toBeVisible();
   await finding.getByRole('button', { name: /^Turn the/ }).click();
   await expect(finding).toHaveCount(0);
@@ -125,7 +135,12 @@ test('the bag says what does not go in', async ({ bench: page }) => {
 
 test('a finding with no change worked out: one is looked for, applied, and undone', async ({ bench: page }) => {
   await onBench(page, 'Cockle');
-  for (const [side, text] of [['length', '300 mm'], ['width', '200 mm'], ['height', '170 mm']] as const) await fill(page, `Bag, ${side}`.replace('length', 'inside length'), text);
+  for (const [side, text] of [
+    ['length', '300 mm'],
+    ['width', '200 mm'],
+    ['height', '170 mm'],
+  ] as const)
+    await fill(page, `Bag, ${side}`.replace('length', 'inside length'), text);
   const finding = page.getByRole('article').filter({ hasText: 'does not go in the bag' });
   await finding.getByRole('button', { name: 'Look for a change that cures it' }).click();
   const cured = finding.getByRole('button', { name: / to \d/ }).first();

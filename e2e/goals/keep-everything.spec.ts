@@ -6,7 +6,10 @@ import { allKept, expect, fill, goTo, test } from '../support/bench';
 
 test.use({ demo: true });
 
-test('typed while the server is away: kept in the browser over a reload, and sent when it is back', async ({ bench: page, server }) => {
+test('typed while the server is away: kept in the browser over a reload, and sent when it is back', async ({
+  bench: page,
+  server,
+}) => {
   await goTo(page, 'Frame');
   await expect(page.getByLabel('Tail', { exact: true })).toBeVisible();
   await allKept(page);
@@ -18,11 +21,20 @@ test('typed while the server is away: kept in the browser over a reload, and sen
   await expect(page.getByLabel('Tail', { exact: true })).toHaveValue('142 mm');
   await allKept(page);
   const answer = await page.request.get(`${server.address}/api/documents/rig/rig-limpet`);
-  expect(((await answer.json()) as { body: { design: { dimensions: { tail: { value: number; typed: string } } } } }).body.design.dimensions.tail).toEqual({ value: 0.142, typed: '142 mm' });
+  expect(
+    ((await answer.json()) as { body: { design: { dimensions: { tail: { value: number; typed: string } } } } }).body
+      .design.dimensions.tail,
+  ).toEqual({ value: 0.142, typed: '142 mm' });
 });
 
 test('what was done in the moment before the page is left is there again', async ({ bench: page, server }) => {
-  for (const family of ['Pipe post with a side handle', 'Closed hand frame', 'Boom held at its balance', 'Plate and pillar', 'Self-filming grip']) {
+  for (const family of [
+    'Pipe post with a side handle',
+    'Closed hand frame',
+    'Boom held at its balance',
+    'Plate and pillar',
+    'Self-filming grip',
+  ]) {
     await page.goto(`${server.address}/shelf`);
     const cards = page.locator('tp-rig-card');
     await expect(cards.first()).toBeVisible();
@@ -54,7 +66,11 @@ for (const choice of ['Keep mine', 'Take the other version'] as const) {
 
 test('copy, rename, delete with undo', async ({ bench: page }) => {
   await page.getByRole('button', { name: 'Copy Limpet' }).click();
-  await fill(page, 'Name of Limpet copy', 'Periwinkle, with a name so long that it would run out of any card it were put on');
+  await fill(
+    page,
+    'Name of Limpet copy',
+    'Periwinkle, with a name so long that it would run out of any card it were put on',
+  );
   await expect(page.getByRole('button', { name: /^Delete Periwinkle, with a name/ })).toBeVisible();
   await page.getByRole('button', { name: 'Delete Limpet', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Delete Limpet', exact: true })).toHaveCount(0);
@@ -63,7 +79,9 @@ test('copy, rename, delete with undo', async ({ bench: page }) => {
   await allKept(page);
 });
 
-test('a rig file goes out and comes back; a broken one is refused by its field with nothing changed', async ({ bench: page }, info) => {
+test('a rig file goes out and comes back; a broken one is refused by its field with nothing changed', async ({
+  bench: page,
+}, info) => {
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export Whelk' }).click();
   const path = join(info.outputDir, 'whelk.json');
@@ -78,12 +96,17 @@ test('a rig file goes out and comes back; a broken one is refused by its field w
   await expect(page.getByRole('button', { name: /^Delete / })).toHaveCount(onShelf);
 });
 
-test('a backup is looked into first, brings back what was there, and undo takes it out again; junk changes nothing', async ({ bench: page, server }, info) => {
+test('a backup is looked into first, brings back what was there, and undo takes it out again; junk changes nothing', async ({
+  bench: page,
+  server,
+}, info) => {
   const zip = await (await page.request.get(`${server.address}/api/backup`)).body();
   await page.getByRole('button', { name: 'Delete Whelk' }).click();
   await allKept(page);
   await page.getByRole('button', { name: 'Backups, and bringing one back' }).click();
-  await page.getByLabel('Backup file').setInputFiles({ name: 'junk.zip', mimeType: 'application/zip', buffer: Buffer.from('junk') });
+  await page
+    .getByLabel('Backup file')
+    .setInputFiles({ name: 'junk.zip', mimeType: 'application/zip', buffer: Buffer.from('junk') });
   await expect(page.getByRole('alert')).toContainText('not a backup');
   await page.getByLabel('Backup file').setInputFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: zip });
   await expect(page.getByRole('dialog')).toContainText('1 rig: Whelk');
@@ -112,7 +135,10 @@ test('an earlier save is looked at and gone back to', async ({ bench: page }) =>
   await expect(page.getByLabel('Tail', { exact: true })).not.toHaveValue('150 mm');
 });
 
-test('typed in inches stays as typed: 200 mm with Enter is 200 mm to the last digit', async ({ bench: page, server }) => {
+test('typed in inches stays as typed: 200 mm with Enter is 200 mm to the last digit', async ({
+  bench: page,
+  server,
+}) => {
   await goTo(page, 'Frame');
   await page.getByRole('button', { name: 'inch', exact: true }).click();
   for (const leave of ['Enter', 'Tab'] as const) {
@@ -121,12 +147,23 @@ test('typed in inches stays as typed: 200 mm with Enter is 200 mm to the last di
     await field.press(leave);
     await field.blur();
     await allKept(page);
-    const body = ((await (await page.request.get(`${server.address}/api/documents/rig/rig-limpet`)).json()) as { body: { design: { dimensions: Record<string, { value: number; typed?: string }> } } }).body;
-    expect(Object.values(body.design.dimensions)).toContainEqual({ value: leave === 'Enter' ? 0.2 : 0.19, typed: leave === 'Enter' ? '200 mm' : '190 mm' });
+    const body = (
+      (await (await page.request.get(`${server.address}/api/documents/rig/rig-limpet`)).json()) as {
+        body: { design: { dimensions: Record<string, { value: number; typed?: string }> } };
+      }
+    ).body;
+    expect(Object.values(body.design.dimensions)).toContainEqual({
+      value: leave === 'Enter' ? 0.2 : 0.19,
+      typed: leave === 'Enter' ? '200 mm' : '190 mm',
+    });
   }
 });
 
-test('two windows that close with a conflict unanswered: both versions are offered, none is eaten', async ({ bench: page, server, context }) => {
+test('two windows that close with a conflict unanswered: both versions are offered, none is eaten', async ({
+  bench: page,
+  server,
+  context,
+}) => {
   const other = await context.newPage();
   await other.goto(`${server.address}/frame`);
   await goTo(page, 'Frame');
@@ -145,7 +182,10 @@ test('two windows that close with a conflict unanswered: both versions are offer
   await expect(page.getByLabel('Tail', { exact: true })).toHaveValue('160 mm');
 });
 
-test('a server that serves another folder is noticed; what was typed waits for its own', async ({ bench: page, server }) => {
+test('a server that serves another folder is noticed; what was typed waits for its own', async ({
+  bench: page,
+  server,
+}) => {
   await goTo(page, 'Frame');
   await expect(page.getByLabel('Tail', { exact: true })).toBeVisible();
   await allKept(page);

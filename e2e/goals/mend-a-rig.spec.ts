@@ -47,7 +47,8 @@ test('an impossible want is told as one, and nothing moves', async ({ bench: pag
   const before = await page.getByLabel('Foot washers', { exact: true }).inputValue();
   await page.getByRole('button', { name: 'Trim it' }).click();
   await expect(page.getByText(/^(It cannot be balanced|Balanced with)/)).toBeVisible({ timeout: 30_000 });
-  if (await page.getByText(/^It cannot be balanced/).isVisible()) expect(await page.getByLabel('Foot washers', { exact: true }).inputValue()).toBe(before);
+  if (await page.getByText(/^It cannot be balanced/).isVisible())
+    expect(await page.getByLabel('Foot washers', { exact: true }).inputValue()).toBe(before);
 });
 
 test('the drop can be played and stopped', async ({ bench: page }) => {

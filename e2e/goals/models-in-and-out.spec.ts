@@ -12,14 +12,24 @@ test.beforeEach(async ({ bench: page }) => {
 });
 
 const save = async (page: Page, button: string): Promise<Buffer> => {
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: button, exact: true }).click()]);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: button, exact: true }).click(),
+  ]);
   return readFileSync(await file.path());
 };
 
 /** A tetrahedron with legs of 30 mm as text STL; without its last face it is open, turned about it is inside out. */
 function stl(kind: 'closed' | 'open' | 'insideOut'): string {
   const [o, x, y, z] = ['0 0 0', '30 0 0', '0 30 0', '0 0 30'];
-  const faces = [[o, y, x], [o, x, z], [o, z, y], [x, y, z]].slice(0, kind === 'open' ? 3 : 4).map((f) => (kind === 'insideOut' ? [...f].reverse() : f));
+  const faces = [
+    [o, y, x],
+    [o, x, z],
+    [o, z, y],
+    [x, y, z],
+  ]
+    .slice(0, kind === 'open' ? 3 : 4)
+    .map((f) => (kind === 'insideOut' ? [...f].reverse() : f));
   return `solid wedge\n${faces.map((f) => `facet normal 0 0 0\nouter loop\n${f.map((v) => `vertex ${v}`).join('\n')}\nendloop\nendfacet`).join('\n')}\nendsolid wedge\n`;
 }
 
@@ -42,7 +52,10 @@ test('STL, 3MF and glTF leave, and a 3MF comes back with its volume', async ({ b
   const made = await save(page, 'STL');
   expect(made.readUInt32LE(80)).toBeGreaterThan(500);
   expect(made.length).toBe(84 + 50 * made.readUInt32LE(80));
-  const gltf = JSON.parse((await save(page, 'glTF')).toString()) as { asset: { version: string }; meshes: readonly unknown[] };
+  const gltf = JSON.parse((await save(page, 'glTF')).toString()) as {
+    asset: { version: string };
+    meshes: readonly unknown[];
+  };
   expect(gltf.asset.version).toBe('2.0');
   expect(gltf.meshes.length).toBeGreaterThan(10);
   const zip = await save(page, '3MF');
@@ -53,7 +66,10 @@ test('STL, 3MF and glTF leave, and a 3MF comes back with its volume', async ({ b
   await expect(page.getByText(/^whole is on the rig: [\d,.]+ k?g, from its volume/)).toBeVisible();
 });
 
-test('a printed part is weighed by its volume; open and inside-out ones are refused with the place', async ({ bench: page, server }) => {
+test('a printed part is weighed by its volume; open and inside-out ones are refused with the place', async ({
+  bench: page,
+  server,
+}) => {
   const bring = async (kind: 'closed' | 'open' | 'insideOut'): Promise<void> => {
     const path = join(server.data, `${kind}.stl`);
     writeFileSync(path, stl(kind));

@@ -23,10 +23,25 @@ const FAMILIES = [
   { name: 'Multi-grip shoulder rig', size: 'Grip pipes', to: '180 mm' },
   { name: 'Three-axis passive frame', size: 'Pan arm above the axes', to: '200 mm' },
   // Made for light loads.
-  { name: 'Swivelling wooden grip', size: 'Grip length', to: '160 mm', loadouts: ['Slack: phone', 'Neap: crab cam alone'] },
+  {
+    name: 'Swivelling wooden grip',
+    size: 'Grip length',
+    to: '160 mm',
+    loadouts: ['Slack: phone', 'Neap: crab cam alone'],
+  },
   { name: 'Self-filming grip', size: 'Grip length', to: '200 mm', loadouts: ['Slack: phone', 'Neap: crab cam alone'] },
-  { name: 'Printed phone frame', size: 'Handle length', to: '130 mm', loadouts: ['Slack: phone', 'Neap: crab cam alone'] },
-  { name: 'Spinning helmet pole', size: 'Pole length', to: '1100 mm', loadouts: ['Neap: crab cam alone', 'Slack: phone'] },
+  {
+    name: 'Printed phone frame',
+    size: 'Handle length',
+    to: '130 mm',
+    loadouts: ['Slack: phone', 'Neap: crab cam alone'],
+  },
+  {
+    name: 'Spinning helmet pole',
+    size: 'Pole length',
+    to: '1100 mm',
+    loadouts: ['Neap: crab cam alone', 'Slack: phone'],
+  },
 ] satisfies readonly { name: string; size: string; to: string; loadouts?: readonly string[] }[];
 const LOADOUTS = ['Slack: phone', 'Neap: crab cam alone', 'Flood: body, 70'];
 
@@ -34,7 +49,12 @@ const download = async (page: Page, click: () => Promise<void>): Promise<string>
   const [file] = await Promise.all([page.waitForEvent('download'), click()]);
   return file.path();
 };
-const massShown = async (page: Page): Promise<number> => Number([...(await readout(page, 'Mass')).matchAll(/([\d,]+) g/g)].filter((m) => !/±|was $/.test(m.input.slice(Math.max(0, m.index - 4), m.index)))[0]![1]!.replace(',', ''));
+const massShown = async (page: Page): Promise<number> =>
+  Number(
+    [...(await readout(page, 'Mass')).matchAll(/([\d,]+) g/g)]
+      .filter((m) => !/±|was $/.test(m.input.slice(Math.max(0, m.index - 4), m.index)))[0]![1]!
+      .replace(',', ''),
+  );
 
 for (const family of FAMILIES) {
   test(family.name, async ({ bench: page, server }) => {
@@ -69,7 +89,9 @@ for (const family of FAMILIES) {
         const path = await download(page, () => card.getByRole('button', { name: `Export ${name}` }).click());
         const file = join(server.data, `${name}.rig.json`);
         writeFileSync(file, readFileSync(path));
-        const told = JSON.parse(execFileSync('npm', ['run', '-s', 'analyse', '--', file], { cwd: root, encoding: 'utf8' })) as { mass: number; findings: readonly { severity: string }[] };
+        const told = JSON.parse(
+          execFileSync('npm', ['run', '-s', 'analyse', '--', file], { cwd: root, encoding: 'utf8' }),
+        ) as { mass: number; findings: readonly { severity: string }[] };
         expect(Math.round(told.mass * 1000)).toBe(mass);
         // Brought in again it is one more of the same, not another.
         await page.getByLabel('Rig file').setInputFiles(file);
@@ -83,7 +105,9 @@ for (const family of FAMILIES) {
         for (const slider of await page.locator('tp-adjuster-row input[type=range]').all()) await slider.press('End');
         await trim.click();
         const done = page.getByText(/^(Balanced with|Set from the inside out)/).first();
-        await expect(done.or(page.getByRole('heading', { name: 'What would make it possible' })).first()).toBeVisible({ timeout: 60_000 });
+        await expect(done.or(page.getByRole('heading', { name: 'What would make it possible' })).first()).toBeVisible({
+          timeout: 60_000,
+        });
         // What is told to be in the way is mended by the first way it offers.
         if (!(await done.isVisible())) await page.locator('tp-trim-result button').first().click();
         await expect(done).toBeVisible({ timeout: 60_000 });

@@ -28,16 +28,20 @@ async function weighAndBalance(page: Page, { name, kind, grams, size, centre }: 
   await fill(page, 'Name', name);
   await expect(page.getByRole('heading', { name })).toBeVisible();
   if (kind !== 'camera') await page.getByLabel('Kind', { exact: true }).selectOption(kind);
-  for (const [i, label] of ['Length, along the lens', 'Width', 'Height'].entries()) await fill(page, label, `${size[i]} mm`);
+  for (const [i, label] of ['Length, along the lens', 'Width', 'Height'].entries())
+    await fill(page, label, `${size[i]} mm`);
   const foot = kind === 'lens' ? [0, size[1] / 2, size[2] / 2] : [size[0] / 2, size[1] / 2, 0];
-  for (const [i, label] of ['Foot from the rear face', 'Foot from the right side', 'Foot from the underside'].entries()) await fill(page, label, `${foot[i]} mm`);
+  for (const [i, label] of ['Foot from the rear face', 'Foot from the right side', 'Foot from the underside'].entries())
+    await fill(page, label, `${foot[i]} mm`);
 
   await measure(page, 'Weigh it');
   const connect = page.getByRole('button', { name: 'Connect the simulated scale' });
   if (await connect.isVisible()) await connect.click();
   await fill(page, 'On the pan', `${grams} g`);
   await page.getByRole('button', { name: 'From the scale: Weigh it: Scale reads' }).click();
-  await expect(page.getByLabel('Weigh it: Scale reads', { exact: true })).toHaveValue(new RegExp(`^${grams} g|^${grams - 1} g|^${grams + 1} g`));
+  await expect(page.getByLabel('Weigh it: Scale reads', { exact: true })).toHaveValue(
+    new RegExp(`^${grams} g|^${grams - 1} g|^${grams + 1} g`),
+  );
   await page.getByRole('button', { name: 'Lift it off' }).click();
 
   // Fore and aft by two ways; the others on an edge and hung.
@@ -57,15 +61,28 @@ async function weighAndBalance(page: Page, { name, kind, grams, size, centre }: 
   await page.getByRole('article', { name: 'Hung twice, from the side' }).getByLabel('Seen from').selectOption('front');
   const line = (id: string): string => `Hung twice, from the front: ${id}`;
   const [across, up] = [centre[1], centre[2]];
-  for (const [label, value] of [['First line, upper mark, across', across], ['First line, upper mark, up', size[2]], ['First line, lower mark, across', across], ['First line, lower mark, up', 0], ['Second line, upper mark, across', 0], ['Second line, upper mark, up', up], ['Second line, lower mark, across', size[1]], ['Second line, lower mark, up', up]] as const) await fill(page, line(label), `${value} mm`);
+  for (const [label, value] of [
+    ['First line, upper mark, across', across],
+    ['First line, upper mark, up', size[2]],
+    ['First line, lower mark, across', across],
+    ['First line, lower mark, up', 0],
+    ['Second line, upper mark, across', 0],
+    ['Second line, upper mark, up', up],
+    ['Second line, lower mark, across', size[1]],
+    ['Second line, lower mark, up', up],
+  ] as const)
+    await fill(page, line(label), `${value} mm`);
   await expect(decide(page).getByText(/^They agree/)).toHaveCount(3);
   await page.getByRole('link', { name: 'Back to kit and loadouts' }).click();
 }
 
-test('weigh, balance two ways, build four loadouts, read the travel, and find the same elsewhere', async ({ bench: page }) => {
+test('weigh, balance two ways, build four loadouts, read the travel, and find the same elsewhere', async ({
+  bench: page,
+}) => {
   test.setTimeout(180_000);
   await goTo(page, 'Load');
-  for (const [i, thing] of THINGS.entries()) await test.step(`measure ${thing.name}`, () => weighAndBalance(page, thing, i + 1));
+  for (const [i, thing] of THINGS.entries())
+    await test.step(`measure ${thing.name}`, () => weighAndBalance(page, thing, i + 1));
 
   await test.step('a screen that swings out', async () => {
     await page.getByRole('button', { name: 'Gannet body', exact: true }).click();
@@ -86,7 +103,10 @@ test('weigh, balance two ways, build four loadouts, read the travel, and find th
       await expect(page.getByLabel('Name', { exact: true })).toHaveValue(`${from} (copy)`);
       await fill(page, 'Name', name);
     };
-    for (const [from, lens] of [['Short', 'Middle'], ['Middle', 'Long']] as const) {
+    for (const [from, lens] of [
+      ['Short', 'Middle'],
+      ['Middle', 'Long'],
+    ] as const) {
       await copyAs(from, lens);
       await panel.getByRole('button', { name: /lens on Gannet body/ }).click();
       await pick(page, 'Swap for', `${lens} lens`);
@@ -104,7 +124,8 @@ test('weigh, balance two ways, build four loadouts, read the travel, and find th
     await expect(fore).toContainText('Least: Short');
     await expect(fore).toContainText('its Long lens carries it there');
     // By hand: mass centres ahead of the body's socket, 30 mm before its rear; the flange is 30 mm ahead, the shoe above the socket.
-    const at = (grams: number, place: number): number => (512 * 1 + grams * (30 + place) + 74 * (66 - 75)) / (512 + grams + 74);
+    const at = (grams: number, place: number): number =>
+      (512 * 1 + grams * (30 + place) + 74 * (66 - 75)) / (512 + grams + 74);
     const expected = at(655, 61) - at(188, 22);
     const shown = /travel ([\d.]+) mm/.exec(await fore.innerText().then((t) => t.replace(/\s+/g, ' ')))![1]!;
     expect(Math.abs(Number(shown) - expected)).toBeLessThan(0.9);
@@ -121,7 +142,12 @@ test('weigh, balance two ways, build four loadouts, read the travel, and find th
     await (await saved).saveAs(join(folder, file));
     return join(folder, file);
   };
-  const files = await test.step('take it out', async () => [await take('Kit as CSV', 'kit.csv'), await take('Loadouts as CSV', 'loadouts.csv'), await take('Both as JSON', 'both.json')] as const);
+  const files = await test.step('take it out', async () =>
+    [
+      await take('Kit as CSV', 'kit.csv'),
+      await take('Loadouts as CSV', 'loadouts.csv'),
+      await take('Both as JSON', 'both.json'),
+    ] as const);
   expect(readFileSync(files[0], 'utf8')).toContain('Gannet body,camera,512');
 
   const bringIn = async (file: string, count: number): Promise<void> => {
@@ -131,7 +157,13 @@ test('weigh, balance two ways, build four loadouts, read the travel, and find th
     await page.getByRole('button', { name: `Take in ${count}` }).click();
     await expect(page.getByRole('dialog')).toHaveCount(0);
   };
-  for (const list of [[[files[0], 5], [files[1], 4]], [[files[2], 9]]] as const) {
+  for (const list of [
+    [
+      [files[0], 5],
+      [files[1], 4],
+    ],
+    [[files[2], 9]],
+  ] as const) {
     await test.step(`bring ${list.length} file(s) into an empty folder, and find the same`, async () => {
       const other = new Server(false);
       await other.start();

@@ -14,7 +14,9 @@ const slide = async (page: Page, name: string, to: number): Promise<void> => {
   await slider.fill(String(to));
 };
 
-test('self-filming grip: how much twist is left, what a better hole buys, and the face in the frame', async ({ bench: page }) => {
+test('self-filming grip: how much twist is left, what a better hole buys, and the face in the frame', async ({
+  bench: page,
+}) => {
   await onBench(page, 'Sandhopper');
   await expect(finding(page, /Your face fills \d+ % of the picture/)).toBeVisible();
   await fill(page, 'Pin shank', '3 mm');
@@ -40,7 +42,8 @@ test('printed phone frame: the layer to pause after, and a nut that does not go 
 
 test('shoulder rig: what shoulder, chest and each hand bear in each pose', async ({ bench: page }) => {
   await onBench(page, 'Cormorant', 'Balance');
-  for (const pose of ['On the shoulder, eye level', 'At the waist, both grips', 'Carried low by the top handle']) await expect(page.getByRole('heading', { name: pose })).toBeVisible();
+  for (const pose of ['On the shoulder, eye level', 'At the waist, both grips', 'Carried low by the top handle'])
+    await expect(page.getByRole('heading', { name: pose })).toBeVisible();
   await expect(page.getByText(/^shoulder: bears up [\d.]+ N, \d+ % of what is comfortable/)).toBeVisible();
   const before = await readout(page, 'Hands');
   await slide(page, 'Tail discs', 0);

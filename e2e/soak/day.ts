@@ -22,7 +22,12 @@ const wrong: string[] = [];
 const size = (): number => statSync(file).size;
 
 const THINGS = 60;
-const body = (id: string, count: number): BinItem => ({ id, name: `Thing ${id}`, count, lengths: Array.from({ length: 40 }, (_, i) => (i + 1) / 100) });
+const body = (id: string, count: number): BinItem => ({
+  id,
+  name: `Thing ${id}`,
+  count,
+  lengths: Array.from({ length: 40 }, (_, i) => (i + 1) / 100),
+});
 const sizes: number[] = [];
 const memory: number[] = [];
 for (let hour = 0; hour < hours; hour++) {
@@ -30,7 +35,14 @@ for (let hour = 0; hour < hours; hour++) {
     clock += 12_000;
     const id = `t${Math.floor(draw() * THINGS)}`;
     const held = store.one('bin', id);
-    store.save([{ kind: 'bin', id, revision: held?.revision ?? 0, body: draw() < 0.05 ? null : body(id, Math.floor(draw() * 1000)) }]);
+    store.save([
+      {
+        kind: 'bin',
+        id,
+        revision: held?.revision ?? 0,
+        body: draw() < 0.05 ? null : body(id, Math.floor(draw() * 1000)),
+      },
+    ]);
     if (edit % 25 === 0) await backups.makeIfDue(store);
   }
   sizes.push(size());
@@ -39,10 +51,12 @@ for (let hour = 0; hour < hours; hour++) {
 }
 // Fifty saves a thing are kept, so it is full after some sixteen hours; from then on it stands.
 const settled = sizes.slice(-Math.max(2, Math.floor(hours / 3)));
-if (hours >= 24 && settled.at(-1)! > settled[0]! * 1.1) wrong.push(`the file grows: ${sizes.map((s) => Math.round(s / 1e3)).join(', ')} kB`);
+if (hours >= 24 && settled.at(-1)! > settled[0]! * 1.1)
+  wrong.push(`the file grows: ${sizes.map((s) => Math.round(s / 1e3)).join(', ')} kB`);
 const most = THINGS * 51 * 1000;
 if (sizes.at(-1)! > most) wrong.push(`the file is ${sizes.at(-1)} bytes, more than ${most}`);
-if (readdirSync(join(folder, 'backups')).length > 30) wrong.push(`${readdirSync(join(folder, 'backups')).length} backups in a day`);
+if (readdirSync(join(folder, 'backups')).length > 30)
+  wrong.push(`${readdirSync(join(folder, 'backups')).length} backups in a day`);
 if (memory.at(-1)! > memory[0]! + 60) wrong.push(`memory grows: ${memory.map((m) => Math.round(m)).join(', ')} MB`);
 store.close();
 rmSync(folder, { recursive: true, force: true });

@@ -19,7 +19,11 @@ for (let run = 0; run < runs; run++) {
         const id = `k${run}-${n}-${i}`;
         return { kind: 'bin', id, revision: 0, body: { id, name: id, count: n, lengths: [] } };
       });
-      const answer = await fetch(`${server.address}/api/changes`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ changes }) }).catch(() => null);
+      const answer = await fetch(`${server.address}/api/changes`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ changes }),
+      }).catch(() => null);
       if (!answer?.ok || (await answer.json().catch(() => null)) === null) return;
       for (const c of changes) acknowledged.set(c.id, c.body.count);
       saved++;
@@ -33,9 +37,13 @@ for (let run = 0; run < runs; run++) {
   await server.start();
   // All of it at the end, and every fiftieth time: reading it each time would be most of the work.
   if (run % 50 !== 49 && run !== runs - 1) continue;
-  const { documents, damaged } = (await (await fetch(`${server.address}/api/documents`)).json()) as { documents: { id: string; body: { count: number } }[]; damaged: unknown[] };
+  const { documents, damaged } = (await (await fetch(`${server.address}/api/documents`)).json()) as {
+    documents: { id: string; body: { count: number } }[];
+    damaged: unknown[];
+  };
   const held = new Map(documents.map((d) => [d.id, d.body.count]));
-  for (const [id, count] of acknowledged) if (held.get(id) !== count) wrong.push(`run ${run}: ${id} was acknowledged and is ${held.get(id) ?? 'gone'}`);
+  for (const [id, count] of acknowledged)
+    if (held.get(id) !== count) wrong.push(`run ${run}: ${id} was acknowledged and is ${held.get(id) ?? 'gone'}`);
   if (damaged.length > 0) wrong.push(`run ${run}: ${damaged.length} damaged`);
 }
 await server.end();

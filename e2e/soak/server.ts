@@ -14,7 +14,9 @@ export class SoakedServer {
 
   async start(): Promise<void> {
     const port = this.address ? new URL(this.address).port : '0';
-    const child = spawn(process.execPath, [join(root, 'dist/server/main.mjs'), '--port', port, '--data', this.data], { stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(process.execPath, [join(root, 'dist/server/main.mjs'), '--port', port, '--data', this.data], {
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     this.process = child;
     let said = '';
     await new Promise<void>((ready, failed) => {

@@ -4,5 +4,6 @@ import { runsAsked, tell } from './server';
 
 const runs = runsAsked(500);
 const wrong: string[] = [];
-for (let seed = 10_001; seed <= 10_000 + runs; seed++) wrong.push(...playKeeping(seed).map((w) => `seed ${seed}: ${w}`));
+for (let seed = 10_001; seed <= 10_000 + runs; seed++)
+  wrong.push(...playKeeping(seed).map((w) => `seed ${seed}: ${w}`));
 tell(`${runs} runs of two windows`, wrong);

@@ -18,7 +18,11 @@ export class Server {
   /** Resolves when the server says where it is. A second start takes the same port, and may serve another folder. */
   async start(data = this.data): Promise<void> {
     const port = this.address ? new URL(this.address).port : '0';
-    const child = spawn(process.execPath, [join(root, 'dist/server/main.mjs'), '--port', port, '--data', data, ...(this.demo ? ['--demo'] : [])], { stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(
+      process.execPath,
+      [join(root, 'dist/server/main.mjs'), '--port', port, '--data', data, ...(this.demo ? ['--demo'] : [])],
+      { stdio: ['ignore', 'pipe', 'pipe'] },
+    );
     this.process = child;
     let said = '';
     await new Promise<void>((ready, failed) => {
@@ -64,7 +68,8 @@ export const test = base.extend<{ demo: boolean; server: Server; bench: Page }>(
     page.on('pageerror', (error) => errors.push(error.message));
     // Going away and refusing are part of some tests; anything else in the console is a fault.
     page.on('console', (message) => {
-      if (message.type() === 'error' && !/Failed to load resource|ERR_CONNECTION/.test(message.text())) errors.push(message.text());
+      if (message.type() === 'error' && !/Failed to load resource|ERR_CONNECTION/.test(message.text()))
+        errors.push(message.text());
     });
     await page.goto(server.address);
     await use(page);
@@ -73,7 +78,10 @@ export const test = base.extend<{ demo: boolean; server: Server; bench: Page }>(
 });
 
 export const goTo = async (page: Page, stage: string): Promise<void> => {
-  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: new RegExp(`^${stage}`) }).click();
+  await page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('link', { name: new RegExp(`^${stage}`) })
+    .click();
 };
 
 /** Types into a field by its label and takes it with Enter. */
@@ -110,6 +118,12 @@ export const allKept = async (page: Page): Promise<void> => {
 };
 
 /** A readout of the tide line by its name: the whole text of its button. */
-export const readout = async (page: Page, name: string): Promise<string> => (await page.getByRole('region', { name: 'Tide line' }).getByRole('button', { name: new RegExp(`^${name}`) }).innerText()).replace(/\s+/g, ' ');
+export const readout = async (page: Page, name: string): Promise<string> =>
+  (
+    await page
+      .getByRole('region', { name: 'Tide line' })
+      .getByRole('button', { name: new RegExp(`^${name}`) })
+      .innerText()
+  ).replace(/\s+/g, ' ');
 
 export { expect };

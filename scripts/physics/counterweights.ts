@@ -1,4 +1,17 @@
-import { dropCondition, dropOfSums, levelCondition, solveTrim, sumsOf, uprightCondition, type Condition, type FlatBody, type Found, type Sums, type TrimProblem, type Vec3 } from '@tide-pebble/core';
+import {
+  dropCondition,
+  dropOfSums,
+  levelCondition,
+  solveTrim,
+  sumsOf,
+  uprightCondition,
+  type Condition,
+  type FlatBody,
+  type Found,
+  type Sums,
+  type TrimProblem,
+  type Vec3,
+} from '@tide-pebble/core';
 import { bodiesOf, sumsOfBodies, type CaseKind, type Given } from '../physicsCase';
 
 /** A slide that levels does so exactly; this is what is left to rounding, rad. */
@@ -9,16 +22,39 @@ export const counterweights: CaseKind = {
   compute: (given) => {
     const { want, slide, axis } = given;
     const problem: TrimProblem = {
-      movers: slide ? [{ id: 'slide', axis: slide.direction, range: slide.range, step: 0, now: Math.min(slide.range[1], Math.max(slide.range[0], 0)) }] : [],
+      movers: slide
+        ? [
+            {
+              id: 'slide',
+              axis: slide.direction,
+              range: slide.range,
+              step: 0,
+              now: Math.min(slide.range[1], Math.max(slide.range[0], 0)),
+            },
+          ]
+        : [],
       groups: slide ? [{ movedBy: [0], sums: sumsOfBodies(slide.bodies) }] : [],
-      stacks: given['stations'].map((s: Given, i: number) => ({ id: `${i}`, least: 0, now: 0, byCount: Array.from({ length: s['most'] + 1 }, (_, n) => stackOf(s, n)) })),
-      fixed: sumsOfBodies(given['fixedBodies']), support: given['pivot'], supportMovedBy: [],
+      stacks: given['stations'].map((s: Given, i: number) => ({
+        id: `${i}`,
+        least: 0,
+        now: 0,
+        byCount: Array.from({ length: s['most'] + 1 }, (_, n) => stackOf(s, n)),
+      })),
+      fixed: sumsOfBodies(given['fixedBodies']),
+      support: given['pivot'],
+      supportMovedBy: [],
       conditions: conditionsOf(want, axis ?? 'pitch', slide),
     };
     const found = solveTrim(problem, 'lightest');
     if (found.kind === 'none') return { combinationsTried: found.combinations, possible: false };
     const counted = [...found.best].sort((a, b) => compareCounts(a.counts, b.counts));
-    return { combinationsTried: found.combinations, possible: true, leastAddedMass: found.best[0]!.added, optimal: counted.map((f) => asTold(f, axis ?? 'pitch', slide)), nextBestAddedMass: found.next };
+    return {
+      combinationsTried: found.combinations,
+      possible: true,
+      leastAddedMass: found.best[0]!.added,
+      optimal: counted.map((f) => asTold(f, axis ?? 'pitch', slide)),
+      nextBestAddedMass: found.next,
+    };
   },
 };
 
@@ -38,7 +74,9 @@ function conditionsOf(want: Given, axis: 'pitch' | 'roll', slide: Given | undefi
 
 function stackOf({ seat, outward, washer }: Given, count: number): Sums {
   if (count === 0) return sumsOf([]);
-  const bodies: readonly FlatBody[] = bodiesOf([{ shape: 'disc', ...washer, seat, axis: outward, count, mass: count * washer.mass }]);
+  const bodies: readonly FlatBody[] = bodiesOf([
+    { shape: 'disc', ...washer, seat, axis: outward, count, mass: count * washer.mass },
+  ]);
   return sumsOf(bodies);
 }
 
@@ -46,11 +84,15 @@ function asTold({ counts, settled }: Found, axis: 'pitch' | 'roll', slide: Given
   const { about, settings, window } = settled;
   const centre = about.first.map((f) => f / about.mass) as unknown as Vec3;
   return {
-    counts, dropTime: dropOfSums(axis, about), massCentreFromPivot: centre,
-    noseDownInSideView: Math.atan2(centre[0], -centre[2]), leftSideDownInFrontView: Math.atan2(centre[1], -centre[2]),
+    counts,
+    dropTime: dropOfSums(axis, about),
+    massCentreFromPivot: centre,
+    noseDownInSideView: Math.atan2(centre[0], -centre[2]),
+    leftSideDownInFrontView: Math.atan2(centre[1], -centre[2]),
     ...(slide?.['sets'] === 'level' ? { slideAt: settings[0] } : {}),
     ...(window ? { slideFrom: window.from, slideTo: window.to, slideUsedForDropTime: settings[0] } : {}),
   };
 }
 
-const compareCounts = (a: readonly number[], b: readonly number[]): number => a.map((n, i) => n - b[i]!).find((d) => d !== 0) ?? 0;
+const compareCounts = (a: readonly number[], b: readonly number[]): number =>
+  a.map((n, i) => n - b[i]!).find((d) => d !== 0) ?? 0;

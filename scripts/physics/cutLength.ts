@@ -21,9 +21,18 @@ function member(m: Given): Given {
 
 /** Members end to end; a member given by its cut length has the centre-to-centre that follows from it. */
 function alongPath(given: Given): Given {
-  let [home, assembled]: [Vec3, Vec3] = [[0, 0, 0], [0, 0, 0]];
+  let [home, assembled]: [Vec3, Vec3] = [
+    [0, 0, 0],
+    [0, 0, 0],
+  ];
   const cutLengths: number[] = [];
-  for (const m of given['path'] as readonly { from: EndFitting; to: EndFitting; direction: Vec3; centreToCentre?: number; cutLength?: number }[]) {
+  for (const m of given['path'] as readonly {
+    from: EndFitting;
+    to: EndFitting;
+    direction: Vec3;
+    centreToCentre?: number;
+    cutLength?: number;
+  }[]) {
     const takenOff = -cut(m.from, m.to, 0).length;
     const centreToCentre = m.centreToCentre ?? m.cutLength! + takenOff;
     const found = cut(m.from, m.to, centreToCentre);
@@ -34,5 +43,13 @@ function alongPath(given: Given): Given {
   // Every member of a path is cut.
   if ((given['stockFor'] ?? 'all') !== 'all') throw new Error(`stock for “${given['stockFor']}” is not known`);
   const closing = subtract(assembled, given['closedLoop'] ? [0, 0, 0] : home);
-  return { cutLengths, endPositionFullyHome: home, endPositionAsAssembled: assembled, closingError: closing, closingErrorSize: length(closing), totalPipe: cutLengths.reduce((a, b) => a + b, 0), possible: cutLengths.every((l) => l > 0) };
+  return {
+    cutLengths,
+    endPositionFullyHome: home,
+    endPositionAsAssembled: assembled,
+    closingError: closing,
+    closingErrorSize: length(closing),
+    totalPipe: cutLengths.reduce((a, b) => a + b, 0),
+    possible: cutLengths.every((l) => l > 0),
+  };
 }

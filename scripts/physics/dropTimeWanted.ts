@@ -7,8 +7,19 @@ export const dropTimeWanted: CaseKind = {
 };
 
 function lumped(given: Given): Given {
-  const found = heightForDrop(given['mass'], given['inertiaAboutMassCentre'], given['releaseAngle'] ?? FROM_LEVEL, given['wantedDropTime']);
-  return { leastDropTime: found.leastTime, possible: found.possible, bottomHeavinessOfLeast: found.heightOfLeast, bottomHeaviness: found.height, otherBottomHeaviness: found.otherHeight };
+  const found = heightForDrop(
+    given['mass'],
+    given['inertiaAboutMassCentre'],
+    given['releaseAngle'] ?? FROM_LEVEL,
+    given['wantedDropTime'],
+  );
+  return {
+    leastDropTime: found.leastTime,
+    possible: found.possible,
+    bottomHeavinessOfLeast: found.heightOfLeast,
+    bottomHeaviness: found.height,
+    otherBottomHeaviness: found.otherHeight,
+  };
 }
 
 function withSlider(given: Given): Given {
@@ -19,9 +30,18 @@ function withSlider(given: Given): Given {
     {
       fixed: sumsOf(all.filter((_, i) => !moving.has(i))),
       moving: sumsOf(all.filter((_, i) => moving.has(i))),
-      direction, range, pivot: given['pivot'] ?? [0, 0, 0], axis: given['axis'] ?? 'pitch', releaseAngle: given['releaseAngle'] ?? FROM_LEVEL,
+      direction,
+      range,
+      pivot: given['pivot'] ?? [0, 0, 0],
+      axis: given['axis'] ?? 'pitch',
+      releaseAngle: given['releaseAngle'] ?? FROM_LEVEL,
     },
     given['wantedDropTime'],
   );
-  return { leastDropTime: found.leastTime, possible: found.positions.length > 0, sliderPositionsForWanted: found.positions, sliderPositionOfLeast: found.positionOfLeast };
+  return {
+    leastDropTime: found.leastTime,
+    possible: found.positions.length > 0,
+    sliderPositionsForWanted: found.positions,
+    sliderPositionOfLeast: found.positionOfLeast,
+  };
 }

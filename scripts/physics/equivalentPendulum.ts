@@ -9,9 +9,17 @@ export const equivalentPendulum: CaseKind = {
     const about = (axis: 'pitch' | 'roll'): Given | null => {
       const lumped = axes[axis];
       if (!sums && !lumped) return null;
-      const { inertia, distance } = sums ? aboutAxis(sums, given['pivot'] ?? [0, 0, 0], axis) : { inertia: lumped.inertiaAboutAxis, distance: lumped.massCentreDistance };
+      const { inertia, distance } = sums
+        ? aboutAxis(sums, given['pivot'] ?? [0, 0, 0], axis)
+        : { inertia: lumped.inertiaAboutAxis, distance: lumped.massCentreDistance };
       const found = pendulum(sums?.mass ?? given['mass'], inertia, distance);
-      return found && { equivalentLength: found.length, dropTimeFromLevel: found.dropFromLevel, smallSwingPeriod: found.smallSwingPeriod };
+      return (
+        found && {
+          equivalentLength: found.length,
+          dropTimeFromLevel: found.dropFromLevel,
+          smallSwingPeriod: found.smallSwingPeriod,
+        }
+      );
     };
     return { pitch: about('pitch'), roll: about('roll') };
   },

@@ -24,4 +24,28 @@ import { sweepClearance } from './sweepClearance';
 import { tipOver } from './tipOver';
 import { uncertainty } from './uncertainty';
 
-export const KINDS: readonly CaseKind[] = [axesInsideAxes, contacts, counterweights, cutLength, dropTime, dropTimeWanted, equivalentPendulum, frameFraction, hang, heldBoom, loadouts, massCentreByMeasurement, moments, nest, panLean, pushResponse, rigidHandleTorque, screwStack, shapeOfBend, spinningPole, sweepClearance, tipOver, uncertainty];
+export const KINDS: readonly CaseKind[] = [
+  axesInsideAxes,
+  contacts,
+  counterweights,
+  cutLength,
+  dropTime,
+  dropTimeWanted,
+  equivalentPendulum,
+  frameFraction,
+  hang,
+  heldBoom,
+  loadouts,
+  massCentreByMeasurement,
+  moments,
+  nest,
+  panLean,
+  pushResponse,
+  rigidHandleTorque,
+  screwStack,
+  shapeOfBend,
+  spinningPole,
+  sweepClearance,
+  tipOver,
+  uncertainty,
+];

@@ -10,10 +10,20 @@ export const loadouts: CaseKind = {
       direction: given['rail'].direction,
       range: given['rail'].range,
       leanAllowed: given['leanAllowed'] ?? null,
-      loadouts: given['loadouts'].map((l: { name: string; onRail: never[]; alsoFixed?: never[] }) => ({ id: l.name, onRail: sumsOfBodies(l.onRail), ...(l.alsoFixed ? { alsoFixed: sumsOfBodies(l.alsoFixed) } : {}) })),
+      loadouts: given['loadouts'].map((l: { name: string; onRail: never[]; alsoFixed?: never[] }) => ({
+        id: l.name,
+        onRail: sumsOfBodies(l.onRail),
+        ...(l.alsoFixed ? { alsoFixed: sumsOfBodies(l.alsoFixed) } : {}),
+      })),
     });
     return {
-      loadouts: cover.places.map((p) => ({ name: p.id, railPosition: p.position, withinRange: p.withinRange, bottomHeaviness: p.bottomHeaviness, positionsWithinLean: p.withinLean })),
+      loadouts: cover.places.map((p) => ({
+        name: p.id,
+        railPosition: p.position,
+        withinRange: p.withinRange,
+        bottomHeaviness: p.bottomHeaviness,
+        positionsWithinLean: p.withinLean,
+      })),
       railFrom: cover.from,
       railTo: cover.to,
       travelNeeded: cover.travelNeeded,

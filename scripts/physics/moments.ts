@@ -6,6 +6,12 @@ export const moments: CaseKind = {
   compute: (given) => {
     const sums = sumsOfBodies(given['bodies']);
     const own = inertiaAboutMassCentre(sums);
-    return { mass: sums.mass, massCentre: massCentre(sums), inertiaAboutMassCentre: own, inertiaAboutPoint: inertiaAbout(sums, given['about'] ?? [0, 0, 0]), ...(given['principal'] === false ? {} : { principalMoments: symmetricEigenvalues(own) }) };
+    return {
+      mass: sums.mass,
+      massCentre: massCentre(sums),
+      inertiaAboutMassCentre: own,
+      inertiaAboutPoint: inertiaAbout(sums, given['about'] ?? [0, 0, 0]),
+      ...(given['principal'] === false ? {} : { principalMoments: symmetricEigenvalues(own) }),
+    };
   },
 };

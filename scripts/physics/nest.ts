@@ -4,7 +4,12 @@ import type { CaseKind, Given } from '../physicsCase';
 export const nest: CaseKind = {
   kind: 'nest',
   compute: (given, expect) => {
-    const problem = { barLength: given['barLength'], kerf: given['kerf'], pieces: given['pieces'], leftovers: given['leftovers'] ?? [] };
+    const problem = {
+      barLength: given['barLength'],
+      kerf: given['kerf'],
+      pieces: given['pieces'],
+      leftovers: given['leftovers'] ?? [],
+    };
     const pieces = problem.pieces as readonly { length: number; count: number }[];
     const pieceCount = pieces.reduce((n, p) => n + p.count, 0);
     const found = pack(problem);
@@ -28,8 +33,16 @@ export const nest: CaseKind = {
 /** The case's example is one optimum of several: ours stands for it when it cuts every piece once and overruns no bar. */
 function holds(found: Extract<ReturnType<typeof pack>, { newBars: unknown }>, given: Given): boolean {
   const bars = [...found.leftovers, ...found.newBars];
-  const fits = bars.every((b) => b.pieces.reduce((s, p) => s + p, 0) + (b.pieces.length - 1) * given['kerf'] <= b.length + 1e-9);
-  const cut = bars.flatMap((b) => b.pieces).sort((a, b) => a - b).join();
-  const asked = given['pieces'].flatMap((p: { length: number; count: number }) => Array.from({ length: p.count }, () => p.length)).sort((a: number, b: number) => a - b).join();
+  const fits = bars.every(
+    (b) => b.pieces.reduce((s, p) => s + p, 0) + (b.pieces.length - 1) * given['kerf'] <= b.length + 1e-9,
+  );
+  const cut = bars
+    .flatMap((b) => b.pieces)
+    .sort((a, b) => a - b)
+    .join();
+  const asked = given['pieces']
+    .flatMap((p: { length: number; count: number }) => Array.from({ length: p.count }, () => p.length))
+    .sort((a: number, b: number) => a - b)
+    .join();
   return fits && cut === asked;
 }

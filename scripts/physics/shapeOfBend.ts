@@ -11,10 +11,23 @@ export const shapeOfBend: CaseKind = {
 };
 
 function followed(given: Given): Given {
-  const [along, across] = given['startFrame'] ?? [[1, 0, 0], [0, 1, 0]];
+  const [along, across] = given['startFrame'] ?? [
+    [1, 0, 0],
+    [0, 1, 0],
+  ];
   const section = { thickness: given['thickness'], width: given['width'] };
   const strip = followBends(section, given['segments'], stripStart(given['startPosition'] ?? [0, 0, 0], along, across));
-  const pieces = strip.stretches.map((s, i) => flatBody({ id: `${i}`, name: `${i}`, owner: `${i}`, shape: s.shape, at: s.origin, rotation: s.rotation, density: given['density'] ?? 1000 }));
+  const pieces = strip.stretches.map((s, i) =>
+    flatBody({
+      id: `${i}`,
+      name: `${i}`,
+      owner: `${i}`,
+      shape: s.shape,
+      at: s.origin,
+      rotation: s.rotation,
+      density: given['density'] ?? 1000,
+    }),
+  );
   const sums = sumsOf(pieces);
   const { end } = strip;
   return {
@@ -31,6 +44,12 @@ function followed(given: Given): Given {
 }
 
 function sprung({ thickness, springBack: wanted }: Given): Given {
-  const found = springBack({ radius: wanted.wantedRadius, angle: wanted.wantedAngle, thickness, stiffness: wanted.E, yield: wanted.yield });
+  const found = springBack({
+    radius: wanted.wantedRadius,
+    angle: wanted.wantedAngle,
+    thickness,
+    stiffness: wanted.E,
+    yield: wanted.yield,
+  });
   return found.kind === 'solved' ? found : {};
 }

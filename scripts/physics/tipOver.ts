@@ -10,9 +10,16 @@ export const tipOver: CaseKind = {
     if (outcome.kind === 'noBase') return { standsAlone: false, massCentre: centre };
     const { tip } = outcome;
     return {
-      leastTilt: tip.leastTilt, massCentre: centre, standsAlone: tip.standsAlone, towards: tip.towards,
-      ...(given['alsoTowards'] ? { tiltTowards: (given['alsoTowards'] as [number, number][]).map(tip.tiltTowards) } : {}),
-      ...(given['pushHeight'] ? { leastLevelPush: tip.leastPush(given['mass'] ?? sums?.mass, given['pushHeight']) } : {}),
+      leastTilt: tip.leastTilt,
+      massCentre: centre,
+      standsAlone: tip.standsAlone,
+      towards: tip.towards,
+      ...(given['alsoTowards']
+        ? { tiltTowards: (given['alsoTowards'] as [number, number][]).map(tip.tiltTowards) }
+        : {}),
+      ...(given['pushHeight']
+        ? { leastLevelPush: tip.leastPush(given['mass'] ?? sums?.mass, given['pushHeight']) }
+        : {}),
     };
   },
 };

@@ -7,13 +7,29 @@ type Linear = number | { readonly const: number; readonly terms: Readonly<Record
 export const uncertainty: CaseKind = {
   kind: 'uncertainty',
   compute: (given) => {
-    const quantities: readonly Uncertain[] = given['quantities'].map((q: { name: string; value: number; standardUncertainty: number }) => ({ name: q.name, value: q.value, spread: q.standardUncertainty }));
+    const quantities: readonly Uncertain[] = given['quantities'].map(
+      (q: { name: string; value: number; standardUncertainty: number }) => ({
+        name: q.name,
+        value: q.value,
+        spread: q.standardUncertainty,
+      }),
+    );
     const outputs: readonly string[] = given['outputs'];
     const pivot = given['pivot'] ?? [0, 0, 0];
     const found = propagate(quantities, given['correlations'] ?? [], (values) => {
       const by = new Map(quantities.map((q, i) => [q.name, values[i]!]));
-      const at = (f: Linear): number => (typeof f === 'number' ? f : Object.entries(f.terms).reduce((sum, [name, k]) => sum + k * by.get(name)!, f.const));
-      const sums = sumsOfBodies(given['bodies'].map((b: Given) => ({ shape: 'box', size: b['boxSize'], centre: b['centre'].map(at), mass: at(b['mass']) })));
+      const at = (f: Linear): number =>
+        typeof f === 'number'
+          ? f
+          : Object.entries(f.terms).reduce((sum, [name, k]) => sum + k * by.get(name)!, f.const);
+      const sums = sumsOfBodies(
+        given['bodies'].map((b: Given) => ({
+          shape: 'box',
+          size: b['boxSize'],
+          centre: b['centre'].map(at),
+          mass: at(b['mass']),
+        })),
+      );
       const d = massCentre(sums).map((c, i) => c - pivot[i]) as [number, number, number];
       const figures: Readonly<Record<string, () => number>> = {
         mass: () => sums.mass,
@@ -27,7 +43,13 @@ export const uncertainty: CaseKind = {
       };
       return outputs.map((name) => figures[name]!());
     });
-    const named = <T>(list: readonly T[]): Readonly<Record<string, T>> => Object.fromEntries(outputs.map((name, i) => [name, list[i]!]));
-    return { nominal: named(found.values), standardUncertainty: named(found.spreads), plusMinusTwoSigma: named(found.spreads.map((s) => 2 * s)), largestContributorAlone: named(found.largest) };
+    const named = <T>(list: readonly T[]): Readonly<Record<string, T>> =>
+      Object.fromEntries(outputs.map((name, i) => [name, list[i]!]));
+    return {
+      nominal: named(found.values),
+      standardUncertainty: named(found.spreads),
+      plusMinusTwoSigma: named(found.spreads.map((s) => 2 * s)),
+      largestContributorAlone: named(found.largest),
+    };
   },
 };

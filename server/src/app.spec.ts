@@ -28,7 +28,10 @@ describe('the server', () => {
 
   it('names each bad field with a 400, and writes nothing', async () => {
     const bad: readonly [unknown, string][] = [
-      [{ ...save('a', 0), body: { ...item('a'), mass: { value: -1 } } }, 'changes.0.body.mass.value must be more than 0'],
+      [
+        { ...save('a', 0), body: { ...item('a'), mass: { value: -1 } } },
+        'changes.0.body.mass.value must be more than 0',
+      ],
       [{ ...save('a', 0), body: { ...item('a'), size: [0.1, 0.1] } }, 'changes.0.body.size'],
       [{ ...save('a', 0), body: { ...item('a'), colour: 'red' } }, 'not known: colour'],
       [{ ...save('a', 0), body: item('b') }, 'changes.0.body.id must be a'],
@@ -49,7 +52,14 @@ describe('the server', () => {
 
   it('answers 4xx in one form to what is not JSON, too large, not there, or empty', async () => {
     isProblem((await bench.http.post('/api/changes').set('Content-Type', 'application/json').send('{')).body, 400);
-    isProblem((await bench.http.post('/api/changes').send({ changes: [{ ...save('a', 0), body: { ...item('a'), notes: 'x'.repeat(26_000_000) } }] })).body, 413);
+    isProblem(
+      (
+        await bench.http
+          .post('/api/changes')
+          .send({ changes: [{ ...save('a', 0), body: { ...item('a'), notes: 'x'.repeat(26_000_000) } }] })
+      ).body,
+      413,
+    );
     isProblem((await bench.http.get('/api/documents/kit/nobody')).body, 404);
     isProblem((await bench.http.get('/api/documents/boat/a')).body, 404);
     isProblem((await bench.http.get('/api/nothing')).body, 404);
@@ -70,7 +80,10 @@ describe('the server', () => {
   it('answers only to this machine and its own page', async () => {
     expect((await bench.http.get('/api/health').set('Host', 'tide.example')).status).toBe(403);
     expect((await bench.http.get('/api/health').set('Origin', 'http://evil.example')).status).toBe(403);
-    const good = await bench.http.get('/api/health').set('Host', 'localhost:4680').set('Origin', 'http://localhost:4680');
+    const good = await bench.http
+      .get('/api/health')
+      .set('Host', 'localhost:4680')
+      .set('Origin', 'http://localhost:4680');
     expect(good.status).toBe(200);
     expect(good.headers['content-security-policy']).toContain("script-src 'self'");
     expect(good.headers['content-security-policy']).not.toContain("'unsafe-eval'");
@@ -78,7 +91,10 @@ describe('the server', () => {
   });
 
   it('takes a rig file in and gives it out again', async () => {
-    const file = JSON.parse(readFileSync(new URL('../../demo/limpet.rig.json', import.meta.url), 'utf8')) as Record<string, unknown>;
+    const file = JSON.parse(readFileSync(new URL('../../demo/limpet.rig.json', import.meta.url), 'utf8')) as Record<
+      string,
+      unknown
+    >;
     const first = await bench.http.post('/api/rig-files').send(file);
     expect(first.status).toBe(201);
     const out = await bench.http.get('/api/rig-files/rig-limpet');
@@ -95,13 +111,25 @@ describe('the server', () => {
     await post([save('a', 0), save('b', 0)]);
     const zip = await bench.http.get('/api/backup').responseType('blob');
     await post([{ kind: 'kit', id: 'a', revision: 1, body: null }, save('c', 0)]);
-    const restore = (body: Buffer) => bench.http.post('/api/restore?way=instead').set('Content-Type', 'application/zip').send(body);
+    const restore = (body: Buffer) =>
+      bench.http.post('/api/restore?way=instead').set('Content-Type', 'application/zip').send(body);
     expect((await restore(zip.body as Buffer)).status).toBe(200);
     expect(bench.store.all().map((d) => d.id)).toEqual(['a', 'b']);
     const packed = (text: string): Buffer => Buffer.from(zipSync({ 'project.json': strToU8(text) }));
-    const whole = JSON.parse(new TextDecoder().decode(unzipSync(zip.body as Buffer)['project.json'])) as { documents: { body: object }[] };
-    const broken = JSON.stringify({ ...whole, documents: whole.documents.map((d) => ({ ...d, body: { ...d.body, mass: 'heavy' } })) });
-    for (const body of [Buffer.from('not a zip'), Buffer.from(zipSync({ 'other.txt': strToU8('hi') })), packed('{'), packed('{}'), packed(broken)]) {
+    const whole = JSON.parse(new TextDecoder().decode(unzipSync(zip.body as Buffer)['project.json'])) as {
+      documents: { body: object }[];
+    };
+    const broken = JSON.stringify({
+      ...whole,
+      documents: whole.documents.map((d) => ({ ...d, body: { ...d.body, mass: 'heavy' } })),
+    });
+    for (const body of [
+      Buffer.from('not a zip'),
+      Buffer.from(zipSync({ 'other.txt': strToU8('hi') })),
+      packed('{'),
+      packed('{}'),
+      packed(broken),
+    ]) {
       isProblem((await restore(body)).body, 400);
     }
     expect(bench.store.all().map((d) => d.id)).toEqual(['a', 'b']);

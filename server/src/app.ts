@@ -13,7 +13,13 @@ import { rigFileRoutes } from './routes/rigFiles';
 import type { Backups } from './store/backups';
 import type { Store } from './store/openStore';
 
-export function makeApp(options: { store: Store; backups: Backups; purpose: 'demo' | 'own'; page: string | null; now: () => string }): Express {
+export function makeApp(options: {
+  store: Store;
+  backups: Backups;
+  purpose: 'demo' | 'own';
+  page: string | null;
+  now: () => string;
+}): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(onlyThisMachine);
@@ -22,7 +28,15 @@ export function makeApp(options: { store: Store; backups: Backups; purpose: 'dem
       // Plain http on loopback: no upgrade to https, no HSTS.
       strictTransportSecurity: false,
       contentSecurityPolicy: {
-        directives: { scriptSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], fontSrc: ["'self'"], connectSrc: ["'self'"], workerSrc: ["'self'"], upgradeInsecureRequests: null },
+        directives: {
+          scriptSrc: ["'self'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          upgradeInsecureRequests: null,
+        },
       },
     }),
   );
@@ -36,7 +50,12 @@ export function makeApp(options: { store: Store; backups: Backups; purpose: 'dem
   api.get('/health', (_request, response) => {
     response.json({ ok: true, purpose: options.purpose, folder: options.store.identity, pid: process.pid });
   });
-  api.use(documentRoutes(options.store), rigFileRoutes(options.store), backupRoutes(options.store, options.backups, options.now), photoRoutes(options.store));
+  api.use(
+    documentRoutes(options.store),
+    rigFileRoutes(options.store),
+    backupRoutes(options.store, options.backups, options.now),
+    photoRoutes(options.store),
+  );
   api.use(() => {
     throw new NotFound('There is nothing at this address.');
   });
@@ -48,12 +67,17 @@ export function makeApp(options: { store: Store; backups: Backups; purpose: 'dem
 
 /** Hashed files for a year; the page itself always fresh, and for every address that is not a file. */
 function servePage(app: Express, page: string): void {
-  app.use(express.static(page, {
-    index: false,
-    setHeaders: (response, path) => {
-      response.set('Cache-Control', /-[A-Z0-9]{8}\.(js|css|woff2)$/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache');
-    },
-  }));
+  app.use(
+    express.static(page, {
+      index: false,
+      setHeaders: (response, path) => {
+        response.set(
+          'Cache-Control',
+          /-[A-Z0-9]{8}\.(js|css|woff2)$/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
+        );
+      },
+    }),
+  );
   app.get('/{*path}', (request, response) => {
     if (/\.[a-z0-9]{2,5}$/i.test(request.path)) throw new NotFound('There is no such file.');
     response.set('Cache-Control', 'no-cache').sendFile(join(page, 'index.html'));

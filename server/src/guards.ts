@@ -8,8 +8,10 @@ const hostName = (host: string): string => host.replace(/:\d+$/, '');
 
 export const onlyThisMachine: RequestHandler = (request, response, next) => {
   const host = request.headers.host ?? '';
-  if (!NAMES.has(hostName(host))) return sendProblem(response, 403, 'Refused', 'Tide Pebble answers only to 127.0.0.1 or localhost.');
+  if (!NAMES.has(hostName(host)))
+    return sendProblem(response, 403, 'Refused', 'Tide Pebble answers only to 127.0.0.1 or localhost.');
   const { origin } = request.headers;
-  if (origin !== undefined && origin !== `http://${host}`) return sendProblem(response, 403, 'Refused', 'Another site may not use Tide Pebble.');
+  if (origin !== undefined && origin !== `http://${host}`)
+    return sendProblem(response, 403, 'Refused', 'Another site may not use Tide Pebble.');
   return next();
 };

@@ -21,9 +21,18 @@ const purpose = options.demo ? 'demo' : 'own';
 const file = join(options.data, 'tide-pebble.db');
 const backups = new Backups(file, now);
 const store = open();
-const server = makeApp({ store, backups, purpose, page: options.page ?? join(here, '../web'), now }).listen(options.port, '127.0.0.1');
-server.once('listening', () => console.log(`Tide Pebble is at http://127.0.0.1:${(server.address() as { port: number }).port}  (data in ${options.data}; Ctrl+C stops it)`));
-server.once('error', (error: NodeJS.ErrnoException) => quit(error.code === 'EADDRINUSE' ? taken(options.port) : `The server could not start: ${error.message}.`));
+const server = makeApp({ store, backups, purpose, page: options.page ?? join(here, '../web'), now }).listen(
+  options.port,
+  '127.0.0.1',
+);
+server.once('listening', () =>
+  console.log(
+    `Tide Pebble is at http://127.0.0.1:${(server.address() as { port: number }).port}  (data in ${options.data}; Ctrl+C stops it)`,
+  ),
+);
+server.once('error', (error: NodeJS.ErrnoException) =>
+  quit(error.code === 'EADDRINUSE' ? taken(options.port) : `The server could not start: ${error.message}.`),
+);
 // Started by a command that is killed hard, it has no one to tell it to stop: the line to that command breaks.
 if (process.connected) process.once('disconnect', stop);
 keepBackups();
@@ -41,7 +50,12 @@ function stop(): void {
 
 /** Now and then, as long as it runs; what goes wrong is said and tried again at the next turn. */
 function keepBackups(): void {
-  const make = (): void => void backups.makeIfDue(store).catch((error: unknown) => console.error(`No backup could be made: ${error instanceof Error ? error.message : String(error)}.`));
+  const make = (): void =>
+    void backups
+      .makeIfDue(store)
+      .catch((error: unknown) =>
+        console.error(`No backup could be made: ${error instanceof Error ? error.message : String(error)}.`),
+      );
   make();
   setInterval(make, LOOK_FOR_BACKUPS_MS).unref();
 }
@@ -51,14 +65,43 @@ const taken = (port: number): string => {
   return `Port ${port} is taken${holder ? ` by ${holder}` : ''}. Stop it, or choose another with --port.`;
 };
 
-function readOptions(): { demo: boolean; port: number; data: string; fresh: boolean; recover: boolean; page: string | undefined } {
+function readOptions(): {
+  demo: boolean;
+  port: number;
+  data: string;
+  fresh: boolean;
+  recover: boolean;
+  page: string | undefined;
+} {
   try {
-    const { values } = parseArgs({ options: { demo: { type: 'boolean', default: false }, port: { type: 'string', default: '4680' }, data: { type: 'string' }, fresh: { type: 'boolean', default: false }, recover: { type: 'boolean', default: false }, page: { type: 'string' } } });
+    const { values } = parseArgs({
+      options: {
+        demo: { type: 'boolean', default: false },
+        port: { type: 'string', default: '4680' },
+        data: { type: 'string' },
+        fresh: { type: 'boolean', default: false },
+        recover: { type: 'boolean', default: false },
+        page: { type: 'string' },
+      },
+    });
     const port = Number(values.port);
-    if (!Number.isInteger(port) || port < 0 || port > 65535) return quit('--port must be a whole number from 0 to 65535.');
-    return { demo: values.demo, port, data: resolve(process.env['INIT_CWD'] ?? '.', values.data ?? join(here, '../../data', values.demo ? 'demo' : 'own')), fresh: values.fresh, recover: values.recover, page: values.page };
+    if (!Number.isInteger(port) || port < 0 || port > 65535)
+      return quit('--port must be a whole number from 0 to 65535.');
+    return {
+      demo: values.demo,
+      port,
+      data: resolve(
+        process.env['INIT_CWD'] ?? '.',
+        values.data ?? join(here, '../../data', values.demo ? 'demo' : 'own'),
+      ),
+      fresh: values.fresh,
+      recover: values.recover,
+      page: values.page,
+    };
   } catch (error) {
-    return quit(`${error instanceof Error ? error.message : String(error)} Known: --port N, --data DIR, --fresh, --recover.`);
+    return quit(
+      `${error instanceof Error ? error.message : String(error)} Known: --port N, --data DIR, --fresh, --recover.`,
+    );
   }
 }
 
@@ -74,11 +117,14 @@ function open(): Store {
   if (damage !== null) mend(damage);
   try {
     const opened = openStore(file, purpose, now);
-    if (options.demo && opened.isEmpty()) opened.replaceAll(readBackup(JSON.parse(readFileSync(demoFile(), 'utf8'))).documents);
+    if (options.demo && opened.isEmpty())
+      opened.replaceAll(readBackup(JSON.parse(readFileSync(demoFile(), 'utf8'))).documents);
     return opened;
   } catch (error) {
     if (error instanceof NewerData || error instanceof WrongPurpose) quit(error.message);
-    return quit(`The data in ${options.data} cannot be opened: ${error instanceof Error ? error.message : String(error)}.`);
+    return quit(
+      `The data in ${options.data} cannot be opened: ${error instanceof Error ? error.message : String(error)}.`,
+    );
   }
 }
 
@@ -86,9 +132,17 @@ function open(): Store {
 function mend(damage: string): void {
   const newest = backups.newestSound();
   const words = `The data file ${file} is damaged: ${damage}.`;
-  if (!newest) quit(`${words}\nThere is no sound backup in ${join(options.data, 'backups')}. Start with --fresh to set it aside and begin anew; it is kept.`);
-  if (!options.recover) quit(`${words}\nThe newest sound backup is of ${new Date(newest.savedAt).toLocaleString('en-GB')}. Start with --recover to put it in place; the damaged file is kept beside it.`);
-  console.log(`${words}\nThe backup of ${new Date(newest.savedAt).toLocaleString('en-GB')} is in its place; the damaged file is kept as ${backups.recover(newest)}.`);
+  if (!newest)
+    quit(
+      `${words}\nThere is no sound backup in ${join(options.data, 'backups')}. Start with --fresh to set it aside and begin anew; it is kept.`,
+    );
+  if (!options.recover)
+    quit(
+      `${words}\nThe newest sound backup is of ${new Date(newest.savedAt).toLocaleString('en-GB')}. Start with --recover to put it in place; the damaged file is kept beside it.`,
+    );
+  console.log(
+    `${words}\nThe backup of ${new Date(newest.savedAt).toLocaleString('en-GB')} is in its place; the damaged file is kept as ${backups.recover(newest)}.`,
+  );
 }
 
 /** --fresh never deletes: the old data is kept beside the new. */
@@ -99,7 +153,10 @@ function setAside(): void {
 }
 
 function demoFile(): string {
-  return [join(here, '../../demo/tide-pools.json'), join(here, 'tide-pools.json')].find((f) => existsSync(f)) ?? 'demo/tide-pools.json';
+  return (
+    [join(here, '../../demo/tide-pools.json'), join(here, 'tide-pools.json')].find((f) => existsSync(f)) ??
+    'demo/tide-pools.json'
+  );
 }
 
 function quit(message: string): never {

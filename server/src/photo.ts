@@ -25,7 +25,15 @@ export function photoOf(bytes: Buffer): Photo {
   }
   const type = TYPES[found.type ?? ''];
   if (!type) throw new BadRequest('A JPEG, PNG or WebP picture, please.');
-  if (!(found.width >= 1 && found.height >= 1)) throw new BadRequest('This picture has no width or no height: its head is damaged.');
-  if (found.width > SIDE_AT_MOST || found.height > SIDE_AT_MOST) throw new BadRequest(`This picture is ${found.width} by ${found.height}: ${SIDE_AT_MOST} a side at most.`);
-  return { id: createHash('sha256').update(bytes).digest('hex'), type, width: found.width, height: found.height, bytes };
+  if (!(found.width >= 1 && found.height >= 1))
+    throw new BadRequest('This picture has no width or no height: its head is damaged.');
+  if (found.width > SIDE_AT_MOST || found.height > SIDE_AT_MOST)
+    throw new BadRequest(`This picture is ${found.width} by ${found.height}: ${SIDE_AT_MOST} a side at most.`);
+  return {
+    id: createHash('sha256').update(bytes).digest('hex'),
+    type,
+    width: found.width,
+    height: found.height,
+    bytes,
+  };
 }

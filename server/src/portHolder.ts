@@ -5,10 +5,17 @@ import { readdirSync, readFileSync, readlinkSync } from 'node:fs';
 export function portHolder(port: number): string | null {
   try {
     const LISTENS = '0A';
-    const sockets = ['/proc/net/tcp', '/proc/net/tcp6'].flatMap((table) => readFileSync(table, 'utf8').trim().split('\n').slice(1)).map((line) => line.trim().split(/\s+/));
-    const inodes = new Set(sockets.filter((f) => f[3] === LISTENS && parseInt(f[1]!.split(':')[1]!, 16) === port).map((f) => `socket:[${f[9]}]`));
+    const sockets = ['/proc/net/tcp', '/proc/net/tcp6']
+      .flatMap((table) => readFileSync(table, 'utf8').trim().split('\n').slice(1))
+      .map((line) => line.trim().split(/\s+/));
+    const inodes = new Set(
+      sockets
+        .filter((f) => f[3] === LISTENS && parseInt(f[1]!.split(':')[1]!, 16) === port)
+        .map((f) => `socket:[${f[9]}]`),
+    );
     for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name))) {
-      if (holdsOne(pid, inodes)) return `${readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0').filter(Boolean).join(' ').slice(0, 160)} (process ${pid})`;
+      if (holdsOne(pid, inodes))
+        return `${readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0').filter(Boolean).join(' ').slice(0, 160)} (process ${pid})`;
     }
   } catch {
     // Not Linux: the port is taken all the same, only by whom is not known.

@@ -32,7 +32,9 @@ export class Bench {
   /** After each group: the file is whole and no key dangles. */
   sound(): boolean {
     const db = new Database(this.file, { readonly: true });
-    const whole = db.pragma('integrity_check', { simple: true }) === 'ok' && (db.pragma('foreign_key_check') as unknown[]).length === 0;
+    const whole =
+      db.pragma('integrity_check', { simple: true }) === 'ok' &&
+      (db.pragma('foreign_key_check') as unknown[]).length === 0;
     db.close();
     return whole;
   }
@@ -43,5 +45,19 @@ export class Bench {
   }
 }
 
-export const item = (id: string, name = 'Heron body'): KitItem => ({ id, name, class: 'camera', mass: { value: 0.5 }, form: 'box', size: [0.06, 0.12, 0.07], boxCentre: [0, 0, 0.035], mountPoints: [] });
-export const save = (id: string, revision: number, name?: string) => ({ kind: 'kit' as const, id, revision, body: item(id, name) });
+export const item = (id: string, name = 'Heron body'): KitItem => ({
+  id,
+  name,
+  class: 'camera',
+  mass: { value: 0.5 },
+  form: 'box',
+  size: [0.06, 0.12, 0.07],
+  boxCentre: [0, 0, 0.035],
+  mountPoints: [],
+});
+export const save = (id: string, revision: number, name?: string) => ({
+  kind: 'kit' as const,
+  id,
+  revision,
+  body: item(id, name),
+});

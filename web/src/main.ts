@@ -14,5 +14,11 @@ import { routes } from './shell/stages';
 z.config({ jitless: true });
 
 bootstrapApplication(Root, {
-  providers: [provideBrowserGlobalErrorListeners(), { provide: ErrorHandler, useClass: StageErrors }, provideHttpClient(withInterceptors([withFolder])), provideRouter(routes, withComponentInputBinding()), provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerWhenStable:3000' })],
+  providers: [
+    provideBrowserGlobalErrorListeners(),
+    { provide: ErrorHandler, useClass: StageErrors },
+    provideHttpClient(withInterceptors([withFolder])),
+    provideRouter(routes, withComponentInputBinding()),
+    provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerWhenStable:3000' }),
+  ],
 }).catch((error: unknown) => console.error(error));

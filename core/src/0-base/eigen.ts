@@ -11,7 +11,12 @@ export function symmetricEigenvalues(matrix: Mat3): Vec3 {
   for (let sweep = 0; sweep < SWEEPS_AT_MOST; sweep++) {
     const off = Math.hypot(at(0, 1), at(0, 2), at(1, 2));
     if (off <= 1e-17 * scaleOf) break;
-    for (const [p, q] of [[0, 1], [0, 2], [1, 2]] as const) rotateAway(a, p, q);
+    for (const [p, q] of [
+      [0, 1],
+      [0, 2],
+      [1, 2],
+    ] as const)
+      rotateAway(a, p, q);
   }
   const values = [at(0, 0), at(1, 1), at(2, 2)].sort((x, y) => x - y);
   return [values[0]!, values[1]!, values[2]!];

@@ -16,12 +16,31 @@ export type Change =
   | { readonly kind: 'screw'; readonly id: string; readonly length: number }
   | { readonly kind: 'move'; readonly id: string; readonly by: readonly [number, number, number] }
   /** A cap put on a bare end: its member's body, where the end is and which way it points, and the stock's width, m. */
-  | { readonly kind: 'cap'; readonly id: string; readonly body: string; readonly at: readonly [number, number, number]; readonly axis: readonly [number, number, number]; readonly across: number }
+  | {
+      readonly kind: 'cap';
+      readonly id: string;
+      readonly body: string;
+      readonly at: readonly [number, number, number];
+      readonly axis: readonly [number, number, number];
+      readonly across: number;
+    }
   /** A weight's strip or rod, carrying it `by` from where it was, m; `again` takes the place of the one it has. The weight itself is moved beside it. */
   | {
-    readonly kind: 'carry'; readonly id: string; readonly body: string; readonly onto: string; readonly by: readonly [number, number, number]; readonly again: boolean;
-    readonly weight: { readonly id: string; readonly name: string; readonly seat: readonly [number, number, number]; readonly axis: readonly [number, number, number]; readonly boltDiameter: number; readonly washerRadius: number };
-  }
+      readonly kind: 'carry';
+      readonly id: string;
+      readonly body: string;
+      readonly onto: string;
+      readonly by: readonly [number, number, number];
+      readonly again: boolean;
+      readonly weight: {
+        readonly id: string;
+        readonly name: string;
+        readonly seat: readonly [number, number, number];
+        readonly axis: readonly [number, number, number];
+        readonly boltDiameter: number;
+        readonly washerRadius: number;
+      };
+    }
   | { readonly kind: 'mount'; readonly id: string; readonly into: string };
 
 export interface Fix {

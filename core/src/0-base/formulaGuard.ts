@@ -5,7 +5,9 @@ const FORMULA = /^'*[=+\-@\t\r]/;
 const NUMBER = /^[+-]?(\d+([.,]\d*)?|[.,]\d+)(e[+-]?\d+)?$/i;
 
 /** A figure, negative or not, is none and stays bare. */
-export const guardedCell = (text: string): string => (FORMULA.test(text) && !NUMBER.test(text.trim()) ? `'${text}` : text);
+export const guardedCell = (text: string): string =>
+  FORMULA.test(text) && !NUMBER.test(text.trim()) ? `'${text}` : text;
 
 /** The same text as went out. */
-export const unguardedCell = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell);
+export const unguardedCell = (cell: string): string =>
+  cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell;

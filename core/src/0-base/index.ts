@@ -18,5 +18,18 @@ export { plainText, type Parsed } from './units/parsed';
 export { INCH, parseLength, showLength, type Fraction, type LengthSystem, type ShownLength } from './units/length';
 export { OUNCE, POUND, parseMass, showMass } from './units/mass';
 export { DEGREE, parseAngle, parseForce, parseTime, parseTorque, showAngle, showTime } from './units/angleAndTime';
-export { decimalsApart, METRIC, figure, fromTo, render, say, showFigure, toldApart, type Figure, type Phrase, type QuantityKind, type UnitChoice } from './units/phrase';
+export {
+  decimalsApart,
+  METRIC,
+  figure,
+  fromTo,
+  render,
+  say,
+  showFigure,
+  toldApart,
+  type Figure,
+  type Phrase,
+  type QuantityKind,
+  type UnitChoice,
+} from './units/phrase';
 export { type Change, type Finding, type FindingStage, type Fix, type Judgement, type Severity } from './finding';

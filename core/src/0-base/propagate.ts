@@ -26,7 +26,11 @@ const STEP_OF_SPREAD = 1 / 64;
  * the order given and answers the outputs in its own. Exact for a linear function; else good while the function is
  * nearly straight over a spread. Throws when a correlation names an unknown figure or lies outside -1..1.
  */
-export function propagate(figures: readonly Uncertain[], correlations: readonly Correlation[], work: (values: readonly number[]) => readonly number[]): Propagated {
+export function propagate(
+  figures: readonly Uncertain[],
+  correlations: readonly Correlation[],
+  work: (values: readonly number[]) => readonly number[],
+): Propagated {
   const centre = figures.map((f) => f.value);
   const values = work(centre);
   const slopes = figures.map(({ spread }, i) => {
@@ -38,7 +42,8 @@ export function propagate(figures: readonly Uncertain[], correlations: readonly 
   });
   const pairs = correlations.map(({ between, coefficient }) => {
     const [i, j] = between.map((name) => figures.findIndex((f) => f.name === name)) as [number, number];
-    if (i < 0 || j < 0 || !(Math.abs(coefficient) <= 1)) throw new RangeError(`no such correlation: ${between.join(' and ')}, ${coefficient}`);
+    if (i < 0 || j < 0 || !(Math.abs(coefficient) <= 1))
+      throw new RangeError(`no such correlation: ${between.join(' and ')}, ${coefficient}`);
     return { i, j, coefficient };
   });
   return {

@@ -24,7 +24,10 @@ export function rootBetween(f: (x: number) => number, a: number, b: number, with
     if (Math.abs(before) >= least && Math.abs(fa) > Math.abs(fb)) {
       const s = fb / fa;
       const [q0, r] = [fa / fc, fb / fc];
-      let [p, q] = a === c ? [2 * half * s, 1 - s] : [s * (2 * half * q0 * (q0 - r) - (b - a) * (r - 1)), (q0 - 1) * (r - 1) * (s - 1)];
+      let [p, q] =
+        a === c
+          ? [2 * half * s, 1 - s]
+          : [s * (2 * half * q0 * (q0 - r) - (b - a) * (r - 1)), (q0 - 1) * (r - 1) * (s - 1)];
       if (p > 0) q = -q;
       p = Math.abs(p);
       const taken = 2 * p < Math.min(3 * half * q - Math.abs(least * q), Math.abs(before * q));

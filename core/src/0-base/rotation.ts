@@ -54,10 +54,14 @@ export function quaternionOf(m: Mat3): Quaternion {
   const largest = squares.indexOf(Math.max(...squares));
   const s = 2 * Math.sqrt(squares[largest]!);
   switch (largest) {
-    case 0: return [s / 4, (zy - yz) / s, (xz - zx) / s, (yx - xy) / s];
-    case 1: return [(zy - yz) / s, s / 4, (xy + yx) / s, (xz + zx) / s];
-    case 2: return [(xz - zx) / s, (xy + yx) / s, s / 4, (yz + zy) / s];
-    default: return [(yx - xy) / s, (xz + zx) / s, (yz + zy) / s, s / 4];
+    case 0:
+      return [s / 4, (zy - yz) / s, (xz - zx) / s, (yx - xy) / s];
+    case 1:
+      return [(zy - yz) / s, s / 4, (xy + yx) / s, (xz + zx) / s];
+    case 2:
+      return [(xz - zx) / s, (xy + yx) / s, s / 4, (yz + zy) / s];
+    default:
+      return [(yx - xy) / s, (xz + zx) / s, (yz + zy) / s, s / 4];
   }
 }
 
@@ -83,6 +87,7 @@ const STRAIGHT_UP = 1e-9;
 export function turnsOfRotation(q: Quaternion): Turns {
   const m = rotationOf(q);
   const noseDown = Math.asin(Math.max(-1, Math.min(1, -m[2][0])));
-  if (Math.hypot(m[0][0], m[1][0]) < STRAIGHT_UP) return { toTheLeft: Math.atan2(-m[0][1], m[1][1]), noseDown, leftSideDown: 0 };
+  if (Math.hypot(m[0][0], m[1][0]) < STRAIGHT_UP)
+    return { toTheLeft: Math.atan2(-m[0][1], m[1][1]), noseDown, leftSideDown: 0 };
   return { toTheLeft: Math.atan2(m[1][0], m[0][0]), noseDown, leftSideDown: -Math.atan2(m[2][1], m[2][2]) };
 }

@@ -13,7 +13,12 @@ const COLUMNS = 8;
 /** For states of `size` numbers about 1 in size. `tolerance`: columns are added until two agree within it. */
 export function extrapolatedMidpoint(rates: Rates, size: number, tolerance: number): Stepper {
   const table = Array.from({ length: COLUMNS }, () => new Float64Array(size));
-  const [start, older, newer, slope] = Array.from({ length: 4 }, () => new Float64Array(size)) as [Float64Array, Float64Array, Float64Array, Float64Array];
+  const [start, older, newer, slope] = Array.from({ length: 4 }, () => new Float64Array(size)) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ];
   // The slope at the start is the same for all columns.
   const midpoint = (t: number, y: Float64Array, h: number, steps: number, into: Float64Array): void => {
     const part = h / steps;

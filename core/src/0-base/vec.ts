@@ -3,7 +3,11 @@ export type Vec3 = readonly [number, number, number];
 export type Mat3 = readonly [Vec3, Vec3, Vec3];
 
 export const ZERO: Vec3 = [0, 0, 0];
-export const IDENTITY: Mat3 = [[1, 0, 0], [0, 1, 0], [0, 0, 1]];
+export const IDENTITY: Mat3 = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
 export const NO_INERTIA: Mat3 = [ZERO, ZERO, ZERO];
 
 export const add = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
@@ -46,6 +50,11 @@ export const fromColumns = (a: Vec3, b: Vec3, c: Vec3): Mat3 => transpose([a, b,
 export function inverse(m: Mat3): Mat3 {
   const [a, b, c] = m;
   const determinant = dot(a, cross(b, c));
-  if (!(Math.abs(determinant) > 1e-14 * length(a) * length(b) * length(c))) throw new RangeError('a singular matrix has no inverse');
-  return fromColumns(scale(cross(b, c), 1 / determinant), scale(cross(c, a), 1 / determinant), scale(cross(a, b), 1 / determinant));
+  if (!(Math.abs(determinant) > 1e-14 * length(a) * length(b) * length(c)))
+    throw new RangeError('a singular matrix has no inverse');
+  return fromColumns(
+    scale(cross(b, c), 1 / determinant),
+    scale(cross(c, a), 1 / determinant),
+    scale(cross(a, b), 1 / determinant),
+  );
 }

@@ -10,7 +10,12 @@ export interface Agreement {
   /** Null when there is only one. */
   readonly agrees: boolean | null;
   /** The two furthest apart for their spreads, by place in the list; the difference and what two spreads allow. */
-  readonly widest: { readonly a: number; readonly b: number; readonly difference: number; readonly allowed: number } | null;
+  readonly widest: {
+    readonly a: number;
+    readonly b: number;
+    readonly difference: number;
+    readonly allowed: number;
+  } | null;
 }
 
 /** Two results agree when they differ by at most this many standard uncertainties of their difference. */
@@ -35,7 +40,8 @@ export function agreement(results: readonly Found[]): Agreement | null {
       if (j <= i) continue;
       const difference = Math.abs(a.value - b.value);
       const allowed = AGREE_WITHIN * Math.hypot(a.spread, b.spread);
-      if (!widest || difference * widest.allowed > widest.difference * allowed) widest = { a: i, b: j, difference, allowed };
+      if (!widest || difference * widest.allowed > widest.difference * allowed)
+        widest = { a: i, b: j, difference, allowed };
     }
   }
   const agrees = widest!.difference <= widest!.allowed;

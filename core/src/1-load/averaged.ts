@@ -23,11 +23,16 @@ const MAD_TO_SIGMA = 1.4826;
  * itself rough), and the step's s/√12 once, since rounding of like readings does not average out.
  */
 export function averaged(readings: readonly Reading[], step: number): Averaged | null {
-  const kept = readings.map((r, place) => ({ value: r.value, place, leftOut: r.leftOut === true })).filter((r) => !r.leftOut);
+  const kept = readings
+    .map((r, place) => ({ value: r.value, place, leftOut: r.leftOut === true }))
+    .filter((r) => !r.leftOut);
   if (kept.length === 0) return null;
   const values = kept.map((r) => r.value);
   const mean = values.reduce((a, b) => a + b, 0) / values.length;
-  const scatter = values.length < 2 ? 0 : Math.sqrt(values.reduce((s, v) => s + (v - mean) ** 2, 0) / (values.length - 1) / values.length);
+  const scatter =
+    values.length < 2
+      ? 0
+      : Math.sqrt(values.reduce((s, v) => s + (v - mean) ** 2, 0) / (values.length - 1) / values.length);
   return {
     value: mean,
     spread: combine(scatter, spreadOfStep(step)),

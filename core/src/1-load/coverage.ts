@@ -70,7 +70,10 @@ const CAREFUL_CENTRE = 0.0005;
 export function coverageOf(loadouts: readonly Loadout[], kit: ReadonlyMap<string, KitItem>): Coverage {
   const places = new Map([...kit.keys()].map((id, i) => [id, i]));
   const weighed = loadouts.flatMap((l) => weighedLoadout(l, kit, places) ?? []);
-  const axes = weighed.length === 0 ? null : ([0, 1, 2].map((a) => axisCover(weighed, a as Axis)) as unknown as [AxisCover, AxisCover, AxisCover]);
+  const axes =
+    weighed.length === 0
+      ? null
+      : ([0, 1, 2].map((a) => axisCover(weighed, a as Axis)) as unknown as [AxisCover, AxisCover, AxisCover]);
   return { loadouts: weighed.map((w) => w.covered), axes, next: nextMeasure(weighed) };
 }
 
@@ -94,7 +97,11 @@ interface Weighed {
   readonly sources: ReadonlyMap<number, Source>;
 }
 
-function weighedLoadout(loadout: Loadout, kit: ReadonlyMap<string, KitItem>, places: ReadonlyMap<string, number>): Weighed | null {
+function weighedLoadout(
+  loadout: Loadout,
+  kit: ReadonlyMap<string, KitItem>,
+  places: ReadonlyMap<string, number>,
+): Weighed | null {
   const { items, faults } = placeItems(loadout, kit);
   if (items.length === 0) return null;
   const pieces = items.map((p): Piece => {
@@ -125,7 +132,17 @@ function weighedLoadout(loadout: Loadout, kit: ReadonlyMap<string, KitItem>, pla
       centre,
       spread: variance.map(Math.sqrt) as unknown as Vec3,
       ...envelope(open, mass, first, centre),
-      shifts: open.flatMap((state) => state.options.filter((o) => o.change).map((o) => ({ mounted: state.mounted, item: state.item, state: state.name, choice: o.name, moves: subtract(scale(add(first, o.first), 1 / (mass + o.mass)), centre) }))),
+      shifts: open.flatMap((state) =>
+        state.options
+          .filter((o) => o.change)
+          .map((o) => ({
+            mounted: state.mounted,
+            item: state.item,
+            state: state.name,
+            choice: o.name,
+            moves: subtract(scale(add(first, o.first), 1 / (mass + o.mass)), centre),
+          })),
+      ),
       faults,
     },
   };
@@ -142,7 +159,13 @@ function massSpreads(pieces: readonly Piece[]): ReadonlyMap<string, number> {
 const FIGURES_OF_ITEM = 4;
 
 /** ∂c/∂m = (c_i - c)/M; ∂c/∂c_i = (m_i/M) R. */
-function sourcesOf(items: readonly PlacedItem[], pieces: readonly Piece[], mass: number, centre: Vec3, places: ReadonlyMap<string, number>): ReadonlyMap<number, Source> {
+function sourcesOf(
+  items: readonly PlacedItem[],
+  pieces: readonly Piece[],
+  mass: number,
+  centre: Vec3,
+  places: ReadonlyMap<string, number>,
+): ReadonlyMap<number, Source> {
   const sources = new Map<number, Source>();
   const put = (key: number, item: KitItem, axis: Axis | null, spread: number, moves: Vec3): void => {
     const before = sources.get(key);
@@ -155,7 +178,12 @@ function sourcesOf(items: readonly PlacedItem[], pieces: readonly Piece[], mass:
     const turn: Mat3 = items[i]!.turn;
     for (const axis of [0, 1, 2] as const) {
       const k = (own / mass) * figures.centreSpread[axis];
-      if (k !== 0) put(key + axis, item, axis, figures.centreSpread[axis], [turn[0][axis] * k, turn[1][axis] * k, turn[2][axis] * k]);
+      if (k !== 0)
+        put(key + axis, item, axis, figures.centreSpread[axis], [
+          turn[0][axis] * k,
+          turn[1][axis] * k,
+          turn[2][axis] * k,
+        ]);
     }
   }
   return sources;
@@ -180,19 +208,30 @@ interface OpenState {
 function openStates({ entry, item, at, turn }: PlacedItem, centre: Vec3): readonly OpenState[] {
   if (!item.states) return [];
   const usual = itemFigures(item);
-  return item.states.filter((s) => entry.states?.[s.id] === undefined).map((state) => ({
-    mounted: entry.id,
-    item: item.name,
-    name: state.name,
-    options: state.choices.map(({ name, change }): Option => {
-      if (!change) return { name, mass: 0, first: [0, 0, 0], spread: [0, 0, 0], change: false };
-      const { mass, first } = momentOfChange(usual, change);
-      const spread = spreadOfChange(change);
-      const placed = scale(turnedSpread(turn, spread.place), change.kind === 'moves' ? usual.mass : Math.abs(mass));
-      const arm = change.kind === 'adds' ? scale(subtract(add(at, turned(turn, change.at)), centre), spread.mass) : ([0, 0, 0] as Vec3);
-      return { name, mass, first: add(turned(turn, first), scale(at, mass)), spread: placed.map((s, i) => Math.hypot(s, arm[i]!)) as unknown as Vec3, change: true };
-    }),
-  }));
+  return item.states
+    .filter((s) => entry.states?.[s.id] === undefined)
+    .map((state) => ({
+      mounted: entry.id,
+      item: item.name,
+      name: state.name,
+      options: state.choices.map(({ name, change }): Option => {
+        if (!change) return { name, mass: 0, first: [0, 0, 0], spread: [0, 0, 0], change: false };
+        const { mass, first } = momentOfChange(usual, change);
+        const spread = spreadOfChange(change);
+        const placed = scale(turnedSpread(turn, spread.place), change.kind === 'moves' ? usual.mass : Math.abs(mass));
+        const arm =
+          change.kind === 'adds'
+            ? scale(subtract(add(at, turned(turn, change.at)), centre), spread.mass)
+            : ([0, 0, 0] as Vec3);
+        return {
+          name,
+          mass,
+          first: add(turned(turn, first), scale(at, mass)),
+          spread: placed.map((s, i) => Math.hypot(s, arm[i]!)) as unknown as Vec3,
+          change: true,
+        };
+      }),
+    }));
 }
 
 const STEPS_AT_MOST = 20; // each step is exact for its choice of options; three or four settle it
@@ -201,7 +240,12 @@ const STEPS_AT_MOST = 20; // each step is exact for its choice of options; three
  * Least and most of (S + Σs)/(M + Σm) over one option of each state: a ratio, so each state's best option depends on the
  * ratio itself; solved by Dinkelbach's iteration, which is exact over a finite choice.
  */
-function envelope(open: readonly OpenState[], mass: number, first: Vec3, centre: Vec3): Pick<CoveredLoadout, 'from' | 'to' | 'fromSpread' | 'toSpread'> {
+function envelope(
+  open: readonly OpenState[],
+  mass: number,
+  first: Vec3,
+  centre: Vec3,
+): Pick<CoveredLoadout, 'from' | 'to' | 'fromSpread' | 'toSpread'> {
   const none: Vec3 = [0, 0, 0];
   if (open.length === 0) return { from: centre, to: centre, fromSpread: none, toSpread: none };
   const end = (a: Axis, way: 1 | -1): { readonly at: number; readonly spread: number } => {
@@ -234,7 +278,12 @@ function envelope(open: readonly OpenState[], mass: number, first: Vec3, centre:
   };
   const [low, high] = [[end(0, -1), end(1, -1), end(2, -1)] as const, [end(0, 1), end(1, 1), end(2, 1)] as const];
   const pick = (ends: typeof low, key: 'at' | 'spread'): Vec3 => [ends[0][key], ends[1][key], ends[2][key]];
-  return { from: pick(low, 'at'), to: pick(high, 'at'), fromSpread: pick(low, 'spread'), toSpread: pick(high, 'spread') };
+  return {
+    from: pick(low, 'at'),
+    to: pick(high, 'at'),
+    fromSpread: pick(low, 'spread'),
+    toSpread: pick(high, 'spread'),
+  };
 }
 
 function axisCover(weighed: readonly Weighed[], axis: Axis): AxisCover {
@@ -246,7 +295,11 @@ function axisCover(weighed: readonly Weighed[], axis: Axis): AxisCover {
     least: { loadout: least.covered.id, at: from, because: because(least, axis, middle, -1) },
     most: { loadout: most.covered.id, at: to, because: because(most, axis, middle, 1) },
     travel: to - from,
-    travelSpread: Math.hypot(spreadBetween(least, most, axis), least.covered.fromSpread[axis], most.covered.toSpread[axis]),
+    travelSpread: Math.hypot(
+      spreadBetween(least, most, axis),
+      least.covered.fromSpread[axis],
+      most.covered.toSpread[axis],
+    ),
     middle,
   };
 }
@@ -294,7 +347,9 @@ function nextMeasure(weighed: readonly Weighed[]): NextMeasure | null {
   const { source, then, byAxis } = gains.get(best.key)!;
   const helps = byAxis.indexOf(Math.max(...byAxis)) as Axis;
   const part = 1 - (then / source.spread) ** 2;
-  const after = weighed.map((w) => Math.sqrt(Math.max(0, w.covered.spread[helps] ** 2 - part * (w.sources.get(best.key)?.moves[helps] ?? 0) ** 2)));
+  const after = weighed.map((w) =>
+    Math.sqrt(Math.max(0, w.covered.spread[helps] ** 2 - part * (w.sources.get(best.key)?.moves[helps] ?? 0) ** 2)),
+  );
   return {
     item: source.item.id,
     what: source.axis === null ? 'mass' : 'centre',

@@ -25,7 +25,8 @@ export function guessedCentreSpread({ form, size }: Pick<KitItem, 'form' | 'size
 /** Which axes of the mass centre are better known than by guessing. */
 export function axesKnown(item: KitItem): readonly [boolean, boolean, boolean] {
   const guess = guessedCentreSpread(item);
-  const known = (i: 0 | 1 | 2): boolean => item.massCentre !== undefined && (item.massCentre.spread?.[i] ?? 0) < guess[i] * (1 - 1e-9);
+  const known = (i: 0 | 1 | 2): boolean =>
+    item.massCentre !== undefined && (item.massCentre.spread?.[i] ?? 0) < guess[i] * (1 - 1e-9);
   return [known(0), known(1), known(2)];
 }
 
@@ -65,8 +66,13 @@ function usualFigures(item: KitItem): ItemFigures {
 }
 
 /** First moment added by a change, kg m, and its mass, kg, against the usual item. */
-export function momentOfChange(usual: ItemFigures, change: StateChange): { readonly mass: number; readonly first: Vec3 } {
-  return change.kind === 'moves' ? { mass: 0, first: scale(change.by, usual.mass) } : { mass: change.mass.value, first: scale(change.at, change.mass.value) };
+export function momentOfChange(
+  usual: ItemFigures,
+  change: StateChange,
+): { readonly mass: number; readonly first: Vec3 } {
+  return change.kind === 'moves'
+    ? { mass: 0, first: scale(change.by, usual.mass) }
+    : { mass: change.mass.value, first: scale(change.at, change.mass.value) };
 }
 
 /** Where it is not said how well a change is known: typed from a millimetre ruler and a gram scale, one standard uncertainty. */
@@ -75,7 +81,10 @@ const USUAL_CHANGE = { place: 0.0005, mass: 0.0006 };
 /** Standard uncertainties of a change's place along each axis, m, and of its mass, kg. */
 export function spreadOfChange(change: StateChange): { readonly place: Vec3; readonly mass: number } {
   const { place, mass } = USUAL_CHANGE;
-  return { place: change.spread ?? [place, place, place], mass: change.kind === 'adds' ? (change.mass.spread ?? mass) : 0 };
+  return {
+    place: change.spread ?? [place, place, place],
+    mass: change.kind === 'adds' ? (change.mass.spread ?? mass) : 0,
+  };
 }
 
 function changed(now: ItemFigures, usual: ItemFigures, change: StateChange): ItemFigures {
@@ -87,6 +96,8 @@ function changed(now: ItemFigures, usual: ItemFigures, change: StateChange): Ite
   const { place: own, mass: massSpread } = spreadOfChange(change);
   const arm = change.kind === 'adds' ? subtract(change.at, centre) : ([0, 0, 0] as Vec3);
   const weight = change.kind === 'adds' ? more / mass : usual.mass / mass;
-  const spread = now.centreSpread.map((s, i) => Math.hypot((s * now.mass) / mass, own[i as 0 | 1 | 2] * weight, (massSpread * arm[i]!) / mass)) as unknown as Vec3;
+  const spread = now.centreSpread.map((s, i) =>
+    Math.hypot((s * now.mass) / mass, own[i as 0 | 1 | 2] * weight, (massSpread * arm[i]!) / mass),
+  ) as unknown as Vec3;
   return { ...now, mass, massSpread: Math.hypot(now.massSpread, massSpread), centre, centreSpread: spread };
 }

@@ -85,5 +85,8 @@ export function flatBody(input: FlatBodyInput): FlatBody {
 }
 
 /** The same body shifted by `by` (m, rig axes). */
-export const shifted = (body: FlatBody, by: Vec3): FlatBody => ({ ...body, at: add(body.at, by), centre: add(body.centre, by) });
-
+export const shifted = (body: FlatBody, by: Vec3): FlatBody => ({
+  ...body,
+  at: add(body.at, by),
+  centre: add(body.centre, by),
+});

@@ -19,7 +19,14 @@ export const spacesOf = (loadout: Loadout, kit: ReadonlyMap<string, KitItem>): r
   placeItems(loadout, kit).items.flatMap(({ entry, item, at, turn }) =>
     (item.clearances ?? [])
       .filter((c) => c.kind !== 'tripod socket' && c.kind !== 'pin hole')
-      .map((c) => ({ kind: c.kind, entry: entry.id, item: item.name, at: add(at, transform(turn, c.at)), size: c.size, turn })),
+      .map((c) => ({
+        kind: c.kind,
+        entry: entry.id,
+        item: item.name,
+        at: add(at, transform(turn, c.at)),
+        size: c.size,
+        turn,
+      })),
   );
 
 /** How deep the socket of what stands on the rig is: the screw must not reach its bottom. */

@@ -3,7 +3,21 @@ export { solidOf, type Solid } from './solid';
 export { MeshFault, meshFault } from './meshSolid';
 export { flatBody, shifted, type FlatBody, type Shift } from './flatBody';
 export { turnedBody } from './turnedBody';
-export { NO_SUMS, addSums, carryOver, inertiaAbout, inertiaAboutMassCentre, massCentre, moveSums, addScaledSums, scaleSums, sumsOf, sumsOfOne, type RigidPiece, type Sums } from './moments';
+export {
+  NO_SUMS,
+  addSums,
+  carryOver,
+  inertiaAbout,
+  inertiaAboutMassCentre,
+  massCentre,
+  moveSums,
+  addScaledSums,
+  scaleSums,
+  sumsOf,
+  sumsOfOne,
+  type RigidPiece,
+  type Sums,
+} from './moments';
 // kit and loadouts
 export { CLASS_FACTS, type KitClassFacts } from './kitClasses';
 export { freePoints, newItem, standingOn, withClass } from './newItem';

@@ -28,29 +28,53 @@ export interface LensCone {
   readonly wide: View2;
   readonly long: View2;
 }
-export type ConeOutcome = { readonly kind: 'cone'; readonly cone: LensCone } | { readonly kind: 'notKnown'; readonly about: string | null; readonly measure: string };
+export type ConeOutcome =
+  | { readonly kind: 'cone'; readonly cone: LensCone }
+  | { readonly kind: 'notKnown'; readonly about: string | null; readonly measure: string };
 
 /**
  * Angles are 2 atan(w/2f) for a lens at infinity; crop divides the sensor's sides, squeeze multiplies its width. One cone
  * for each body with a sensor. A fisheye does not follow this law: its own data sheet does.
  */
-export function lensCones(loadout: Loadout, kit: ReadonlyMap<string, KitItem>, placed = placeItems(loadout, kit).items): readonly ConeOutcome[] {
+export function lensCones(
+  loadout: Loadout,
+  kit: ReadonlyMap<string, KitItem>,
+  placed = placeItems(loadout, kit).items,
+): readonly ConeOutcome[] {
   const bodies = placed.filter((p) => p.item.sensor || ['camera', 'action camera', 'phone'].includes(p.item.class));
   return bodies.map((body) => coneOf(body, placed));
 }
 
 function coneOf(body: PlacedItem, placed: readonly PlacedItem[]): ConeOutcome {
-  if (!body.item.sensor) return { kind: 'notKnown', about: body.entry.id, measure: `Type the sensor’s width and height of ${body.item.name}: its manual has them.` };
+  if (!body.item.sensor)
+    return {
+      kind: 'notKnown',
+      about: body.entry.id,
+      measure: `Type the sensor’s width and height of ${body.item.name}: its manual has them.`,
+    };
   const above = placed.filter((p) => standsOn(p, body.entry.id, placed));
   const lens = above.find((p) => p.item.class === 'lens') ?? (body.item.focalLength ? body : null);
   if (!lens) return { kind: 'notKnown', about: body.entry.id, measure: `${body.item.name} has no lens on it.` };
   const focal = focalRange(lens);
-  if (!focal) return { kind: 'notKnown', about: lens.entry.id, measure: `Type the focal length of ${lens.item.name}: it stands on its front.` };
-  const squeeze = [lens, ...above.filter((p) => standsOn(p, lens.entry.id, placed))].reduce((s, p) => s * (p.item.squeeze ?? 1), 1);
+  if (!focal)
+    return {
+      kind: 'notKnown',
+      about: lens.entry.id,
+      measure: `Type the focal length of ${lens.item.name}: it stands on its front.`,
+    };
+  const squeeze = [lens, ...above.filter((p) => standsOn(p, lens.entry.id, placed))].reduce(
+    (s, p) => s * (p.item.squeeze ?? 1),
+    1,
+  );
   const { width, height, crop = 1 } = body.item.sensor;
   const view = (focalLength: number): View2 => {
     const [w, h] = [(width / crop) * squeeze, height / crop];
-    return { focalLength, across: fieldOfView(w, focalLength), up: fieldOfView(h, focalLength), corner: fieldOfView(Math.hypot(w, h), focalLength) };
+    return {
+      focalLength,
+      across: fieldOfView(w, focalLength),
+      up: fieldOfView(h, focalLength),
+      corner: fieldOfView(Math.hypot(w, h), focalLength),
+    };
   };
   const { size, boxCentre } = lens.item;
   const axis = (v: Vec3): Vec3 => transform(lens.turn, v);
@@ -73,7 +97,9 @@ function coneOf(body: PlacedItem, placed: readonly PlacedItem[]): ConeOutcome {
 /** A zoom set to one of its states has that state's focal length; left open it has its whole range. */
 function focalRange({ item, entry }: PlacedItem): KitItem['focalLength'] | null {
   const ofStates = (wanted: (state: string, choice: string) => boolean): number[] =>
-    (item.states ?? []).flatMap((s) => s.choices.flatMap((c) => (c.focalLength !== undefined && wanted(s.id, c.id) ? [c.focalLength] : [])));
+    (item.states ?? []).flatMap((s) =>
+      s.choices.flatMap((c) => (c.focalLength !== undefined && wanted(s.id, c.id) ? [c.focalLength] : [])),
+    );
   const set = ofStates((state, choice) => entry.states?.[state] === choice);
   if (set.length > 0) return { shortest: set[0]!, longest: set[0]! };
   if (item.focalLength) return item.focalLength;

@@ -1,10 +1,34 @@
-import { balanceOnEdge, boardOneScale, edgeShiftByRoll, fieldOfView, frameFraction, angleForFraction, itemFigures, type MeshFault, placeLoad, smearFraction, solidOf, twoHangings, twoScales } from '.';
+import {
+  balanceOnEdge,
+  boardOneScale,
+  edgeShiftByRoll,
+  fieldOfView,
+  frameFraction,
+  angleForFraction,
+  itemFigures,
+  type MeshFault,
+  placeLoad,
+  smearFraction,
+  solidOf,
+  twoHangings,
+  twoScales,
+} from '.';
 import { quaternionAbout, type Vec3 } from '../0-base';
 import { camera, kit, lens, loadout } from '../testing/rigs';
 
 describe('meshes', () => {
-  const vertices: Vec3[] = [[0, 0, 0], [1, 0, 0], [0, 1, 0], [0, 0, 1]];
-  const faces: Vec3[] = [[0, 2, 1], [0, 1, 3], [1, 2, 3], [0, 3, 2]];
+  const vertices: Vec3[] = [
+    [0, 0, 0],
+    [1, 0, 0],
+    [0, 1, 0],
+    [0, 0, 1],
+  ];
+  const faces: Vec3[] = [
+    [0, 2, 1],
+    [0, 1, 3],
+    [1, 2, 3],
+    [0, 3, 2],
+  ];
   it('sum to a tetrahedron', () => {
     const solid = solidOf({ kind: 'mesh', vertices, triangles: faces });
     expect(solid.volume).toBeCloseTo(1 / 6, 15);
@@ -36,15 +60,28 @@ describe('measuring a mass centre', () => {
     expect(twoScales({ atOrigin: 1, atFar: 2, distance: 0, scaleStep: 0, rulerStep: 0 }).ok).toBeFalse();
   });
   it('on a board', () => {
-    const found = boardOneScale({ withBody: 6, boardAlone: 1, weight: 10, distance: 0.5, scaleStep: 0.01, rulerStep: 0.001 });
+    const found = boardOneScale({
+      withBody: 6,
+      boardAlone: 1,
+      weight: 10,
+      distance: 0.5,
+      scaleStep: 0.01,
+      rulerStep: 0.001,
+    });
     expect(found.ok && found.at).toBeCloseTo(0.25, 12);
-    expect(boardOneScale({ withBody: 1, boardAlone: 2, weight: 10, distance: 0.5, scaleStep: 0, rulerStep: 0 }).ok).toBeFalse();
-    expect(boardOneScale({ withBody: 3, boardAlone: 2, weight: 0, distance: 0.5, scaleStep: 0, rulerStep: 0 }).ok).toBeFalse();
+    expect(
+      boardOneScale({ withBody: 1, boardAlone: 2, weight: 10, distance: 0.5, scaleStep: 0, rulerStep: 0 }).ok,
+    ).toBeFalse();
+    expect(
+      boardOneScale({ withBody: 3, boardAlone: 2, weight: 0, distance: 0.5, scaleStep: 0, rulerStep: 0 }).ok,
+    ).toBeFalse();
   });
   it('hung twice, unless the lines run side by side', () => {
     const found = twoHangings({ point: [0.1, 0, 0.1], down: [-1, 0, -1] }, { point: [-0.1, 0, 0.1], down: [1, 0, -1] });
     expect(found.ok && found.massCentre.map((x) => Math.round(x * 1e9) / 1e9)).toEqual([0, 0, 0]);
-    expect(twoHangings({ point: [0, 0, 0], down: [0, 0, -1] }, { point: [0.1, 0, 0], down: [0, 0.001, -1] }).ok).toBeFalse();
+    expect(
+      twoHangings({ point: [0, 0, 0], down: [0, 0, -1] }, { point: [0.1, 0, 0], down: [0, 0.001, -1] }).ok,
+    ).toBeFalse();
   });
   it('on an edge: midway between the tips, and never outside the item', () => {
     const found = balanceOnEdge({ tipsOneWay: 0.03, tipsOtherWay: 0.034, length: 0.06, rulerStep: 0.001 });
@@ -66,15 +103,26 @@ describe('kit', () => {
     const placed = placeLoad(loadout, kit);
     expect(placed.faults).toEqual([]);
     placed.bodies[1]!.centre.forEach((c, i) => expect(c).toBeCloseTo([0.034 + 0.027, 0.003, 0.037][i]!, 12));
-    const turned = placeLoad({ ...loadout, items: [{ ...loadout.items[0]!, turn: quaternionAbout([0, 0, 1], Math.PI / 2) }, loadout.items[1]!] }, kit);
+    const turned = placeLoad(
+      {
+        ...loadout,
+        items: [{ ...loadout.items[0]!, turn: quaternionAbout([0, 0, 1], Math.PI / 2) }, loadout.items[1]!],
+      },
+      kit,
+    );
     turned.bodies[1]!.centre.forEach((c, i) => expect(c).toBeCloseTo([-0.003, 0.061, 0.037][i]!, 12));
   });
   it('that cannot be placed is reported, not dropped in silence', () => {
     const [body, glass] = loadout.items;
-    const reasons = (items: typeof loadout.items): string => placeLoad({ ...loadout, items }, kit).faults.map((f) => f.reason).join(' ');
+    const reasons = (items: typeof loadout.items): string =>
+      placeLoad({ ...loadout, items }, kit)
+        .faults.map((f) => f.reason)
+        .join(' ');
     expect(reasons([{ ...body!, item: 'gone' }])).toContain('not in the kit');
     expect(reasons([body!, { ...glass!, on: { mounted: 'm-cam', point: 'roof' } }])).toContain('no mounting point');
-    expect(reasons([body!, { ...glass!, on: { mounted: 'nobody', point: 'flange' } }])).toContain('not in this loadout');
+    expect(reasons([body!, { ...glass!, on: { mounted: 'nobody', point: 'flange' } }])).toContain(
+      'not in this loadout',
+    );
     expect(reasons([{ ...body!, on: { mounted: 'm-lens', point: 'flange' } }, glass!])).toContain('stands on itself');
     expect(lens.name).toBe('Wide lens');
   });

@@ -24,7 +24,9 @@ export interface Result {
 /** Every measurement of an item worked out, in the order they were made. */
 export function resultsOf(item: KitItem): readonly Result[] {
   const measurements = item.measurements ?? [];
-  const weights = measurements.filter((m) => !m.state && !m.leftOut && methodById(m.method)?.finds === 'mass').map((m) => worked(item, m, null));
+  const weights = measurements
+    .filter((m) => !m.state && !m.leftOut && methodById(m.method)?.finds === 'mass')
+    .map((m) => worked(item, m, null));
   const found = agreement(foundIn(weights, (f) => f.what === 'mass'))?.best;
   const weight: Found | null = found ?? (item.mass ? { value: item.mass.value, spread: item.mass.spread ?? 0 } : null);
   return measurements.map((m) => worked(item, m, weight));
@@ -34,12 +36,23 @@ function worked(item: KitItem, measurement: Measurement, weight: Found | null): 
   const method = methodById(measurement.method);
   const averages: Record<string, Averaged> = {};
   for (const { id, kind } of method?.readings ?? []) {
-    const mean = averaged(measurement.readings[id] ?? [], kind === 'mass' ? measurement.scaleStep : measurement.rulerStep);
+    const mean = averaged(
+      measurement.readings[id] ?? [],
+      kind === 'mass' ? measurement.scaleStep : measurement.rulerStep,
+    );
     if (mean) averages[id] = mean;
   }
   const view = measurement.view ?? 'side';
   const outcome: MethodOutcome = method
-    ? method.work({ item, axis: measurement.axis ?? VIEW_AXES[view][0], view, scaleStep: measurement.scaleStep, rulerStep: measurement.rulerStep, weight, read: (id) => averages[id] ?? null })
+    ? method.work({
+        item,
+        axis: measurement.axis ?? VIEW_AXES[view][0],
+        view,
+        scaleStep: measurement.scaleStep,
+        rulerStep: measurement.rulerStep,
+        weight,
+        read: (id) => averages[id] ?? null,
+      })
     : { kind: 'waiting', next: '' };
   return { measurement, method, outcome, averages };
 }
@@ -59,11 +72,24 @@ export interface Compared {
 /** Each figure of the usual item that was measured, with how its results agree. */
 export function comparedOf(item: KitItem, results = resultsOf(item)): readonly Compared[] {
   const usual = results.filter((r) => !r.measurement.state);
-  const kinds: readonly (readonly [MethodFound['what'], Axis | null])[] = [['mass', null], ['centre', 0], ['centre', 1], ['centre', 2], ['size', 0], ['size', 1], ['size', 2], ['depth', null]];
+  const kinds: readonly (readonly [MethodFound['what'], Axis | null])[] = [
+    ['mass', null],
+    ['centre', 0],
+    ['centre', 1],
+    ['centre', 2],
+    ['size', 0],
+    ['size', 1],
+    ['size', 2],
+    ['depth', null],
+  ];
   return kinds.flatMap(([what, axis]) => {
-    const here = usual.flatMap((r) => foundIn([r], (f) => f.what === what && f.axis === axis).map((found) => ({ found, method: r.method!.name })));
+    const here = usual.flatMap((r) =>
+      foundIn([r], (f) => f.what === what && f.axis === axis).map((found) => ({ found, method: r.method!.name })),
+    );
     const agreed = agreement(here.map((h) => h.found));
-    return agreed ? [{ what, axis, methods: here.map((h) => h.method), results: here.map((h) => h.found), agreement: agreed }] : [];
+    return agreed
+      ? [{ what, axis, methods: here.map((h) => h.method), results: here.map((h) => h.found), agreement: agreed }]
+      : [];
   });
 }
 
@@ -74,7 +100,11 @@ export function withMeasurement(item: KitItem, measurement: Measurement): KitIte
   return settled(item, there ? held.map((m) => (m.id === measurement.id ? measurement : m)) : [...held, measurement]);
 }
 
-export const withoutMeasurement = (item: KitItem, id: string): KitItem => settled(item, (item.measurements ?? []).filter((m) => m.id !== id));
+export const withoutMeasurement = (item: KitItem, id: string): KitItem =>
+  settled(
+    item,
+    (item.measurements ?? []).filter((m) => m.id !== id),
+  );
 
 /** Works out again after the item's box or foot was changed: places were read from faces. */
 export const remeasured = (item: KitItem): KitItem => (item.measurements ? settled(item, item.measurements) : item);
@@ -85,7 +115,10 @@ export function weighedAs(item: KitItem, mass: Quantity | null, id: string, scal
   const others = (item.measurements ?? []).filter((m) => m.state || methodById(m.method)?.finds !== 'mass');
   if (!mass) return settled(rest, others);
   const readings: Reading[] = [{ value: mass.value, ...(mass.typed === undefined ? {} : { typed: mass.typed }) }];
-  return settled(rest, [...others, { id, method: 'weigh', readings: { scale: readings }, scaleStep, rulerStep: 0.001 }]);
+  return settled(rest, [
+    ...others,
+    { id, method: 'weigh', readings: { scale: readings }, scaleStep, rulerStep: 0.001 },
+  ]);
 }
 
 function settled(item: KitItem, measurements: readonly Measurement[]): KitItem {
@@ -94,12 +127,19 @@ function settled(item: KitItem, measurements: readonly Measurement[]): KitItem {
   const kept: KitItem = measurements.length === 0 ? rest : { ...rest, measurements: [...measurements] };
   const sized = withSizes(kept, comparedOf(kept));
   const comparisons = comparedOf(sized);
-  const had = (what: Compared['what'], axis: Axis | null): boolean => before.some((c) => c.what === what && c.axis === axis);
-  const best = (what: Compared['what'], axis: Axis | null): Found | null => comparisons.find((c) => c.what === what && c.axis === axis)?.agreement.best ?? null;
+  const had = (what: Compared['what'], axis: Axis | null): boolean =>
+    before.some((c) => c.what === what && c.axis === axis);
+  const best = (what: Compared['what'], axis: Axis | null): Found | null =>
+    comparisons.find((c) => c.what === what && c.axis === axis)?.agreement.best ?? null;
   const withMass = massOf(sized, best('mass', null), had('mass', null));
-  const withCentre = centreOf(withMass, [0, 1, 2].map((axis) => ({ best: best('centre', axis as Axis), had: had('centre', axis as Axis) })));
+  const withCentre = centreOf(
+    withMass,
+    [0, 1, 2].map((axis) => ({ best: best('centre', axis as Axis), had: had('centre', axis as Axis) })),
+  );
   const depth = best('depth', null);
-  const deep: KitItem = depth ? { ...withCentre, socketDepth: { value: depth.value, spread: depth.spread, source: `socket of ${item.name}` } } : withCentre;
+  const deep: KitItem = depth
+    ? { ...withCentre, socketDepth: { value: depth.value, spread: depth.spread, source: `socket of ${item.name}` } }
+    : withCentre;
   return withStates(deep);
 }
 
@@ -116,17 +156,28 @@ function withSizes(item: KitItem, comparisons: readonly Compared[]): KitItem {
   return { ...item, size, boxCentre };
 }
 
-const replaced = (v: Vec3, axis: Axis, value: number): [number, number, number] => v.map((x, i) => (i === axis ? value : x)) as [number, number, number];
+const replaced = (v: Vec3, axis: Axis, value: number): [number, number, number] =>
+  v.map((x, i) => (i === axis ? value : x)) as [number, number, number];
 
 function massOf(item: KitItem, best: Found | null, had: boolean): KitItem {
   if (!best) {
     const { mass: _mass, ...unweighed } = item;
     return had ? unweighed : item;
   }
-  const readings = (item.measurements ?? []).filter((m) => m.method === 'weigh' && !m.leftOut && !m.state).flatMap((m) => m.readings['scale'] ?? []);
+  const readings = (item.measurements ?? [])
+    .filter((m) => m.method === 'weigh' && !m.leftOut && !m.state)
+    .flatMap((m) => m.readings['scale'] ?? []);
   // One reading and nothing else: the maker's own words stand for the mass.
   const typed = readings.length === 1 && readings[0]!.value === best.value ? readings[0]!.typed : undefined;
-  return { ...item, mass: { value: best.value, spread: best.spread, source: `mass of ${item.name}`.slice(0, 120), ...(typed === undefined ? {} : { typed }) } };
+  return {
+    ...item,
+    mass: {
+      value: best.value,
+      spread: best.spread,
+      source: `mass of ${item.name}`.slice(0, 120),
+      ...(typed === undefined ? {} : { typed }),
+    },
+  };
 }
 
 function centreOf(item: KitItem, axes: readonly { best: Found | null; had: boolean }[]): KitItem {
@@ -140,8 +191,14 @@ function centreOf(item: KitItem, axes: readonly { best: Found | null; had: boole
     const { massCentre: _centre, ...guessed } = item;
     return guessed;
   }
-  const at = axes.map(({ best, had }, i) => best?.value ?? (had || !known ? item.boxCentre[i]! : known.at[i]!)) as [number, number, number];
-  const spread = axes.map(({ best, had }, i) => best?.spread ?? (had || !known ? guess[i]! : (known.spread?.[i] ?? 0))) as [number, number, number];
+  const at = axes.map(({ best, had }, i) => best?.value ?? (had || !known ? item.boxCentre[i]! : known.at[i]!)) as [
+    number,
+    number,
+    number,
+  ];
+  const spread = axes.map(
+    ({ best, had }, i) => best?.spread ?? (had || !known ? guess[i]! : (known.spread?.[i] ?? 0)),
+  ) as [number, number, number];
   return { ...item, massCentre: { at, spread, source: 'measured' } };
 }
 
@@ -152,7 +209,9 @@ function withStates(item: KitItem): KitItem {
   const states = item.states.map((state) => ({
     ...state,
     choices: state.choices.map((choice) => {
-      const here = results.filter((r) => r.measurement.state?.state === state.id && r.measurement.state.choice === choice.id);
+      const here = results.filter(
+        (r) => r.measurement.state?.state === state.id && r.measurement.state.choice === choice.id,
+      );
       const change = changeMeasured(item, here, choice.change);
       return change ? { ...choice, change } : choice;
     }),
@@ -164,9 +223,16 @@ function changeMeasured(item: KitItem, here: readonly Result[], now: StateChange
   const mass = agreement(foundIn(here, (f) => f.what === 'mass'))?.best;
   if (mass && item.mass) {
     const at = now?.kind === 'adds' ? now.at : (item.massCentre?.at ?? item.boxCentre);
-    return { kind: 'adds', mass: { value: mass.value - item.mass.value, spread: Math.hypot(mass.spread, item.mass.spread ?? 0) }, at, ...(now?.spread ? { spread: now.spread } : {}) };
+    return {
+      kind: 'adds',
+      mass: { value: mass.value - item.mass.value, spread: Math.hypot(mass.spread, item.mass.spread ?? 0) },
+      at,
+      ...(now?.spread ? { spread: now.spread } : {}),
+    };
   }
-  const centres = ([0, 1, 2] as const).map((axis) => agreement(foundIn(here, (f) => f.what === 'centre' && f.axis === axis))?.best ?? null);
+  const centres = ([0, 1, 2] as const).map(
+    (axis) => agreement(foundIn(here, (f) => f.what === 'centre' && f.axis === axis))?.best ?? null,
+  );
   if (centres.every((c) => c === null)) return now;
   const usual = item.massCentre?.at ?? item.boxCentre;
   const usualSpread = item.massCentre?.spread ?? guessedCentreSpread(item);
@@ -174,6 +240,10 @@ function changeMeasured(item: KitItem, here: readonly Result[], now: StateChange
   return {
     kind: 'moves',
     by: centres.map((c, i) => (c ? c.value - usual[i]! : (before?.by[i] ?? 0))) as [number, number, number],
-    spread: centres.map((c, i) => (c ? Math.hypot(c.spread, usualSpread[i]!) : (before?.spread?.[i] ?? 0))) as [number, number, number],
+    spread: centres.map((c, i) => (c ? Math.hypot(c.spread, usualSpread[i]!) : (before?.spread?.[i] ?? 0))) as [
+      number,
+      number,
+      number,
+    ],
   };
 }

@@ -29,7 +29,12 @@ export function meshSolid(vertices: readonly Vec3[], triangles: readonly Vec3[])
     // ∫ x xᵀ over a tetrahedron with one corner at the origin: V/20 (aaᵀ + bbᵀ + ccᵀ + s sᵀ), s = a + b + c.
     second = [a, b, c, sum].reduce((m, p) => addMatrix(m, outer(p, v / 20)), second);
   }
-  if (!(volume > 0)) throw new MeshFault('insideOut', 'The mesh is inside out: its triangles face inwards. Flip them and try again.', origin);
+  if (!(volume > 0))
+    throw new MeshFault(
+      'insideOut',
+      'The mesh is inside out: its triangles face inwards. Flip them and try again.',
+      origin,
+    );
   const centre = scale(first, 1 / volume);
   const about = addMatrix(second, outer(centre, -volume));
   const trace = about[0][0] + about[1][1] + about[2][2];
@@ -55,7 +60,12 @@ function checkClosed(vertices: readonly Vec3[], triangles: readonly Vec3[]): voi
   for (const corners of triangles) {
     for (let e = 0; e < 3; e++) {
       const [from, to] = [merged[corners[e]!], merged[corners[(e + 1) % 3]!]];
-      if (from === undefined || to === undefined) throw new MeshFault('badIndex', `A triangle names vertex ${corners[e]}, but there are only ${vertices.length}.`, null);
+      if (from === undefined || to === undefined)
+        throw new MeshFault(
+          'badIndex',
+          `A triangle names vertex ${corners[e]}, but there are only ${vertices.length}.`,
+          null,
+        );
       edges.set(`${from} ${to}`, (edges.get(`${from} ${to}`) ?? 0) + 1);
     }
   }
@@ -63,13 +73,20 @@ function checkClosed(vertices: readonly Vec3[], triangles: readonly Vec3[]): voi
     const [from, to] = edge.split(' ');
     if ((edges.get(`${to} ${from}`) ?? 0) !== count) {
       const at = vertices[Number(from)]!;
-      throw new MeshFault('open', `The mesh is open, or a triangle is turned the wrong way, at ${at.map((x) => x.toFixed(4)).join(', ')} m.`, at);
+      throw new MeshFault(
+        'open',
+        `The mesh is open, or a triangle is turned the wrong way, at ${at.map((x) => x.toFixed(4)).join(', ')} m.`,
+        at,
+      );
     }
   }
 }
 
 /** The volume of a mesh that can be weighed (m³), or why it cannot and where: for files that people bring. */
-export function meshFault(vertices: readonly Vec3[], triangles: readonly Vec3[]): { readonly volume: number } | { readonly reason: string; readonly at: Vec3 | null } {
+export function meshFault(
+  vertices: readonly Vec3[],
+  triangles: readonly Vec3[],
+): { readonly volume: number } | { readonly reason: string; readonly at: Vec3 | null } {
   try {
     return { volume: meshSolid(vertices, triangles).volume };
   } catch (error) {

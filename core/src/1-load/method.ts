@@ -76,10 +76,15 @@ export interface Method {
   readonly work: (input: MethodInput) => MethodOutcome;
 }
 
-export const impossible = (reading: string, reason: Phrase | string): MethodOutcome => ({ kind: 'impossible', reading, reason: typeof reason === 'string' ? [reason] : reason });
+export const impossible = (reading: string, reason: Phrase | string): MethodOutcome => ({
+  kind: 'impossible',
+  reading,
+  reason: typeof reason === 'string' ? [reason] : reason,
+});
 
 /** A place read from a face, as a place from the item's foot. */
-export const fromFoot = (item: KitItem, axis: Axis, place: number): number => place - item.size[axis] / 2 + item.boxCentre[axis];
+export const fromFoot = (item: KitItem, axis: Axis, place: number): number =>
+  place - item.size[axis] / 2 + item.boxCentre[axis];
 
 /** The first reading that is still missing, if any. */
 export function missing(method: Pick<Method, 'readings'>, input: MethodInput): MethodOutcome | null {

@@ -1,5 +1,17 @@
 /** Mass, mass centre and inertia of many bodies together, kept as sums so that parts can be added and taken away again. */
-import { addMatrix, multiply, scale, scaleMatrix, subtract, transpose, ZERO, NO_INERTIA, IDENTITY, type Mat3, type Vec3 } from '../0-base';
+import {
+  addMatrix,
+  multiply,
+  scale,
+  scaleMatrix,
+  subtract,
+  transpose,
+  ZERO,
+  NO_INERTIA,
+  IDENTITY,
+  type Mat3,
+  type Vec3,
+} from '../0-base';
 
 export interface RigidPiece {
   readonly mass: number;
@@ -34,7 +46,10 @@ export function sumsOf(pieces: readonly RigidPiece[]): Sums {
 }
 
 export function sumsOfOne({ mass, centre, inertia, rotation }: RigidPiece): Sums {
-  const turned = rotation === undefined || rotation === IDENTITY ? inertia : multiply(multiply(rotation, inertia), transpose(rotation));
+  const turned =
+    rotation === undefined || rotation === IDENTITY
+      ? inertia
+      : multiply(multiply(rotation, inertia), transpose(rotation));
   return { mass, first: scale(centre, mass), inertia: addMatrix(turned, carryOver(mass, centre)) };
 }
 
@@ -48,7 +63,11 @@ export function addScaledSums({ mass, first, inertia: [p, q, r] }: Sums, b: Sums
   return {
     mass: mass + k * b.mass,
     first: [first[0] + k * b.first[0], first[1] + k * b.first[1], first[2] + k * b.first[2]],
-    inertia: [[p[0] + k * u[0], p[1] + k * u[1], p[2] + k * u[2]], [q[0] + k * v[0], q[1] + k * v[1], q[2] + k * v[2]], [r[0] + k * w[0], r[1] + k * w[1], r[2] + k * w[2]]],
+    inertia: [
+      [p[0] + k * u[0], p[1] + k * u[1], p[2] + k * u[2]],
+      [q[0] + k * v[0], q[1] + k * v[1], q[2] + k * v[2]],
+      [r[0] + k * w[0], r[1] + k * w[1], r[2] + k * w[2]],
+    ],
   };
 }
 
@@ -62,7 +81,11 @@ export function moveSums({ mass, first: [fx, fy, fz], inertia: [p, q, r] }: Sums
   return {
     mass,
     first: [fx + mass * x, fy + mass * y, fz + mass * z],
-    inertia: [[p[0] + yy + zz, p[1] - xy, p[2] - xz], [q[0] - xy, q[1] + xx + zz, q[2] - yz], [r[0] - xz, r[1] - yz, r[2] + xx + yy]],
+    inertia: [
+      [p[0] + yy + zz, p[1] - xy, p[2] - xz],
+      [q[0] - xy, q[1] + xx + zz, q[2] - yz],
+      [r[0] - xz, r[1] - yz, r[2] + xx + yy],
+    ],
   };
 }
 
@@ -73,7 +96,8 @@ export function massCentre(sums: Sums): Vec3 {
 }
 
 /** Inertia about the mass centre, kg m², rig axes. */
-export const inertiaAboutMassCentre = (sums: Sums): Mat3 => addMatrix(sums.inertia, scaleMatrix(carryOver(sums.mass, massCentre(sums)), -1));
+export const inertiaAboutMassCentre = (sums: Sums): Mat3 =>
+  addMatrix(sums.inertia, scaleMatrix(carryOver(sums.mass, massCentre(sums)), -1));
 
 /** Inertia about point P (m), kg m², rig axes. */
 export const inertiaAbout = (sums: Sums, point: Vec3): Mat3 =>

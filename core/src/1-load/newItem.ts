@@ -4,7 +4,10 @@ import { CLASS_FACTS } from './kitClasses';
 
 /** Sizes are only a start to overtype; nothing is weighed until it is. */
 export function newItem(id: string, kind: KitClass, name: string): KitItem {
-  return withClass({ id, name, class: kind, form: 'box', size: CLASS_FACTS[kind].size, boxCentre: [0, 0, 0], mountPoints: [] }, kind);
+  return withClass(
+    { id, name, class: kind, form: 'box', size: CLASS_FACTS[kind].size, boxCentre: [0, 0, 0], mountPoints: [] },
+    kind,
+  );
 }
 
 /** Takes on what belongs to a class: its form, where its foot is, and the points others stand on. Sizes stay. */
@@ -29,7 +32,11 @@ interface Place {
 /** Every mounting point of a loadout that nothing stands on yet. A bay or flange holds one thing; so does any point here. */
 export function freePoints(loadout: Loadout, kit: ReadonlyMap<string, KitItem>): readonly Place[] {
   const taken = new Set(loadout.items.map((m) => (m.on ? `${m.on.mounted} ${m.on.point}` : '')));
-  return loadout.items.flatMap((mounted) => (kit.get(mounted.item)?.mountPoints ?? []).filter((p) => !taken.has(`${mounted.id} ${p.id}`)).map((point) => ({ mounted, point })));
+  return loadout.items.flatMap((mounted) =>
+    (kit.get(mounted.item)?.mountPoints ?? [])
+      .filter((p) => !taken.has(`${mounted.id} ${p.id}`))
+      .map((point) => ({ mounted, point })),
+  );
 }
 
 /** On a free point of its own kind; else any free point, else the first item's; the first item on the rig itself. */
@@ -37,7 +44,10 @@ export function standingOn(item: KitItem, loadout: Loadout, kit: ReadonlyMap<str
   if (loadout.items.length === 0) return null;
   const free = freePoints(loadout, kit);
   const wanted = item.foot ?? CLASS_FACTS[item.class].foot;
-  const place = free.find((f) => f.point.kind === wanted) ?? free.find((f) => f.point.kind !== 'lens mount' && f.point.kind !== 'bay') ?? free[0];
+  const place =
+    free.find((f) => f.point.kind === wanted) ??
+    free.find((f) => f.point.kind !== 'lens mount' && f.point.kind !== 'bay') ??
+    free[0];
   if (place) return { mounted: place.mounted.id, point: place.point.id };
   const first = loadout.items[0]!;
   const any = kit.get(first.item)?.mountPoints[0];

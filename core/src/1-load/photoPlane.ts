@@ -23,6 +23,9 @@ export function planeOfPhoto(near: Pixel, far: Pixel, length: number): PhotoPlan
   return {
     metresPerPixel,
     // Up on the item is a quarter turn from along; pixels count downwards.
-    place: ([x, y]) => [((x - near[0]) * ux + (y - near[1]) * uy) * metresPerPixel, ((x - near[0]) * uy - (y - near[1]) * ux) * metresPerPixel],
+    place: ([x, y]) => [
+      ((x - near[0]) * ux + (y - near[1]) * uy) * metresPerPixel,
+      ((x - near[0]) * uy - (y - near[1]) * ux) * metresPerPixel,
+    ],
   };
 }

@@ -45,7 +45,13 @@ export function placeItems(loadout: Loadout, kit: ReadonlyMap<string, KitItem>):
 
 type Place = { readonly at: Vec3; readonly turn: Mat3; readonly item: KitItem } | { readonly reason: string };
 
-function placeOf(entry: Mounted, entries: ReadonlyMap<string, Mounted>, kit: ReadonlyMap<string, KitItem>, path: readonly string[], known: Map<string, Place>): Place {
+function placeOf(
+  entry: Mounted,
+  entries: ReadonlyMap<string, Mounted>,
+  kit: ReadonlyMap<string, KitItem>,
+  path: readonly string[],
+  known: Map<string, Place>,
+): Place {
   const before = known.get(entry.id);
   if (before) return before;
   const place = worked(entry, entries, kit, path, known);
@@ -54,7 +60,13 @@ function placeOf(entry: Mounted, entries: ReadonlyMap<string, Mounted>, kit: Rea
   return place;
 }
 
-function worked(entry: Mounted, entries: ReadonlyMap<string, Mounted>, kit: ReadonlyMap<string, KitItem>, path: readonly string[], known: Map<string, Place>): Place {
+function worked(
+  entry: Mounted,
+  entries: ReadonlyMap<string, Mounted>,
+  kit: ReadonlyMap<string, KitItem>,
+  path: readonly string[],
+  known: Map<string, Place>,
+): Place {
   const item = kit.get(entry.item);
   if (!item) return { reason: `The item “${entry.item}” is not in the kit.` };
   if (path.includes(entry.id)) return { reason: `${item.name} stands on itself, by way of ${path.length} other.` };
@@ -82,7 +94,9 @@ function bodyOf({ entry, item, at, turn }: PlacedItem): FlatBody {
     id: entry.id,
     name: item.name,
     owner: entry.id,
-    shape: round ? { kind: 'tube', outerRadius: (width + height) / 4, innerRadius: 0, length } : { kind: 'box', size: [length, width, height] },
+    shape: round
+      ? { kind: 'tube', outerRadius: (width + height) / 4, innerRadius: 0, length }
+      : { kind: 'box', size: [length, width, height] },
     at: add(at, transform(turn, item.boxCentre)),
     rotation: round ? multiply(turn, ALONG_X) : turn,
     mass: { value: figures.mass, spread: figures.massSpread, source: sourceOf(`mass of ${item.name}`, item.id) },

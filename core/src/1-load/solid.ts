@@ -13,15 +13,24 @@ export interface Solid {
 /** Exact closed forms (no facets). A point has no volume. A mesh must be closed and outward, else this throws MeshFault. */
 export function solidOf(shape: Shape): Solid {
   switch (shape.kind) {
-    case 'box': return shape.bore ? lessBore(box(...shape.size), box(shape.size[0], ...shape.bore)) : box(...shape.size);
-    case 'tube': return tube(shape.outerRadius, shape.innerRadius, shape.length);
-    case 'arcBar': return arcBar(shape.midRadius, shape.thickness, shape.width, shape.angle);
-    case 'mesh': return meshSolid(shape.vertices, shape.triangles);
-    case 'point': return { volume: 0, centroid: ZERO, inertia: NO_INERTIA };
+    case 'box':
+      return shape.bore ? lessBore(box(...shape.size), box(shape.size[0], ...shape.bore)) : box(...shape.size);
+    case 'tube':
+      return tube(shape.outerRadius, shape.innerRadius, shape.length);
+    case 'arcBar':
+      return arcBar(shape.midRadius, shape.thickness, shape.width, shape.angle);
+    case 'mesh':
+      return meshSolid(shape.vertices, shape.triangles);
+    case 'point':
+      return { volume: 0, centroid: ZERO, inertia: NO_INERTIA };
   }
 }
 
-const diagonal = (x: number, y: number, z: number): Mat3 => [[x, 0, 0], [0, y, 0], [0, 0, z]];
+const diagonal = (x: number, y: number, z: number): Mat3 => [
+  [x, 0, 0],
+  [0, y, 0],
+  [0, 0, z],
+];
 
 function box(a: number, b: number, c: number): Solid {
   const volume = a * b * c;
@@ -30,7 +39,11 @@ function box(a: number, b: number, c: number): Solid {
 }
 
 /** Both are centred, so what the bore takes away is taken from the same point. */
-const lessBore = (whole: Solid, bore: Solid): Solid => ({ volume: whole.volume - bore.volume, centroid: ZERO, inertia: addMatrix(whole.inertia, scaleMatrix(bore.inertia, -1)) });
+const lessBore = (whole: Solid, bore: Solid): Solid => ({
+  volume: whole.volume - bore.volume,
+  centroid: ZERO,
+  inertia: addMatrix(whole.inertia, scaleMatrix(bore.inertia, -1)),
+});
 
 function tube(outer: number, inner: number, length: number): Solid {
   const volume = Math.PI * (outer * outer - inner * inner) * length;
@@ -49,7 +62,7 @@ function arcBar(midRadius: number, thickness: number, width: number, angle: numb
   const b = midRadius + thickness / 2;
   const area = ((b * b - a * a) * angle) / 2;
   const volume = area * width;
-  const toCentroid = (((b ** 3 - a ** 3) * 2) / 3) * Math.sin(angle / 2) / area;
+  const toCentroid = ((((b ** 3 - a ** 3) * 2) / 3) * Math.sin(angle / 2)) / area;
   const centroid: Vec3 = [toCentroid * Math.cos(angle / 2), toCentroid * Math.sin(angle / 2), 0];
   const q = (b ** 4 - a ** 4) / 4;
   const sumXX = width * q * (angle / 2 + Math.sin(2 * angle) / 4) - volume * centroid[0] ** 2;
@@ -59,6 +72,10 @@ function arcBar(midRadius: number, thickness: number, width: number, angle: numb
   return {
     volume,
     centroid,
-    inertia: [[sumYY + sumZZ, -sumXY, 0], [-sumXY, sumXX + sumZZ, 0], [0, 0, sumXX + sumYY]],
+    inertia: [
+      [sumYY + sumZZ, -sumXY, 0],
+      [-sumXY, sumXX + sumZZ, 0],
+      [0, 0, sumXX + sumYY],
+    ],
   };
 }

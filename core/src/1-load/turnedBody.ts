@@ -4,4 +4,12 @@ import type { FlatBody } from './flatBody';
 import { turnedSpread } from './placeLoad';
 
 export const turnedBody = (body: FlatBody, turn: Mat3): FlatBody =>
-  turn === IDENTITY ? body : { ...body, at: transform(turn, body.at), rotation: multiply(turn, body.rotation), centre: transform(turn, body.centre), centreSpread: turnedSpread(turn, body.centreSpread) };
+  turn === IDENTITY
+    ? body
+    : {
+        ...body,
+        at: transform(turn, body.at),
+        rotation: multiply(turn, body.rotation),
+        centre: transform(turn, body.centre),
+        centreSpread: turnedSpread(turn, body.centreSpread),
+      };

@@ -54,43 +54,102 @@ export function assemble(rig: Rig, load: PlacedLoad | null, atHand: AtHand = nul
   for (const body of rig.bodies) {
     const movers = (id: string): readonly number[] => moversOf(rig.adjusters, body.id, id);
     const shifts = shortShifts(rig, body);
-    const known = (piece: Piece, id: string): Piece => (shifts.has(id) ? { ...piece, flat: { ...piece.flat, shifts: shifts.get(id)! } } : piece);
+    const known = (piece: Piece, id: string): Piece =>
+      shifts.has(id) ? { ...piece, flat: { ...piece.flat, shifts: shifts.get(id)! } } : piece;
     pieces.push(...framePieces(rig, body, movers, faults).map((piece) => known(piece, piece.flat.owner)));
-    stacks.push(...stackPlaces(rig, body, movers, faults).map((stack) => ({ ...stack, shifts: shifts.get(stack.station.id) ?? [] })));
+    stacks.push(
+      ...stackPlaces(rig, body, movers, faults).map((stack) => ({
+        ...stack,
+        shifts: shifts.get(stack.station.id) ?? [],
+      })),
+    );
     const holder = body.parts.find((p) => p.mount);
     if (holder?.mount && mount === null) {
       mount = holder.mount;
       const turn = holder.mountTurn ? rotationOf(holder.mountTurn) : IDENTITY;
-      for (const flat of load?.bodies ?? []) pieces.push(known({ body: body.id, flat: shifted(turnedBody(flat, turn), holder.mount), movedBy: movers(holder.id), isLoad: true }, holder.id));
+      for (const flat of load?.bodies ?? [])
+        pieces.push(
+          known(
+            {
+              body: body.id,
+              flat: shifted(turnedBody(flat, turn), holder.mount),
+              movedBy: movers(holder.id),
+              isLoad: true,
+            },
+            holder.id,
+          ),
+        );
       mountTurn = turn;
     }
   }
-  if (load && mount === null) faults.push({ about: 'load', reason: 'No part of this rig carries a camera: give one part a mount.' });
+  if (load && mount === null)
+    faults.push({ about: 'load', reason: 'No part of this rig carries a camera: give one part a mount.' });
   return { rig, pieces, stacks, mount, mountTurn, atHand, faults };
 }
 
 function moversOf(adjusters: readonly Adjuster[], body: string, id: string): readonly number[] {
   return adjusters.flatMap((a, i) =>
-    a.kind !== 'count' && a.moves.some((m) => (m.kind === 'body' && m.id === body) || ((m.kind === 'part' || m.kind === 'member' || m.kind === 'station') && m.id === id)) ? [i] : [],
+    a.kind !== 'count' &&
+    a.moves.some(
+      (m) =>
+        (m.kind === 'body' && m.id === body) ||
+        ((m.kind === 'part' || m.kind === 'member' || m.kind === 'station') && m.id === id),
+    )
+      ? [i]
+      : [],
   );
 }
 
-function framePieces(rig: Rig, body: Body, movers: (id: string) => readonly number[], faults: RigFault[]): readonly Piece[] {
+function framePieces(
+  rig: Rig,
+  body: Body,
+  movers: (id: string) => readonly number[],
+  faults: RigFault[],
+): readonly Piece[] {
   const nodes = placesOf(body.nodes);
   const pieces: Piece[] = [];
   for (const member of body.members) {
     const material = materialOf(member.stock.material, rig.materials);
-    if (!material) faults.push({ about: member.id, reason: `${member.name}: the material “${member.stock.material}” is not known.` });
-    else if (!nodes.has(member.from) || !nodes.has(member.to)) faults.push({ about: member.id, reason: `${member.name} runs between nodes that are not there.` });
-    else pieces.push(...memberBodies(member, nodes, body.joints, material).map((flat) => ({ body: body.id, flat, movedBy: movers(member.id), isLoad: false })));
+    if (!material)
+      faults.push({
+        about: member.id,
+        reason: `${member.name}: the material “${member.stock.material}” is not known.`,
+      });
+    else if (!nodes.has(member.from) || !nodes.has(member.to))
+      faults.push({ about: member.id, reason: `${member.name} runs between nodes that are not there.` });
+    else
+      pieces.push(
+        ...memberBodies(member, nodes, body.joints, material).map((flat) => ({
+          body: body.id,
+          flat,
+          movedBy: movers(member.id),
+          isLoad: false,
+        })),
+      );
   }
   for (const joint of body.joints) {
     const material = joint.hub && materialOf(joint.hub.material, rig.materials);
-    if (joint.hub && !material) faults.push({ about: joint.id, reason: `${joint.name}: the material “${joint.hub.material}” is not known.` });
+    if (joint.hub && !material)
+      faults.push({ about: joint.id, reason: `${joint.name}: the material “${joint.hub.material}” is not known.` });
     else if (!joint.hub && joint.mass && nodes.has(joint.node)) {
-      const flat = flatBody({ id: joint.id, name: joint.name, owner: joint.id, shape: { kind: 'point' }, at: nodes.get(joint.node)!, mass: joint.mass });
+      const flat = flatBody({
+        id: joint.id,
+        name: joint.name,
+        owner: joint.id,
+        shape: { kind: 'point' },
+        at: nodes.get(joint.node)!,
+        mass: joint.mass,
+      });
       pieces.push({ body: body.id, flat, movedBy: movers(joint.id), isLoad: false });
-    } else if (material) pieces.push(...hubBodies(joint, body, material).map((flat) => ({ body: body.id, flat, movedBy: movers(joint.id), isLoad: false })));
+    } else if (material)
+      pieces.push(
+        ...hubBodies(joint, body, material).map((flat) => ({
+          body: body.id,
+          flat,
+          movedBy: movers(joint.id),
+          isLoad: false,
+        })),
+      );
   }
   for (const part of body.parts) {
     const material = part.material === undefined ? null : materialOf(part.material, rig.materials);
@@ -107,7 +166,13 @@ function framePieces(rig: Rig, body: Body, movers: (id: string) => readonly numb
       rotation: part.turn ? rotationOf(part.turn) : IDENTITY,
       look: material?.look ?? 'steel',
       ...(part.mass ? { mass: part.mass } : {}),
-      ...(material ? { density: material.density * (1 - holesPart(part)), densitySpread: material.densitySpread, source: `density of ${material.name}` } : {}),
+      ...(material
+        ? {
+            density: material.density * (1 - holesPart(part)),
+            densitySpread: material.densitySpread,
+            source: `density of ${material.name}`,
+          }
+        : {}),
       ...(part.massCentre ? { centre: part.massCentre } : {}),
     });
     pieces.push({ body: body.id, flat, movedBy: movers(part.id), isLoad: false });
@@ -119,28 +184,43 @@ function framePieces(rig: Rig, body: Body, movers: (id: string) => readonly numb
 function holesPart({ shape, holes = [] }: Part): number {
   if (shape.kind !== 'box' || holes.length === 0) return 0;
   const thickness = Math.min(...shape.size);
-  const area = holes.reduce((sum, h) => sum + (Math.PI * h.diameter ** 2) / 4 + (h.slot ? h.diameter * Math.hypot(...h.slot) : 0), 0);
+  const area = holes.reduce(
+    (sum, h) => sum + (Math.PI * h.diameter ** 2) / 4 + (h.slot ? h.diameter * Math.hypot(...h.slot) : 0),
+    0,
+  );
   return Math.min(0.9, (area * thickness) / (shape.size[0] * shape.size[1] * shape.size[2]));
 }
 
-function stackPlaces(rig: Rig, body: Body, movers: (id: string) => readonly number[], faults: RigFault[]): readonly Omit<StackPlace, 'shifts'>[] {
+function stackPlaces(
+  rig: Rig,
+  body: Body,
+  movers: (id: string) => readonly number[],
+  faults: RigFault[],
+): readonly Omit<StackPlace, 'shifts'>[] {
   return body.stations.flatMap((station) => {
     const { washer } = station;
     const material = materialOf(washer.material, rig.materials);
     const volume = Math.PI * (washer.outerRadius ** 2 - washer.innerRadius ** 2) * washer.thickness;
     const mass = washer.mass?.value ?? (material ? material.density * volume : null);
     if (mass === null) {
-      faults.push({ about: station.id, reason: `${station.name}: weigh one washer, or name a material that is known.` });
+      faults.push({
+        about: station.id,
+        reason: `${station.name}: weigh one washer, or name a material that is known.`,
+      });
       return [];
     }
-    const counted = rig.adjusters.findIndex((a) => a.kind === 'count' && a.moves.some((m) => m.kind === 'station' && m.id === station.id));
-    return [{
-      body: body.id,
-      station,
-      movedBy: movers(station.id),
-      countedBy: counted < 0 ? null : counted,
-      one: { mass, massSpread: washer.mass?.spread ?? mass * STAMPING_SPREAD, source: `mass of ${washer.name}` },
-    }];
+    const counted = rig.adjusters.findIndex(
+      (a) => a.kind === 'count' && a.moves.some((m) => m.kind === 'station' && m.id === station.id),
+    );
+    return [
+      {
+        body: body.id,
+        station,
+        movedBy: movers(station.id),
+        countedBy: counted < 0 ? null : counted,
+        one: { mass, massSpread: washer.mass?.spread ?? mass * STAMPING_SPREAD, source: `mass of ${washer.name}` },
+      },
+    ];
   });
 }
 
@@ -165,7 +245,10 @@ export function stackBody({ station, one, shifts }: StackPlace, count: number): 
   const axis = unit(station.axis);
   const height = count * washer.thickness;
   // Each washer lies anywhere within its play on the bolt: an even spread of that full width, sideways.
-  const lie = (station.sideError === undefined ? Math.max(0, 2 * washer.innerRadius - station.boltDiameter) : 2 * station.sideError) / Math.sqrt(12);
+  const lie =
+    (station.sideError === undefined
+      ? Math.max(0, 2 * washer.innerRadius - station.boltDiameter)
+      : 2 * station.sideError) / Math.sqrt(12);
   const body = flatBody({
     id: `${station.id}/stack`,
     name: `${count} × ${washer.name}`,
@@ -201,7 +284,13 @@ export function placedPieces(assembly: Assembly, adjusters: AdjusterValues): rea
   }));
   for (const stack of assembly.stacks) {
     const flat = stackBody(stack, countOf(stack, values));
-    if (flat) placed.push({ body: stack.body, isLoad: false, movedBy: stack.movedBy, flat: shifted(flat, shiftOf(rig, stack.movedBy, values)) });
+    if (flat)
+      placed.push({
+        body: stack.body,
+        isLoad: false,
+        movedBy: stack.movedBy,
+        flat: shifted(flat, shiftOf(rig, stack.movedBy, values)),
+      });
   }
   return placed;
 }
@@ -211,20 +300,26 @@ export const countOf = (stack: StackPlace, values: readonly number[]): number =>
 
 /** Where a pivot is with the adjusters set. */
 export function pivotAt(rig: Rig, pivot: Rig['pivots'][number], values: readonly number[]): Vec3 {
-  const movedBy = rig.adjusters.flatMap((a, i) => (a.moves.some((m) => m.kind === 'pivot' && m.id === pivot.id) ? [i] : []));
+  const movedBy = rig.adjusters.flatMap((a, i) =>
+    a.moves.some((m) => m.kind === 'pivot' && m.id === pivot.id) ? [i] : [],
+  );
   return add(pivot.at, shiftOf(rig, movedBy, values));
 }
 
 /** Where a contact is with the adjusters set. */
 export function contactAt(rig: Rig, contact: Contact, values: readonly number[]): Vec3 {
-  const movedBy = rig.adjusters.flatMap((a, i) => (a.moves.some((m) => (m.kind === 'contact' && m.id === contact.id) || (m.kind === 'body' && m.id === contact.body)) ? [i] : []));
+  const movedBy = rig.adjusters.flatMap((a, i) =>
+    a.moves.some((m) => (m.kind === 'contact' && m.id === contact.id) || (m.kind === 'body' && m.id === contact.body))
+      ? [i]
+      : [],
+  );
   return add(contact.at, shiftOf(rig, movedBy, values));
 }
 
 /** Ids of the bodies that hang at a pivot: what it carries and everything beyond, in the tree. */
 export function bodiesBeyond(rig: Rig, pivot: Rig['pivots'][number]): ReadonlySet<string> {
   const beyond = new Set([pivot.carries]);
-  for (let grown = true; grown; ) {
+  for (let grown = true; grown;) {
     grown = false;
     for (const next of rig.pivots) {
       if (next.id !== pivot.id && beyond.has(next.heldBy) && !beyond.has(next.carries)) {

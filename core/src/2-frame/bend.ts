@@ -1,5 +1,18 @@
 /** A flat strip followed along its bends: where each point of the flat blank ends up in the bent bar. */
-import { add, addScaled, cross, fromColumns, scale, transform, rotationAbout, unit, dot, subtract, type Mat3, type Vec3 } from '../0-base';
+import {
+  add,
+  addScaled,
+  cross,
+  fromColumns,
+  scale,
+  transform,
+  rotationAbout,
+  unit,
+  dot,
+  subtract,
+  type Mat3,
+  type Vec3,
+} from '../0-base';
 import type { BendSegment } from '../model';
 import type { Shape } from '../model';
 
@@ -21,7 +34,12 @@ export interface Stretch {
   /** Distances along the flat blank, m. */
   readonly from: number;
   readonly to: number;
-  readonly bend: { readonly angle: number; readonly insideRadius: number; readonly midRadius: number; readonly neutralFraction: number } | null;
+  readonly bend: {
+    readonly angle: number;
+    readonly insideRadius: number;
+    readonly midRadius: number;
+    readonly neutralFraction: number;
+  } | null;
 }
 
 export interface BentStrip {
@@ -46,7 +64,11 @@ export function stripStart(at: Vec3, along: Vec3, across: Vec3): StripFrame {
  * insideRadius + thickness/2; the blank's share of a bend is angle·(insideRadius + k·thickness), k the neutral fraction
  * (0.5 for R/t > 8, 0.33 to 0.45 tighter). A roll turns the strip about its own run, right-handed, and takes no length.
  */
-export function followBends(section: { thickness: number; width: number }, segments: readonly BendSegment[], start: StripFrame): BentStrip {
+export function followBends(
+  section: { thickness: number; width: number },
+  segments: readonly BendSegment[],
+  start: StripFrame,
+): BentStrip {
   let frame = start;
   let along = 0;
   let largestOuterStrain = 0;
@@ -58,7 +80,10 @@ export function followBends(section: { thickness: number; width: number }, segme
       frame = { ...frame, across: transform(turn, frame.across), width: transform(turn, frame.width) };
       continue;
     }
-    const stretch = 'straight' in segment ? straightStretch(section, segment.straight, frame, along) : bendStretch(section, segment, frame, along);
+    const stretch =
+      'straight' in segment
+        ? straightStretch(section, segment.straight, frame, along)
+        : bendStretch(section, segment, frame, along);
     if (!stretch) continue;
     if (stretch.bend) largestOuterStrain = Math.max(largestOuterStrain, section.thickness / 2 / stretch.bend.midRadius);
     stretches.push(stretch);
@@ -69,7 +94,12 @@ export function followBends(section: { thickness: number; width: number }, segme
   return { stretches, developedLength: along, end: frame, turningPoints, largestOuterStrain };
 }
 
-function straightStretch(section: { thickness: number; width: number }, length: number, start: StripFrame, from: number): Stretch {
+function straightStretch(
+  section: { thickness: number; width: number },
+  length: number,
+  start: StripFrame,
+  from: number,
+): Stretch {
   return {
     shape: { kind: 'box', size: [length, section.thickness, section.width] },
     origin: addScaled(start.at, start.along, length / 2),
@@ -120,10 +150,17 @@ export function frameAlong(strip: BentStrip, along: number): StripFrame {
   const stretch = strip.stretches.find((s) => along <= s.to) ?? strip.stretches.at(-1);
   if (!stretch) throw new RangeError('a strip needs at least one stretch');
   const past = along - stretch.from;
-  if (!stretch.bend || past < 0) return { ...stretch.start, at: addScaled(stretch.start.at, stretch.start.along, past) };
-  if (along > stretch.to) return { ...stretch.end, at: addScaled(stretch.end.at, stretch.end.along, along - stretch.to) };
+  if (!stretch.bend || past < 0)
+    return { ...stretch.start, at: addScaled(stretch.start.at, stretch.start.along, past) };
+  if (along > stretch.to)
+    return { ...stretch.end, at: addScaled(stretch.end.at, stretch.end.along, along - stretch.to) };
   const axis = scale(stretch.start.width, Math.sign(stretch.bend.angle));
-  return turned(stretch.start, stretch.origin, axis, (Math.abs(stretch.bend.angle) * past) / (stretch.to - stretch.from));
+  return turned(
+    stretch.start,
+    stretch.origin,
+    axis,
+    (Math.abs(stretch.bend.angle) * past) / (stretch.to - stretch.from),
+  );
 }
 
 /** The neutral fraction k to use for a bend of this inside radius and thickness; physics.md section 12. */
@@ -134,4 +171,5 @@ export function neutralFractionFor(insideRadius: number, thickness: number): num
 }
 
 /** Stretch of the outer skin against the neutral line: (1 - k) t/(R + k t); compare with the metal's elongation. */
-export const outerStrain = (insideRadius: number, thickness: number, k: number): number => ((1 - k) * thickness) / (insideRadius + k * thickness);
+export const outerStrain = (insideRadius: number, thickness: number, k: number): number =>
+  ((1 - k) * thickness) / (insideRadius + k * thickness);

@@ -70,20 +70,33 @@ export function breakDown(rig: Rig, values: AdjusterValues = {}): BreakDown {
     group.mass += flat.mass;
     if (reach > group.largest) [group.name, group.largest] = [flat.name, reach];
   }
-  const opens = joints.filter((j) => j.packs && j.joins.length > 1).map((j) => ({ id: j.id, name: j.name, tool: jointFacts(j).tool }));
+  const opens = joints
+    .filter((j) => j.packs && j.joins.length > 1)
+    .map((j) => ({ id: j.id, name: j.name, tool: jointFacts(j).tool }));
   const pivots = rig.pivots.length;
   return {
     opens,
-    pieces: [...groups.values()].map((g) => ({ ids: [...g.ids], name: g.name, mass: g.mass, box: boxOf(g.points) })).sort((a, b) => b.box[0] - a.box[0]),
+    pieces: [...groups.values()]
+      .map((g) => ({ ids: [...g.ids], name: g.name, mass: g.mass, box: boxOf(g.points) }))
+      .sort((a, b) => b.box[0] - a.box[0]),
     packMinutes: 1 + (opens.length + pivots) * MINUTES_TO_OPEN,
     setUpMinutes: 1 + (opens.length + pivots) * MINUTES_TO_CLOSE + MINUTES_TO_TRIM,
   };
 }
 
-const longest = ({ shape }: Solid3): number => (shape.kind === 'box' ? Math.max(...shape.size) : shape.kind === 'tube' ? Math.max(shape.length, 2 * shape.outerRadius) : shape.kind === 'arcBar' ? shape.midRadius * shape.angle : 0);
+const longest = ({ shape }: Solid3): number =>
+  shape.kind === 'box'
+    ? Math.max(...shape.size)
+    : shape.kind === 'tube'
+      ? Math.max(shape.length, 2 * shape.outerRadius)
+      : shape.kind === 'arcBar'
+        ? shape.midRadius * shape.angle
+        : 0;
 
 function boxOf(points: readonly Vec3[]): readonly [number, number, number] {
-  const range = ([0, 1, 2] as const).map((i) => Math.max(...points.map((p) => p[i])) - Math.min(...points.map((p) => p[i])));
+  const range = ([0, 1, 2] as const).map(
+    (i) => Math.max(...points.map((p) => p[i])) - Math.min(...points.map((p) => p[i])),
+  );
   return range.sort((a, b) => b - a) as [number, number, number];
 }
 
@@ -105,7 +118,9 @@ export function fitsBag(pieces: readonly PackedPiece[], bag: readonly [number, n
     const square = a <= length && b <= width && c <= height;
     // A slender piece of thickness b loses about b at each end of the diagonal.
     const across = a + b <= diagonal && b <= width / 2 && c <= height;
-    return square || across ? [] : [{ piece, by: Math.max(a - Math.max(length, diagonal - b), b - width, c - height, 0.001) }];
+    return square || across
+      ? []
+      : [{ piece, by: Math.max(a - Math.max(length, diagonal - b), b - width, c - height, 0.001) }];
   });
   const volume = pieces.reduce((sum, p) => sum + p.box[0] * p.box[1] * p.box[2], 0);
   return { fits: tooLong.length === 0 && volume <= length * width * height, tooLong };

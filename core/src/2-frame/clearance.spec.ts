@@ -1,9 +1,24 @@
 import * as fc from 'fast-check';
-import { barGap, breakDown, designRig, FAMILIES, fitsBag, pointGap, reachFromAxis, solidGap, sweep, type Solid3 } from '.';
+import {
+  barGap,
+  breakDown,
+  designRig,
+  FAMILIES,
+  fitsBag,
+  pointGap,
+  reachFromAxis,
+  solidGap,
+  sweep,
+  type Solid3,
+} from '.';
 import { IDENTITY, rotationAbout, type Vec3 } from '../0-base';
 
 const box = (at: Vec3, size: Vec3, rotation = IDENTITY): Solid3 => ({ shape: { kind: 'box', size }, at, rotation });
-const tube = (at: Vec3, outerRadius: number, length: number, rotation = IDENTITY): Solid3 => ({ shape: { kind: 'tube', outerRadius, innerRadius: 0, length }, at, rotation });
+const tube = (at: Vec3, outerRadius: number, length: number, rotation = IDENTITY): Solid3 => ({
+  shape: { kind: 'tube', outerRadius, innerRadius: 0, length },
+  at,
+  rotation,
+});
 
 describe('room between solids', () => {
   it('is measured to faces, edges and corners of a box', () => {
@@ -19,13 +34,27 @@ describe('room between solids', () => {
     expect(pointGap([2, 0, 2], t)).toBeCloseTo(Math.SQRT2, 12);
   });
   it('from a bar agrees with dense points along it, whatever way both are turned', () => {
-    expect(() => fc.assert(fc.property(fc.double({ min: -3, max: 3, noNaN: true }), fc.tuple(fc.double({ min: -1, max: 1, noNaN: true }), fc.double({ min: -1, max: 1, noNaN: true })), (angle, [y, z]) => {
-      const solid = box([0, 0, 0], [0.3, 0.2, 0.1], rotationAbout([0, 0, 1], angle));
-      const bar = { from: [-0.5, y, z] as Vec3, to: [0.6, y * 0.5, z + 0.2] as Vec3, radius: 0.01 };
-      const dense = Math.min(...Array.from({ length: 4001 }, (_, i) => i / 4000).map((t) => pointGap([-0.5 + 1.1 * t, y - 0.5 * y * t, z + 0.2 * t], solid))) - 0.01;
-      const exact = barGap(bar, solid);
-      return exact <= dense + 1e-9 && dense - exact < 2e-4;
-    }), { numRuns: 100, seed: 7 })).not.toThrow();
+    expect(() =>
+      fc.assert(
+        fc.property(
+          fc.double({ min: -3, max: 3, noNaN: true }),
+          fc.tuple(fc.double({ min: -1, max: 1, noNaN: true }), fc.double({ min: -1, max: 1, noNaN: true })),
+          (angle, [y, z]) => {
+            const solid = box([0, 0, 0], [0.3, 0.2, 0.1], rotationAbout([0, 0, 1], angle));
+            const bar = { from: [-0.5, y, z] as Vec3, to: [0.6, y * 0.5, z + 0.2] as Vec3, radius: 0.01 };
+            const dense =
+              Math.min(
+                ...Array.from({ length: 4001 }, (_, i) => i / 4000).map((t) =>
+                  pointGap([-0.5 + 1.1 * t, y - 0.5 * y * t, z + 0.2 * t], solid),
+                ),
+              ) - 0.01;
+            const exact = barGap(bar, solid);
+            return exact <= dense + 1e-9 && dense - exact < 2e-4;
+          },
+        ),
+        { numRuns: 100, seed: 7 },
+      ),
+    ).not.toThrow();
   });
   it('of two solids is the same from either side, and nought where they meet', () => {
     const [a, b] = [box([0, 0, 0], [1, 1, 1]), tube([2, 0.3, 0], 0.5, 1)];
@@ -35,7 +64,12 @@ describe('room between solids', () => {
   });
   it('sweeps a lever into a post at the angle geometry says', () => {
     // A thin lever a metre long turned from +x meets a bar at 60° when its own edge does.
-    const result = sweep({ axis: { point: [0, 0, 0], direction: [0, 0, 1] }, travel: [0, Math.PI / 2], turning: [box([0.5, 0, 0], [1, 0.02, 0.02])], bars: [{ from: [0.25, 0.433, -1], to: [0.25, 0.433, 1], radius: 0.01 }] });
+    const result = sweep({
+      axis: { point: [0, 0, 0], direction: [0, 0, 1] },
+      travel: [0, Math.PI / 2],
+      turning: [box([0.5, 0, 0], [1, 0.02, 0.02])],
+      bars: [{ from: [0.25, 0.433, -1], to: [0.25, 0.433, 1], radius: 0.01 }],
+    });
     expect(result.bars[0]!.firstTouchAngle!).toBeCloseTo(Math.PI / 3 - Math.asin(0.02 / 0.5), 3);
     expect(result.sweptRadius).toBeCloseTo(Math.hypot(1, 0.01, 0), 4);
     expect(reachFromAxis(tube([1, 0, 0], 0.1, 0.2), { point: [0, 0, 0], direction: [0, 0, 1] })).toBeCloseTo(1.1, 9);
@@ -51,7 +85,10 @@ describe('taken apart', () => {
       const ids = pieces.flatMap((p) => p.ids);
       expect(new Set(ids).size).withContext(family.id).toBe(ids.length);
       // What goes in a pocket need not come apart.
-      if (pieces.some((p) => p.box[0] > 0.25)) expect(opens.length + made.rig.pivots.length).withContext(family.id).toBeGreaterThan(0);
+      if (pieces.some((p) => p.box[0] > 0.25))
+        expect(opens.length + made.rig.pivots.length)
+          .withContext(family.id)
+          .toBeGreaterThan(0);
       expect(setUpMinutes).toBeGreaterThan(3);
     }
   });

@@ -1,5 +1,18 @@
 /** Gaps between solids: a point, a round bar or another body against a box or a tube. For clearances, in metres. */
-import { add, addScaled, dot, leastBetween, length, scale, subtract, transform, transpose, unit, type Mat3, type Vec3 } from '../0-base';
+import {
+  add,
+  addScaled,
+  dot,
+  leastBetween,
+  length,
+  scale,
+  subtract,
+  transform,
+  transpose,
+  unit,
+  type Mat3,
+  type Vec3,
+} from '../0-base';
 import type { Shape } from '../model';
 
 /** A solid where it stands. Bars bent to an arc and meshes are taken by the box round them: near enough for a finger's room, never less than true. */
@@ -40,17 +53,29 @@ function boxRound(shape: Exclude<Shape, { kind: 'tube' }>): Box {
 }
 
 function roundBox(shape: Exclude<Shape, { kind: 'tube' }>): Box {
-  if (shape.kind === 'box') return { middle: [0, 0, 0], half: [shape.size[0] / 2, shape.size[1] / 2, shape.size[2] / 2] };
+  if (shape.kind === 'box')
+    return { middle: [0, 0, 0], half: [shape.size[0] / 2, shape.size[1] / 2, shape.size[2] / 2] };
   if (shape.kind === 'point') return { middle: [0, 0, 0], half: [0, 0, 0] };
   const points = shape.kind === 'mesh' ? shape.vertices : arcCorners(shape);
-  const low = points.reduce<Vec3>((m, p) => [Math.min(m[0], p[0]), Math.min(m[1], p[1]), Math.min(m[2], p[2])], [Infinity, Infinity, Infinity]);
-  const high = points.reduce<Vec3>((m, p) => [Math.max(m[0], p[0]), Math.max(m[1], p[1]), Math.max(m[2], p[2])], [-Infinity, -Infinity, -Infinity]);
+  const low = points.reduce<Vec3>(
+    (m, p) => [Math.min(m[0], p[0]), Math.min(m[1], p[1]), Math.min(m[2], p[2])],
+    [Infinity, Infinity, Infinity],
+  );
+  const high = points.reduce<Vec3>(
+    (m, p) => [Math.max(m[0], p[0]), Math.max(m[1], p[1]), Math.max(m[2], p[2])],
+    [-Infinity, -Infinity, -Infinity],
+  );
   return { middle: scale(add(low, high), 0.5), half: scale(subtract(high, low), 0.5) };
 }
 
 function arcCorners({ midRadius, thickness, width, angle }: Extract<Shape, { kind: 'arcBar' }>): readonly Vec3[] {
   const steps = 24;
-  return Array.from({ length: steps + 1 }, (_, i) => (angle * i) / steps).flatMap((t) => [midRadius - thickness / 2, midRadius + thickness / 2].flatMap((r): Vec3[] => [[r * Math.cos(t), r * Math.sin(t), -width / 2], [r * Math.cos(t), r * Math.sin(t), width / 2]]));
+  return Array.from({ length: steps + 1 }, (_, i) => (angle * i) / steps).flatMap((t) =>
+    [midRadius - thickness / 2, midRadius + thickness / 2].flatMap((r): Vec3[] => [
+      [r * Math.cos(t), r * Math.sin(t), -width / 2],
+      [r * Math.cos(t), r * Math.sin(t), width / 2],
+    ]),
+  );
 }
 
 /** From a round bar (its ends round too) to the solid, m; negative where it reaches in. The distance along a line to a convex body is convex, so the least is found by bracketing. */
@@ -83,7 +108,10 @@ export function nearestPoint(p: Vec3, { shape, at, rotation }: Solid3): Vec3 {
     return add(at, transform(rotation, [local[0] * k, local[1] * k, clamp(local[2], shape.length / 2)]));
   }
   const { middle, half } = boxRound(shape);
-  return add(at, transform(rotation, local.map((x, i) => middle[i]! + clamp(x - middle[i]!, half[i]!)) as unknown as Vec3));
+  return add(
+    at,
+    transform(rotation, local.map((x, i) => middle[i]! + clamp(x - middle[i]!, half[i]!)) as unknown as Vec3),
+  );
 }
 
 const clamp = (x: number, most: number): number => Math.max(-most, Math.min(most, x));
@@ -97,14 +125,26 @@ export function reachFromAxis(solid: Solid3, axis: { point: Vec3; direction: Vec
   };
   const { shape } = solid;
   if (shape.kind === 'tube') {
-    return Math.max(...[-1, 1].map((end) => {
-      const at = (t: number): number => -off([shape.outerRadius * Math.cos(t), shape.outerRadius * Math.sin(t), (end * shape.length) / 2]);
-      const steps = 48;
-      const best = Array.from({ length: steps }, (_, i) => (2 * Math.PI * i) / steps).reduce((a, t) => (at(t) < at(a) ? t : a), 0);
-      return -at(leastBetween(at, best - (2 * Math.PI) / steps, best + (2 * Math.PI) / steps));
-    }));
+    return Math.max(
+      ...[-1, 1].map((end) => {
+        const at = (t: number): number =>
+          -off([shape.outerRadius * Math.cos(t), shape.outerRadius * Math.sin(t), (end * shape.length) / 2]);
+        const steps = 48;
+        const best = Array.from({ length: steps }, (_, i) => (2 * Math.PI * i) / steps).reduce(
+          (a, t) => (at(t) < at(a) ? t : a),
+          0,
+        );
+        return -at(leastBetween(at, best - (2 * Math.PI) / steps, best + (2 * Math.PI) / steps));
+      }),
+    );
   }
   if (shape.kind === 'mesh') return Math.max(...shape.vertices.map(off));
   const { middle, half } = boxRound(shape);
-  return Math.max(...[-1, 1].flatMap((x) => [-1, 1].flatMap((y) => [-1, 1].map((z) => off([middle[0] + x * half[0], middle[1] + y * half[1], middle[2] + z * half[2]])))));
+  return Math.max(
+    ...[-1, 1].flatMap((x) =>
+      [-1, 1].flatMap((y) =>
+        [-1, 1].map((z) => off([middle[0] + x * half[0], middle[1] + y * half[1], middle[2] + z * half[2]])),
+      ),
+    ),
+  );
 }

@@ -13,10 +13,15 @@ export interface EndFitting {
 export const takeOff = (end: EndFitting): number => end.takeOff ?? (end.centreToFace ?? 0) - (end.depth ?? 0);
 
 /** How much of the pipe sits in the socket, m; null where the end has no socket. */
-export const inserted = (end: EndFitting): number | null => (end.depth === undefined ? null : end.depth - (end.shortBy ?? 0));
+export const inserted = (end: EndFitting): number | null =>
+  end.depth === undefined ? null : end.depth - (end.shortBy ?? 0);
 
 /** Centre-line length less the take-off at each end. Not above nought: the fittings meet and it cannot be cut. */
-export function cutLength(from: EndFitting, to: EndFitting, centreToCentre: number): { length: number; possible: boolean; asAssembled: number } {
+export function cutLength(
+  from: EndFitting,
+  to: EndFitting,
+  centreToCentre: number,
+): { length: number; possible: boolean; asAssembled: number } {
   const length = centreToCentre - takeOff(from) - takeOff(to);
   return { length, possible: length > 0, asAssembled: centreToCentre + (from.shortBy ?? 0) + (to.shortBy ?? 0) };
 }

@@ -1,5 +1,20 @@
 import * as fc from 'fast-check';
-import { applyEdits, assemble, bentStrip, BORROWED, breakDown, designRig, frameAlong, FAMILIES, familyById, freed, placedPieces, usualJointMass, withEdit, withoutWeight } from '.';
+import {
+  applyEdits,
+  assemble,
+  bentStrip,
+  BORROWED,
+  breakDown,
+  designRig,
+  frameAlong,
+  FAMILIES,
+  familyById,
+  freed,
+  placedPieces,
+  usualJointMass,
+  withEdit,
+  withoutWeight,
+} from '.';
 import { quaternionAbout, type Vec3 } from '../0-base';
 import { inertiaAboutMassCentre, massCentre, sumsOf } from '../1-load';
 import type { Design, Edit, Rig } from '../model';
@@ -12,8 +27,14 @@ const built = (id: string): Rig => {
   return family.build(familyInput(family, {}, {}).input);
 };
 const sums = (rig: Rig) => sumsOf(placedPieces(assemble(rig, null), {}).map((p) => p.flat));
-const done = (rig: Rig, ...edits: readonly (Edit extends infer E ? (E extends Edit ? Omit<E, 'id'> : never) : never)[]): Rig => {
-  const made = applyEdits(rig, edits.map((e, i) => ({ ...e, id: `e${i}` }) as Edit));
+const done = (
+  rig: Rig,
+  ...edits: readonly (Edit extends infer E ? (E extends Edit ? Omit<E, 'id'> : never) : never)[]
+): Rig => {
+  const made = applyEdits(
+    rig,
+    edits.map((e, i) => ({ ...e, id: `e${i}` }) as Edit),
+  );
   expect(made.unapplied).toEqual([]);
   return made.rig;
 };
@@ -23,19 +44,52 @@ describe('a rig built part by part as a free frame', () => {
   for (const family of FAMILIES) {
     it(`gives the figures of its family: ${family.name}`, () => {
       const rig = built(family.id);
-      const bare: Rig = { ...rig, adjusters: rig.adjusters.filter((a) => a.kind !== 'count'), bodies: rig.bodies.map((b) => ({ ...b, members: [], parts: [], stations: [], joints: [], nodes: [] })) };
+      const bare: Rig = {
+        ...rig,
+        adjusters: rig.adjusters.filter((a) => a.kind !== 'count'),
+        bodies: rig.bodies.map((b) => ({ ...b, members: [], parts: [], stations: [], joints: [], nodes: [] })),
+      };
       // Corners first, then what runs between them.
-      const withNodes: Rig = { ...bare, bodies: bare.bodies.map((b, i) => ({ ...b, nodes: rig.bodies[i]!.nodes.map(withoutTwin) })) };
-      const members = applyEdits(withNodes, rig.bodies.flatMap((b) => b.members.map((m): Edit => ({ kind: 'addMember', id: `m${m.id}`, body: b.id, nodes: [], member: withoutTwin(m), joints: [] })))).rig;
-      const joints: Rig = { ...members, bodies: members.bodies.map((b, i) => ({ ...b, joints: rig.bodies[i]!.joints })) };
-      const whole = applyEdits(joints, rig.bodies.flatMap((b): Edit[] => [
-        ...b.parts.map((p): Edit => ({ kind: 'add', id: `p${p.id}`, body: b.id, part: withoutTwin(p) })),
-        ...b.stations.map((s): Edit => ({ kind: 'addStation', id: `s${s.id}`, body: b.id, station: s, countMost: 20 })),
-      ])).rig;
+      const withNodes: Rig = {
+        ...bare,
+        bodies: bare.bodies.map((b, i) => ({ ...b, nodes: rig.bodies[i]!.nodes.map(withoutTwin) })),
+      };
+      const members = applyEdits(
+        withNodes,
+        rig.bodies.flatMap((b) =>
+          b.members.map((m): Edit => ({
+            kind: 'addMember',
+            id: `m${m.id}`,
+            body: b.id,
+            nodes: [],
+            member: withoutTwin(m),
+            joints: [],
+          })),
+        ),
+      ).rig;
+      const joints: Rig = {
+        ...members,
+        bodies: members.bodies.map((b, i) => ({ ...b, joints: rig.bodies[i]!.joints })),
+      };
+      const whole = applyEdits(
+        joints,
+        rig.bodies.flatMap((b): Edit[] => [
+          ...b.parts.map((p): Edit => ({ kind: 'add', id: `p${p.id}`, body: b.id, part: withoutTwin(p) })),
+          ...b.stations.map((s): Edit => ({
+            kind: 'addStation',
+            id: `s${s.id}`,
+            body: b.id,
+            station: s,
+            countMost: 20,
+          })),
+        ]),
+      ).rig;
       const [a, z] = [sums(rig), sums(whole)];
       expect(z.mass).toBeCloseTo(a.mass, 12);
       massCentre(a).forEach((c, i) => expect(massCentre(z)[i]!).toBeCloseTo(c, 12));
-      inertiaAboutMassCentre(a).flat().forEach((x, i) => expect(inertiaAboutMassCentre(z).flat()[i]!).toBeCloseTo(x, 12));
+      inertiaAboutMassCentre(a)
+        .flat()
+        .forEach((x, i) => expect(inertiaAboutMassCentre(z).flat()[i]!).toBeCloseTo(x, 12));
     });
   }
 });
@@ -57,25 +111,54 @@ describe('edits', () => {
 
   it('keep mirror pairs pairs: whatever is done to one, the rig stays balanced side to side', () => {
     const edit = fc.oneof(
-      fc.record({ kind: fc.constant('move' as const), target: fc.constantFrom('rear-foot-left', 'leg-left', 'front-top-right', 'foot-right'), by: fc.tuple(fc.double({ min: -0.05, max: 0.05, noNaN: true }), fc.double({ min: -0.02, max: 0.02, noNaN: true }), fc.double({ min: -0.05, max: 0.05, noNaN: true })) }),
-      fc.record({ kind: fc.constant('restock' as const), target: fc.constantFrom('leg-left', 'foot-right', 'top-left'), stock: fc.constantFrom(BARS['tube-alu-20x1.5']!, BARS['round-12']!) }),
+      fc.record({
+        kind: fc.constant('move' as const),
+        target: fc.constantFrom('rear-foot-left', 'leg-left', 'front-top-right', 'foot-right'),
+        by: fc.tuple(
+          fc.double({ min: -0.05, max: 0.05, noNaN: true }),
+          fc.double({ min: -0.02, max: 0.02, noNaN: true }),
+          fc.double({ min: -0.05, max: 0.05, noNaN: true }),
+        ),
+      }),
+      fc.record({
+        kind: fc.constant('restock' as const),
+        target: fc.constantFrom('leg-left', 'foot-right', 'top-left'),
+        stock: fc.constantFrom(BARS['tube-alu-20x1.5']!, BARS['round-12']!),
+      }),
       fc.record({ kind: fc.constant('remove' as const), target: fc.constantFrom('foot-left', 'leg-right') }),
     );
-    expect(() => fc.assert(fc.property(edit, (one) => {
-      const rig = built('tube-frame');
-      const sled: Rig = { ...rig, bodies: rig.bodies.slice(1), pivots: [] };
-      const { rig: made, unapplied } = applyEdits(sled, [{ ...one, id: 'e' } as Edit]);
-      return unapplied.length === 0 && Math.abs(massCentre(sums(made))[1]) < 1e-12;
-    }), { numRuns: 100, seed: 11 })).not.toThrow();
+    expect(() =>
+      fc.assert(
+        fc.property(edit, (one) => {
+          const rig = built('tube-frame');
+          const sled: Rig = { ...rig, bodies: rig.bodies.slice(1), pivots: [] };
+          const { rig: made, unapplied } = applyEdits(sled, [{ ...one, id: 'e' } as Edit]);
+          return unapplied.length === 0 && Math.abs(massCentre(sums(made))[1]) < 1e-12;
+        }),
+        { numRuns: 100, seed: 11 },
+      ),
+    ).not.toThrow();
   });
 
   it('find the fitting again: a pipe taken off a tee leaves an elbow, one more makes a cross', () => {
     const rig = built('pipe-post');
     const without = done(rig, { kind: 'remove', target: 'lower-post' });
     expect(without.bodies[0]!.joints.find((j) => j.node === 'tee')!.fitting).toBe('elbow90');
-    const more = done(rig, { kind: 'addMember', body: 'post', nodes: [{ id: 'n', at: [0, 0.2, 0] }], joints: [], member: { ...rig.bodies[0]!.members[2]!, id: 'second-handle', to: 'n' } });
+    const more = done(rig, {
+      kind: 'addMember',
+      body: 'post',
+      nodes: [{ id: 'n', at: [0, 0.2, 0] }],
+      joints: [],
+      member: { ...rig.bodies[0]!.members[2]!, id: 'second-handle', to: 'n' },
+    });
     expect(more.bodies[0]!.joints.find((j) => j.node === 'tee')!.fitting).toBe('cross');
-    const odd = done(rig, { kind: 'addMember', body: 'post', nodes: [{ id: 'n', at: [0.1, 0.2, 0.07] }], joints: [], member: { ...rig.bodies[0]!.members[2]!, id: 'odd', to: 'n' } });
+    const odd = done(rig, {
+      kind: 'addMember',
+      body: 'post',
+      nodes: [{ id: 'n', at: [0.1, 0.2, 0.07] }],
+      joints: [],
+      member: { ...rig.bodies[0]!.members[2]!, id: 'odd', to: 'n' },
+    });
     expect(odd.bodies[0]!.joints.find((j) => j.node === 'tee')!.hub).toBeUndefined();
   });
 
@@ -99,7 +182,11 @@ describe('edits', () => {
   it('measure a fitting: what the pipe takes off follows', () => {
     const rig = built('pipe-post');
     const made = done(rig, { kind: 'fitting', target: 'joint-tee', takeOff: 0.02, depth: 0.012 });
-    expect(made.bodies[0]!.joints.find((j) => j.id === 'joint-tee')!.hub!.sockets.every((s) => s.takeOff === 0.02 && s.depth === 0.012)).toBeTrue();
+    expect(
+      made.bodies[0]!.joints.find((j) => j.id === 'joint-tee')!.hub!.sockets.every(
+        (s) => s.takeOff === 0.02 && s.depth === 0.012,
+      ),
+    ).toBeTrue();
   });
 });
 
@@ -107,7 +194,9 @@ describe('a joint held another way', () => {
   const joint = (rig: Rig, id: string) => rig.bodies.flatMap((b) => b.joints).find((j) => j.id === id)!;
   it('pressed dry it opens for the bag; glued it sets and does not', () => {
     const dry = done(built('hand-frame'), { kind: 'fitting', target: 'joint-low-left', hold: 'pressed' });
-    expect(joint(dry, 'joint-low-left')).toEqual(jasmine.objectContaining({ packs: true, reversible: true, hold: 'pressed', dryingTime: 0 }));
+    expect(joint(dry, 'joint-low-left')).toEqual(
+      jasmine.objectContaining({ packs: true, reversible: true, hold: 'pressed', dryingTime: 0 }),
+    );
     const glued = done(dry, { kind: 'fitting', target: 'joint-low-left', hold: 'glued' });
     expect(joint(glued, 'joint-low-left')).toEqual(jasmine.objectContaining({ packs: false, reversible: false }));
     expect(joint(glued, 'joint-low-left').dryingTime!).toBeGreaterThan(0);
@@ -115,7 +204,9 @@ describe('a joint held another way', () => {
   });
   it('a union in place of a coupling comes apart though it is soldered', () => {
     const made = done(built('tube-frame'), { kind: 'fitting', target: 'joint-rear-top-left', fitting: 'union' });
-    expect(joint(made, 'joint-rear-top-left')).toEqual(jasmine.objectContaining({ fitting: 'union', name: 'union', packs: true, reversible: true }));
+    expect(joint(made, 'joint-rear-top-left')).toEqual(
+      jasmine.objectContaining({ fitting: 'union', name: 'union', packs: true, reversible: true }),
+    );
   });
 });
 
@@ -141,11 +232,19 @@ describe('the pipe post turned over', () => {
 describe('prices', () => {
   it('are of an item or a length of stock, wherever the rig uses it', () => {
     const rig = built('tube-frame');
-    const made = done(rig, { kind: 'price', item: 'elbow 90°, copper tube 1/2 in type M', price: 3.2 }, { kind: 'price', item: 'copper tube 1/2 in type M', length: 0.6096, price: 9 });
+    const made = done(
+      rig,
+      { kind: 'price', item: 'elbow 90°, copper tube 1/2 in type M', price: 3.2 },
+      { kind: 'price', item: 'copper tube 1/2 in type M', length: 0.6096, price: 9 },
+    );
     const elbows = made.bodies[1]!.joints.filter((j) => j.fitting === 'elbow90');
     expect(elbows.length).toBe(4);
     expect(elbows.every((j) => j.hub!.supply!.packPrice === 3.2)).toBeTrue();
-    expect(made.bodies[1]!.members.filter((m) => m.stock.name.startsWith('copper')).every((m) => m.stock.sold[0]!.price === 9)).toBeTrue();
+    expect(
+      made.bodies[1]!.members.filter((m) => m.stock.name.startsWith('copper')).every(
+        (m) => m.stock.sold[0]!.price === 9,
+      ),
+    ).toBeTrue();
     expect(applyEdits(rig, [{ kind: 'price', id: 'x', item: 'kelp', price: 1 }]).unapplied.length).toBe(1);
   });
 });
@@ -154,7 +253,10 @@ describe('not knowing how far pipes are pushed home', () => {
   it('spreads the mass centre along them, all pipes of one size together', () => {
     const known = evaluate(assemble(built('tube-frame'), null), {}).hung!.spread.massCentre[2];
     const frame = built('tube-frame');
-    const strip = (r: Rig): Rig => ({ ...r, bodies: r.bodies.map((b) => ({ ...b, members: b.members.map(({ shortBy: _s, ...m }) => m) })) });
+    const strip = (r: Rig): Rig => ({
+      ...r,
+      bodies: r.bodies.map((b) => ({ ...b, members: b.members.map(({ shortBy: _s, ...m }) => m) })),
+    });
     const without = evaluate(assemble(strip(frame), null), {}).hung!.spread.massCentre[2];
     expect(known).toBeGreaterThan(without);
     // The foot hangs below two ends of the leg and of its elbow: a millimetre of it for half a millimetre an end.
@@ -168,10 +270,27 @@ describe('a design with edits', () => {
   const edit = (now: Design, e: Edit): Design => withEdit(now, e)!;
 
   it('folds one move into the next, and forgets what was added and taken off again', () => {
-    const twice = edit(edit(design, { kind: 'move', id: 'a', target: 'grip', by: [0.01, 0, 0] }), { kind: 'move', id: 'b', target: 'grip', by: [0, 0.02, 0] });
-    expect(twice.kind === 'family' && twice.edits).toEqual([{ kind: 'move', id: 'b', target: 'grip', by: [0.01, 0.02, 0] }]);
-    const part = { id: 'knob', name: 'knob', shape: { kind: 'point' as const }, at: [0, 0, 0] as Vec3, mass: { value: 0.02 } };
-    const gone = edit(edit(design, { kind: 'add', id: 'c', body: 'post', part }), { kind: 'remove', id: 'd', target: 'knob' });
+    const twice = edit(edit(design, { kind: 'move', id: 'a', target: 'grip', by: [0.01, 0, 0] }), {
+      kind: 'move',
+      id: 'b',
+      target: 'grip',
+      by: [0, 0.02, 0],
+    });
+    expect(twice.kind === 'family' && twice.edits).toEqual([
+      { kind: 'move', id: 'b', target: 'grip', by: [0.01, 0.02, 0] },
+    ]);
+    const part = {
+      id: 'knob',
+      name: 'knob',
+      shape: { kind: 'point' as const },
+      at: [0, 0, 0] as Vec3,
+      mass: { value: 0.02 },
+    };
+    const gone = edit(edit(design, { kind: 'add', id: 'c', body: 'post', part }), {
+      kind: 'remove',
+      id: 'd',
+      target: 'knob',
+    });
     expect(gone.kind === 'family' && gone.edits).toEqual([]);
   });
 
@@ -181,7 +300,11 @@ describe('a design with edits', () => {
   });
 
   it('gives the same rig freed as on its family, and takes the same edits', () => {
-    for (const e of [{ kind: 'weigh', id: 'w', target: 'handle', mass: { value: 0.4 } }, { kind: 'move', id: 'm', target: 'grip', by: [0, 0.01, 0] }, { kind: 'remove', id: 'r', target: 'foot' }] as const satisfies readonly Edit[]) {
+    for (const e of [
+      { kind: 'weigh', id: 'w', target: 'handle', mass: { value: 0.4 } },
+      { kind: 'move', id: 'm', target: 'grip', by: [0, 0.01, 0] },
+      { kind: 'remove', id: 'r', target: 'foot' },
+    ] as const satisfies readonly Edit[]) {
       const [a, z] = [designRig(edit(design, e)), designRig(edit(freed(design)!, e))];
       if (!a.ok || !z.ok) return fail('not built');
       expect(z.rig).toEqual(a.rig);
@@ -202,7 +325,13 @@ describe('a borrowed piece', () => {
   for (const piece of BORROWED) {
     it(`comes with its hold and its pose, moves and goes with them: ${piece.name}`, () => {
       const { parts, contact, pose } = piece.make('own', body, [0, 0, 0.1], rig);
-      const edits = parts.map((part, i): Edit => ({ kind: 'add', id: `e${i}`, body, part, ...(i === 0 ? { hold: { contact, pose } } : {}) }));
+      const edits = parts.map((part, i): Edit => ({
+        kind: 'add',
+        id: `e${i}`,
+        body,
+        part,
+        ...(i === 0 ? { hold: { contact, pose } } : {}),
+      }));
       const made = applyEdits(rig, edits);
       expect(made.unapplied).toEqual([]);
       expect(made.rig.contacts.map((c) => c.id)).toContain(contact.id);

@@ -93,9 +93,12 @@ export function familyInput(
     const value = dimensions[spec.id]?.value ?? spec.usual;
     const [least, most] = spec.range;
     const slack = 1e-9 * Math.max(Math.abs(least), Math.abs(most));
-    if (!(value >= least - slack && value <= most + slack)) faults.push({ id: spec.id, name: spec.name, value, range: spec.range });
+    if (!(value >= least - slack && value <= most + slack))
+      faults.push({ id: spec.id, name: spec.name, value, range: spec.range });
     numbers[spec.id] = Math.min(most, Math.max(least, Number.isFinite(value) ? value : spec.usual));
   }
-  const picked = Object.fromEntries(family.choices.map((c) => [c.id, c.options.some((o) => o.id === choices[c.id]) ? choices[c.id]! : c.usual]));
+  const picked = Object.fromEntries(
+    family.choices.map((c) => [c.id, c.options.some((o) => o.id === choices[c.id]) ? choices[c.id]! : c.usual]),
+  );
   return { input: { dimensions: numbers, choices: picked }, faults };
 }

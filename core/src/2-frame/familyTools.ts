@@ -5,14 +5,48 @@ import type { Rig } from '../model';
 import { assemble, placedPieces, type AdjusterValues } from './assemble';
 import type { ChoiceSpec, DimensionSpec, FamilyInput } from './family';
 
-export const lengthSpec = (id: string, name: string, about: string, usual: number, least: number, most: number, help: string): DimensionSpec =>
-  ({ id, name, about, usual, range: [least, most], help, kind: 'length' });
+export const lengthSpec = (
+  id: string,
+  name: string,
+  about: string,
+  usual: number,
+  least: number,
+  most: number,
+  help: string,
+): DimensionSpec => ({ id, name, about, usual, range: [least, most], help, kind: 'length' });
 /** In degrees, least first. */
-export const angleSpec = (id: string, name: string, about: string, usual: number, least: number, most: number, help: string): DimensionSpec =>
-  ({ id, name, about, usual: usual * DEGREE, range: [least * DEGREE, most * DEGREE], help, kind: 'angle' });
-export const choiceSpec = (id: string, name: string, help: string, usual: string, options: readonly { readonly id: string; readonly name: string }[]): ChoiceSpec => ({ id, name, help, usual, options });
-export const named = (options: Readonly<Record<string, string>>): readonly { readonly id: string; readonly name: string }[] => Object.entries(options).map(([id, name]) => ({ id, name }));
-export const namesOf = (table: Readonly<Record<string, { readonly name: string }>>): readonly { readonly id: string; readonly name: string }[] => Object.entries(table).map(([id, { name }]) => ({ id, name }));
+export const angleSpec = (
+  id: string,
+  name: string,
+  about: string,
+  usual: number,
+  least: number,
+  most: number,
+  help: string,
+): DimensionSpec => ({
+  id,
+  name,
+  about,
+  usual: usual * DEGREE,
+  range: [least * DEGREE, most * DEGREE],
+  help,
+  kind: 'angle',
+});
+export const choiceSpec = (
+  id: string,
+  name: string,
+  help: string,
+  usual: string,
+  options: readonly { readonly id: string; readonly name: string }[],
+): ChoiceSpec => ({ id, name, help, usual, options });
+export const named = (
+  options: Readonly<Record<string, string>>,
+): readonly { readonly id: string; readonly name: string }[] =>
+  Object.entries(options).map(([id, name]) => ({ id, name }));
+export const namesOf = (
+  table: Readonly<Record<string, { readonly name: string }>>,
+): readonly { readonly id: string; readonly name: string }[] =>
+  Object.entries(table).map(([id, { name }]) => ({ id, name }));
 
 export const usualInput = (dimensions: readonly DimensionSpec[], choices: readonly ChoiceSpec[]): FamilyInput => ({
   dimensions: Object.fromEntries(dimensions.map((d) => [d.id, d.usual])),
@@ -28,20 +62,39 @@ export interface Weighed {
   readonly centre: readonly [number, number, number];
 }
 /** Mass and mass centre of all bodies, or of those named, as the rig is built and set. */
-export function weighed(rig: Rig, load: PlacedLoad | null, values: AdjusterValues = {}, bodies?: readonly string[]): Weighed {
-  const sums = sumsOf(placedPieces(assemble(rig, load), values).filter((p) => !bodies || bodies.includes(p.body)).map((p) => p.flat));
+export function weighed(
+  rig: Rig,
+  load: PlacedLoad | null,
+  values: AdjusterValues = {},
+  bodies?: readonly string[],
+): Weighed {
+  const sums = sumsOf(
+    placedPieces(assemble(rig, load), values)
+      .filter((p) => !bodies || bodies.includes(p.body))
+      .map((p) => p.flat),
+  );
   return { mass: sums.mass, centre: massCentre(sums) };
 }
 
 /** Box round a load standing at the origin: from the mount, m; a small camera's when there is none. */
-export function loadBox(load: PlacedLoad | null): { readonly low: readonly [number, number, number]; readonly high: readonly [number, number, number]; readonly mass: number } {
+export function loadBox(load: PlacedLoad | null): {
+  readonly low: readonly [number, number, number];
+  readonly high: readonly [number, number, number];
+  readonly mass: number;
+} {
   if (!load || load.bodies.length === 0) return { low: [-0.03, -0.06, 0], high: [0.08, 0.06, 0.08], mass: 0 };
   const low: [number, number, number] = [Infinity, Infinity, Infinity];
   const high: [number, number, number] = [-Infinity, -Infinity, -Infinity];
   for (const { shape, at, rotation } of load.bodies) {
-    const half = shape.kind === 'box' ? shape.size.map((s) => s / 2) : shape.kind === 'tube' ? [shape.outerRadius, shape.outerRadius, shape.length / 2] : [0, 0, 0];
+    const half =
+      shape.kind === 'box'
+        ? shape.size.map((s) => s / 2)
+        : shape.kind === 'tube'
+          ? [shape.outerRadius, shape.outerRadius, shape.length / 2]
+          : [0, 0, 0];
     for (const i of [0, 1, 2] as const) {
-      const reach = Math.abs(rotation[i][0]) * half[0]! + Math.abs(rotation[i][1]) * half[1]! + Math.abs(rotation[i][2]) * half[2]!;
+      const reach =
+        Math.abs(rotation[i][0]) * half[0]! + Math.abs(rotation[i][1]) * half[1]! + Math.abs(rotation[i][2]) * half[2]!;
       low[i] = Math.min(low[i], at[i] - reach);
       high[i] = Math.max(high[i], at[i] + reach);
     }

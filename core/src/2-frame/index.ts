@@ -1,14 +1,47 @@
 /** Frame: a rig's shape from its dimensions; what it is made of, how it bends, where every body lies. */
-export { assemble, bodiesBeyond, countOf, contactAt, pivotAt, placedPieces, shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly, type Piece, type PlacedPiece, type RigFault, type StackPlace } from './assemble';
+export {
+  assemble,
+  bodiesBeyond,
+  countOf,
+  contactAt,
+  pivotAt,
+  placedPieces,
+  shiftOf,
+  stackBody,
+  valuesInOrder,
+  type AdjusterValues,
+  type Assembly,
+  type Piece,
+  type PlacedPiece,
+  type RigFault,
+  type StackPlace,
+} from './assemble';
 export { cautionsOf } from './cautionsOf';
 export { changedDesign } from './changedDesign';
 export { designRig, familyById, type DesignedRig } from './designRig';
 export { FAMILIES } from './families';
-export { type ChoiceSpec, type DimensionFault, type DimensionSpec, type DrawnDimension, type Family, type FamilyInput, type Sizing } from './family';
+export {
+  type ChoiceSpec,
+  type DimensionFault,
+  type DimensionSpec,
+  type DrawnDimension,
+  type Family,
+  type FamilyInput,
+  type Sizing,
+} from './family';
 export { USUAL_HANDS } from './hands';
 export { FRAME_CHECKS } from './checks';
 // bends and cuts
-export { followBends, frameAlong, neutralFractionFor, outerStrain, stripStart, type BentStrip, type Stretch, type StripFrame } from './bend';
+export {
+  followBends,
+  frameAlong,
+  neutralFractionFor,
+  outerStrain,
+  stripStart,
+  type BentStrip,
+  type Stretch,
+  type StripFrame,
+} from './bend';
 export { bentStrip } from './memberBodies';
 export { atHand, keptAs, washerName, type AtHand } from './atHand';
 export { finishedLength } from './finishedLength';

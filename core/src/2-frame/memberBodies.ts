@@ -1,5 +1,17 @@
 /** A member of the frame as exact solid pieces: a straight length is one, a bent bar one a stretch. */
-import { alignZ, cross, dot, fromColumns, scale, subtract, unit, length, addScaled, type Material, type Vec3 } from '../0-base';
+import {
+  alignZ,
+  cross,
+  dot,
+  fromColumns,
+  scale,
+  subtract,
+  unit,
+  length,
+  addScaled,
+  type Material,
+  type Vec3,
+} from '../0-base';
 import { flatBody, solidOf, type FlatBody } from '../1-load';
 import type { Body, Joint, Member, Section, Shape } from '../model';
 import { followBends, stripStart, type BentStrip } from './bend';
@@ -17,9 +29,20 @@ export function bentStrip(member: Member, nodes: ReadonlyMap<string, Vec3>): Ben
  * The pieces, each with its mass from the material's density; a weighed member spreads its mass over them by volume.
  * Holes are not taken out (a 6 mm hole in a 6 mm bar is half a gram; see docs/limits.md).
  */
-export function memberBodies(member: Member, nodes: ReadonlyMap<string, Vec3>, joints: readonly Joint[], material: Material): readonly FlatBody[] {
+export function memberBodies(
+  member: Member,
+  nodes: ReadonlyMap<string, Vec3>,
+  joints: readonly Joint[],
+  material: Material,
+): readonly FlatBody[] {
   const ends = memberEnds(member, nodes, joints);
-  const from: readonly unknown[] = [nodes.get(member.from), nodes.get(member.to), ends.from.joint, ends.to.joint, material];
+  const from: readonly unknown[] = [
+    nodes.get(member.from),
+    nodes.get(member.to),
+    ends.from.joint,
+    ends.to.joint,
+    material,
+  ];
   const before = made.get(member);
   if (before?.from.every((part, i) => part === from[i])) return before.bodies;
   const bodies = bodiesOf(member, nodes, ends, material);
@@ -30,11 +53,17 @@ export function memberBodies(member: Member, nodes: ReadonlyMap<string, Vec3>, j
 /** An edit of a freed frame leaves most members as they were, and their bodies, and what is drawn of those, with them. */
 const made = new WeakMap<Member, { readonly from: readonly unknown[]; readonly bodies: readonly FlatBody[] }>();
 
-function bodiesOf(member: Member, nodes: ReadonlyMap<string, Vec3>, ends: MemberEnds, material: Material): readonly FlatBody[] {
+function bodiesOf(
+  member: Member,
+  nodes: ReadonlyMap<string, Vec3>,
+  ends: MemberEnds,
+  material: Material,
+): readonly FlatBody[] {
   const pieces = piecesOf(member, nodes, ends);
   const density = material.density * (1 - slottedPart(member.stock.section)) * sawnPart(member, pieces);
   const total = pieces.reduce((sum, piece) => sum + solidOf(piece.shape).volume, 0);
-  const drawn = member.outline && pieces[0]?.shape.kind === 'box' ? outlineOn(member.outline, pieces[0].shape.size[0]) : null;
+  const drawn =
+    member.outline && pieces[0]?.shape.kind === 'box' ? outlineOn(member.outline, pieces[0].shape.size[0]) : null;
   const bodies = pieces.map((piece, index) =>
     flatBody({
       id: pieces.length === 1 ? member.id : `${member.id}/${index + 1}`,
@@ -62,7 +91,8 @@ function sawnPart({ outline, stock: { section } }: Member, [piece]: readonly Pie
 }
 
 /** From along the member to the box's own x, which runs both ways from its middle. */
-const outlineOn = (outline: NonNullable<Member['outline']>, length: number): readonly (readonly [number, number])[] => outline.map(([x, y]) => [x - length / 2, y] as const);
+const outlineOn = (outline: NonNullable<Member['outline']>, length: number): readonly (readonly [number, number])[] =>
+  outline.map(([x, y]) => [x - length / 2, y] as const);
 
 const share = (mass: NonNullable<Member['mass']>, part: number): NonNullable<Member['mass']> => ({
   ...mass,
@@ -88,16 +118,23 @@ function piecesOf(member: Member, nodes: ReadonlyMap<string, Vec3>, ends: Member
   if (section.kind === 'tube' || section.kind === 'rod') return [];
   const wanted = member.path.kind === 'straight' ? member.path.widthDirection : ([0, 1, 0] as const);
   const width = unit(subtract(wanted, scale(along, dot(wanted, along))));
-  const shape: Shape = section.kind === 'square'
-    ? { kind: 'box', size: [length(run), section.width, section.height], bore: [section.width - 2 * section.wall, section.height - 2 * section.wall] }
-    : { kind: 'box', size: [length(run), section.width, section.thickness] };
+  const shape: Shape =
+    section.kind === 'square'
+      ? {
+          kind: 'box',
+          size: [length(run), section.width, section.height],
+          bore: [section.width - 2 * section.wall, section.height - 2 * section.wall],
+        }
+      : { kind: 'box', size: [length(run), section.width, section.thickness] };
   return [{ shape, at: middle, rotation: fromColumns(along, width, cross(along, width)) }];
 }
 
 /** Round sections as radii; a threaded rod weighs as a plain one of its pitch diameter, d - 0.65 p. */
 function roundOf(section: Section): { outerRadius: number; innerRadius: number } | null {
-  if (section.kind === 'tube') return { outerRadius: section.outerDiameter / 2, innerRadius: section.outerDiameter / 2 - section.wall };
-  if (section.kind === 'rod') return { outerRadius: (section.diameter - 0.65 * (section.threadPitch ?? 0)) / 2, innerRadius: 0 };
+  if (section.kind === 'tube')
+    return { outerRadius: section.outerDiameter / 2, innerRadius: section.outerDiameter / 2 - section.wall };
+  if (section.kind === 'rod')
+    return { outerRadius: (section.diameter - 0.65 * (section.threadPitch ?? 0)) / 2, innerRadius: 0 };
   return null;
 }
 
@@ -120,8 +157,26 @@ export function hubBodies(joint: Joint, body: Pick<Body, 'nodes'>, material: Mat
     const way = unit(direction);
     const closed = hub.sockets.length === 1 && takeOff > 0;
     const start = closed ? takeOff : 0;
-    const arm: PieceShape = { shape: { kind: 'tube', outerRadius: hub.outerRadius, innerRadius: hub.boreRadius, length: takeOff + depth - start }, at: addScaled(centre, way, (takeOff + depth + start) / 2), rotation: alignZ(way) };
-    return closed ? [{ shape: { kind: 'tube', outerRadius: hub.outerRadius, innerRadius: 0, length: takeOff }, at: addScaled(centre, way, takeOff / 2), rotation: alignZ(way) }, arm] : [arm];
+    const arm: PieceShape = {
+      shape: {
+        kind: 'tube',
+        outerRadius: hub.outerRadius,
+        innerRadius: hub.boreRadius,
+        length: takeOff + depth - start,
+      },
+      at: addScaled(centre, way, (takeOff + depth + start) / 2),
+      rotation: alignZ(way),
+    };
+    return closed
+      ? [
+          {
+            shape: { kind: 'tube', outerRadius: hub.outerRadius, innerRadius: 0, length: takeOff },
+            at: addScaled(centre, way, takeOff / 2),
+            rotation: alignZ(way),
+          },
+          arm,
+        ]
+      : [arm];
   });
   const total = pieces.reduce((sum, piece) => sum + solidOf(piece.shape).volume, 0);
   // Fittings of one kind come out of one mould: heavier or lighter together.

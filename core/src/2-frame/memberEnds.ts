@@ -32,7 +32,13 @@ function endAt(member: Member, end: 0 | 1, away: Vec3 | null, joints: readonly J
   const joint = joints.find((j) => j.node === node && j.joins.includes(member.id)) ?? null;
   const socket = joint?.hub && away ? joint.hub.sockets.find((s) => dot(unit(s.direction), away) >= FACES) : undefined;
   const short = member.shortBy?.[end];
-  return { joint, takeOff: socket?.takeOff ?? 0, depth: socket?.depth ?? null, shortBy: short?.value ?? 0, shortSpread: short?.spread ?? 0 };
+  return {
+    joint,
+    takeOff: socket?.takeOff ?? 0,
+    depth: socket?.depth ?? null,
+    shortBy: short?.value ?? 0,
+    shortSpread: short?.spread ?? 0,
+  };
 }
 
 const known = new WeakMap<readonly Node[], ReadonlyMap<string, Vec3>>();

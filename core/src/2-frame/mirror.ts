@@ -16,8 +16,25 @@ export function mirroredPart(part: Part, id: string): Part {
     at: mirroredPoint(part.at),
     ...(part.turn ? { turn: mirroredTurn(part.turn) } : {}),
     ...(part.massCentre ? { massCentre: mirroredPoint(part.massCentre) } : {}),
-    ...(part.holes ? { holes: part.holes.map((h) => ({ ...h, at: mirroredPoint(h.at), axis: mirroredPoint(h.axis), ...(h.slot ? { slot: mirroredPoint(h.slot) } : {}) })) } : {}),
-    ...(shape.kind === 'mesh' ? { shape: { ...shape, vertices: shape.vertices.map(mirroredPoint), triangles: shape.triangles.map(([a, b, c]) => [a, c, b] as const) } } : {}),
+    ...(part.holes
+      ? {
+          holes: part.holes.map((h) => ({
+            ...h,
+            at: mirroredPoint(h.at),
+            axis: mirroredPoint(h.axis),
+            ...(h.slot ? { slot: mirroredPoint(h.slot) } : {}),
+          })),
+        }
+      : {}),
+    ...(shape.kind === 'mesh'
+      ? {
+          shape: {
+            ...shape,
+            vertices: shape.vertices.map(mirroredPoint),
+            triangles: shape.triangles.map(([a, b, c]) => [a, c, b] as const),
+          },
+        }
+      : {}),
   };
 }
 
@@ -26,7 +43,19 @@ export const mirroredNode = (node: Node, id: string): Node => ({ id, at: mirrore
 export function mirroredMember(member: Member, id: string, node: (id: string) => string): Member {
   const { path } = member;
   return {
-    ...member, id, twin: member.id, from: node(member.from), to: node(member.to),
-    path: path.kind === 'straight' ? { ...path, widthDirection: mirroredPoint(path.widthDirection) } : { ...path, along: mirroredPoint(path.along), across: mirroredPoint(path.across), segments: path.segments.map((s) => ('roll' in s ? { roll: -s.roll } : s)) },
+    ...member,
+    id,
+    twin: member.id,
+    from: node(member.from),
+    to: node(member.to),
+    path:
+      path.kind === 'straight'
+        ? { ...path, widthDirection: mirroredPoint(path.widthDirection) }
+        : {
+            ...path,
+            along: mirroredPoint(path.along),
+            across: mirroredPoint(path.across),
+            segments: path.segments.map((s) => ('roll' in s ? { roll: -s.roll } : s)),
+          },
   };
 }

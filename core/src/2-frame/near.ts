@@ -9,11 +9,16 @@ import type { FrameContext } from './frameCheck';
 /** Radius of the ball about `at` that holds the whole shape, m. */
 export function reachOf({ shape }: Solid3): number {
   switch (shape.kind) {
-    case 'box': return Math.hypot(...shape.size) / 2;
-    case 'tube': return Math.hypot(shape.outerRadius, shape.length / 2);
-    case 'arcBar': return Math.hypot(shape.midRadius + shape.thickness / 2, shape.width / 2);
-    case 'mesh': return Math.max(...shape.vertices.map(length));
-    case 'point': return 0;
+    case 'box':
+      return Math.hypot(...shape.size) / 2;
+    case 'tube':
+      return Math.hypot(shape.outerRadius, shape.length / 2);
+    case 'arcBar':
+      return Math.hypot(shape.midRadius + shape.thickness / 2, shape.width / 2);
+    case 'mesh':
+      return Math.max(...shape.vertices.map(length));
+    case 'point':
+      return 0;
   }
 }
 
@@ -25,7 +30,8 @@ export function gapUnder(a: Solid3, b: Solid3, limit: number): number | null {
 }
 
 /** Corners and middles of a box; rings along a tube: enough to tell whether it stands in a cone. */
-export const pointsOf = ({ shape, at, rotation }: Solid3): readonly Vec3[] => localPoints(shape).map((p) => add(at, transform(rotation, p)));
+export const pointsOf = ({ shape, at, rotation }: Solid3): readonly Vec3[] =>
+  localPoints(shape).map((p) => add(at, transform(rotation, p)));
 
 /** Shapes never change, so where their points lie is found once. */
 const points = new WeakMap<Shape, readonly Vec3[]>();
@@ -41,16 +47,25 @@ function localPoints(shape: Shape): readonly Vec3[] {
 function surface(shape: Shape): readonly Vec3[] {
   if (shape.kind === 'tube') {
     const along = Math.max(2, Math.ceil(shape.length / 0.03) + 1);
-    return Array.from({ length: along }, (_, i) => shape.length * (i / (along - 1) - 0.5)).flatMap((z) => [0, 1, 2, 3, 4, 5, 6, 7].map((k): Vec3 => [shape.outerRadius * Math.cos((k * Math.PI) / 4), shape.outerRadius * Math.sin((k * Math.PI) / 4), z]));
+    return Array.from({ length: along }, (_, i) => shape.length * (i / (along - 1) - 0.5)).flatMap((z) =>
+      [0, 1, 2, 3, 4, 5, 6, 7].map((k): Vec3 => [
+        shape.outerRadius * Math.cos((k * Math.PI) / 4),
+        shape.outerRadius * Math.sin((k * Math.PI) / 4),
+        z,
+      ]),
+    );
   }
   if (shape.kind === 'arcBar') {
     const along = Math.max(4, Math.ceil((shape.angle * shape.midRadius) / 0.03));
-    return Array.from({ length: along + 1 }, (_, i) => (shape.angle * i) / along).flatMap((t) => [-1, 1].map((s): Vec3 => [shape.midRadius * Math.cos(t), shape.midRadius * Math.sin(t), (s * shape.width) / 2]));
+    return Array.from({ length: along + 1 }, (_, i) => (shape.angle * i) / along).flatMap((t) =>
+      [-1, 1].map((s): Vec3 => [shape.midRadius * Math.cos(t), shape.midRadius * Math.sin(t), (s * shape.width) / 2]),
+    );
   }
   if (shape.kind === 'mesh') return shape.vertices;
   if (shape.kind === 'point') return [[0, 0, 0]];
   const steps = shape.size.map((s) => Math.max(1, Math.min(12, Math.ceil(s / 0.04))));
-  const line = (axis: 0 | 1 | 2): readonly number[] => Array.from({ length: steps[axis]! + 1 }, (_, i) => shape.size[axis] * (i / steps[axis]! - 0.5));
+  const line = (axis: 0 | 1 | 2): readonly number[] =>
+    Array.from({ length: steps[axis]! + 1 }, (_, i) => shape.size[axis] * (i / steps[axis]! - 0.5));
   return line(0).flatMap((x) => line(1).flatMap((y) => line(2).map((z): Vec3 => [x, y, z])));
 }
 
@@ -69,12 +84,21 @@ export type IntoPicture = (p: Vec3) => { readonly across: number; readonly up: n
 export function pictureOf(cone: LensCone, place: (p: Vec3) => Vec3): IntoPicture {
   const front = place(cone.front);
   const origin = place([0, 0, 0]);
-  const [forward, left, upward] = [cone.forward, cone.left, cone.up].map((v) => subtract(place(v), origin)) as [Vec3, Vec3, Vec3];
+  const [forward, left, upward] = [cone.forward, cone.left, cone.up].map((v) => subtract(place(v), origin)) as [
+    Vec3,
+    Vec3,
+    Vec3,
+  ];
   const [wide, tall] = [Math.tan(cone.wide.across / 2), Math.tan(cone.wide.up / 2)];
   return (p) => {
     const d = subtract(p, front);
     const ahead = dot(d, forward);
-    return ahead <= 0 ? null : { across: cone.frontRadius + ahead * wide - Math.abs(dot(d, left)), up: cone.frontRadius + ahead * tall - Math.abs(dot(d, upward)) };
+    return ahead <= 0
+      ? null
+      : {
+          across: cone.frontRadius + ahead * wide - Math.abs(dot(d, left)),
+          up: cone.frontRadius + ahead * tall - Math.abs(dot(d, upward)),
+        };
   };
 }
 
@@ -92,17 +116,30 @@ export const framePieces = (frame: FrameContext): readonly PlacedPiece[] => fram
 const PUSHED_AT_MOST = 0.1;
 /** To half a millimetre. */
 const STEP = 0.0005;
-const WAYS: readonly Vec3[] = [[1, 0, 0], [-1, 0, 0], [0, 1, 0], [0, -1, 0], [0, 0, 1], [0, 0, -1]];
+const WAYS: readonly Vec3[] = [
+  [1, 0, 0],
+  [-1, 0, 0],
+  [0, 1, 0],
+  [0, -1, 0],
+  [0, 0, 1],
+  [0, 0, -1],
+];
 
 /**
  * A part pushed along the rig's axes, the shortest way that leaves `least` of room, as a change to offer. `gapOf`: what
  * room there is with one of its pieces where it stands then. Members stay, for their fittings would not.
  */
-export function pushAway({ rig, pieces }: Pick<FrameContext, 'rig' | 'pieces'>, owner: string, gapOf: (piece: Solid3) => number, least: number): Finding['fixes'] {
+export function pushAway(
+  { rig, pieces }: Pick<FrameContext, 'rig' | 'pieces'>,
+  owner: string,
+  gapOf: (piece: Solid3) => number,
+  least: number,
+): Finding['fixes'] {
   const part = rig.bodies.flatMap((b) => b.parts).find((p) => p.id === owner && !p.mount);
   if (!part) return [];
   const own = pieces.filter((p) => p.flat.owner === owner).map((p) => p.flat);
-  const gapAt = (way: Vec3, by: number): number => Math.min(...own.map((s) => gapOf({ shape: s.shape, at: add(s.at, scale(way, by)), rotation: s.rotation })));
+  const gapAt = (way: Vec3, by: number): number =>
+    Math.min(...own.map((s) => gapOf({ shape: s.shape, at: add(s.at, scale(way, by)), rotation: s.rotation })));
   const [shortest] = WAYS.flatMap((way) => {
     // A gap along a line is convex: once it is wide enough it stays so.
     if (gapAt(way, PUSHED_AT_MOST) < least) return [];
@@ -114,5 +151,12 @@ export function pushAway({ rig, pieces }: Pick<FrameContext, 'rig' | 'pieces'>, 
     }
     return [{ way, by: Math.ceil(far / STEP) * STEP }];
   }).sort((a, b) => a.by - b.by);
-  return shortest ? [{ label: say`Move the ${part.name} ${figure('length', shortest.by)} away`, changes: [{ kind: 'move', id: owner, by: scale(shortest.way, shortest.by) }] }] : [];
+  return shortest
+    ? [
+        {
+          label: say`Move the ${part.name} ${figure('length', shortest.by)} away`,
+          changes: [{ kind: 'move', id: owner, by: scale(shortest.way, shortest.by) }],
+        },
+      ]
+    : [];
 }

@@ -11,7 +11,8 @@ export type Point2 = readonly [number, number];
 
 const ROUND_STEPS = 24; // drawing only: a chord error under 1 % of the radius
 
-export const project = (p: Vec3, view: View): Point2 => (view === 'side' ? [p[0], p[2]] : view === 'front' ? [p[1], p[2]] : [p[0], p[1]]);
+export const project = (p: Vec3, view: View): Point2 =>
+  view === 'side' ? [p[0], p[2]] : view === 'front' ? [p[1], p[2]] : [p[0], p[1]];
 
 /** Distance towards the onlooker, for painting the far ones first. */
 export const nearness = (p: Vec3, view: View): number => (view === 'side' ? -p[1] : view === 'front' ? p[0] : p[2]);
@@ -37,14 +38,25 @@ function outlineOf(body: Seen, view: View): readonly Point2[] {
   const place = (p: Vec3): Point2 => project(add(body.at, transform(body.rotation, p)), view);
   const { shape } = body;
   // A sawn outline is seen where the strip's face is.
-  if (body.outline && shape.kind === 'box' && Math.abs(nearness(transform(body.rotation, [0, 0, 1]), view)) > 0.7) return body.outline.map(([x, y]) => place([x, y, shape.size[2] / 2]));
+  if (body.outline && shape.kind === 'box' && Math.abs(nearness(transform(body.rotation, [0, 0, 1]), view)) > 0.7)
+    return body.outline.map(([x, y]) => place([x, y, shape.size[2] / 2]));
   if (shape.kind === 'arcBar') {
     const seenFlat = Math.abs(nearness(transform(body.rotation, [0, 0, 1]), view)) > 0.7;
     const steps = Math.max(4, Math.ceil((shape.angle / Math.PI) * 40));
-    const arc = (radius: number): Vec3[] => Array.from({ length: steps + 1 }, (_, i) => [radius * Math.cos((shape.angle * i) / steps), radius * Math.sin((shape.angle * i) / steps), 0]);
+    const arc = (radius: number): Vec3[] =>
+      Array.from({ length: steps + 1 }, (_, i) => [
+        radius * Math.cos((shape.angle * i) / steps),
+        radius * Math.sin((shape.angle * i) / steps),
+        0,
+      ]);
     const [outer, inner] = [arc(shape.midRadius + shape.thickness / 2), arc(shape.midRadius - shape.thickness / 2)];
     if (seenFlat) return [...outer, ...inner.reverse()].map(place);
-    return hull([...outer, ...inner].flatMap((p) => [place(addScaled(p, [0, 0, 1], shape.width / 2)), place(addScaled(p, [0, 0, 1], -shape.width / 2))]));
+    return hull(
+      [...outer, ...inner].flatMap((p) => [
+        place(addScaled(p, [0, 0, 1], shape.width / 2)),
+        place(addScaled(p, [0, 0, 1], -shape.width / 2)),
+      ]),
+    );
   }
   if (shape.kind === 'tube') {
     const lying = tubeAcross(shape, body, view);
@@ -56,19 +68,42 @@ function outlineOf(body: Seen, view: View): readonly Point2[] {
 const TOWARDS: Readonly<Record<View, Vec3>> = { side: [0, -1, 0], front: [1, 0, 0], top: [0, 0, 1] };
 
 /** A tube seen from straight beside is a rectangle, as most are; null when it is seen at a slant or end-on. */
-function tubeAcross(shape: Extract<Shape, { kind: 'tube' }>, { at, rotation }: Pick<FlatBody, 'at' | 'rotation'>, view: View): readonly Point2[] | null {
+function tubeAcross(
+  shape: Extract<Shape, { kind: 'tube' }>,
+  { at, rotation }: Pick<FlatBody, 'at' | 'rotation'>,
+  view: View,
+): readonly Point2[] | null {
   const axis = transform(rotation, [0, 0, 1]);
   const towards = TOWARDS[view];
   if (Math.abs(dot(axis, towards)) > 1e-9) return null;
   const along = scale(axis, shape.length / 2);
   const across = scale(cross(axis, towards), shape.outerRadius);
-  return hull(([[1, 1], [-1, 1], [-1, -1], [1, -1]] as const).map(([a, b]) => project(add(at, add(scale(along, a), scale(across, b))), view)));
+  return hull(
+    (
+      [
+        [1, 1],
+        [-1, 1],
+        [-1, -1],
+        [1, -1],
+      ] as const
+    ).map(([a, b]) => project(add(at, add(scale(along, a), scale(across, b))), view)),
+  );
 }
 
 function boreOf(body: Seen, view: View): readonly Point2[] | null {
   const { shape } = body;
-  if (shape.kind !== 'tube' || shape.innerRadius <= 0 || Math.abs(nearness(transform(body.rotation, [0, 0, 1]), view)) < 0.999) return null;
-  return Array.from({ length: ROUND_STEPS }, (_, i) => (2 * Math.PI * i) / ROUND_STEPS).map((t) => project(add(body.at, transform(body.rotation, [shape.innerRadius * Math.cos(t), shape.innerRadius * Math.sin(t), 0])), view));
+  if (
+    shape.kind !== 'tube' ||
+    shape.innerRadius <= 0 ||
+    Math.abs(nearness(transform(body.rotation, [0, 0, 1]), view)) < 0.999
+  )
+    return null;
+  return Array.from({ length: ROUND_STEPS }, (_, i) => (2 * Math.PI * i) / ROUND_STEPS).map((t) =>
+    project(
+      add(body.at, transform(body.rotation, [shape.innerRadius * Math.cos(t), shape.innerRadius * Math.sin(t), 0])),
+      view,
+    ),
+  );
 }
 
 function corners(shape: Exclude<Shape, { kind: 'arcBar' }>): readonly Vec3[] {
@@ -79,10 +114,16 @@ function corners(shape: Exclude<Shape, { kind: 'arcBar' }>): readonly Vec3[] {
     }
     case 'tube':
       return Array.from({ length: ROUND_STEPS }, (_, i) => (2 * Math.PI * i) / ROUND_STEPS).flatMap((t) =>
-        [-1, 1].map((end): Vec3 => [shape.outerRadius * Math.cos(t), shape.outerRadius * Math.sin(t), (end * shape.length) / 2]),
+        [-1, 1].map((end): Vec3 => [
+          shape.outerRadius * Math.cos(t),
+          shape.outerRadius * Math.sin(t),
+          (end * shape.length) / 2,
+        ]),
       );
-    case 'mesh': return shape.vertices;
-    case 'point': return [[0, 0, 0]];
+    case 'mesh':
+      return shape.vertices;
+    case 'point':
+      return [[0, 0, 0]];
   }
 }
 

@@ -20,7 +20,15 @@ export function partTurned(part: Part, turn: Quaternion): Part {
     turn: round(part.turn),
     ...(part.mount ? { mount: about(part.mount), mountTurn: round(part.mountTurn) } : {}),
     ...(part.massCentre ? { massCentre: about(part.massCentre) } : {}),
-    ...(part.holes ? { holes: part.holes.map((h) => ({ ...h, at: about(h.at), axis: transform(by, h.axis), ...(h.slot ? { slot: transform(by, h.slot) } : {}) })) } : {}),
+    ...(part.holes
+      ? {
+          holes: part.holes.map((h) => ({
+            ...h,
+            at: about(h.at),
+            axis: transform(by, h.axis),
+            ...(h.slot ? { slot: transform(by, h.slot) } : {}),
+          })),
+        }
+      : {}),
   };
 }
-

@@ -15,13 +15,20 @@ export function pipeOfMember(member: Member): { readonly system: PipeSystem; rea
 }
 
 /** What could join the pipes that meet at a joint's node; null where they are not pipes of one size. */
-export function fittingAt(joint: Joint, body: Pick<Body, 'nodes' | 'members'>): { readonly outcome: FittingOutcome; readonly members: readonly Member[] } | null {
+export function fittingAt(
+  joint: Joint,
+  body: Pick<Body, 'nodes' | 'members'>,
+): { readonly outcome: FittingOutcome; readonly members: readonly Member[] } | null {
   const places = placesOf(body.nodes);
-  const members = body.members.filter((m) => joint.joins.includes(m.id) && m.path.kind === 'straight' && (m.from === joint.node || m.to === joint.node));
+  const members = body.members.filter(
+    (m) => joint.joins.includes(m.id) && m.path.kind === 'straight' && (m.from === joint.node || m.to === joint.node),
+  );
   const pipes = members.map(pipeOfMember);
   const [first] = pipes;
   if (!first || pipes.some((p) => p?.size !== first.size)) return null;
-  const directions = members.map((m) => subtract(places.get(m.from === joint.node ? m.to : m.from)!, places.get(joint.node)!));
+  const directions = members.map((m) =>
+    subtract(places.get(m.from === joint.node ? m.to : m.from)!, places.get(joint.node)!),
+  );
   if (directions.some((d) => !(Math.hypot(...d) > 0))) return null;
   return { outcome: fittingFor(first.system, first.size, directions), members };
 }
@@ -36,8 +43,25 @@ export function refit(body: Body, nodes: ReadonlySet<string>): Body {
     if (found.outcome.kind === 'none') return [{ ...rest, name: 'no fitting' }];
     const { fitting, hub } = found.outcome;
     // A fitting of the same kind that was weighed or measured keeps what was measured.
-    if (old && joint.fitting === fitting && old.sockets.length === hub.sockets.length && old.supply?.item === hub.supply?.item) {
-      return [{ ...joint, hub: { ...old, sockets: hub.sockets.map((s, i) => ({ ...s, takeOff: old.sockets[i]!.takeOff, depth: old.sockets[i]!.depth })) } }];
+    if (
+      old &&
+      joint.fitting === fitting &&
+      old.sockets.length === hub.sockets.length &&
+      old.supply?.item === hub.supply?.item
+    ) {
+      return [
+        {
+          ...joint,
+          hub: {
+            ...old,
+            sockets: hub.sockets.map((s, i) => ({
+              ...s,
+              takeOff: old.sockets[i]!.takeOff,
+              depth: old.sockets[i]!.depth,
+            })),
+          },
+        },
+      ];
     }
     return [{ ...rest, fitting, name: FITTING_NAMES[fitting], hub }];
   });

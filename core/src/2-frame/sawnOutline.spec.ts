@@ -2,9 +2,19 @@ import { assemble, familyById, outline, placedPieces, type Point2 } from '.';
 import { familyInput } from './family';
 
 const grip = familyById('swivel-grip')!;
-const built = (dimensions: Record<string, number> = {}) => grip.build(familyInput(grip, Object.fromEntries(Object.entries(dimensions).map(([id, value]) => [id, { value }])), {}).input);
-const board = (rig: ReturnType<typeof built>) => placedPieces(assemble(rig, null), {}).find((p) => p.flat.owner === 'board-left')!.flat;
-const area = (points: readonly Point2[]): number => Math.abs(points.reduce((sum, [x, y], i) => sum + x * points[(i + 1) % points.length]![1] - points[(i + 1) % points.length]![0] * y, 0)) / 2;
+const built = (dimensions: Record<string, number> = {}) =>
+  grip.build(
+    familyInput(grip, Object.fromEntries(Object.entries(dimensions).map(([id, value]) => [id, { value }])), {}).input,
+  );
+const board = (rig: ReturnType<typeof built>) =>
+  placedPieces(assemble(rig, null), {}).find((p) => p.flat.owner === 'board-left')!.flat;
+const area = (points: readonly Point2[]): number =>
+  Math.abs(
+    points.reduce(
+      (sum, [x, y], i) => sum + x * points[(i + 1) % points.length]![1] - points[(i + 1) % points.length]![0] * y,
+      0,
+    ),
+  ) / 2;
 
 describe('a member sawn to an outline', () => {
   it('weighs what its face leaves of the strip', () => {
@@ -24,7 +34,9 @@ describe('a member sawn to an outline', () => {
   });
   it('is as deep in its hollows as asked, four of them, and has none for gloves', () => {
     const dips = (hollows: number): number => {
-      const xs = board(built({ hollows })).outline!.slice(0, 49).map(([, y]) => y);
+      const xs = board(built({ hollows }))
+        .outline!.slice(0, 49)
+        .map(([, y]) => y);
       return xs.filter((y, i) => i > 1 && i < xs.length - 1 && y < xs[i - 1]! - 1e-9 && y <= xs[i + 1]! + 1e-12).length;
     };
     expect(dips(0.006)).toBe(4);

@@ -7,8 +7,12 @@ function pillars(bar: string): Rig {
   const { input } = familyInput(family, {}, {});
   return family.build({ ...input, choices: { ...input.choices, bar } });
 }
-const slotted = familyById('plate-and-pillar')!.choices.find((c) => c.id === 'bar')!.options.find((o) => o.id.startsWith('slotted'))!.id;
-const plain = familyById('plate-and-pillar')!.choices.find((c) => c.id === 'bar')!.options.find((o) => !o.id.startsWith('slotted'))!.id;
+const slotted = familyById('plate-and-pillar')!
+  .choices.find((c) => c.id === 'bar')!
+  .options.find((o) => o.id.startsWith('slotted'))!.id;
+const plain = familyById('plate-and-pillar')!
+  .choices.find((c) => c.id === 'bar')!
+  .options.find((o) => !o.id.startsWith('slotted'))!.id;
 
 describe('snapOf', () => {
   const onStrip = (rig: Rig): string => {
@@ -31,7 +35,11 @@ describe('snapOf', () => {
   });
 
   it('goes by the fine step on a plain bar, away from it, and for what is not there', () => {
-    expect(snapOf(pillars(plain), onStrip(pillars(plain)), 0.0254 / 16)).toEqual([0.0254 / 16, 0.0254 / 16, 0.0254 / 16]);
+    expect(snapOf(pillars(plain), onStrip(pillars(plain)), 0.0254 / 16)).toEqual([
+      0.0254 / 16,
+      0.0254 / 16,
+      0.0254 / 16,
+    ]);
     expect(snapOf(pillars(slotted), 'nothing', 0.001)).toEqual([0.001, 0.001, 0.001]);
   });
 });

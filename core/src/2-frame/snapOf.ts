@@ -13,7 +13,11 @@ export function snapOf(rig: Rig, id: string, fine: number): Vec3 {
     const at = body.parts.find((p) => p.id === id)?.at ?? body.stations.find((s) => s.id === id)?.seat;
     if (!at) continue;
     const places = placesOf(body.nodes);
-    for (const { stock: { section }, from, to } of body.members) {
+    for (const {
+      stock: { section },
+      from,
+      to,
+    } of body.members) {
       const [a, b] = [places.get(from), places.get(to)];
       if (section.kind !== 'flat' || !section.slots || !a || !b) continue;
       const run = subtract(b, a);

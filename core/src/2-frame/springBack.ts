@@ -2,7 +2,12 @@
 import { rootBetween } from '../0-base';
 
 export type SpringBack =
-  | { readonly kind: 'solved'; readonly formerRadius: number; readonly overbendAngle: number; readonly radiusAtWhichItNeverYields: number }
+  | {
+      readonly kind: 'solved';
+      readonly formerRadius: number;
+      readonly overbendAngle: number;
+      readonly radiusAtWhichItNeverYields: number;
+    }
   | { readonly kind: 'noSolution'; readonly reason: string };
 
 /**
@@ -10,14 +15,26 @@ export type SpringBack =
  * wanted radius Rf; the angle is bent further in the same ratio. Elastic and perfectly plastic; holds for x ≤ 0.5, where
  * the bar begins to yield. Source: physics.md section 12 (the usual plane-bending result).
  */
-export function springBack(wanted: { radius: number; angle: number; thickness: number; stiffness: number; yield: number }): SpringBack {
+export function springBack(wanted: {
+  radius: number;
+  angle: number;
+  thickness: number;
+  stiffness: number;
+  yield: number;
+}): SpringBack {
   const perRadius = wanted.yield / (wanted.stiffness * wanted.thickness);
-  if (!(wanted.radius > 0) || !(perRadius > 0)) return { kind: 'noSolution', reason: 'radius, thickness, stiffness and yield must all be above nought' };
+  if (!(wanted.radius > 0) || !(perRadius > 0))
+    return { kind: 'noSolution', reason: 'radius, thickness, stiffness and yield must all be above nought' };
   const never = 0.5 / perRadius;
   const openness = (former: number): number => {
     const x = former * perRadius;
     return 4 * x ** 3 - 3 * x + 1;
   };
   const formerRadius = rootBetween((former) => former - wanted.radius * openness(former), 0, never);
-  return { kind: 'solved', formerRadius, overbendAngle: (wanted.angle * wanted.radius) / formerRadius, radiusAtWhichItNeverYields: never };
+  return {
+    kind: 'solved',
+    formerRadius,
+    overbendAngle: (wanted.angle * wanted.radius) / formerRadius,
+    radiusAtWhichItNeverYields: never,
+  };
 }

@@ -1,5 +1,15 @@
 /** Bodies turned about an axis through their travel, against round bars that stay: do they touch, where, and the least room. */
-import { add, leastBetween, multiply, rootBetween, rotationAbout, subtract, transform, unit, type Vec3 } from '../0-base';
+import {
+  add,
+  leastBetween,
+  multiply,
+  rootBetween,
+  rotationAbout,
+  subtract,
+  transform,
+  unit,
+  type Vec3,
+} from '../0-base';
 import { barGap, reachFromAxis, type RoundBar, type Solid3 } from './clearance';
 
 export interface SweepInput {
@@ -34,8 +44,15 @@ export function sweep({ axis, travel, turning, bars }: SweepInput): Sweep {
   };
 }
 
-function sweptBar(bar: RoundBar, index: number, axis: SweepInput['axis'], [start, end]: readonly [number, number], turning: readonly Solid3[]): SweptBar {
-  const gap = (angle: number): number => Math.min(...turning.map((solid) => barGap(bar, turnedAbout(solid, axis, angle))));
+function sweptBar(
+  bar: RoundBar,
+  index: number,
+  axis: SweepInput['axis'],
+  [start, end]: readonly [number, number],
+  turning: readonly Solid3[],
+): SweptBar {
+  const gap = (angle: number): number =>
+    Math.min(...turning.map((solid) => barGap(bar, turnedAbout(solid, axis, angle))));
   const steps = Math.max(1, Math.ceil(Math.abs(end - start) / STEP));
   const angles = Array.from({ length: steps + 1 }, (_, i) => start + ((end - start) * i) / steps);
   const gaps = angles.map(gap);
@@ -45,11 +62,22 @@ function sweptBar(bar: RoundBar, index: number, axis: SweepInput['axis'], [start
   const atAngle = gap(between) < gaps[lowest]! ? between : angles[lowest]!;
   const leastClearance = Math.min(gaps[lowest]!, gap(between));
   const touching = gaps.findIndex((g) => g <= 0);
-  const first = touching < 0 ? (leastClearance <= 0 ? atAngle : null) : touching === 0 ? start : rootBetween(gap, angles[touching - 1]!, angles[touching]!);
+  const first =
+    touching < 0
+      ? leastClearance <= 0
+        ? atAngle
+        : null
+      : touching === 0
+        ? start
+        : rootBetween(gap, angles[touching - 1]!, angles[touching]!);
   return { bar: index, touches: first !== null, firstTouchAngle: first, leastClearance, atAngle };
 }
 
 function turnedAbout(solid: Solid3, axis: SweepInput['axis'], angle: number): Solid3 {
   const turn = rotationAbout(unit(axis.direction), angle);
-  return { ...solid, at: add(axis.point, transform(turn, subtract(solid.at, axis.point))), rotation: multiply(turn, solid.rotation) };
+  return {
+    ...solid,
+    at: add(axis.point, transform(turn, subtract(solid.at, axis.point))),
+    rotation: multiply(turn, solid.rotation),
+  };
 }

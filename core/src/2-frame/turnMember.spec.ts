@@ -25,7 +25,9 @@ describe('a member turned', () => {
   it('swings its free end about the end that holds it, and leaves the rest where it is', () => {
     const turn = rotationOf(quaternionAbout([0, 0, 1], 0.4));
     const rig = turned(post, 'handle', [0, 0, 1], 0.4);
-    const free = [handle.from, handle.to].find((n) => body.members.filter((m) => m.from === n || m.to === n).length === 1)!;
+    const free = [handle.from, handle.to].find(
+      (n) => body.members.filter((m) => m.from === n || m.to === n).length === 1,
+    )!;
     const held = handle.from === free ? handle.to : handle.from;
     const expected = add(nodeAt(post, held), transform(turn, subtract(nodeAt(post, free), nodeAt(post, held))));
     nodeAt(rig, free).forEach((c, i) => expect(c).toBeCloseTo(expected[i]!, 12));
@@ -33,15 +35,27 @@ describe('a member turned', () => {
   });
 
   it('keeps its length and its mass, and a turn back undoes it', () => {
-    expect(() => fc.assert(fc.property(fc.double({ min: -1.5, max: 1.5, noNaN: true }), fc.constantFrom<Vec3>([1, 0, 0], [0, 1, 0], [0, 0, 1]), (angle, axis) => {
-      const there = turned(post, 'handle', axis, angle);
-      const back = turned(there, 'handle', axis, -angle);
-      const size = (rig: Rig): number => Math.hypot(...subtract(nodeAt(rig, handle.to), nodeAt(rig, handle.from)));
-      expect(size(there)).toBeCloseTo(size(post), 12);
-      const [a, b] = [post, back].map((rig) => massCentre(sumsOf(placedPieces(assemble(rig, null), {}).map((p) => p.flat))));
-      b!.forEach((c, i) => expect(c).toBeCloseTo(a![i]!, 9));
-      expect(mass(back)).toBeCloseTo(mass(post), 9);
-    }), { numRuns: 40, seed: 5 })).not.toThrow();
+    expect(() =>
+      fc.assert(
+        fc.property(
+          fc.double({ min: -1.5, max: 1.5, noNaN: true }),
+          fc.constantFrom<Vec3>([1, 0, 0], [0, 1, 0], [0, 0, 1]),
+          (angle, axis) => {
+            const there = turned(post, 'handle', axis, angle);
+            const back = turned(there, 'handle', axis, -angle);
+            const size = (rig: Rig): number =>
+              Math.hypot(...subtract(nodeAt(rig, handle.to), nodeAt(rig, handle.from)));
+            expect(size(there)).toBeCloseTo(size(post), 12);
+            const [a, b] = [post, back].map((rig) =>
+              massCentre(sumsOf(placedPieces(assemble(rig, null), {}).map((p) => p.flat))),
+            );
+            b!.forEach((c, i) => expect(c).toBeCloseTo(a![i]!, 9));
+            expect(mass(back)).toBeCloseTo(mass(post), 9);
+          },
+        ),
+        { numRuns: 40, seed: 5 },
+      ),
+    ).not.toThrow();
   });
 
   it('in a closed frame moves the far corner alone', () => {

@@ -25,12 +25,31 @@ export function turnMember(body: Body, id: string, turn: Quaternion): Body | nul
     {
       ...body,
       nodes: body.nodes.map((n) => (free.has(n.id) ? { ...n, at: about(n.at) } : n)),
-      members: body.members.map((m) => (swings(m) ? { ...m, path: m.path.kind === 'straight' ? { ...m.path, widthDirection: round(m.path.widthDirection) } : { ...m.path, along: round(m.path.along), across: round(m.path.across) } } : m)),
-      parts: body.parts.map((p) => (fastened.has(p.id) ? partMoved(partTurned(p, turn), subtract(about(p.at), p.at)) : p)),
+      members: body.members.map((m) =>
+        swings(m)
+          ? {
+              ...m,
+              path:
+                m.path.kind === 'straight'
+                  ? { ...m.path, widthDirection: round(m.path.widthDirection) }
+                  : { ...m.path, along: round(m.path.along), across: round(m.path.across) },
+            }
+          : m,
+      ),
+      parts: body.parts.map((p) =>
+        fastened.has(p.id) ? partMoved(partTurned(p, turn), subtract(about(p.at), p.at)) : p,
+      ),
       stations: body.stations.map((s) => (fastened.has(s.id) ? { ...s, seat: about(s.seat), axis: round(s.axis) } : s)),
-      joints: body.joints.map((j) => (free.has(j.node) && j.hub ? { ...j, hub: { ...j.hub, sockets: j.hub.sockets.map((s) => ({ ...s, direction: round(s.direction) })) } } : j)),
+      joints: body.joints.map((j) =>
+        free.has(j.node) && j.hub
+          ? { ...j, hub: { ...j.hub, sockets: j.hub.sockets.map((s) => ({ ...s, direction: round(s.direction) })) } }
+          : j,
+      ),
     },
-    new Set([...free, ...body.members.filter((m) => free.has(m.from) || free.has(m.to)).flatMap((m) => [m.from, m.to])]),
+    new Set([
+      ...free,
+      ...body.members.filter((m) => free.has(m.from) || free.has(m.to)).flatMap((m) => [m.from, m.to]),
+    ]),
   );
 }
 
@@ -42,4 +61,6 @@ function ends(body: Body, member: Member): { readonly held: string; readonly fre
 }
 
 /** How much is fastened at these nodes, counted in things. */
-const weight = (body: Body, nodes: ReadonlySet<string>): number => body.members.filter((m) => nodes.has(m.from) && nodes.has(m.to)).length + body.joints.filter((j) => nodes.has(j.node)).reduce((sum, j) => sum + j.joins.length, 0);
+const weight = (body: Body, nodes: ReadonlySet<string>): number =>
+  body.members.filter((m) => nodes.has(m.from) && nodes.has(m.to)).length +
+  body.joints.filter((j) => nodes.has(j.node)).reduce((sum, j) => sum + j.joins.length, 0);

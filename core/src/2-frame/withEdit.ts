@@ -24,7 +24,8 @@ export function freed(design: Design): Design | null {
 
 /** Back from a weighed mass to the reckoned one. */
 export function withoutWeight(design: Design, target: string): Design {
-  if (design.kind === 'family') return { ...design, edits: design.edits.filter((e) => e.kind !== 'weigh' || e.target !== target) };
+  if (design.kind === 'family')
+    return { ...design, edits: design.edits.filter((e) => e.kind !== 'weigh' || e.target !== target) };
   const bare = <T extends { id: string; mass?: unknown }>(e: T): T => {
     if (e.id !== target || e.mass === undefined) return e;
     const { mass: _mass, ...rest } = e;
@@ -33,7 +34,15 @@ export function withoutWeight(design: Design, target: string): Design {
   // A part without a material has only its weighed mass: that one stays.
   return {
     kind: 'free',
-    rig: { ...design.rig, bodies: design.rig.bodies.map((b) => ({ ...b, members: b.members.map(bare), joints: b.joints.map((j) => (j.hub ? j : bare(j))), parts: b.parts.map((p) => (p.material ? bare(p) : p)) })) },
+    rig: {
+      ...design.rig,
+      bodies: design.rig.bodies.map((b) => ({
+        ...b,
+        members: b.members.map(bare),
+        joints: b.joints.map((j) => (j.hub ? j : bare(j))),
+        parts: b.parts.map((p) => (p.material ? bare(p) : p)),
+      })),
+    },
   };
 }
 
@@ -44,7 +53,13 @@ function folded(edits: readonly Edit[], edit: Edit): Edit[] {
     if (own) return edits.filter((e) => addedId(e) !== edit.target && !('target' in e && e.target === edit.target));
     return [...edits, edit];
   }
-  const same = (e: Edit): boolean => (edit.kind === 'price' && e.kind === 'price' && e.item === edit.item && e.length === edit.length) || e.kind === edit.kind && 'target' in e && 'target' in edit && e.target === edit.target && (e.kind !== 'short' || (edit.kind === 'short' && e.end === edit.end));
+  const same = (e: Edit): boolean =>
+    (edit.kind === 'price' && e.kind === 'price' && e.item === edit.item && e.length === edit.length) ||
+    (e.kind === edit.kind &&
+      'target' in e &&
+      'target' in edit &&
+      e.target === edit.target &&
+      (e.kind !== 'short' || (edit.kind === 'short' && e.end === edit.end)));
   const last = edits.reduce((found, e, i) => (same(e) ? i : found), -1);
   if (last < 0) return [...edits, edit];
   const before = edits[last]!;
@@ -55,9 +70,11 @@ function folded(edits: readonly Edit[], edit: Edit): Edit[] {
 
 function merged(before: Edit, edit: Edit): Edit {
   if (before.kind === 'move' && edit.kind === 'move') return { ...edit, by: add(before.by, edit.by) };
-  if (before.kind === 'turn' && edit.kind === 'turn') return { ...edit, turn: quaternionOf(multiply(rotationOf(edit.turn), rotationOf(before.turn))) };
+  if (before.kind === 'turn' && edit.kind === 'turn')
+    return { ...edit, turn: quaternionOf(multiply(rotationOf(edit.turn), rotationOf(before.turn))) };
   if (before.kind === 'fitting' && edit.kind === 'fitting') return { ...before, ...edit };
   return edit;
 }
 
-const addedId = (e: Edit): string | null => (e.kind === 'add' ? e.part.id : e.kind === 'addMember' ? e.member.id : e.kind === 'addStation' ? e.station.id : null);
+const addedId = (e: Edit): string | null =>
+  e.kind === 'add' ? e.part.id : e.kind === 'addMember' ? e.member.id : e.kind === 'addStation' ? e.station.id : null;

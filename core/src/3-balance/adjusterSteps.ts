@@ -22,10 +22,15 @@ export interface AdjusterStep {
 }
 
 /** A hand's usual move: a tenth of a turn where there are turns, else one step. */
-const handStep = (a: Assembly['rig']['adjusters'][number]): number => (a.perTurn ? Math.max(a.step, a.perTurn / 8) : a.step);
+const handStep = (a: Assembly['rig']['adjusters'][number]): number =>
+  a.perTurn ? Math.max(a.step, a.perTurn / 8) : a.step;
 
 /** `quick` may be handed in where it is kept already. The drop told is without the bearing's friction. */
-export function adjusterSteps(assembly: Assembly, values: AdjusterValues, quick = quickBalance(assembly)): readonly AdjusterStep[] {
+export function adjusterSteps(
+  assembly: Assembly,
+  values: AdjusterValues,
+  quick = quickBalance(assembly),
+): readonly AdjusterStep[] {
   const inOrder = valuesInOrder(assembly.rig, values);
   const held = supportOf(assembly.rig)?.kind === 'hands';
   return assembly.rig.adjusters.map((a, i) => {
@@ -33,13 +38,30 @@ export function adjusterSteps(assembly: Assembly, values: AdjusterValues, quick 
     const size = handStep(a);
     const direction = value + size <= a.range[1] + 1e-12 ? 1 : -1;
     const after = quick?.at({ ...values, [a.id]: value + direction * size });
-    const at = { id: a.id, value, left: [value - a.range[0], a.range[1] - value] as const, direction: direction as 1 | -1, size };
-    if (held) return { ...at, noseDown: null, leftSideDown: null, dropPitch: null, fromHands: after?.fromPivot ?? null };
-    return { ...at, fromHands: null, noseDown: after?.noseDown ?? null, leftSideDown: after?.leftSideDown ?? null, dropPitch: after?.dropPitch ?? null };
+    const at = {
+      id: a.id,
+      value,
+      left: [value - a.range[0], a.range[1] - value] as const,
+      direction: direction as 1 | -1,
+      size,
+    };
+    if (held)
+      return { ...at, noseDown: null, leftSideDown: null, dropPitch: null, fromHands: after?.fromPivot ?? null };
+    return {
+      ...at,
+      fromHands: null,
+      noseDown: after?.noseDown ?? null,
+      leftSideDown: after?.leftSideDown ?? null,
+      dropPitch: after?.dropPitch ?? null,
+    };
   });
 }
 
-export function readings(evaluation: Evaluation): { noseDown: number | null; leftSideDown: number | null; dropPitch: number | null } {
+export function readings(evaluation: Evaluation): {
+  noseDown: number | null;
+  leftSideDown: number | null;
+  dropPitch: number | null;
+} {
   const { hung } = evaluation;
   const rest = hung?.hang.rest ?? null;
   return {

@@ -51,9 +51,14 @@ function freeDrop({ inertia, releaseAngle }: Pendulum, moment: number): Drop {
 
 type State = readonly [angle: number, rate: number];
 
-function timedDrop({ inertia, releaseAngle }: Pendulum, moment: number, { dry, viscous, drag }: Required<Friction>): Drop {
+function timedDrop(
+  { inertia, releaseAngle }: Pendulum,
+  moment: number,
+  { dry, viscous, drag }: Required<Friction>,
+): Drop {
   // It only ever moves towards upright here, so friction always pushes the angle up.
-  const acceleration = ([angle, rate]: State): number => (-moment * Math.sin(angle) + dry - viscous * rate + drag * rate * rate) / inertia;
+  const acceleration = ([angle, rate]: State): number =>
+    (-moment * Math.sin(angle) + dry - viscous * rate + drag * rate * rate) / inertia;
   const swing = 2 * Math.PI * Math.sqrt(inertia / moment);
   // Strong damping is quicker than the swing: the step follows the faster of the two, or RK4 would run away.
   const topRate = Math.sqrt((2 * moment * (1 - Math.cos(releaseAngle))) / inertia);

@@ -16,7 +16,12 @@ export interface HeightForDrop {
  * From M h² - M g (T/K)² h + Ic = 0 with mass and inertia about the mass centre fixed; the shortest time is at
  * h = √(Ic/M). physics.md section 4. The smaller root is taken as 2c/(b + √…) so that it keeps its digits.
  */
-export function heightForDrop(mass: number, inertiaAboutCentre: number, releaseAngle: number, wanted: number): HeightForDrop {
+export function heightForDrop(
+  mass: number,
+  inertiaAboutCentre: number,
+  releaseAngle: number,
+  wanted: number,
+): HeightForDrop {
   const K = ellipticK(Math.sin(releaseAngle / 2));
   const heightOfLeast = Math.sqrt(inertiaAboutCentre / mass);
   const leastTime = K * Math.sqrt((2 * heightOfLeast) / STANDARD_GRAVITY);
@@ -37,12 +42,23 @@ const SAMPLES = 800; // over the range: the time is a smooth curve with at most 
 
 /** Every position of a slider in its range (m) that gives the wanted drop time about `axis`, and the least time there is. */
 export function sliderForDrop(
-  problem: { fixed: Sums; moving: Sums; direction: Vec3; range: readonly [number, number]; pivot: Vec3; axis: 'pitch' | 'roll'; releaseAngle: number },
+  problem: {
+    fixed: Sums;
+    moving: Sums;
+    direction: Vec3;
+    range: readonly [number, number];
+    pivot: Vec3;
+    axis: 'pitch' | 'roll';
+    releaseAngle: number;
+  },
   wanted: number,
 ): SliderForDrop {
   const K = ellipticK(Math.sin(problem.releaseAngle / 2));
   const time = (s: number): number => {
-    const sums = addSums(problem.fixed, moveSums(problem.moving, [problem.direction[0] * s, problem.direction[1] * s, problem.direction[2] * s]));
+    const sums = addSums(
+      problem.fixed,
+      moveSums(problem.moving, [problem.direction[0] * s, problem.direction[1] * s, problem.direction[2] * s]),
+    );
     const { inertia, distance } = aboutAxis(sums, problem.pivot, problem.axis);
     return K * Math.sqrt(inertia / (sums.mass * STANDARD_GRAVITY * distance));
   };
@@ -68,5 +84,7 @@ export function aboutAxis(sums: Sums, pivot: Vec3, axis: 'pitch' | 'roll'): { in
   const about = inertiaAbout(sums, pivot);
   const centre = massCentre(sums);
   const [x, y, z] = [centre[0] - pivot[0], centre[1] - pivot[1], centre[2] - pivot[2]];
-  return axis === 'pitch' ? { inertia: about[1][1], distance: Math.hypot(x, z) } : { inertia: about[0][0], distance: Math.hypot(y, z) };
+  return axis === 'pitch'
+    ? { inertia: about[1][1], distance: Math.hypot(x, z) }
+    : { inertia: about[0][0], distance: Math.hypot(y, z) };
 }

@@ -1,7 +1,16 @@
 /** Every figure of the balance from the assembled rig and its adjusters: the one place where bodies become readouts. */
 import { subtract, type Vec3 } from '../0-base';
 import { addSums, inertiaAbout, massCentre, moveSums, NO_SUMS, sumsOf, type Sums } from '../1-load';
-import { pivotAt, placedPieces, shiftOf, USUAL_HANDS, valuesInOrder, type AdjusterValues, type Assembly, type PlacedPiece } from '../2-frame';
+import {
+  pivotAt,
+  placedPieces,
+  shiftOf,
+  USUAL_HANDS,
+  valuesInOrder,
+  type AdjusterValues,
+  type Assembly,
+  type PlacedPiece,
+} from '../2-frame';
 import type { Hands, Pivot, Rig } from '../model';
 import { aboutAxis } from './dropTimeWanted';
 import { dropTime, FROM_LEVEL, type Drop } from './dropTime';
@@ -83,7 +92,13 @@ export function evaluate(assembly: Assembly, values: AdjusterValues, hands: Hand
     pole,
     axes: axesIn(assembly, inOrder, pieces),
     calm: hung ? hung.calm : inHand ? calmOf(assembly, inOrder, pieces, sums, inHand) : null,
-    fromSupport: hung ? hung.hang.fromPivot : pole ? pole.pole.fromHinge : inHand ? subtract(massCentre(sums), inHand) : null,
+    fromSupport: hung
+      ? hung.hang.fromPivot
+      : pole
+        ? pole.pole.fromHinge
+        : inHand
+          ? subtract(massCentre(sums), inHand)
+          : null,
   };
 }
 
@@ -91,9 +106,19 @@ export function evaluate(assembly: Assembly, values: AdjusterValues, hands: Hand
  * What each pose asks of whoever holds it. Hands that take hold past the joint bear the rig as one piece; a hand on the grip
  * of a rig that hangs bears the grip, and all the rest as a weight in the joint, which passes no torque but its friction.
  */
-function heldOf(rig: Rig, support: Support | null, inOrder: readonly number[], pieces: readonly PlacedPiece[], sums: Sums, hands: Hands): readonly HeldPose[] {
+function heldOf(
+  rig: Rig,
+  support: Support | null,
+  inOrder: readonly number[],
+  pieces: readonly PlacedPiece[],
+  sums: Sums,
+  hands: Hands,
+): readonly HeldPose[] {
   if (!support || support.kind === 'hinge') return [];
-  const holding = (borne: Sums): readonly HeldPose[] => [...heldIn(rig, inOrder, borne, hands), ...wornIn(rig, inOrder, borne, hands)].sort((a, b) => rig.poses.indexOf(a.pose) - rig.poses.indexOf(b.pose));
+  const holding = (borne: Sums): readonly HeldPose[] =>
+    [...heldIn(rig, inOrder, borne, hands), ...wornIn(rig, inOrder, borne, hands)].sort(
+      (a, b) => rig.poses.indexOf(a.pose) - rig.poses.indexOf(b.pose),
+    );
   const whole = holding(sums);
   if (support.kind === 'hands') return whole;
   const past = new Set(rig.contacts.filter((c) => support.carries.has(c.body)).map((c) => c.id));
@@ -103,7 +128,12 @@ function heldOf(rig: Rig, support: Support | null, inOrder: readonly number[], p
   return whole.map((pose, i) => (pose.pose.contacts.some((id) => past.has(id)) ? pose : byJoint[i]!));
 }
 
-function hungOf(assembly: Assembly, { pivot, carries }: Extract<Support, { kind: 'pivot' }>, inOrder: readonly number[], pieces: readonly PlacedPiece[]): Hung | null {
+function hungOf(
+  assembly: Assembly,
+  { pivot, carries }: Extract<Support, { kind: 'pivot' }>,
+  inOrder: readonly number[],
+  pieces: readonly PlacedPiece[],
+): Hung | null {
   const hanging = pieces.filter((p) => carries.has(p.body));
   if (hanging.length === 0) return null;
   const at = pivotAt(assembly.rig, pivot, inOrder);
@@ -120,20 +150,32 @@ function hungOf(assembly: Assembly, { pivot, carries }: Extract<Support, { kind:
     pitch: swing(sums, pinAt(pivot, at, 'pitch'), 'pitch', rest, friction),
     roll: swing(sums, pinAt(pivot, at, 'roll'), 'roll', rest, friction),
     calm: calmOf(assembly, inOrder, hanging, sums, at),
-    spread: spreadOf(hanging.map((p) => p.flat), sums, at, pivot),
+    spread: spreadOf(
+      hanging.map((p) => p.flat),
+      sums,
+      at,
+      pivot,
+    ),
   };
 }
 
 function swing(sums: Sums, at: Vec3, axis: 'pitch' | 'roll', rest: Hang, friction: number | null): AxisSwing {
   const { inertia, distance } = aboutAxis(sums, at, axis);
-  const drop: Drop = rest.state === 'hangs'
-    ? dropTime({ mass: sums.mass, inertia, distance, releaseAngle: FROM_LEVEL }, friction ? { dry: friction } : {})
-    : { kind: 'never' };
+  const drop: Drop =
+    rest.state === 'hangs'
+      ? dropTime({ mass: sums.mass, inertia, distance, releaseAngle: FROM_LEVEL }, friction ? { dry: friction } : {})
+      : { kind: 'never' };
   return { inertia, distance, drop, pendulumLength: equivalentPendulum(sums.mass, inertia, distance)?.length ?? null };
 }
 
 /** The bare camera is held at its foot, the rig at its pivot: what each resists a twist of the hand with. */
-function calmOf(assembly: Assembly, inOrder: readonly number[], hanging: readonly PlacedPiece[], sums: Sums, at: Vec3): Calm | null {
+function calmOf(
+  assembly: Assembly,
+  inOrder: readonly number[],
+  hanging: readonly PlacedPiece[],
+  sums: Sums,
+  at: Vec3,
+): Calm | null {
   const load = hanging.filter((p) => p.isLoad);
   if (load.length === 0 || !assembly.mount) return null;
   const shift = shiftOf(assembly.rig, assembly.pieces.find((p) => p.isLoad)?.movedBy ?? [], inOrder);

@@ -13,11 +13,16 @@ describe('a pole let go level', () => {
   });
   it('never gets to a stop it would have to climb to', () => expect(fallOnStop(pole, 'up').rate).toBe(0));
   it('falls either way the same when the pole is turned end for end', () => {
-    expect(() => fc.assert(fc.property(fc.integer({ min: -50, max: 50 }), fc.integer({ min: -30, max: 30 }), (x, z) => {
-      const one: Pole = { ...pole, fromHinge: [x / 1000, 0, z / 1000] };
-      const other: Pole = { ...pole, fromHinge: [-x / 1000, 0, z / 1000] };
-      return Math.abs(fallOnStop(one, 'down').rate - fallOnStop(other, 'up').rate) < 1e-12;
-    }), { seed: 5 })).not.toThrow();
+    expect(() =>
+      fc.assert(
+        fc.property(fc.integer({ min: -50, max: 50 }), fc.integer({ min: -30, max: 30 }), (x, z) => {
+          const one: Pole = { ...pole, fromHinge: [x / 1000, 0, z / 1000] };
+          const other: Pole = { ...pole, fromHinge: [-x / 1000, 0, z / 1000] };
+          return Math.abs(fallOnStop(one, 'down').rate - fallOnStop(other, 'up').rate) < 1e-12;
+        }),
+        { seed: 5 },
+      ),
+    ).not.toThrow();
   });
   it('needs padding as the square of its speed, and more the further out the pad is met', () => {
     const at = { rate: 1, cameraFromAxis: 0.5, padFromAxis: 0.05, jolt: 49 };

@@ -9,7 +9,10 @@ const GIVES = 0.65;
  * Turning rate (rad/s) at which the pole, let go at rest and level, meets its lower or upper stop; 0 where it never gets
  * there. Energy alone: M g times the fall of the mass centre = (xx + zz) rate² / 2; friction left out, so at worst.
  */
-export function fallOnStop({ mass, fromHinge: [x, , z], xx, zz, stopDown, stopUp }: Pole, way: 'down' | 'up'): { readonly rate: number } {
+export function fallOnStop(
+  { mass, fromHinge: [x, , z], xx, zz, stopDown, stopUp }: Pole,
+  way: 'down' | 'up',
+): { readonly rate: number } {
   const stop = way === 'down' ? stopDown : -stopUp;
   // Height of the mass centre over the hinge with the camera end down by q.
   const height = (q: number): number => z * Math.cos(q) - x * Math.sin(q);
@@ -24,7 +27,17 @@ export function fallOnStop({ mass, fromHinge: [x, , z], xx, zz, stopDown, stopUp
  * Thickness (m) of foam, met `padFromAxis` from the hinge, that brings the pole to rest with the camera, `cameraFromAxis`
  * out, slowed by `jolt` (m/s²) evenly: the camera needs v²/(2 jolt) of way, the pad its share of that by the lever.
  */
-export function paddingFor({ rate, cameraFromAxis, padFromAxis, jolt }: { readonly rate: number; readonly cameraFromAxis: number; readonly padFromAxis: number; readonly jolt: number }): number {
+export function paddingFor({
+  rate,
+  cameraFromAxis,
+  padFromAxis,
+  jolt,
+}: {
+  readonly rate: number;
+  readonly cameraFromAxis: number;
+  readonly padFromAxis: number;
+  readonly jolt: number;
+}): number {
   const way = (rate * cameraFromAxis) ** 2 / (2 * jolt);
   return (way * padFromAxis) / cameraFromAxis / GIVES;
 }

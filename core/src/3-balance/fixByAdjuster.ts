@@ -11,7 +11,11 @@ import { toStep } from './trim/toStep';
  * move brings `miss` to nought within its travel, rounded to what the hand can set. Null when none does. `miss` is signed
  * and continuous in the adjuster; it may be infinite at an end.
  */
-export function fixByAdjuster(context: BalanceContext, axis: 0 | 1 | 2, miss: (reading: QuickReading) => number): Fix | null {
+export function fixByAdjuster(
+  context: BalanceContext,
+  axis: 0 | 1 | 2,
+  miss: (reading: QuickReading) => number,
+): Fix | null {
   const { assembly, values, quick } = context;
   if (!quick) return null;
   const inOrder = valuesInOrder(assembly.rig, values);
@@ -29,13 +33,15 @@ export function fixByAdjuster(context: BalanceContext, axis: 0 | 1 | 2, miss: (r
   return null;
 }
 
-const rootFinite = (f: (x: number) => number, a: number, b: number, within: number): number => rootBetween((x) => Math.max(-1e9, Math.min(1e9, f(x))), a, b, within);
+const rootFinite = (f: (x: number) => number, a: number, b: number, within: number): number =>
+  rootBetween((x) => Math.max(-1e9, Math.min(1e9, f(x))), a, b, within);
 
 /** "Stage, fore and aft: 1.2 mm back", in turns too where it has a thread. */
 export function moveLabel(adjuster: Adjuster, from: number, to: number): Phrase {
   const by = to - from;
   const way = wayOf(adjuster, by);
-  if (adjuster.kind === 'count') return say`${adjuster.name}: ${figure('count', to)} instead of ${figure('count', from)}`;
+  if (adjuster.kind === 'count')
+    return say`${adjuster.name}: ${figure('count', to)} instead of ${figure('count', from)}`;
   if (!adjuster.perTurn) return say`${adjuster.name}: ${figure('length', Math.abs(by), 2)} ${way}`;
   return say`${adjuster.name}: ${turnsOf(Math.abs(by) / adjuster.perTurn)} ${way} (${figure('length', Math.abs(by), 2)})`;
 }
@@ -52,7 +58,8 @@ export function turnsOf(turns: number): string {
 }
 
 /** What is only known to lie within so many turns, in no finer parts than that deserves. */
-export const someTurns = (turns: number): string => turnsOf(turns >= 10 ? Math.round(turns) : turns >= 2 ? Math.round(4 * turns) / 4 : turns);
+export const someTurns = (turns: number): string =>
+  turnsOf(turns >= 10 ? Math.round(turns) : turns >= 2 ? Math.round(4 * turns) / 4 : turns);
 
 /** The word for a move along an adjuster's axis: forward, back, to the left, up. */
 export function wayOf(adjuster: Pick<Adjuster, 'axis'>, by: number): string {

@@ -63,10 +63,19 @@ function deadBand(torque: number, righting: number): DeadBand {
 }
 
 /** Travel of a stage (m along its unit direction) that brings d to nought along it, and the lean a metre gives there. */
-export function stageToLevel(fromPivot: Vec3, mass: number, stageMass: number, direction: Vec3): { move: number; elevationPerMetre: number } {
+export function stageToLevel(
+  fromPivot: Vec3,
+  mass: number,
+  stageMass: number,
+  direction: Vec3,
+): { move: number; elevationPerMetre: number } {
   const along = fromPivot[0] * direction[0] + fromPivot[1] * direction[1] + fromPivot[2] * direction[2];
   const perMetre = stageMass / mass;
   const move = -along / perMetre;
-  const after: Vec3 = [fromPivot[0] - along * direction[0], fromPivot[1] - along * direction[1], fromPivot[2] - along * direction[2]];
+  const after: Vec3 = [
+    fromPivot[0] - along * direction[0],
+    fromPivot[1] - along * direction[1],
+    fromPivot[2] - along * direction[2],
+  ];
   return { move, elevationPerMetre: -perMetre / length(after) };
 }

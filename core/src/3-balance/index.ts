@@ -28,7 +28,15 @@ export { handLoad, twoHands, type HandLoad } from './held/handLoad';
 export { heldTurn } from './held/heldTurn';
 export { endurance, type Endurance } from './held/endurance';
 export { type HeldHand, type HeldPose } from './held/held';
-export { elbowMoment, reachOfArm, shoulderOf, stanceOf, statureOf, type Stance, type StanceOutcome } from './held/person';
+export {
+  elbowMoment,
+  reachOfArm,
+  shoulderOf,
+  stanceOf,
+  statureOf,
+  type Stance,
+  type StanceOutcome,
+} from './held/person';
 export { comfortOf, type Bearing } from './held/worn';
 export { supportAt, supportOf, type Support } from './support';
 export { holdFor, wristAtMost } from './wantsOfHands';
@@ -41,17 +49,70 @@ export { axesGap, nestedAxes, torqueAtTilt, type StageBalance, type StageInput, 
 // panned
 export { leanBeyondLimit, panLimit, steadyPan, type PanLimit, type PanRest, type PanRig } from './pan/panLean';
 // set in motion
-export { addAcceleration, breaksOf, headingAt, STILL, type Gust, type HandMotion, type PanTurn, type Wobble, type Push as HandPush } from './swing/handMotion';
-export { energyAt, firstAcceleration, SAMPLE, swing, turnFromUp, type Joint as SwingJoint, type Swing, type SwingInput, type SwingOutcome } from './swing/swing';
+export {
+  addAcceleration,
+  breaksOf,
+  headingAt,
+  STILL,
+  type Gust,
+  type HandMotion,
+  type PanTurn,
+  type Wobble,
+  type Push as HandPush,
+} from './swing/handMotion';
+export {
+  energyAt,
+  firstAcceleration,
+  SAMPLE,
+  swing,
+  turnFromUp,
+  type Joint as SwingJoint,
+  type Swing,
+  type SwingInput,
+  type SwingOutcome,
+} from './swing/swing';
 // the solver
-export { drop as dropCondition, dropOf as dropOfSums, leanInPan, level as levelCondition, upright as uprightCondition, type Condition, type ConditionId } from './trim/conditions';
-export { riding, sumsAbout, trimProblem, withCounts, type Mover, type StackChoice, type TrimProblem } from './trim/trimProblem';
+export {
+  drop as dropCondition,
+  dropOf as dropOfSums,
+  leanInPan,
+  level as levelCondition,
+  upright as uprightCondition,
+  type Condition,
+  type ConditionId,
+} from './trim/conditions';
+export {
+  riding,
+  sumsAbout,
+  trimProblem,
+  withCounts,
+  type Mover,
+  type StackChoice,
+  type TrimProblem,
+} from './trim/trimProblem';
 export { wantedOf, type Wanted } from './trim/wantedOf';
-export { aboutSupport, accuracy, mendedBySlides, type Accuracy, type Chance, type Leeway, type Mended, type Unsure } from './trim/accuracy';
+export {
+  aboutSupport,
+  accuracy,
+  mendedBySlides,
+  type Accuracy,
+  type Chance,
+  type Leeway,
+  type Mended,
+  type Unsure,
+} from './trim/accuracy';
 export { mendedOnAxes, type AxisOffsets } from './trim/accuracyOfAxes';
 export { solveTrim, USUAL_PAN, type Aim, type Found, type Solved } from './trim/solveTrim';
 export { MOTIONS, type Motion } from './swing/motions';
-export { SETTLED, swingFigures, traceOf, turnAt, type AxisFigures, type SwingFigures, type SwingTrace } from './swing/swingFigures';
+export {
+  SETTLED,
+  swingFigures,
+  traceOf,
+  turnAt,
+  type AxisFigures,
+  type SwingFigures,
+  type SwingTrace,
+} from './swing/swingFigures';
 export { bareSwinger, swingerOf, type Swinger } from './swing/swinger';
 export { panPlans, type PanPlan } from './pan/panPlans';
 export { type PanInput, type PanMove } from './pan/panWays';

@@ -7,17 +7,23 @@ import { balanceContext, figuresOf, camera, loadout, bentBar, bentBarAssembly, p
 import { placeLoad } from '../1-load';
 import { turnsOf } from './fixByAdjuster';
 
-const judgeAt = (assembly: Assembly, values: Record<string, number>, want = wants): readonly Judgement[] => judge(balanceContext(assembly, values, want));
+const judgeAt = (assembly: Assembly, values: Record<string, number>, want = wants): readonly Judgement[] =>
+  judge(balanceContext(assembly, values, want));
 const solved = (): Record<string, number> => {
   const found = trim(bentBarAssembly(), {}, wants);
   return found.kind === 'solved' ? { ...found.values } : (fail('the bar cannot be trimmed') as never);
 };
-const applied = (values: Record<string, number>, changes: readonly Change[]): Record<string, number> => ({ ...values, ...figuresOf(changes) });
+const applied = (values: Record<string, number>, changes: readonly Change[]): Record<string, number> => ({
+  ...values,
+  ...figuresOf(changes),
+});
 
 describe('judging', () => {
   it('found its checks, and has nothing to mend on a trimmed rig', () => {
     expect(BALANCE_CHECKS.length).toBeGreaterThanOrEqual(7);
-    expect(judgeAt(bentBarAssembly(), solved()).filter((f) => f.severity === 'stop' || f.severity === 'mend')).toEqual([]);
+    expect(judgeAt(bentBarAssembly(), solved()).filter((f) => f.severity === 'stop' || f.severity === 'mend')).toEqual(
+      [],
+    );
   });
 
   it('sees a nose down, says by how much and why, and its fix levels it', () => {
@@ -33,7 +39,9 @@ describe('judging', () => {
     const values = { ...solved(), 'stage-sideways': solved()['stage-sideways']! + 0.002 };
     const finding = judgeAt(bentBarAssembly(), values).find((f) => f.code === 'notLevelSideways')!;
     expect(render(finding.title, METRIC)).toContain('left side down');
-    expect(judgeAt(bentBarAssembly(), applied(values, finding.fixes[0]!.changes)).map((f) => f.code)).not.toContain('notLevelSideways');
+    expect(judgeAt(bentBarAssembly(), applied(values, finding.fixes[0]!.changes)).map((f) => f.code)).not.toContain(
+      'notLevelSideways',
+    );
   });
 
   it('stops a top-heavy rig and prints no angle for it; its fix brings it under', () => {
@@ -46,11 +54,16 @@ describe('judging', () => {
   });
 
   it('sees a drop too quick and too slow, and mends both with the pivot', () => {
-    for (const [by, code] of [[0.003, 'dropTooShort'], [-0.0012, 'dropTooLong']] as const) {
+    for (const [by, code] of [
+      [0.003, 'dropTooShort'],
+      [-0.0012, 'dropTooLong'],
+    ] as const) {
       const values = { ...solved(), 'pivot-height': solved()['pivot-height']! + by };
       const finding = judgeAt(bentBarAssembly(), values).find((f) => f.code === code);
       expect(finding).withContext(code).toBeDefined();
-      expect(judgeAt(bentBarAssembly(), applied(values, finding!.fixes[0]!.changes)).map((f) => f.code)).not.toContain(code);
+      expect(judgeAt(bentBarAssembly(), applied(values, finding!.fixes[0]!.changes)).map((f) => f.code)).not.toContain(
+        code,
+      );
     }
   });
 
@@ -62,21 +75,40 @@ describe('judging', () => {
     const bare = judgeAt(assemble(plainRig, null), {});
     expect(bare.map((f) => f.code)).toContain('nothingMounted');
     // Before what would be mended of a rig that does not carry what it is for.
-    expect(bare.slice(bare.findIndex((f) => f.code === 'nothingMounted') + 1).some((f) => f.severity === 'stop')).toBeFalse();
-    expect(bare.slice(0, bare.findIndex((f) => f.code === 'nothingMounted')).some((f) => f.severity === 'mend')).toBeFalse();
+    expect(
+      bare.slice(bare.findIndex((f) => f.code === 'nothingMounted') + 1).some((f) => f.severity === 'stop'),
+    ).toBeFalse();
+    expect(
+      bare
+        .slice(
+          0,
+          bare.findIndex((f) => f.code === 'nothingMounted'),
+        )
+        .some((f) => f.severity === 'mend'),
+    ).toBeFalse();
   });
 
   it('sees mass, calm, a full bolt and a stuck bearing against their limits', () => {
     expect(judgeAt(bentBarAssembly(), solved(), { ...wants, massAtMost: 1 }).map((f) => f.code)).toContain('tooHeavy');
-    expect(judgeAt(bentBarAssembly(), solved(), { ...wants, calmAtLeast: 500 }).map((f) => f.code)).toContain('notCalm');
+    expect(judgeAt(bentBarAssembly(), solved(), { ...wants, calmAtLeast: 500 }).map((f) => f.code)).toContain(
+      'notCalm',
+    );
     const [hand, rod] = plainRig.bodies;
-    const full = { ...plainRig, bodies: [hand!, { ...rod!, stations: rod!.stations.map((s) => ({ ...s, count: 11 })) }] };
+    const full = {
+      ...plainRig,
+      bodies: [hand!, { ...rod!, stations: rod!.stations.map((s) => ({ ...s, count: 11 })) }],
+    };
     expect(judgeAt(assemble(full, null), {}).map((f) => f.code)).toContain('stackTooHigh');
     const stiff = { ...plainRig, pivots: plainRig.pivots.map((p) => ({ ...p, frictionTorque: { value: 5 } })) };
     expect(judgeAt(assemble(stiff, null), {}).map((f) => f.code)).toContain('stopsShort');
   });
 
   it('reads turns as a hand does', () => {
-    expect([turnsOf(0.125), turnsOf(1), turnsOf(1.1875), turnsOf(0)]).toEqual(['1/8 turn', '1 turn', '1 3/16 turns', '0 turn']);
+    expect([turnsOf(0.125), turnsOf(1), turnsOf(1.1875), turnsOf(0)]).toEqual([
+      '1/8 turn',
+      '1 turn',
+      '1 3/16 turns',
+      '0 turn',
+    ]);
   });
 });

@@ -10,7 +10,16 @@ const BEFORE_MENDING = { code: 'nothingMounted', gravity: 1 };
 
 export function judge(context: BalanceContext, advice: readonly Judgement[] = []): readonly Judgement[] {
   const { assembly, hands, cones, spaces, socket, values } = context;
-  const frame = { rig: assembly.rig, assembly, hands, cones, spaces, socket, values, pieces: context.evaluation.pieces };
+  const frame = {
+    rig: assembly.rig,
+    assembly,
+    hands,
+    cones,
+    spaces,
+    socket,
+    values,
+    pieces: context.evaluation.pieces,
+  };
   const findings: readonly Judgement[] = [
     ...FRAME_CHECKS.flatMap((c) => c.look(frame)).map((f) => ({ ...f, stage: 'frame' as const })),
     ...advice,

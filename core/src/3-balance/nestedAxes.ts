@@ -47,20 +47,31 @@ export function nestedAxes(stages: readonly StageInput[], balance = false): read
     const massCentreToAxis = length(offset);
     const residualTorque = carriedMass * STANDARD_GRAVITY * massCentreToAxis;
     const slides = stage.slides ?? [];
-    const slideMoves = movesFor(offset, slides.map((slide) => {
-      const moved = stages.slice(0, Math.min(slide.movesStagesUpTo, i) + 1).reduce((sum, s) => sum + s.mass, 0);
-      const way = scale(unit(slide.direction), moved / carriedMass);
-      return subtract(way, scale(axis, dot(way, axis)));
-    }));
+    const slideMoves = movesFor(
+      offset,
+      slides.map((slide) => {
+        const moved = stages.slice(0, Math.min(slide.movesStagesUpTo, i) + 1).reduce((sum, s) => sum + s.mass, 0);
+        const way = scale(unit(slide.direction), moved / carriedMass);
+        return subtract(way, scale(axis, dot(way, axis)));
+      }),
+    );
     if (balance) {
       slides.forEach((slide, n) => {
-        for (let k = 0; k <= Math.min(slide.movesStagesUpTo, i); k++) centres[k] = addScaled(centres[k]!, unit(slide.direction), slideMoves[n]!);
+        for (let k = 0; k <= Math.min(slide.movesStagesUpTo, i); k++)
+          centres[k] = addScaled(centres[k]!, unit(slide.direction), slideMoves[n]!);
       });
     }
     const after = balance ? carriedMass * STANDARD_GRAVITY * length(offsetNow()) : residualTorque;
     return {
-      carriedMass, massCentreToAxis, offset, residualTorque, hiddenByFriction: residualTorque <= stage.frictionTorque, slideMoves,
-      withinTravel: slideMoves.map((move, n) => move >= slides[n]!.travel[0] - 1e-12 && move <= slides[n]!.travel[1] + 1e-12),
+      carriedMass,
+      massCentreToAxis,
+      offset,
+      residualTorque,
+      hiddenByFriction: residualTorque <= stage.frictionTorque,
+      slideMoves,
+      withinTravel: slideMoves.map(
+        (move, n) => move >= slides[n]!.travel[0] - 1e-12 && move <= slides[n]!.travel[1] + 1e-12,
+      ),
       residualTorqueAfterSlides: after < 1e-12 * carriedMass * STANDARD_GRAVITY ? 0 : after,
     };
   });
@@ -89,7 +100,10 @@ function movesFor(offset: Vec3, ways: readonly Vec3[]): readonly number[] {
 }
 
 /** The gap left between two axes that should cross at one point, m; those of a cradle that misses it are never balanced at every attitude. */
-export function axesGap(a: Pick<StageInput, 'axisPoint' | 'axisDirection'>, b: Pick<StageInput, 'axisPoint' | 'axisDirection'>): number {
+export function axesGap(
+  a: Pick<StageInput, 'axisPoint' | 'axisDirection'>,
+  b: Pick<StageInput, 'axisPoint' | 'axisDirection'>,
+): number {
   const [u, v] = [unit(a.axisDirection), unit(b.axisDirection)];
   const between = subtract(b.axisPoint, a.axisPoint);
   const square = cross(u, v);

@@ -11,4 +11,8 @@ export function pinDepth({ pins }: Pick<Pivot, 'pins'>, axis: 'pitch' | 'roll'):
 /** Of the lower pin: what hangs must lie under that one. */
 export const lowestPin = ({ pins }: Pick<Pivot, 'pins'>): number => pins?.spacing ?? 0;
 
-export const pinAt = (pivot: Pick<Pivot, 'pins'>, at: Vec3, axis: 'pitch' | 'roll'): Vec3 => [at[0], at[1], at[2] - pinDepth(pivot, axis)];
+export const pinAt = (pivot: Pick<Pivot, 'pins'>, at: Vec3, axis: 'pitch' | 'roll'): Vec3 => [
+  at[0],
+  at[1],
+  at[2] - pinDepth(pivot, axis),
+];

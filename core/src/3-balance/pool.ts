@@ -20,7 +20,10 @@ export function poolOf(hung: Hung, wants: Pick<Wants, 'dropTime' | 'levelWithin'
   const inertia = inertiaAboutMassCentre(hung.sums)[1][1];
   const depth = pinDepth(hung.pivot, 'pitch');
   const friction = hung.pivot.frictionTorque?.value ?? 0;
-  const [least, most] = wants.dropTime.map((time) => heightWithFriction(hung.sums.mass, inertia, time, friction)) as [number | null, number | null];
+  const [least, most] = wants.dropTime.map((time) => heightWithFriction(hung.sums.mass, inertia, time, friction)) as [
+    number | null,
+    number | null,
+  ];
   if (least === null || most === null) return null;
   return { under: [most + depth, least + depth], slope: Math.tan(wants.levelWithin) };
 }

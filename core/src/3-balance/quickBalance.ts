@@ -49,7 +49,8 @@ export function quickBalance(assembly: Assembly): QuickBalance | null {
     at: (values) => {
       const inOrder = valuesInOrder(rig, values);
       let sums = NO_SUMS;
-      for (const { movedBy, sums: own } of moved) sums = addSums(sums, movedBy.length === 0 ? own : moveSums(own, shiftOf(rig, movedBy, inOrder)));
+      for (const { movedBy, sums: own } of moved)
+        sums = addSums(sums, movedBy.length === 0 ? own : moveSums(own, shiftOf(rig, movedBy, inOrder)));
       for (const [i, stack] of stacks.entries()) {
         const own = stackSums(i, countOf(stack, inOrder));
         sums = addSums(sums, stack.movedBy.length === 0 ? own : moveSums(own, shiftOf(rig, stack.movedBy, inOrder)));
@@ -64,5 +65,10 @@ function reading(sums: Sums, at: Vec3, joint: Pick<Pivot, 'pins' | 'frictionTorq
   if (!rest) return { fromPivot, noseDown: null, leftSideDown: null, dropPitch: null };
   const { inertia, distance } = aboutAxis(sums, pinAt(joint, at, 'pitch'), 'pitch');
   const drop = dropFromLevel(inertia, sums.mass * STANDARD_GRAVITY * distance, joint.frictionTorque?.value ?? 0);
-  return { fromPivot, noseDown: rest.noseDown, leftSideDown: rest.leftSideDown, dropPitch: Number.isFinite(drop) ? drop : null };
+  return {
+    fromPivot,
+    noseDown: rest.noseDown,
+    leftSideDown: rest.leftSideDown,
+    dropPitch: Number.isFinite(drop) ? drop : null,
+  };
 }

@@ -47,9 +47,11 @@ export function railCover(input: RailInput): RailCover {
   const places = input.loadouts.map(({ id, onRail, alsoFixed }): RailPlace => {
     const fixed = alsoFixed ? addSums(input.base, alsoFixed) : input.base;
     const mass = fixed.mass + onRail.mass;
-    if (!level || !(onRail.mass > 0)) return { id, position: null, withinRange: false, bottomHeaviness: null, withinLean: null };
+    if (!level || !(onRail.mass > 0))
+      return { id, position: null, withinRange: false, bottomHeaviness: null, withinLean: null };
     const whole = addSums(fixed, onRail);
-    const at = (s: number): Vec3 => subtract(addScaled(massCentre(whole), direction, (s * onRail.mass) / mass), input.pivot);
+    const at = (s: number): Vec3 =>
+      subtract(addScaled(massCentre(whole), direction, (s * onRail.mass) / mass), input.pivot);
     const position = -dot(at(0), level) / ((onRail.mass / mass) * dot(direction, level));
     return {
       id,
@@ -72,7 +74,13 @@ export function railCover(input: RailInput): RailCover {
 }
 
 /** Both ends of the run about `position` where it leans no more than `lean`; null when it turns over there already. */
-function within(at: (s: number) => Vec3, level: Vec3, position: number, lean: number, perMove: number): readonly [number, number] | null {
+function within(
+  at: (s: number) => Vec3,
+  level: Vec3,
+  position: number,
+  lean: number,
+  perMove: number,
+): readonly [number, number] | null {
   if (!(at(position)[2] < 0)) return null;
   const off = (s: number): number => Math.abs(Math.atan2(dot(at(s), level), -at(s)[2])) - lean;
   const end = (way: 1 | -1): number => {

@@ -34,7 +34,14 @@ export interface Pole {
 /** The pole from its bodies' sums, with the pole level and along x, and its hinge (m, same axes). */
 export function poleOf(sums: Sums, hinge: Vec3, stops: Pick<Pole, 'stopDown' | 'stopUp' | 'hingeAhead'>): Pole {
   const [[ixx, , ixz], [, iyy], [, , izz]] = inertiaAbout(sums, hinge);
-  return { mass: sums.mass, fromHinge: subtract(massCentre(sums), hinge), xx: (iyy + izz - ixx) / 2, zz: (ixx + iyy - izz) / 2, xz: -ixz, ...stops };
+  return {
+    mass: sums.mass,
+    fromHinge: subtract(massCentre(sums), hinge),
+    xx: (iyy + izz - ixx) / 2,
+    zz: (ixx + iyy - izz) / 2,
+    xz: -ixz,
+    ...stops,
+  };
 }
 
 /** The mass centre on the hinge within this part of the pole's own size is no rest at all. */
@@ -53,7 +60,13 @@ export function freeDroop(pole: Pole): number | null {
  * Found to rounding; friction is left out.
  */
 export function spinningPole(pole: Pole, rate: number): PoleSpun {
-  const { mass, fromHinge: [x, y, z], stopDown, stopUp, hingeAhead = 0 } = pole;
+  const {
+    mass,
+    fromHinge: [x, y, z],
+    stopDown,
+    stopUp,
+    hingeAhead = 0,
+  } = pole;
   const free = freeDroop(pole);
   const kept = (q: number): number => Math.min(stopDown, Math.max(-stopUp, q));
   const slope = (q: number): number => {
@@ -68,8 +81,16 @@ export function spinningPole(pole: Pole, rate: number): PoleSpun {
   const ahead = x * Math.cos(at) + z * Math.sin(at) + hingeAhead;
   const out = Math.hypot(ahead, y);
   return {
-    rate, droop,
-    onStop: droop === null ? null : stopDown - droop < 1e-9 && slope(droop) < -restTolerance(pole) ? 'down' : droop + stopUp < 1e-9 && slope(droop) > restTolerance(pole) ? 'up' : null,
+    rate,
+    droop,
+    onStop:
+      droop === null
+        ? null
+        : stopDown - droop < 1e-9 && slope(droop) < -restTolerance(pole)
+          ? 'down'
+          : droop + stopUp < 1e-9 && slope(droop) > restTolerance(pole)
+            ? 'up'
+            : null,
     swivelSideLoad: mass * rate * rate * out,
     neckMoment: mass * STANDARD_GRAVITY * out,
     massCentreAheadOfSwivel: ahead,
@@ -82,7 +103,8 @@ export function hingeRaise(pole: Pole, droop: number): number {
   return Math.abs(x) / Math.tan(droop) + z;
 }
 
-const restTolerance = (pole: Pole): number => 1e-9 * pole.mass * STANDARD_GRAVITY * Math.sqrt((pole.xx + pole.zz) / pole.mass);
+const restTolerance = (pole: Pole): number =>
+  1e-9 * pole.mass * STANDARD_GRAVITY * Math.sqrt((pole.xx + pole.zz) / pole.mass);
 
 /** Steps by which the first turning point is looked for; U has at most two dips a turn, far wider than this. */
 const LOOK = 720;

@@ -11,7 +11,13 @@ export interface SpreadOnBench {
   /** Two standard uncertainties of the mass centre that way, m. */
   readonly plusMinus: number;
   /** The adjuster that takes it up: how far it may have to go either way, m, and how far it can, the nearer end. Null: none moves it that way. */
-  readonly screw: { readonly id: string; readonly name: string; readonly goes: number; readonly left: number; readonly turns: number | null } | null;
+  readonly screw: {
+    readonly id: string;
+    readonly name: string;
+    readonly goes: number;
+    readonly left: number;
+    readonly turns: number | null;
+  } | null;
   readonly shrinkBy: Contribution | null;
 }
 
@@ -21,11 +27,21 @@ const ALONG = 0.7;
 const LEAST_EFFECT = 1e-4;
 
 /** Of a rig that hangs, both ways; empty for others, and where nothing is unsure. */
-export function spreadOnBench({ assembly, values, evaluation, quick }: Pick<BalanceContext, 'assembly' | 'values' | 'evaluation' | 'quick'>): readonly SpreadOnBench[] {
+export function spreadOnBench({
+  assembly,
+  values,
+  evaluation,
+  quick,
+}: Pick<BalanceContext, 'assembly' | 'values' | 'evaluation' | 'quick'>): readonly SpreadOnBench[] {
   const { hung } = evaluation;
   if (!hung || !quick || hung.hang.state !== 'hangs') return [];
   const inOrder = valuesInOrder(assembly.rig, values);
-  return ([[0, 'foreAft', hung.spread.largestForeAft], [1, 'sideways', hung.spread.largestSideways]] as const).flatMap(([i, axis, shrinkBy]) => {
+  return (
+    [
+      [0, 'foreAft', hung.spread.largestForeAft],
+      [1, 'sideways', hung.spread.largestSideways],
+    ] as const
+  ).flatMap(([i, axis, shrinkBy]) => {
     const plusMinus = 2 * hung.spread.massCentre[i];
     return plusMinus > 0 ? [{ axis, plusMinus, screw: screwFor(i, plusMinus), shrinkBy }] : [];
   });
@@ -36,14 +52,28 @@ export function spreadOnBench({ assembly, values, evaluation, quick }: Pick<Bala
       if (adjuster.kind === 'count' || !adjuster.axis || Math.abs(unit(adjuster.axis)[i]) < ALONG) continue;
       const here = inOrder[n]!;
       const there = here + adjuster.step <= adjuster.range[1] ? here + adjuster.step : here - adjuster.step;
-      const effect = (quick!.at({ ...values, [adjuster.id]: there }).fromPivot[i] - quick!.at(values).fromPivot[i]) / (there - here);
+      const effect =
+        (quick!.at({ ...values, [adjuster.id]: there }).fromPivot[i] - quick!.at(values).fromPivot[i]) / (there - here);
       if (!(Math.abs(effect) > LEAST_EFFECT)) continue;
-      const one = { adjuster, goes: plusMinus / Math.abs(effect), left: Math.max(0, Math.min(here - adjuster.range[0], adjuster.range[1] - here)) };
+      const one = {
+        adjuster,
+        goes: plusMinus / Math.abs(effect),
+        left: Math.max(0, Math.min(here - adjuster.range[0], adjuster.range[1] - here)),
+      };
       // One with room for it; of those the finer.
       const roomy = (o: typeof one): number => Number(o.left >= o.goes);
-      if (!best || roomy(one) > roomy(best) || (roomy(one) === roomy(best) && adjuster.step < best.adjuster.step)) best = one;
+      if (!best || roomy(one) > roomy(best) || (roomy(one) === roomy(best) && adjuster.step < best.adjuster.step))
+        best = one;
     }
-    return best && { id: best.adjuster.id, name: best.adjuster.name, goes: best.goes, left: best.left, turns: best.adjuster.perTurn ? best.goes / best.adjuster.perTurn : null };
+    return (
+      best && {
+        id: best.adjuster.id,
+        name: best.adjuster.name,
+        goes: best.goes,
+        left: best.left,
+        turns: best.adjuster.perTurn ? best.goes / best.adjuster.perTurn : null,
+      }
+    );
   }
 }
 
@@ -58,12 +88,18 @@ function measureFirst({ what, source }: Contribution): string {
 /** "Fore and aft: up to 1 1/2 turns of the fine screw either way, and there is room for it. Balance the lens first: it makes 80 % of this." */
 export function spreadWords({ axis, plusMinus, screw, shrinkBy }: SpreadOnBench): Phrase {
   const way = axis === 'foreAft' ? 'Fore and aft' : 'Sideways';
-  const move: Phrase = screw === null
-    ? say`${way} the mass centre is known to ± ${figure('length', plusMinus, 1)}, and nothing on this rig takes that up.`
-    : [
-      ...say`${way} it may take up to ${screw.turns === null ? figure('length', screw.goes, 1) : someTurns(screw.turns)} of “${screw.name}” either way`,
-      ...(screw.left >= screw.goes ? say`; there is room for it.` : say`; only ${figure('length', screw.left, 1)} is left on its nearer side.`),
-    ];
+  const move: Phrase =
+    screw === null
+      ? say`${way} the mass centre is known to ± ${figure('length', plusMinus, 1)}, and nothing on this rig takes that up.`
+      : [
+          ...say`${way} it may take up to ${screw.turns === null ? figure('length', screw.goes, 1) : someTurns(screw.turns)} of “${screw.name}” either way`,
+          ...(screw.left >= screw.goes
+            ? say`; there is room for it.`
+            : say`; only ${figure('length', screw.left, 1)} is left on its nearer side.`),
+        ];
   if (!shrinkBy) return move;
-  return [...move, ...say` ${measureFirst(shrinkBy)} first: ${figure('percent', shrinkBy.share, 0)} of this comes from it.`];
+  return [
+    ...move,
+    ...say` ${measureFirst(shrinkBy)} first: ${figure('percent', shrinkBy.share, 0)} of this comes from it.`,
+  ];
 }

@@ -7,7 +7,12 @@ export type Support =
   | { readonly kind: 'pivot'; readonly pivot: Pivot; readonly carries: ReadonlySet<string> }
   /** A pole on its hinge: what swings there, whoever stands under it. */
   | { readonly kind: 'hinge'; readonly pivot: Pivot; readonly carries: ReadonlySet<string> }
-  | { readonly kind: 'hands'; readonly pose: Pose; readonly hands: readonly Contact[]; readonly carries: ReadonlySet<string> };
+  | {
+      readonly kind: 'hands';
+      readonly pose: Pose;
+      readonly hands: readonly Contact[];
+      readonly carries: ReadonlySet<string>;
+    };
 
 /** Null when it neither hangs nor is held. A pose counts when it has hands and nothing else bears. */
 export function supportOf(rig: Rig): Support | null {
@@ -19,13 +24,18 @@ export function supportOf(rig: Rig): Support | null {
   const [held] = heldPoses(rig);
   const [worn] = wornPoses(rig);
   // Of both kinds the pose that stands first in the rig is the usual one.
-  const first = worn && (!held || rig.poses.indexOf(worn.pose) < rig.poses.indexOf(held.pose)) ? { pose: worn.pose, hands: [worn.bearing.find((c) => c.kind === 'shoulder') ?? worn.bearing[0]!] } : held;
+  const first =
+    worn && (!held || rig.poses.indexOf(worn.pose) < rig.poses.indexOf(held.pose))
+      ? { pose: worn.pose, hands: [worn.bearing.find((c) => c.kind === 'shoulder') ?? worn.bearing[0]!] }
+      : held;
   return first ? { kind: 'hands', ...first, carries } : null;
 }
 
 /** Axes that turn freely, innermost first; clamped ones stand as they are set. */
 export function freeAxes(rig: Rig): readonly Pivot[] {
-  return rig.pivots.filter((p) => p.kind !== 'universal' && !p.clamped).sort((a, b) => bodiesBeyond(rig, a).size - bodiesBeyond(rig, b).size);
+  return rig.pivots
+    .filter((p) => p.kind !== 'universal' && !p.clamped)
+    .sort((a, b) => bodiesBeyond(rig, a).size - bodiesBeyond(rig, b).size);
 }
 
 /** A free hinge that stands on a free swivel, and nothing else: a pole that droops and spins. */
@@ -39,7 +49,10 @@ export function wornPoses(rig: Rig): readonly { readonly pose: Pose; readonly be
   const contacts = new Map(rig.contacts.map((c) => [c.id, c]));
   return rig.poses.flatMap((pose) => {
     const bearing = pose.contacts.flatMap((id) => contacts.get(id) ?? []);
-    return bearing.some((c) => c.kind === 'shoulder' || c.kind === 'chest') || bearing.filter((c) => c.kind === 'hand').length > 2 ? [{ pose, bearing }] : [];
+    return bearing.some((c) => c.kind === 'shoulder' || c.kind === 'chest') ||
+      bearing.filter((c) => c.kind === 'hand').length > 2
+      ? [{ pose, bearing }]
+      : [];
   });
 }
 
@@ -47,7 +60,9 @@ export function heldPoses(rig: Rig): readonly { readonly pose: Pose; readonly ha
   const contacts = new Map(rig.contacts.map((c) => [c.id, c]));
   return rig.poses.flatMap((pose) => {
     const bearing = pose.contacts.map((id) => contacts.get(id));
-    return bearing.length > 0 && bearing.length <= 2 && bearing.every((c) => c?.kind === 'hand') ? [{ pose, hands: bearing as Contact[] }] : [];
+    return bearing.length > 0 && bearing.length <= 2 && bearing.every((c) => c?.kind === 'hand')
+      ? [{ pose, hands: bearing as Contact[] }]
+      : [];
   });
 }
 

@@ -24,7 +24,10 @@ export function tipOver(massCentre: Vec3, feet: readonly Vec3[]): TipOverOutcome
   if (edges.length < 3) return { kind: 'noBase' };
   const ground = feet.reduce((sum, f) => sum + f[2], 0) / feet.length;
   const height = massCentre[2] - ground;
-  const distances = edges.map(({ from, normal }) => ({ normal, distance: (from[0] - massCentre[0]) * normal[0] + (from[1] - massCentre[1]) * normal[1] }));
+  const distances = edges.map(({ from, normal }) => ({
+    normal,
+    distance: (from[0] - massCentre[0]) * normal[0] + (from[1] - massCentre[1]) * normal[1],
+  }));
   const nearest = distances.reduce((a, b) => (b.distance < a.distance ? b : a));
   return {
     kind: 'stands',

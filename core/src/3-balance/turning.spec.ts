@@ -1,12 +1,30 @@
 import { balancedAxes, axesIn, evaluate, judge, quickBalance } from '.';
 import { METRIC, render } from '../0-base';
 import { placeLoad } from '../1-load';
-import { assemble, changedDesign, designRig, familyById, FRAME_CHECKS, placedPieces, USUAL_HANDS, valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
+import {
+  assemble,
+  changedDesign,
+  designRig,
+  familyById,
+  FRAME_CHECKS,
+  placedPieces,
+  USUAL_HANDS,
+  valuesInOrder,
+  type AdjusterValues,
+  type Assembly,
+} from '../2-frame';
 import { startRig } from '../startRig';
 import { THREE_LOADS } from '../testing/loads';
 import { balanceContext, frameContext, wants } from '../testing/rigs';
 
-function started(family: string, load = 1): { readonly assembly: Assembly; readonly values: AdjusterValues; readonly design: ReturnType<typeof startRig>['design'] } {
+function started(
+  family: string,
+  load = 1,
+): {
+  readonly assembly: Assembly;
+  readonly values: AdjusterValues;
+  readonly design: ReturnType<typeof startRig>['design'];
+} {
   const { loadout, kit } = THREE_LOADS[load]!;
   const start = startRig(familyById(family)!, loadout, kit, wants);
   const made = designRig(start.design);
@@ -19,7 +37,8 @@ const changed = (design: ReturnType<typeof startRig>['design'], id: string, valu
   if (!made.ok) throw new Error(made.reason);
   return assemble(made.rig, placeLoad(loadout, kit));
 };
-const codes = (assembly: Assembly, values: AdjusterValues): readonly string[] => judge(balanceContext(assembly, values)).map((f) => f.code);
+const codes = (assembly: Assembly, values: AdjusterValues): readonly string[] =>
+  judge(balanceContext(assembly, values)).map((f) => f.code);
 
 describe('three axes, one inside the other', () => {
   it('start balanced: what is left is hidden by friction on each, and nothing strikes', () => {
@@ -27,8 +46,11 @@ describe('three axes, one inside the other', () => {
       const { assembly, values } = started('three-axis-frame', load);
       const { axes } = evaluate(assembly, values);
       expect(axes.map((a) => a.pivot.id)).toEqual(['tilt', 'roll', 'pan']);
-      for (const axis of axes) expect(axis.residual).withContext(`${load} ${axis.pivot.id}`).toBeLessThanOrEqual(axis.friction);
-      expect(FRAME_CHECKS.flatMap((c) => c.look(frameContext(assembly, values))).map((f) => f.code)).not.toContain('sweptClear');
+      for (const axis of axes)
+        expect(axis.residual).withContext(`${load} ${axis.pivot.id}`).toBeLessThanOrEqual(axis.friction);
+      expect(FRAME_CHECKS.flatMap((c) => c.look(frameContext(assembly, values))).map((f) => f.code)).not.toContain(
+        'sweptClear',
+      );
     }
   });
 
@@ -82,7 +104,9 @@ describe('a pole on a helmet', () => {
     const off = { ...values, 'camera-along': -0.09 };
     const told = judge(balanceContext(assembly, off)).find((f) => f.code === 'poleDroops')!;
     expect(told.figure!.value).toBeGreaterThan(0.3);
-    const set = Object.fromEntries(told.fixes[0]!.changes.flatMap((c) => (c.kind === 'adjuster' ? [[c.id, c.value]] : [])));
+    const set = Object.fromEntries(
+      told.fixes[0]!.changes.flatMap((c) => (c.kind === 'adjuster' ? [[c.id, c.value]] : [])),
+    );
     expect(codes(assembly, { ...off, ...set })).not.toContain('poleDroops');
     expect(quickBalance(assembly)!.at({ ...off, ...set }).fromPivot[0]).toBeCloseTo(0, 3);
   });
@@ -97,7 +121,19 @@ describe('a pole on a helmet', () => {
 
   it('a mount that holds too hard, or a spin that pulls it off, stops the work', () => {
     const { assembly, values } = started('helmet-pole');
-    const held = (force: number | undefined): Assembly => ({ ...assembly, rig: { ...assembly.rig, pivots: assembly.rig.pivots.map((p) => (p.kind !== 'swivel' ? p : force === undefined ? (({ breaksAwayAt: _gone, ...rest }) => rest)(p) : { ...p, breaksAwayAt: force })) } });
+    const held = (force: number | undefined): Assembly => ({
+      ...assembly,
+      rig: {
+        ...assembly.rig,
+        pivots: assembly.rig.pivots.map((p) =>
+          p.kind !== 'swivel'
+            ? p
+            : force === undefined
+              ? (({ breaksAwayAt: _gone, ...rest }) => rest)(p)
+              : { ...p, breaksAwayAt: force },
+        ),
+      },
+    });
     expect(codes(held(90), values)).toContain('letsGoTooLate');
     expect(codes(held(undefined), values)).toContain('mountMustLetGo');
     expect(codes(held(3), { ...values, 'camera-along': -0.12, 'tail-count': 0 })).toContain('fliesOff');
@@ -109,12 +145,19 @@ describe('a clamp that holds by friction', () => {
     const { assembly, values, design } = started('swivel-grip', 2 - 1);
     expect(codes(assembly, values)).not.toContain('clampSlips');
     const { loadout, kit } = THREE_LOADS[2]!;
-    const made = designRig({ ...design, dimensions: { ...design.dimensions, plateAbove: { value: 0.08 }, tilt: { value: 1.2 }, face: { value: 0.016 } }, choices: { ...design.choices, tight: 'light', facing: 'bare' } });
+    const made = designRig({
+      ...design,
+      dimensions: { ...design.dimensions, plateAbove: { value: 0.08 }, tilt: { value: 1.2 }, face: { value: 0.016 } },
+      choices: { ...design.choices, tight: 'light', facing: 'bare' },
+    });
     if (!made.ok) return fail(made.reason);
     const weak = assemble(made.rig, placeLoad(loadout, kit));
     const told = judge(balanceContext(weak, {})).find((f) => f.code === 'clampSlips')!;
     expect(told.severity).toBe('stop');
-    const unknown: Assembly = { ...weak, rig: { ...weak.rig, pivots: weak.rig.pivots.map(({ frictionTorque: _f, ...p }) => p) } };
+    const unknown: Assembly = {
+      ...weak,
+      rig: { ...weak.rig, pivots: weak.rig.pivots.map(({ frictionTorque: _f, ...p }) => p) },
+    };
     expect(codes(unknown, {})).toContain('clampNotKnown');
   });
 });

@@ -34,7 +34,11 @@ const RISES = 0.3;
 /** A hinge without stops is let down by its own fork at about this, rad. */
 const OPEN = 1.4;
 
-export function poleIn(assembly: Assembly, values: readonly number[], pieces: readonly PlacedPiece[]): PoleReading | null {
+export function poleIn(
+  assembly: Assembly,
+  values: readonly number[],
+  pieces: readonly PlacedPiece[],
+): PoleReading | null {
   const { rig } = assembly;
   const found = poleHinge(rig);
   if (!found) return null;
@@ -43,12 +47,20 @@ export function poleIn(assembly: Assembly, values: readonly number[], pieces: re
   if (carried.length === 0) return null;
   const [hinge, swivel] = [pivotAt(rig, found.hinge, values), pivotAt(rig, found.swivel, values)];
   const [least, most] = found.hinge.stops ?? [-OPEN, OPEN];
-  const pole = poleOf(sumsOf(carried.map((p) => p.flat)), hinge, { stopDown: most, stopUp: -least, hingeAhead: hinge[0] - swivel[0] });
+  const pole = poleOf(sumsOf(carried.map((p) => p.flat)), hinge, {
+    stopDown: most,
+    stopUp: -least,
+    hingeAhead: hinge[0] - swivel[0],
+  });
   return { ...found, pole, rest: spinningPole(pole, 0), spun: RATES.map((rate) => spinningPole(pole, rate)) };
 }
 
 /** Innermost first; none for a pole, which has its own reading, or where nothing turns freely. */
-export function axesIn(assembly: Assembly, values: readonly number[], pieces: readonly PlacedPiece[]): readonly AxisReading[] {
+export function axesIn(
+  assembly: Assembly,
+  values: readonly number[],
+  pieces: readonly PlacedPiece[],
+): readonly AxisReading[] {
   const { rig } = assembly;
   if (poleHinge(rig)) return [];
   const pivots = freeAxes(rig);
@@ -56,11 +68,29 @@ export function axesIn(assembly: Assembly, values: readonly number[], pieces: re
   const stages = pivots.map((pivot, i) => {
     const own = pieces.filter((p) => carried[i]!.has(p.body) && !(i > 0 && carried[i - 1]!.has(p.body)));
     const sums = sumsOf(own.map((p) => p.flat));
-    return { axisPoint: pivotAt(rig, pivot, values), axisDirection: pivot.axis ?? UPRIGHT, frictionTorque: pivot.frictionTorque?.value ?? 0, mass: sums.mass, massCentre: sums.mass > 0 ? massCentre(sums) : UPRIGHT };
+    return {
+      axisPoint: pivotAt(rig, pivot, values),
+      axisDirection: pivot.axis ?? UPRIGHT,
+      frictionTorque: pivot.frictionTorque?.value ?? 0,
+      mass: sums.mass,
+      massCentre: sums.mass > 0 ? massCentre(sums) : UPRIGHT,
+    };
   });
-  return nestedAxes(stages).flatMap((stage, i) => (stage.carriedMass > 0 ? [{
-    pivot: pivots[i]!, at: stages[i]!.axisPoint, carriedMass: stage.carriedMass, offset: stage.offset, distance: stage.massCentreToAxis, residual: stage.residualTorque, friction: stages[i]!.frictionTorque,
-  }] : []));
+  return nestedAxes(stages).flatMap((stage, i) =>
+    stage.carriedMass > 0
+      ? [
+          {
+            pivot: pivots[i]!,
+            at: stages[i]!.axisPoint,
+            carriedMass: stage.carriedMass,
+            offset: stage.offset,
+            distance: stage.massCentreToAxis,
+            residual: stage.residualTorque,
+            friction: stages[i]!.frictionTorque,
+          },
+        ]
+      : [],
+  );
 }
 
 /**
@@ -69,7 +99,8 @@ export function axesIn(assembly: Assembly, values: readonly number[], pieces: re
  */
 function onStep({ step, range }: Adjuster, value: number, rises: number): number {
   const steps = value / step;
-  const near = Math.abs(rises) < RISES ? Math.round(steps) : rises > 0 ? Math.floor(steps + 1e-6) : Math.ceil(steps - 1e-6);
+  const near =
+    Math.abs(rises) < RISES ? Math.round(steps) : rises > 0 ? Math.floor(steps + 1e-6) : Math.ceil(steps - 1e-6);
   const set = near * step + 0;
   return set < range[0] - 1e-12 || set > range[1] + 1e-12 ? Math.round(steps) * step + 0 : set;
 }
@@ -82,7 +113,11 @@ export interface AxisSlide {
 }
 
 /** Every offset is straight in every slide: one look at each tells all. */
-export function axisSlides(assembly: Assembly, values: AdjusterValues, read: (values: AdjusterValues) => readonly AxisReading[]): readonly AxisSlide[] {
+export function axisSlides(
+  assembly: Assembly,
+  values: AdjusterValues,
+  read: (values: AdjusterValues) => readonly AxisReading[],
+): readonly AxisSlide[] {
   const inOrder = valuesInOrder(assembly.rig, values);
   const base = read(values);
   return assembly.rig.adjusters.flatMap((adjuster, index) => {
@@ -90,7 +125,9 @@ export function axisSlides(assembly: Assembly, values: AdjusterValues, read: (va
     const here = inOrder[index]!;
     const probe = adjuster.range[1] - here > 0.001 ? 0.001 : -0.001;
     const after = read({ ...values, [adjuster.id]: here + probe });
-    return [{ adjuster, here, ways: base.map((axis, i): Vec3 => scale(subtract(after[i]!.offset, axis.offset), 1 / probe)) }];
+    return [
+      { adjuster, here, ways: base.map((axis, i): Vec3 => scale(subtract(after[i]!.offset, axis.offset), 1 / probe)) },
+    ];
   });
 }
 
@@ -99,10 +136,16 @@ export function axisSlides(assembly: Assembly, values: AdjusterValues, read: (va
  * offsets that are left, m. An axis moves only by adjusters that leave the axes inside it where they are. `kept`: the
  * place a hand can set, for one that raises the mass centre by so much.
  */
-export function setOnAxes(offsets: readonly Vec3[], slides: readonly AxisSlide[], kept: (adjuster: Adjuster, value: number, rises: number) => number = (_a, value) => value): { readonly set: ReadonlyMap<string, number>; readonly left: readonly Vec3[] } {
+export function setOnAxes(
+  offsets: readonly Vec3[],
+  slides: readonly AxisSlide[],
+  kept: (adjuster: Adjuster, value: number, rises: number) => number = (_a, value) => value,
+): { readonly set: ReadonlyMap<string, number>; readonly left: readonly Vec3[] } {
   const set = new Map(slides.map((s) => [s.adjuster.id, s.here]));
   const left = offsets.map((from, i) => {
-    const useful = slides.filter(({ ways }) => length(ways[i]!) > 1e-4 && ways.slice(0, i).every((w) => length(w) < 1e-4)).sort((a, b) => length(b.ways[i]!) - length(a.ways[i]!));
+    const useful = slides
+      .filter(({ ways }) => length(ways[i]!) > 1e-4 && ways.slice(0, i).every((w) => length(w) < 1e-4))
+      .sort((a, b) => length(b.ways[i]!) - length(a.ways[i]!));
     const goTo = ({ adjuster, ways }: AxisSlide, value: number): void => {
       offset = addScaled(offset, ways[i]!, value - set.get(adjuster.id)!);
       set.set(adjuster.id, value);
@@ -111,8 +154,14 @@ export function setOnAxes(offsets: readonly Vec3[], slides: readonly AxisSlide[]
     // One after another, the strongest first, till none moves: two slides square to each other need one pass.
     for (let pass = 0; pass < 12; pass++) {
       for (const slide of useful) {
-        const { adjuster: { id, range }, ways } = slide;
-        goTo(slide, Math.min(range[1], Math.max(range[0], set.get(id)! - dot(offset, ways[i]!) / dot(ways[i]!, ways[i]!))));
+        const {
+          adjuster: { id, range },
+          ways,
+        } = slide;
+        goTo(
+          slide,
+          Math.min(range[1], Math.max(range[0], set.get(id)! - dot(offset, ways[i]!) / dot(ways[i]!, ways[i]!))),
+        );
       }
     }
     for (const slide of useful) goTo(slide, kept(slide.adjuster, set.get(slide.adjuster.id)!, slide.ways[i]![2]));
@@ -122,7 +171,15 @@ export function setOnAxes(offsets: readonly Vec3[], slides: readonly AxisSlide[]
 }
 
 /** New settings for axes inside axes, each on the step of its hand. */
-export function balancedAxes(assembly: Assembly, values: AdjusterValues, read: (values: AdjusterValues) => readonly AxisReading[]): AdjusterValues {
-  const { set } = setOnAxes(read(values).map((axis) => axis.offset), axisSlides(assembly, values, read), onStep);
+export function balancedAxes(
+  assembly: Assembly,
+  values: AdjusterValues,
+  read: (values: AdjusterValues) => readonly AxisReading[],
+): AdjusterValues {
+  const { set } = setOnAxes(
+    read(values).map((axis) => axis.offset),
+    axisSlides(assembly, values, read),
+    onStep,
+  );
   return { ...values, ...Object.fromEntries(set) };
 }

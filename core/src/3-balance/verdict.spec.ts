@@ -8,8 +8,19 @@ import { USUAL_HANDS } from '../2-frame';
 import { evaluate, likelyOf, quickBalance, spreadOnBench, spreadWords, trim, verdictOf, type Evaluation } from '.';
 
 /** The demo's bent bar with the camera's centre known to so many millimetres, trimmed. */
-function trimmed(centre: number, more: Partial<typeof wants> = {}): { readonly assembly: Assembly; readonly values: Record<string, number>; readonly evaluation: Evaluation; readonly want: typeof wants } {
-  const items = new Map(kit).set(camera.id, { ...camera, massCentre: { ...camera.massCentre!, spread: [centre, centre, centre] as [number, number, number] } });
+function trimmed(
+  centre: number,
+  more: Partial<typeof wants> = {},
+): {
+  readonly assembly: Assembly;
+  readonly values: Record<string, number>;
+  readonly evaluation: Evaluation;
+  readonly want: typeof wants;
+} {
+  const items = new Map(kit).set(camera.id, {
+    ...camera,
+    massCentre: { ...camera.massCentre!, spread: [centre, centre, centre] as [number, number, number] },
+  });
   const load = placeLoad(loadout, items);
   const assembly = assemble(bentBar.build(bentBar.size(load, USUAL_HANDS)), load);
   const want = { ...wants, massAtMost: 9, calmAtLeast: 0, ...more };
@@ -37,7 +48,24 @@ describe('a verdict by its probability', () => {
     const kinds: string[] = [];
     for (const centre of [0, 0.00002, 0.0002, 0.001, 0.004]) {
       const { evaluation, want } = trimmed(centre, { levelWithin: 3 * DEGREE, dropTime: [1.6, 2.8] });
-      const sure = { ...evaluation, hung: { ...evaluation.hung!, spread: centre === 0 ? { ...evaluation.hung!.spread, massCentre: [0, 0, 0] as const, covariance: [[0, 0, 0], [0, 0, 0], [0, 0, 0]] as const } : evaluation.hung!.spread } } as Evaluation;
+      const sure = {
+        ...evaluation,
+        hung: {
+          ...evaluation.hung!,
+          spread:
+            centre === 0
+              ? {
+                  ...evaluation.hung!.spread,
+                  massCentre: [0, 0, 0] as const,
+                  covariance: [
+                    [0, 0, 0],
+                    [0, 0, 0],
+                    [0, 0, 0],
+                  ] as const,
+                }
+              : evaluation.hung!.spread,
+        },
+      } as Evaluation;
       const verdict = verdictOf(sure, [], want);
       expect(verdict.odds!).toBeLessThanOrEqual(last + 1e-9);
       last = verdict.odds!;
@@ -56,8 +84,21 @@ describe('a verdict by its probability', () => {
   });
   it('puts what stands against it first, and what is only guessed before any odds', () => {
     const { evaluation, want } = trimmed(0.0001);
-    const finding = (severity: Judgement['severity']): Judgement => ({ code: 'x', severity, about: 'a', figure: null, limit: null, title: ['T'], why: ['W'], toDo: [], fixes: [], stage: 'frame' });
-    expect(verdictOf(evaluation, [finding('mend')], want)).toEqual(jasmine.objectContaining({ kind: 'doesNot', title: ['T'] }));
+    const finding = (severity: Judgement['severity']): Judgement => ({
+      code: 'x',
+      severity,
+      about: 'a',
+      figure: null,
+      limit: null,
+      title: ['T'],
+      why: ['W'],
+      toDo: [],
+      fixes: [],
+      stage: 'frame',
+    });
+    expect(verdictOf(evaluation, [finding('mend')], want)).toEqual(
+      jasmine.objectContaining({ kind: 'doesNot', title: ['T'] }),
+    );
     expect(verdictOf(evaluation, [finding('measure')], want).kind).not.toBe('holds');
     expect(verdictOf(evaluation, [finding('note')], want).against).toBeNull();
   });
@@ -65,20 +106,34 @@ describe('a verdict by its probability', () => {
 
 describe('a spread on the bench', () => {
   it('is as far as the screw must go to take it up, and says whether there is room', () => {
-    holds(fc.property(fc.integer({ min: 1, max: 60 }), (tenths) => {
-      const { assembly, values, evaluation } = trimmed(tenths / 1e4);
-      const quick = quickBalance(assembly)!;
-      const [foreAft] = spreadOnBench({ assembly, values, evaluation, quick });
-      const screw = foreAft!.screw!;
-      const moved = quick.at({ ...values, [screw.id]: (values[screw.id] ?? 0) + screw.goes });
-      const words = render(spreadWords(foreAft!), METRIC);
-      return Math.abs(Math.abs(moved.fromPivot[0] - evaluation.hung!.hang.fromPivot[0]) - foreAft!.plusMinus) < 1e-7 && words.includes(screw.left >= screw.goes ? 'there is room' : 'is left on its nearer side') && words.includes('first:');
-    }), { seed: 15, numRuns: 15 });
+    holds(
+      fc.property(fc.integer({ min: 1, max: 60 }), (tenths) => {
+        const { assembly, values, evaluation } = trimmed(tenths / 1e4);
+        const quick = quickBalance(assembly)!;
+        const [foreAft] = spreadOnBench({ assembly, values, evaluation, quick });
+        const screw = foreAft!.screw!;
+        const moved = quick.at({ ...values, [screw.id]: (values[screw.id] ?? 0) + screw.goes });
+        const words = render(spreadWords(foreAft!), METRIC);
+        return (
+          Math.abs(Math.abs(moved.fromPivot[0] - evaluation.hung!.hang.fromPivot[0]) - foreAft!.plusMinus) < 1e-7 &&
+          words.includes(screw.left >= screw.goes ? 'there is room' : 'is left on its nearer side') &&
+          words.includes('first:')
+        );
+      }),
+      { seed: 15, numRuns: 15 },
+    );
   });
   it('of two things with one name is two sources: their errors do not add up as one', () => {
-    const twins = new Map([[camera.id, { ...camera, name: 'Thing' }], [lens.id, { ...lens, name: 'Thing' }]]);
-    const other = new Map([[camera.id, camera], [lens.id, lens]]);
-    const spreadOf = (items: typeof other): number => evaluate(assemble(bentBarAssembly().rig, placeLoad(loadout, items)), {}).massSpread;
+    const twins = new Map([
+      [camera.id, { ...camera, name: 'Thing' }],
+      [lens.id, { ...lens, name: 'Thing' }],
+    ]);
+    const other = new Map([
+      [camera.id, camera],
+      [lens.id, lens],
+    ]);
+    const spreadOf = (items: typeof other): number =>
+      evaluate(assemble(bentBarAssembly().rig, placeLoad(loadout, items)), {}).massSpread;
     expect(spreadOf(twins)).toBeCloseTo(spreadOf(other), 15);
   });
 });

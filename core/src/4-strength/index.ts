@@ -1,3 +1,12 @@
 /** Strength: for now screws, pins and clamped faces; beams come with the strength stage. */
-export { requiredEngagement, screwFit, stackHeight, suitableLengths, withFewestWashers, type Layer, type ScrewFit, type Socket } from './screwStack';
+export {
+  requiredEngagement,
+  screwFit,
+  stackHeight,
+  suitableLengths,
+  withFewestWashers,
+  type Layer,
+  type ScrewFit,
+  type Socket,
+} from './screwStack';
 export { preload, slipTwist } from './clampedRing';

@@ -21,7 +21,8 @@ export interface ScrewFit {
   readonly turns: number | null;
 }
 
-export const stackHeight = (layers: readonly Layer[]): number => layers.reduce((sum, l) => sum + l.thickness * (l.count ?? 1), 0);
+export const stackHeight = (layers: readonly Layer[]): number =>
+  layers.reduce((sum, l) => sum + l.thickness * (l.count ?? 1), 0);
 export const requiredEngagement = (socket: Socket): number => socket.engagementDiameters * socket.threadDiameter;
 
 const SLACK = 1e-9; // a screw exactly as long as allowed is allowed, m
@@ -39,14 +40,22 @@ export function screwFit(length: number, layers: readonly Layer[], socket: Socke
 
 /** Stock lengths that reach the need and do not bottom, shortest first. */
 export function suitableLengths(stock: readonly number[], layers: readonly Layer[], socket: Socket): readonly number[] {
-  return [...stock].sort((a, b) => a - b).filter((l) => {
-    const fit = screwFit(l, layers, socket);
-    return fit.enough && !fit.bottoms;
-  });
+  return [...stock]
+    .sort((a, b) => a - b)
+    .filter((l) => {
+      const fit = screwFit(l, layers, socket);
+      return fit.enough && !fit.bottoms;
+    });
 }
 
 /** The stock length and number of spare washers under the head that suit with the fewest washers; null when none does. */
-export function withFewestWashers(stock: readonly number[], layers: readonly Layer[], socket: Socket, washer: number, most = 20): { length: number; washers: number } | null {
+export function withFewestWashers(
+  stock: readonly number[],
+  layers: readonly Layer[],
+  socket: Socket,
+  washer: number,
+  most = 20,
+): { length: number; washers: number } | null {
   for (let washers = 0; washers <= most; washers++) {
     const [length] = suitableLengths(stock, [...layers, { thickness: washer, count: washers }], socket);
     if (length !== undefined) return { length, washers };

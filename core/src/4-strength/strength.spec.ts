@@ -1,7 +1,10 @@
 import { pinPlay } from '../2-frame';
 import { preload, requiredEngagement, screwFit, slipTwist, stackHeight, suitableLengths, withFewestWashers } from '.';
 
-const layers = [{ name: 'plate', thickness: 0.006 }, { name: 'washer', thickness: 0.0016, count: 2 }];
+const layers = [
+  { name: 'plate', thickness: 0.006 },
+  { name: 'washer', thickness: 0.0016, count: 2 },
+];
 const socket = { threadDiameter: 0.00635, pitch: 0.00127, depth: 0.0055, engagementDiameters: 0.7 };
 
 describe('a screw through a stack', () => {

@@ -54,15 +54,42 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
     mark('bendStart', 'bend begins', stretch.from);
     mark('bendMiddle', 'middle of the bend', (stretch.from + stretch.to) / 2);
     mark('bendEnd', 'bend ends', stretch.to);
-    const former = material && springBack({ radius: stretch.bend.midRadius, angle: Math.abs(stretch.bend.angle), thickness: section.thickness, stiffness: material.stiffness, yield: material.yield });
+    const former =
+      material &&
+      springBack({
+        radius: stretch.bend.midRadius,
+        angle: Math.abs(stretch.bend.angle),
+        thickness: section.thickness,
+        stiffness: material.stiffness,
+        yield: material.yield,
+      });
     bends.push({
       angle: Math.abs(stretch.bend.angle),
       insideRadius: stretch.bend.insideRadius,
-      former: former?.kind === 'solved' ? { radius: former.formerRadius - section.thickness / 2, overbendAngle: former.overbendAngle } : null,
+      former:
+        former?.kind === 'solved'
+          ? { radius: former.formerRadius - section.thickness / 2, overbendAngle: former.overbendAngle }
+          : null,
     });
   });
-  for (const hole of member.holes) marks.push({ id: hole.id, name: hole.name, along: hole.along, kind: 'hole', last: hole.afterBending, diameter: hole.diameter });
-  if (member.leftLong > 0) marks.push({ id: `${member.id}/end`, name: 'finished end', along: finished, kind: 'finishedEnd', last: true, diameter: null });
+  for (const hole of member.holes)
+    marks.push({
+      id: hole.id,
+      name: hole.name,
+      along: hole.along,
+      kind: 'hole',
+      last: hole.afterBending,
+      diameter: hole.diameter,
+    });
+  if (member.leftLong > 0)
+    marks.push({
+      id: `${member.id}/end`,
+      name: 'finished end',
+      along: finished,
+      kind: 'finishedEnd',
+      last: true,
+      diameter: null,
+    });
   return {
     member: member.id,
     name: member.name,

@@ -42,33 +42,65 @@ export function stockPlan(rig: Rig, values: AdjusterValues, bin: readonly BinIte
   return { cuts, lines, cost: lines.reduce((sum, l) => sum + l.cost, 0) };
 }
 
-const inBin = (bin: readonly BinItem[], item: string): BinItem | undefined => bin.find((b) => keptAs(b.name) === keptAs(item));
+const inBin = (bin: readonly BinItem[], item: string): BinItem | undefined =>
+  bin.find((b) => keptAs(b.name) === keptAs(item));
 
 function cutPlans(rig: Rig, bin: readonly BinItem[], kerf: number): readonly CutPlan[] {
   const plans = barPlans(rig);
   const stocks = new Map<string, Stock>();
   for (const body of rig.bodies) for (const m of body.members) stocks.set(m.stock.name, m.stock);
   return [...stocks.values()].map((stock) => {
-    const pieces = plans.filter((p) => p.stock === stock.name).map((p) => ({ member: p.member, name: p.name, length: p.blank }));
+    const pieces = plans
+      .filter((p) => p.stock === stock.name)
+      .map((p) => ({ member: p.member, name: p.name, length: p.blank }));
     const leftovers = inBin(bin, stock.name)?.lengths ?? [];
-    const byLength = stock.sold.map(({ length, price }) => ({ length, price, outcome: nest({ barLength: length, kerf, pieces: pieces.map((p) => ({ length: p.length, count: 1 })), leftovers }) }));
-    const costOf = (o: NestOutcome, price: number): number => (o.kind === 'noSolution' ? Infinity : o.newBars.length * price);
-    const best = byLength.reduce((a, b) => (costOf(b.outcome, b.price) < costOf(a.outcome, a.price) ? b : a), byLength[0] ?? { length: 0, price: 0, outcome: { kind: 'noSolution', tooLong: pieces.map((p) => p.length) } as NestOutcome });
-    const bars = best.outcome.kind === 'noSolution' ? [] : [
-      ...best.outcome.leftovers.map((b) => ({ ...b, fromBin: true, over: leftOver(b, kerf) })),
-      ...best.outcome.newBars.map((b) => ({ ...b, fromBin: false, over: leftOver(b, kerf) })),
-    ];
+    const byLength = stock.sold.map(({ length, price }) => ({
+      length,
+      price,
+      outcome: nest({
+        barLength: length,
+        kerf,
+        pieces: pieces.map((p) => ({ length: p.length, count: 1 })),
+        leftovers,
+      }),
+    }));
+    const costOf = (o: NestOutcome, price: number): number =>
+      o.kind === 'noSolution' ? Infinity : o.newBars.length * price;
+    const best = byLength.reduce(
+      (a, b) => (costOf(b.outcome, b.price) < costOf(a.outcome, a.price) ? b : a),
+      byLength[0] ?? {
+        length: 0,
+        price: 0,
+        outcome: { kind: 'noSolution', tooLong: pieces.map((p) => p.length) } as NestOutcome,
+      },
+    );
+    const bars =
+      best.outcome.kind === 'noSolution'
+        ? []
+        : [
+            ...best.outcome.leftovers.map((b) => ({ ...b, fromBin: true, over: leftOver(b, kerf) })),
+            ...best.outcome.newBars.map((b) => ({ ...b, fromBin: false, over: leftOver(b, kerf) })),
+          ];
     return { stock: stock.name, barLength: best.length, barPrice: best.price, outcome: best.outcome, bars, pieces };
   });
 }
 
 /** What is left of a bar after its pieces and a kerf each; never less than nought. */
-const leftOver = (bar: CutBar, kerf: number): number => Math.max(0, bar.length - bar.pieces.reduce((s, p) => s + p + kerf, 0));
+const leftOver = (bar: CutBar, kerf: number): number =>
+  Math.max(0, bar.length - bar.pieces.reduce((s, p) => s + p + kerf, 0));
 
 function barLine(cut: CutPlan): BuyLine {
   const buy = cut.bars.filter((b) => !b.fromBin).length;
   return {
-    item: cut.stock, kind: 'bars', needed: cut.pieces.length, inBin: cut.bars.length - buy, buy, packOf: 1, barLength: cut.barLength, cost: buy * cut.barPrice, unitPrice: cut.barPrice,
+    item: cut.stock,
+    kind: 'bars',
+    needed: cut.pieces.length,
+    inBin: cut.bars.length - buy,
+    buy,
+    packOf: 1,
+    barLength: cut.barLength,
+    cost: buy * cut.barPrice,
+    unitPrice: cut.barPrice,
     about: cut.pieces.map((p) => p.member),
   };
 }
@@ -77,7 +109,12 @@ function packLines(rig: Rig, values: AdjusterValues, bin: readonly BinItem[]): r
   const needs = new Map<string, { needed: number; packOf: number; packPrice: number; about: string[] }>();
   const need = (supply: { item: string; packOf: number; packPrice: number }, count: number, about: string): void => {
     const before = needs.get(supply.item);
-    needs.set(supply.item, { packOf: supply.packOf, packPrice: supply.packPrice, needed: (before?.needed ?? 0) + count, about: [...(before?.about ?? []), about] });
+    needs.set(supply.item, {
+      packOf: supply.packOf,
+      packPrice: supply.packPrice,
+      needed: (before?.needed ?? 0) + count,
+      about: [...(before?.about ?? []), about],
+    });
   };
   for (const body of rig.bodies) {
     for (const part of body.parts) if (part.supply) need(part.supply, 1, part.id);
@@ -86,10 +123,22 @@ function packLines(rig: Rig, values: AdjusterValues, bin: readonly BinItem[]): r
   const inOrder = valuesInOrder(rig, values);
   const stacks = assemble(rig, null).stacks.filter((s) => s.station.washer.supply);
   for (const stack of stacks) need(stack.station.washer.supply!, countOf(stack, inOrder), stack.station.id);
-  for (const item of new Set(stacks.map((s) => s.station.washer.supply!.item))) needs.get(item)!.needed += SPARE_WASHERS;
+  for (const item of new Set(stacks.map((s) => s.station.washer.supply!.item)))
+    needs.get(item)!.needed += SPARE_WASHERS;
   return [...needs].map(([item, { needed, packOf, packPrice, about }]) => {
     const have = Math.min(needed, inBin(bin, item)?.count ?? 0);
     const buy = Math.ceil((needed - have) / packOf);
-    return { item, kind: 'packs' as const, needed, inBin: have, buy, packOf, barLength: null, cost: buy * packPrice, unitPrice: packPrice, about };
+    return {
+      item,
+      kind: 'packs' as const,
+      needed,
+      inBin: have,
+      buy,
+      packOf,
+      barLength: null,
+      cost: buy * packPrice,
+      unitPrice: packPrice,
+      about,
+    };
   });
 }

@@ -46,17 +46,22 @@ export function nest(problem: NestProblem): NestOutcome {
   const lowerBound = Math.max(0, Math.ceil((total - capacities.reduce((s, c) => s + c, 0)) / bar));
   const search = new Search(sizes, capacities, bar);
   const plan = (fill: readonly (readonly number[])[]): Pick<Nest, 'leftovers' | 'newBars'> => ({
-    leftovers: fill.slice(0, left.length).map((pieces, i) => ({ length: left[i]!, pieces })).filter((b) => b.pieces.length > 0),
+    leftovers: fill
+      .slice(0, left.length)
+      .map((pieces, i) => ({ length: left[i]!, pieces }))
+      .filter((b) => b.pieces.length > 0),
     newBars: fill.slice(left.length).map((pieces) => ({ length: problem.barLength, pieces })),
   });
   const greedy = firstFit(sizes, capacities, bar);
   const most = greedy ? greedy.length - left.length : Infinity;
   for (let bars = lowerBound; bars < most; bars++) {
     const fill = search.within(bars);
-    if (fill === 'unproven') return greedy ? { kind: 'notProven', ...plan(greedy), lowerBound: bars } : { kind: 'noSolution', tooLong: [] };
+    if (fill === 'unproven')
+      return greedy ? { kind: 'notProven', ...plan(greedy), lowerBound: bars } : { kind: 'noSolution', tooLong: [] };
     if (fill) return { kind: 'solved', ...plan(fill), lowerBound: bars };
     // A piece longer than a new bar that no leftover can take: more bars will not help.
-    if (!greedy && bars > sizes.reduce((n, s) => n + s.count, 0)) return { kind: 'noSolution', tooLong: sizes.filter((s) => s.size > bar).map((s) => s.length) };
+    if (!greedy && bars > sizes.reduce((n, s) => n + s.count, 0))
+      return { kind: 'noSolution', tooLong: sizes.filter((s) => s.size > bar).map((s) => s.length) };
   }
   return { kind: 'solved', ...plan(greedy!), lowerBound: most };
 }
@@ -72,11 +77,17 @@ interface Size {
 function mergeSizes(pieces: NestProblem['pieces'], kerf: number): readonly Size[] {
   const counts = new Map<number, number>();
   for (const p of pieces) counts.set(p.length, (counts.get(p.length) ?? 0) + p.count);
-  return [...counts].map(([length, count]) => ({ length, count, size: inUnits(length) + kerf })).sort((a, b) => b.size - a.size);
+  return [...counts]
+    .map(([length, count]) => ({ length, count, size: inUnits(length) + kerf }))
+    .sort((a, b) => b.size - a.size);
 }
 
 /** Best fit, longest first; null when some piece finds no place. Index order: leftovers, then new bars. */
-function firstFit(sizes: readonly Size[], leftovers: readonly number[], bar: number): readonly (readonly number[])[] | null {
+function firstFit(
+  sizes: readonly Size[],
+  leftovers: readonly number[],
+  bar: number,
+): readonly (readonly number[])[] | null {
   const room = [...leftovers];
   const fill: number[][] = leftovers.map(() => []);
   for (const { length, size, count } of sizes) {
@@ -122,7 +133,10 @@ class Search {
         const isNew = index >= this.leftovers.length;
         for (const pattern of this.patterns(counts, isNew ? this.bar : this.leftovers[index]!, isNew)) {
           fill.push(pattern.flatMap((n, i) => Array.from({ length: n }, () => this.sizes[i]!.length)));
-          const done = step(index + 1, counts.map((c, i) => c - pattern[i]!));
+          const done = step(
+            index + 1,
+            counts.map((c, i) => c - pattern[i]!),
+          );
           if (done) return done;
           fill.pop();
         }
@@ -130,7 +144,10 @@ class Search {
       failed.add(key);
       return false;
     };
-    const done = step(0, this.sizes.map((s) => s.count));
+    const done = step(
+      0,
+      this.sizes.map((s) => s.count),
+    );
     return done === 'unproven' ? done : done ? fill : null;
   }
 
@@ -141,7 +158,8 @@ class Search {
     const walk = (i: number, spare: number, pattern: number[]): void => {
       if (++this.nodes > NODES_AT_MOST) return;
       if (i === this.sizes.length) {
-        if (this.sizes.every((s, j) => pattern[j]! >= counts[j]! || s.size > spare)) found.push({ pattern: [...pattern], spare });
+        if (this.sizes.every((s, j) => pattern[j]! >= counts[j]! || s.size > spare))
+          found.push({ pattern: [...pattern], spare });
         return;
       }
       const most = Math.min(counts[i]!, Math.floor(spare / this.sizes[i]!.size));
@@ -151,7 +169,11 @@ class Search {
       }
       pattern[i] = 0;
     };
-    walk(0, room, this.sizes.map(() => 0));
+    walk(
+      0,
+      room,
+      this.sizes.map(() => 0),
+    );
     return found.sort((a, b) => a.spare - b.spare).map((f) => f.pattern);
   }
 }

@@ -7,8 +7,17 @@ import { barPlans, barsAtLeast, nest, stockPlan, type NestProblem } from '.';
 const problem = fc.record({
   barLength: fc.constantFrom(1, 1.5, 2),
   kerf: fc.constantFrom(0, 0.002, 0.003),
-  pieces: fc.array(fc.record({ length: fc.integer({ min: 80, max: 990 }).map((mm) => mm / 1000), count: fc.integer({ min: 1, max: 3 }) }), { minLength: 1, maxLength: 4 }),
-  leftovers: fc.array(fc.integer({ min: 100, max: 900 }).map((mm) => mm / 1000), { maxLength: 2 }),
+  pieces: fc.array(
+    fc.record({
+      length: fc.integer({ min: 80, max: 990 }).map((mm) => mm / 1000),
+      count: fc.integer({ min: 1, max: 3 }),
+    }),
+    { minLength: 1, maxLength: 4 },
+  ),
+  leftovers: fc.array(
+    fc.integer({ min: 100, max: 900 }).map((mm) => mm / 1000),
+    { maxLength: 2 },
+  ),
 });
 
 /** Every way to put each piece in some bar: the obvious, slow least. */
@@ -42,32 +51,67 @@ function slowLeast({ barLength, kerf, pieces, leftovers = [] }: NestProblem): nu
 
 describe('nesting cuts', () => {
   it('is never beaten by trying every way', () => {
-    holds(fc.property(problem, (p) => {
-      const found = nest(p);
-      return found.kind === 'solved' && found.newBars.length === slowLeast(p);
-    }), { seed: 41, numRuns: 150 });
+    holds(
+      fc.property(problem, (p) => {
+        const found = nest(p);
+        return found.kind === 'solved' && found.newBars.length === slowLeast(p);
+      }),
+      { seed: 41, numRuns: 150 },
+    );
   });
 
   it('cuts every piece once and overruns no bar', () => {
-    holds(fc.property(problem, (p) => {
-      const found = nest(p);
-      if (found.kind === 'noSolution') return false;
-      const bars = [...found.leftovers, ...found.newBars];
-      const fits = bars.every((b) => b.pieces.reduce((s, l) => s + l, 0) + (b.pieces.length - 1) * p.kerf <= b.length + 1e-9);
-      const cut = bars.flatMap((b) => b.pieces).sort().join();
-      return fits && cut === p.pieces.flatMap((x) => Array.from({ length: x.count }, () => x.length)).sort().join() && found.newBars.length >= found.lowerBound;
-    }), { seed: 42, numRuns: 150 });
+    holds(
+      fc.property(problem, (p) => {
+        const found = nest(p);
+        if (found.kind === 'noSolution') return false;
+        const bars = [...found.leftovers, ...found.newBars];
+        const fits = bars.every(
+          (b) => b.pieces.reduce((s, l) => s + l, 0) + (b.pieces.length - 1) * p.kerf <= b.length + 1e-9,
+        );
+        const cut = bars
+          .flatMap((b) => b.pieces)
+          .sort()
+          .join();
+        return (
+          fits &&
+          cut ===
+            p.pieces
+              .flatMap((x) => Array.from({ length: x.count }, () => x.length))
+              .sort()
+              .join() &&
+          found.newBars.length >= found.lowerBound
+        );
+      }),
+      { seed: 42, numRuns: 150 },
+    );
   });
 
   it('takes a piece that just ends the bar, and names one that is too long', () => {
-    expect(nest({ barLength: 1, kerf: 0.004, pieces: [{ length: 0.498, count: 2 }] })).toEqual(jasmine.objectContaining({ kind: 'solved' }));
-    expect(nest({ barLength: 1, kerf: 0.004, pieces: [{ length: 1.001, count: 1 }] })).toEqual({ kind: 'noSolution', tooLong: [1.001] });
-    expect(nest({ barLength: 1, kerf: 0.004, pieces: [{ length: 1.001, count: 1 }], leftovers: [1.2] })).toEqual(jasmine.objectContaining({ kind: 'solved', newBars: [] }));
+    expect(nest({ barLength: 1, kerf: 0.004, pieces: [{ length: 0.498, count: 2 }] })).toEqual(
+      jasmine.objectContaining({ kind: 'solved' }),
+    );
+    expect(nest({ barLength: 1, kerf: 0.004, pieces: [{ length: 1.001, count: 1 }] })).toEqual({
+      kind: 'noSolution',
+      tooLong: [1.001],
+    });
+    expect(nest({ barLength: 1, kerf: 0.004, pieces: [{ length: 1.001, count: 1 }], leftovers: [1.2] })).toEqual(
+      jasmine.objectContaining({ kind: 'solved', newBars: [] }),
+    );
     expect(barsAtLeast({ barLength: 1, kerf: 0, pieces: [{ length: 0.5, count: 3 }] })).toBe(2);
   });
 
   it('of forty mixed pieces is proven or says its gap, in bounded work', () => {
-    const found = nest({ barLength: 2, kerf: 0.003, pieces: [{ length: 0.617, count: 9 }, { length: 0.433, count: 11 }, { length: 0.311, count: 10 }, { length: 0.187, count: 10 }] });
+    const found = nest({
+      barLength: 2,
+      kerf: 0.003,
+      pieces: [
+        { length: 0.617, count: 9 },
+        { length: 0.433, count: 11 },
+        { length: 0.311, count: 10 },
+        { length: 0.187, count: 10 },
+      ],
+    });
     if (found.kind === 'noSolution') return fail('it can be cut');
     expect(found.newBars.length - found.lowerBound).toBeLessThanOrEqual(found.kind === 'solved' ? 0 : 1);
   });
@@ -77,7 +121,8 @@ describe('the bent bar’s blank', () => {
   const [plan] = barPlans(bentBar.build(usual));
   it('is platform, arc along the neutral line, tail, and what is left long', () => {
     const d = usual.dimensions;
-    const expected = d['platformLength']! + d['bendAngle']! * (d['bendInsideRadius']! + 0.5 * 0.006) + d['tail']! + d['leftLong']!;
+    const expected =
+      d['platformLength']! + d['bendAngle']! * (d['bendInsideRadius']! + 0.5 * 0.006) + d['tail']! + d['leftLong']!;
     expect(plan!.blank).toBeCloseTo(expected, 12);
     expect(plan!.blank - plan!.finished).toBeCloseTo(0.03, 12);
   });
@@ -94,21 +139,29 @@ describe('the bent bar’s blank', () => {
 
 describe('what to buy', () => {
   const rig = bentBar.build(usual);
-  const plan = (bin: Parameters<typeof stockPlan>[2]) => stockPlan(rig, { 'foot-count': 10, 'rear-count': 3 }, bin, 0.0015);
+  const plan = (bin: Parameters<typeof stockPlan>[2]) =>
+    stockPlan(rig, { 'foot-count': 10, 'rear-count': 3 }, bin, 0.0015);
   const line = (bin: Parameters<typeof stockPlan>[2], item: string) => plan(bin).lines.find((l) => l.item === item)!;
 
   it('rounds washers to packs, with two to spare, less what the bin has', () => {
     const washers = line([], 'M10 wide washer 30 mm');
     expect([washers.needed, washers.buy, washers.packOf]).toEqual([15, 1, 20]);
-    expect(line([{ id: 'b', name: ' m10 WIDE washer 30 mm', count: 15, lengths: [] }], 'M10 wide washer 30 mm').buy).toBe(0);
+    expect(
+      line([{ id: 'b', name: ' m10 WIDE washer 30 mm', count: 15, lengths: [] }], 'M10 wide washer 30 mm').buy,
+    ).toBe(0);
   });
   it('cuts from an offcut first when it is long enough', () => {
     expect(line([], 'aluminium flat 30 × 6').buy).toBe(1);
-    expect(line([{ id: 'b', name: 'aluminium flat 30 × 6', count: 0, lengths: [0.95] }], 'aluminium flat 30 × 6').buy).toBe(0);
+    expect(
+      line([{ id: 'b', name: 'aluminium flat 30 × 6', count: 0, lengths: [0.95] }], 'aluminium flat 30 × 6').buy,
+    ).toBe(0);
   });
   it('adds up', () => {
     const found = plan([]);
-    expect(found.cost).toBeCloseTo(found.lines.reduce((s, l) => s + l.cost, 0), 12);
+    expect(found.cost).toBeCloseTo(
+      found.lines.reduce((s, l) => s + l.cost, 0),
+      12,
+    );
     expect(designRig({ kind: 'free', rig }).ok && FAMILIES.length).toBeGreaterThan(0);
   });
 });

@@ -23,12 +23,18 @@ describe('build steps', () => {
 
   it('start nothing before its needs, for any rig', () => {
     expect(STEP_MAKERS.length).toBeGreaterThanOrEqual(7);
-    for (const rig of [bentBar.build(usual), bentBar.build({ ...usual, dimensions: { ...usual.dimensions, leftLong: 0 } }), plainRig]) {
+    for (const rig of [
+      bentBar.build(usual),
+      bentBar.build({ ...usual, dimensions: { ...usual.dimensions, leftLong: 0 } }),
+      plainRig,
+    ]) {
       const done = new Set<string>();
       const all = stepsOf(rig);
       const known = new Set(all.map((s) => s.id));
       for (const step of all) {
-        expect(step.needs.filter((n) => known.has(n) && !done.has(n))).withContext(step.id).toEqual([]);
+        expect(step.needs.filter((n) => known.has(n) && !done.has(n)))
+          .withContext(step.id)
+          .toEqual([]);
         done.add(step.id);
       }
       expect(known.size).toBe(all.length);
@@ -48,7 +54,9 @@ describe('build steps', () => {
       const step = steps[at(id)]!;
       return [step.title, ...step.figures, step.check].map((p) => render(p, METRIC)).join(' ') + (step.caution ?? '');
     };
-    expect(words('cut:bar')).toContain(render([{ kind: 'length', value: barPlans(bentBar.build(usual))[0]!.blank, decimals: 1 }], METRIC));
+    expect(words('cut:bar')).toContain(
+      render([{ kind: 'length', value: barPlans(bentBar.build(usual))[0]!.blank, decimals: 1 }], METRIC),
+    );
     expect(words('bend:bar:1')).toContain('former');
     expect(words('drill:hole-rear')).toContain('10.5 mm');
     expect(words('pilot:hole-rear')).toContain('Glasses on');
@@ -59,7 +67,10 @@ describe('build steps', () => {
 
   it('that wait for each other are told, not looped over', () => {
     const [a] = steps;
-    const loop = orderSteps([{ ...a!, id: 'a', needs: ['b'] }, { ...a!, id: 'b', needs: ['a'] }]);
+    const loop = orderSteps([
+      { ...a!, id: 'a', needs: ['b'] },
+      { ...a!, id: 'b', needs: ['a'] },
+    ]);
     expect(loop).toEqual({ kind: 'loop', ids: ['a', 'b'] });
   });
 });
@@ -70,32 +81,94 @@ describe('the bar’s sheet', () => {
     const room = 0.06;
     const sheet = barTemplate(bar!, room);
     for (const row of ['above', 'below'] as const) {
-      const labels = sheet.marks.filter((m) => m.row === row).map((m) => m.labelAt).sort((a, b) => a - b);
+      const labels = sheet.marks
+        .filter((m) => m.row === row)
+        .map((m) => m.labelAt)
+        .sort((a, b) => a - b);
       labels.slice(1).forEach((l, i) => expect(l - labels[i]!).toBeGreaterThanOrEqual(room - 1e-9));
       expect(Math.max(...labels)).toBeLessThanOrEqual(sheet.length + 1e-9);
     }
   });
   it('keeps them apart for any marks, however close, while the bar has room for them', () => {
     const mark = fc.record({ along: fc.integer({ min: 0, max: 1000 }), isHole: fc.boolean() });
-    holds(fc.property(fc.array(mark, { maxLength: 12 }), fc.integer({ min: 10, max: 80 }), (list, mm) => {
-      const marks = [...list].sort((a, b) => a.along - b.along).map(({ along, isHole }, i) => ({ id: `m${i}`, name: `m${i}`, kind: isHole ? ('hole' as const) : ('bendStart' as const), along: along / 1000, diameter: isHole ? 0.006 : null, last: false }));
-      const [bar] = barPlans(bentBar.build(usual));
-      const sheet = barTemplate({ ...bar!, blank: 1, marks: marks as unknown as NonNullable<typeof bar>['marks'] }, mm / 1000);
-      return (['above', 'below'] as const).every((row) => {
-        const labels = sheet.marks.filter((m) => m.row === row).map((m) => m.labelAt);
-        // Nothing lost, in order, apart, and on the sheet where there is room for all.
-        const apart = labels.slice(1).every((l, i) => l - labels[i]! >= mm / 1000 - 1e-9);
-        return labels.length === marks.filter((m) => (m.kind === 'hole') === (row === 'above')).length && apart && ((labels.length - 1) * mm > 1000 || labels.every((l) => l <= 1 + 1e-9));
-      });
-    }), { seed: 5, numRuns: 300 });
+    holds(
+      fc.property(fc.array(mark, { maxLength: 12 }), fc.integer({ min: 10, max: 80 }), (list, mm) => {
+        const marks = [...list]
+          .sort((a, b) => a.along - b.along)
+          .map(({ along, isHole }, i) => ({
+            id: `m${i}`,
+            name: `m${i}`,
+            kind: isHole ? ('hole' as const) : ('bendStart' as const),
+            along: along / 1000,
+            diameter: isHole ? 0.006 : null,
+            last: false,
+          }));
+        const [bar] = barPlans(bentBar.build(usual));
+        const sheet = barTemplate(
+          { ...bar!, blank: 1, marks: marks as unknown as NonNullable<typeof bar>['marks'] },
+          mm / 1000,
+        );
+        return (['above', 'below'] as const).every((row) => {
+          const labels = sheet.marks.filter((m) => m.row === row).map((m) => m.labelAt);
+          // Nothing lost, in order, apart, and on the sheet where there is room for all.
+          const apart = labels.slice(1).every((l, i) => l - labels[i]! >= mm / 1000 - 1e-9);
+          return (
+            labels.length === marks.filter((m) => (m.kind === 'hole') === (row === 'above')).length &&
+            apart &&
+            ((labels.length - 1) * mm > 1000 || labels.every((l) => l <= 1 + 1e-9))
+          );
+        });
+      }),
+      { seed: 5, numRuns: 300 },
+    );
   });
 });
 
 describe('steps of joints', () => {
-  const member = (id: string, from: string, to: string, more: Partial<Member> = {}): Member => ({ id, name: id, from, to, stock: bentBar.build(usual).bodies[1]!.members[0]!.stock, path: { kind: 'straight', widthDirection: [0, 0, 1] }, leftLong: 0, holes: [], ...more });
-  const rigWith = (joint: Partial<Joint>, members: readonly Member[] = [member('left', 'a', 'b'), member('right', 'b', 'c')]): Rig => ({
-    bodies: [{ id: 'body', name: 'frame', nodes: [{ id: 'a', at: [0, 0, 0] }, { id: 'b', at: [0.2, 0, 0] }, { id: 'c', at: [0.2, 0.2, 0] }], members: [...members], joints: [{ id: 'j', name: 'elbow', node: 'b', fitting: 'boltThrough', joins: ['left', 'right'], reversible: true, ...joint }], parts: [], stations: [] }],
-    pivots: [], contacts: [], poses: [], adjusters: [],
+  const member = (id: string, from: string, to: string, more: Partial<Member> = {}): Member => ({
+    id,
+    name: id,
+    from,
+    to,
+    stock: bentBar.build(usual).bodies[1]!.members[0]!.stock,
+    path: { kind: 'straight', widthDirection: [0, 0, 1] },
+    leftLong: 0,
+    holes: [],
+    ...more,
+  });
+  const rigWith = (
+    joint: Partial<Joint>,
+    members: readonly Member[] = [member('left', 'a', 'b'), member('right', 'b', 'c')],
+  ): Rig => ({
+    bodies: [
+      {
+        id: 'body',
+        name: 'frame',
+        nodes: [
+          { id: 'a', at: [0, 0, 0] },
+          { id: 'b', at: [0.2, 0, 0] },
+          { id: 'c', at: [0.2, 0.2, 0] },
+        ],
+        members: [...members],
+        joints: [
+          {
+            id: 'j',
+            name: 'elbow',
+            node: 'b',
+            fitting: 'boltThrough',
+            joins: ['left', 'right'],
+            reversible: true,
+            ...joint,
+          },
+        ],
+        parts: [],
+        stations: [],
+      },
+    ],
+    pivots: [],
+    contacts: [],
+    poses: [],
+    adjusters: [],
   });
   const step = (rig: Rig, id: string): BuildStep | undefined => stepsOf(rig).find((s) => s.id === id);
 
@@ -120,7 +193,10 @@ describe('steps of joints', () => {
   });
   it('drill a pair clamped together in one pass, and one alone by its own measure', () => {
     const hole = { id: 'h', name: 'bolt', along: 0.05, across: 0, diameter: 0.0065, afterBending: false };
-    const pair = rigWith({}, [member('left', 'a', 'b', { twin: 'right', holes: [hole] }), member('right', 'b', 'c', { twin: 'left' })]);
+    const pair = rigWith({}, [
+      member('left', 'a', 'b', { twin: 'right', holes: [hole] }),
+      member('right', 'b', 'c', { twin: 'left' }),
+    ]);
     expect(render(step(pair, 'pilot:h')!.check, METRIC)).toContain('Clamped to the right');
     const alone = rigWith({}, [member('left', 'a', 'b', { holes: [hole] }), member('right', 'b', 'c')]);
     expect(render(step(alone, 'pilot:h')!.check, METRIC)).toContain('in the middle of the bar');
@@ -133,13 +209,33 @@ describe('the build of a rig with a weight carried away', () => {
   it('cuts the strip, drills its two holes and bolts it on, before the weight’s own bolt', () => {
     const rig = bentBar.build(usual);
     const foot = rig.bodies[1]!.stations.find((s) => s.id === 'foot')!;
-    const weight = { id: foot.id, name: foot.name, seat: foot.seat, axis: foot.axis, boltDiameter: foot.boltDiameter, washerRadius: foot.washer.outerRadius };
+    const weight = {
+      id: foot.id,
+      name: foot.name,
+      seat: foot.seat,
+      axis: foot.axis,
+      boltDiameter: foot.boltDiameter,
+      washerRadius: foot.washer.outerRadius,
+    };
     let n = 0;
-    const carried = changedDesign({ kind: 'free', rig }, [{ kind: 'carry', id: foot.id, body: 'sled', onto: 'bar', by: [-0.12, 0, 0], again: false, weight }], () => `n${++n}`);
+    const carried = changedDesign(
+      { kind: 'free', rig },
+      [{ kind: 'carry', id: foot.id, body: 'sled', onto: 'bar', by: [-0.12, 0, 0], again: false, weight }],
+      () => `n${++n}`,
+    );
     if (carried.kind !== 'free') return fail(carried.kind);
     const order = stepsOf(carried.rig).map((s) => s.id);
-    const places = ['cut:outrigger-foot', 'deburr:outrigger-foot', 'drill:outrigger-foot-hole-1', 'drill:outrigger-foot-hole-2', 'join:outrigger-foot-on', 'bolt:foot'].map((id) => order.indexOf(id));
-    expect(places.every((p) => p >= 0)).withContext(order.join(' ')).toBeTrue();
+    const places = [
+      'cut:outrigger-foot',
+      'deburr:outrigger-foot',
+      'drill:outrigger-foot-hole-1',
+      'drill:outrigger-foot-hole-2',
+      'join:outrigger-foot-on',
+      'bolt:foot',
+    ].map((id) => order.indexOf(id));
+    expect(places.every((p) => p >= 0))
+      .withContext(order.join(' '))
+      .toBeTrue();
     expect([...places].sort((a, b) => a - b)).toEqual(places);
   });
 });

@@ -1,7 +1,9 @@
 /** A valid order of steps: none before what it needs, otherwise as the makers gave them. */
 import type { BuildStep } from './step';
 
-export type Ordered = { readonly kind: 'ordered'; readonly steps: readonly BuildStep[] } | { readonly kind: 'loop'; readonly ids: readonly string[] };
+export type Ordered =
+  | { readonly kind: 'ordered'; readonly steps: readonly BuildStep[] }
+  | { readonly kind: 'loop'; readonly ids: readonly string[] };
 
 export function orderSteps(steps: readonly BuildStep[]): Ordered {
   const known = new Set(steps.map((s) => s.id));

@@ -30,16 +30,37 @@ export interface SetUpCard {
   readonly held: HeldPose | null;
 }
 
-export function setupCard(assembly: Assembly, values: AdjusterValues, evaluation: Evaluation, conditions: string): SetUpCard {
+export function setupCard(
+  assembly: Assembly,
+  values: AdjusterValues,
+  evaluation: Evaluation,
+  conditions: string,
+): SetUpCard {
   const { rig } = assembly;
   const inOrder = valuesInOrder(rig, values);
   const { dropPitch, ...level } = readings(evaluation);
   return {
     counts: assembly.stacks.map((s) => ({
-      id: s.station.id, name: s.station.name, count: countOf(s, inOrder), washer: s.station.washer.name,
+      id: s.station.id,
+      name: s.station.name,
+      count: countOf(s, inOrder),
+      washer: s.station.washer.name,
       most: Math.floor(s.station.room / s.station.washer.thickness + 1e-9),
     })),
-    marks: rig.adjusters.flatMap((a, i) => (a.kind === 'count' ? [] : [{ id: a.id, name: a.name, value: inOrder[i]!, range: a.range, turns: a.perTurn ? inOrder[i]! / a.perTurn : null, way: inOrder[i] === 0 ? '' : wayOf(a, inOrder[i]!) }])),
+    marks: rig.adjusters.flatMap((a, i) =>
+      a.kind === 'count'
+        ? []
+        : [
+            {
+              id: a.id,
+              name: a.name,
+              value: inOrder[i]!,
+              range: a.range,
+              turns: a.perTurn ? inOrder[i]! / a.perTurn : null,
+              way: inOrder[i] === 0 ? '' : wayOf(a, inOrder[i]!),
+            },
+          ],
+    ),
     conditions,
     ...level,
     dropTime: dropPitch,

@@ -23,7 +23,12 @@ export function compare(entry: LogEntry, evaluation: Evaluation): Comparison {
   const says: Phrase[] = [];
   const dropSeen = meanOf(entry.seen.dropTimes);
   const { hung } = evaluation;
-  if (!hung) return { dropSeen, heightImplied: null, says: [say`This rig hangs on no joint, so there is no drop time to compare.`] };
+  if (!hung)
+    return {
+      dropSeen,
+      heightImplied: null,
+      says: [say`This rig hangs on no joint, so there is no drop time to compare.`],
+    };
   const heightImplied = dropSeen ? heightFrom(hung, dropSeen.mean) : null;
   if (dropSeen && heightImplied !== null) {
     const expected = entry.expected.dropPitch;
@@ -33,15 +38,55 @@ export function compare(entry: LogEntry, evaluation: Evaluation): Comparison {
     const where = say`the mass centre lies ${figure('length', heightImplied, 2)} ± ${figure('length', 2 * read, 2)} under the pivot`;
     const than = say`${figure('length', Math.abs(off), 2)} ${off > 0 ? 'lower' : 'higher'} than the figures say`;
     const apart = Math.abs(off) > 2 * read;
-    if (expected === null) says.push([...say`It fell in ${figure('time', dropSeen.mean)}, though the figures said it would not right itself: `, ...where, '.']);
-    else if (!apart) says.push([...say`Drop time agrees: ${figure('time', dropSeen.mean)} seen, ${figure('time', expected)} expected. So `, ...where, known > read ? say`; that was only known to ± ${figure('length', 2 * known, 1)}.` : '.'].flat());
+    if (expected === null)
+      says.push([
+        ...say`It fell in ${figure('time', dropSeen.mean)}, though the figures said it would not right itself: `,
+        ...where,
+        '.',
+      ]);
+    else if (!apart)
+      says.push(
+        [
+          ...say`Drop time agrees: ${figure('time', dropSeen.mean)} seen, ${figure('time', expected)} expected. So `,
+          ...where,
+          known > read ? say`; that was only known to ± ${figure('length', 2 * known, 1)}.` : '.',
+        ].flat(),
+      );
     // A reading that knows more than the forecast did is no agreement within its spread: it says where the mass centre is.
-    else says.push([...say`It fell in ${figure('time', dropSeen.mean)} instead of ${figure('time', expected)}: `, ...where, ', ', ...than, ...(Math.abs(off) <= 2 * known ? say`. The figures were known to ± ${figure('length', 2 * known, 1)} only, so they are not wrong by this: they are better known now.` : say`. That is more than they should be off: one of them is wrong.`)]);
-    for (const outlier of dropSeen.outliers) says.push(say`One reading of ${figure('time', outlier)} stands apart from the others. It is counted; time it once more.`);
+    else
+      says.push([
+        ...say`It fell in ${figure('time', dropSeen.mean)} instead of ${figure('time', expected)}: `,
+        ...where,
+        ', ',
+        ...than,
+        ...(Math.abs(off) <= 2 * known
+          ? say`. The figures were known to ± ${figure('length', 2 * known, 1)} only, so they are not wrong by this: they are better known now.`
+          : say`. That is more than they should be off: one of them is wrong.`),
+      ]);
+    for (const outlier of dropSeen.outliers)
+      says.push(
+        say`One reading of ${figure('time', outlier)} stands apart from the others. It is counted; time it once more.`,
+      );
   }
   const h = heightImplied ?? Math.max(0, hung.hang.bottomHeaviness);
-  lean(says, h, entry.seen.noseDown, entry.expected.noseDown, 'Fore and aft', ['ahead', 'behind'], ['nose down', 'nose up']);
-  lean(says, h, entry.seen.leftSideDown, entry.expected.leftSideDown, 'Side to side', ['to the left', 'to the right'], ['left side down', 'right side down']);
+  lean(
+    says,
+    h,
+    entry.seen.noseDown,
+    entry.expected.noseDown,
+    'Fore and aft',
+    ['ahead', 'behind'],
+    ['nose down', 'nose up'],
+  );
+  lean(
+    says,
+    h,
+    entry.seen.leftSideDown,
+    entry.expected.leftSideDown,
+    'Side to side',
+    ['to the left', 'to the right'],
+    ['left side down', 'right side down'],
+  );
   if (says.length === 0) says.push(say`Nothing to compare yet: time a drop, or type how it hangs.`);
   return { dropSeen, heightImplied, says };
 }
@@ -51,26 +96,42 @@ export function compare(entry: LogEntry, evaluation: Evaluation): Comparison {
  * (which quickens the drop too) and the joint's friction; about the pin it pitches on. Nil where the lean alone would be quicker.
  */
 function heightFrom({ pivot, pitch, sums, hang }: Hung, time: number): number {
-  const at = (distance: number): number => Math.min(1e6, dropFromLevel(pitch.inertia, sums.mass * STANDARD_GRAVITY * distance, pivot.frictionTorque?.value ?? 0));
+  const at = (distance: number): number =>
+    Math.min(
+      1e6,
+      dropFromLevel(pitch.inertia, sums.mass * STANDARD_GRAVITY * distance, pivot.frictionTorque?.value ?? 0),
+    );
   const [near, far] = [1e-9, 10];
-  const distance = at(far) >= time ? far : Math.exp(rootBetween((log) => at(Math.exp(log)) - time, Math.log(near), Math.log(far)));
+  const distance =
+    at(far) >= time ? far : Math.exp(rootBetween((log) => at(Math.exp(log)) - time, Math.log(near), Math.log(far)));
   return Math.sqrt(Math.max(0, distance ** 2 - hang.fromPivot[0] ** 2)) + pinDepth(pivot, 'pitch');
 }
 
-function lean(says: Phrase[], h: number, seen: number | undefined, expected: number | null, axis: string, place: readonly [string, string], words: readonly [string, string]): void {
+function lean(
+  says: Phrase[],
+  h: number,
+  seen: number | undefined,
+  expected: number | null,
+  axis: string,
+  place: readonly [string, string],
+  words: readonly [string, string],
+): void {
   if (seen === undefined || expected === null) return;
   const off = h * (Math.tan(seen) - Math.tan(expected));
   if (Math.abs(seen - expected) < 0.0175) {
     says.push(say`${axis} it hangs as expected, within a degree.`);
     return;
   }
-  says.push(say`It hangs ${figure('angle', Math.abs(seen))} ${words[seen > 0 ? 0 : 1]}: the mass centre lies ${figure('length', Math.abs(off), 2)} further ${place[off > 0 ? 0 : 1]} than the figures say.`);
+  says.push(
+    say`It hangs ${figure('angle', Math.abs(seen))} ${words[seen > 0 ? 0 : 1]}: the mass centre lies ${figure('length', Math.abs(off), 2)} further ${place[off > 0 ? 0 : 1]} than the figures say.`,
+  );
 }
 
 function meanOf(times: readonly number[]): Comparison['dropSeen'] {
   if (times.length === 0) return null;
   const mean = times.reduce((s, t) => s + t, 0) / times.length;
-  const scatter = times.length > 1 ? Math.sqrt(times.reduce((s, t) => s + (t - mean) ** 2, 0) / (times.length - 1)) : THUMB;
+  const scatter =
+    times.length > 1 ? Math.sqrt(times.reduce((s, t) => s + (t - mean) ** 2, 0) / (times.length - 1)) : THUMB;
   const sorted = [...times].sort((a, b) => a - b);
   const median = sorted[Math.floor(sorted.length / 2)]!;
   // Shown, never dropped: further from the median than three thumbs.

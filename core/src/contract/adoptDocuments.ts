@@ -1,7 +1,9 @@
 /** Documents from outside put beside what a data folder holds: under ids that are free there, pointing at one another as before. */
 import type { BodyOf, DocumentKind } from './documents';
 
-export type NewDocument = { readonly [K in DocumentKind]: { readonly kind: K; readonly id: string; readonly body: BodyOf[K] } }[DocumentKind];
+export type NewDocument = {
+  readonly [K in DocumentKind]: { readonly kind: K; readonly id: string; readonly body: BodyOf[K] };
+}[DocumentKind];
 /** As it comes out of a file whose every body was read against its kind's schema. */
 export interface AnyDocument {
   readonly kind: DocumentKind;
@@ -34,15 +36,23 @@ export function adoptDocuments(
     const free = here === null ? id : newId();
     ids.set(`${kind}/${id}`, free);
     const name = nameOf(body);
-    const renamed = name !== null && free !== id && kind !== 'bin' && kind !== 'kit' ? { name: `${name} (${called})`.slice(0, 120) } : {};
+    const renamed =
+      name !== null && free !== id && kind !== 'bin' && kind !== 'kit'
+        ? { name: `${name} (${called})`.slice(0, 120) }
+        : {};
     brought.push({ kind, id: free, body: { ...(pointed as object), id: free, ...renamed } });
   }
   // Kit points at kit: only now is it known under which ids all of it came.
-  return brought.map(({ kind, id, body }) => ({ kind, id, body: kind === 'kit' ? repointed(kind, body, idOf) : body })) as unknown as readonly NewDocument[];
+  return brought.map(({ kind, id, body }) => ({
+    kind,
+    id,
+    body: kind === 'kit' ? repointed(kind, body, idOf) : body,
+  })) as unknown as readonly NewDocument[];
 }
 
 /** What a document is called; those without a name are known by what they belong to. */
-export const nameOf = (body: unknown): string | null => (typeof body === 'object' && body !== null && 'name' in body && typeof body.name === 'string' ? body.name : null);
+export const nameOf = (body: unknown): string | null =>
+  typeof body === 'object' && body !== null && 'name' in body && typeof body.name === 'string' ? body.name : null;
 
 /** The same body with each pointer to another document led through `idOf`. */
 function repointed(kind: DocumentKind, body: unknown, idOf: (kind: DocumentKind, id: string) => string): unknown {
@@ -62,8 +72,13 @@ function repointed(kind: DocumentKind, body: unknown, idOf: (kind: DocumentKind,
     case 'setup':
     case 'log': {
       const record = body as BodyOf['setup'] | BodyOf['log'];
-      return { ...record, rig: idOf('rig', record.rig), loadout: record.loadout === null ? null : idOf('loadout', record.loadout) };
+      return {
+        ...record,
+        rig: idOf('rig', record.rig),
+        loadout: record.loadout === null ? null : idOf('loadout', record.loadout),
+      };
     }
-    case 'bin': return body;
+    case 'bin':
+      return body;
   }
 }

@@ -21,6 +21,12 @@ export function differences(before: unknown, after: unknown, most = 200): readon
 }
 
 function branches(value: unknown): ReadonlyMap<string, unknown> | null {
-  if (Array.isArray(value)) return new Map(value.map((v: unknown, i) => [typeof v === 'object' && v !== null && 'id' in v && typeof v.id === 'string' ? v.id : `${i + 1}`, v]));
+  if (Array.isArray(value))
+    return new Map(
+      value.map((v: unknown, i) => [
+        typeof v === 'object' && v !== null && 'id' in v && typeof v.id === 'string' ? v.id : `${i + 1}`,
+        v,
+      ]),
+    );
   return typeof value === 'object' && value !== null ? new Map(Object.entries(value)) : null;
 }

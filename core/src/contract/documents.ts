@@ -1,6 +1,19 @@
 /** The kinds of document a data folder keeps, and the bodies that pass between browser and server. */
 import * as z from 'zod';
-import { binItem, kitItem, loadout, logEntry, rigDocument, setup, type BinItem, type KitItem, type Loadout, type LogEntry, type RigDocument, type SetUp } from '../model';
+import {
+  binItem,
+  kitItem,
+  loadout,
+  logEntry,
+  rigDocument,
+  setup,
+  type BinItem,
+  type KitItem,
+  type Loadout,
+  type LogEntry,
+  type RigDocument,
+  type SetUp,
+} from '../model';
 
 export const DOCUMENT_KINDS = ['rig', 'kit', 'loadout', 'setup', 'log', 'bin'] as const;
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
@@ -14,7 +27,14 @@ export interface BodyOf {
   readonly bin: BinItem;
 }
 
-export const BODY_SCHEMAS: { readonly [K in DocumentKind]: z.ZodType<BodyOf[K]> } = { rig: rigDocument, kit: kitItem, loadout, setup, log: logEntry, bin: binItem };
+export const BODY_SCHEMAS: { readonly [K in DocumentKind]: z.ZodType<BodyOf[K]> } = {
+  rig: rigDocument,
+  kit: kitItem,
+  loadout,
+  setup,
+  log: logEntry,
+  bin: binItem,
+};
 
 const revision = z.number().int().nonnegative();
 const documentId = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9_./-]{0,99}$/);
@@ -24,7 +44,13 @@ export const change = z.strictObject({ kind: z.enum(DOCUMENT_KINDS), id: documen
 export const changes = z.strictObject({ changes: z.array(change).min(1).max(20_000) });
 export type ChangeRequest = z.infer<typeof change>;
 
-export const stored = z.strictObject({ kind: z.enum(DOCUMENT_KINDS), id: documentId, revision, body: z.unknown(), savedAt: z.string() });
+export const stored = z.strictObject({
+  kind: z.enum(DOCUMENT_KINDS),
+  id: documentId,
+  revision,
+  body: z.unknown(),
+  savedAt: z.string(),
+});
 export type Stored = z.infer<typeof stored>;
 /** An earlier save of a document, without its body. */
 const pastSave = z.strictObject({ revision, savedAt: z.string() });
@@ -32,7 +58,13 @@ export const pastSaves = z.strictObject({ past: z.array(pastSave) });
 export type PastSave = z.infer<typeof pastSave>;
 
 /** A document that is stored and cannot be read: why, and its earlier saves that can, the newest first. */
-export const damaged = z.strictObject({ kind: z.enum(DOCUMENT_KINDS), id: z.string(), revision, reason: z.string(), past: z.array(pastSave) });
+export const damaged = z.strictObject({
+  kind: z.enum(DOCUMENT_KINDS),
+  id: z.string(),
+  revision,
+  reason: z.string(),
+  past: z.array(pastSave),
+});
 export type Damaged = z.infer<typeof damaged>;
 
 /** With each request of a page: the folder it holds. A server that serves another refuses. */
@@ -41,7 +73,9 @@ export const FOLDER_HEADER = 'X-Data-Folder';
 /** All that is in a data folder. `folder` is its mark: what is kept against one folder is never sent to another. */
 export const storedList = z.strictObject({ folder: z.string(), documents: z.array(stored), damaged: z.array(damaged) });
 export type StoredList = z.infer<typeof storedList>;
-export const saved = z.strictObject({ saved: z.array(z.strictObject({ kind: z.enum(DOCUMENT_KINDS), id: documentId, revision })) });
+export const saved = z.strictObject({
+  saved: z.array(z.strictObject({ kind: z.enum(DOCUMENT_KINDS), id: documentId, revision })),
+});
 
 /** RFC 9457 problem details; `faults` name fields, `conflicts` carry what the server holds. */
 export const problem = z.strictObject({

@@ -7,4 +7,33 @@ export { adoptRigFile, rigFileOf } from './adoptRigFile';
 export { lookAtBackup } from './lookAtBackup';
 export { TooMuch, weighJson } from './weighJson';
 export { migrateRigFile } from './migrateRigFile';
-export { backup, backupList, backupLook, BODY_SCHEMAS, change, changes, damaged, DOCUMENT_KINDS, FOLDER_HEADER, pastSaves, problem, RESTORE_WAYS, saved, stored, storedList, type Backup, type BackupLook, type BodyOf, type ChangeRequest, type Damaged, type DocumentKind, type KeptBackup, type Named, type PastSave, type Problem, type RestoreWay, type Stored, type StoredList } from './documents';
+export {
+  backup,
+  backupList,
+  backupLook,
+  BODY_SCHEMAS,
+  change,
+  changes,
+  damaged,
+  DOCUMENT_KINDS,
+  FOLDER_HEADER,
+  pastSaves,
+  problem,
+  RESTORE_WAYS,
+  saved,
+  stored,
+  storedList,
+  type Backup,
+  type BackupLook,
+  type BodyOf,
+  type ChangeRequest,
+  type Damaged,
+  type DocumentKind,
+  type KeptBackup,
+  type Named,
+  type PastSave,
+  type Problem,
+  type RestoreWay,
+  type Stored,
+  type StoredList,
+} from './documents';

@@ -11,12 +11,15 @@ const STEPS: readonly MigrationStep[] = [];
 export function migrateRigFile(data: unknown, steps = STEPS): Read<unknown> {
   const newest = steps.length + 1;
   const fault = (message: string, path = ''): Read<unknown> => ({ ok: false, faults: [{ path, message }] });
-  if (typeof data !== 'object' || data === null || Array.isArray(data)) return fault('must be an object with format, version and rig');
+  if (typeof data !== 'object' || data === null || Array.isArray(data))
+    return fault('must be an object with format, version and rig');
   const file = data as Data;
   if (file['format'] !== 'tide-pebble-rig') return fault('must be "tide-pebble-rig"', 'format');
   const version = file['version'];
-  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) return fault('must be a whole number from 1 up', 'version');
-  if (version > newest) return fault(`is ${version}, written by a newer Tide Pebble; this one reads up to ${newest}`, 'version');
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    return fault('must be a whole number from 1 up', 'version');
+  if (version > newest)
+    return fault(`is ${version}, written by a newer Tide Pebble; this one reads up to ${newest}`, 'version');
   if (typeof file['rig'] !== 'object' || file['rig'] === null) return fault('is missing', 'rig');
   return { ok: true, value: steps.slice(version - 1).reduce((f, step) => step(f), file) };
 }

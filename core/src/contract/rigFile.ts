@@ -27,7 +27,10 @@ export function parseRigFile(text: string): Read<RigFile> {
   try {
     data = JSON.parse(text);
   } catch (error) {
-    return { ok: false, faults: [{ path: '', message: `is not JSON: ${error instanceof Error ? error.message : 'unreadable'}` }] };
+    return {
+      ok: false,
+      faults: [{ path: '', message: `is not JSON: ${error instanceof Error ? error.message : 'unreadable'}` }],
+    };
   }
   return readRigFile(data);
 }

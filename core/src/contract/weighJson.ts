@@ -10,7 +10,10 @@ export class TooMuch extends Error {}
  * Counts what a JSON text would become, without making it: brackets deep and values in all. Throws TooMuch beyond the limits.
  * Reads bytes of UTF-8; what is no JSON is left to the parser.
  */
-export function weighJson(bytes: Uint8Array, limits: { readonly depth: number; readonly items: number } = JSON_AT_MOST): void {
+export function weighJson(
+  bytes: Uint8Array,
+  limits: { readonly depth: number; readonly items: number } = JSON_AT_MOST,
+): void {
   const QUOTE = 34;
   const BACKSLASH = 92;
   let depth = 0;
@@ -23,7 +26,8 @@ export function weighJson(bytes: Uint8Array, limits: { readonly depth: number; r
       items++;
       if (++depth > limits.depth) throw new TooMuch(`It is nested more than ${limits.depth} deep.`);
     } else if (byte === 93 || byte === 125) depth--;
-    else if (byte === 44 && ++items > limits.items) throw new TooMuch(`It holds more than ${limits.items.toLocaleString('en-GB')} values.`);
+    else if (byte === 44 && ++items > limits.items)
+      throw new TooMuch(`It holds more than ${limits.items.toLocaleString('en-GB')} values.`);
   }
   if (items > limits.items) throw new TooMuch(`It holds more than ${limits.items.toLocaleString('en-GB')} values.`);
 }

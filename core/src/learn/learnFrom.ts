@@ -13,7 +13,19 @@ import { movesBetween, type Move } from '../setUpsFor';
 import { likeliest, type Wrong } from './likeliest';
 import { nextSetUp } from './nextSetUp';
 import { observations, shortestDrop } from './readings';
-import { asLearned, figuresOf, fromHere, hangingAt, isWeighed, LEFT_OUT, LEFT_OUT_IDS, massUnder, withUnsureLoad, type At, type Figure } from './unsure';
+import {
+  asLearned,
+  figuresOf,
+  fromHere,
+  hangingAt,
+  isWeighed,
+  LEFT_OUT,
+  LEFT_OUT_IDS,
+  massUnder,
+  withUnsureLoad,
+  type At,
+  type Figure,
+} from './unsure';
 
 export interface LearnInput {
   readonly rig: Pick<RigDocument, 'design' | 'wants' | 'hands'>;
@@ -49,7 +61,12 @@ export interface Learned {
   readonly spread: Vec3;
   readonly next: { readonly outcome: TrimOutcome; readonly moves: readonly Move[] };
 }
-export type LearnOutcome = Learned | { readonly kind: 'noReadings' } | { readonly kind: 'notHung' } | { readonly kind: 'broken'; readonly reason: string } | { readonly kind: 'cannotBe'; readonly reading: number; readonly why: 'mass' | 'drop' };
+export type LearnOutcome =
+  | Learned
+  | { readonly kind: 'noReadings' }
+  | { readonly kind: 'notHung' }
+  | { readonly kind: 'broken'; readonly reason: string }
+  | { readonly kind: 'cannotBe'; readonly reading: number; readonly why: 'mass' | 'drop' };
 
 /** What is plainly wrong is off by up to this part of a mass, or by so many spreads of any other figure. */
 const WRONG_PART = 0.25;
@@ -73,46 +90,93 @@ export function learnFrom({ rig, loadout, kit, bin, values, entries }: LearnInpu
   const now = at(values);
   if (now.bodies.length === 0) return { kind: 'notHung' };
   // The other bodies, grip and handle, are on the scale too.
-  const held = placedPieces(assembly, values).filter((p) => !beyond.has(p.body)).reduce((m, p) => m + p.flat.mass, 0);
+  const held = placedPieces(assembly, values)
+    .filter((p) => !beyond.has(p.body))
+    .reduce((m, p) => m + p.flat.mass, 0);
   const sets = entries.map((e) => at(e.values));
   const figures = [...new Map([now, ...sets].flatMap(figuresOf).map((f) => [f.id, f] as const)).values()];
   const ids = [...figures.map((f) => f.id), ...LEFT_OUT_IDS];
   const changesAt = ({ changes }: At): readonly Sums[] => ids.map((id) => changes.get(id) ?? NO_SUMS);
   const over = entries.map((_, i) => entries.slice(0, i).filter((f) => f.seen.turnsOver).length);
-  const read = entries.flatMap(({ seen }, i) => observations(seen, held, over[i]!, pivot).map((o) => ({ ...o, base: sets[i]!.base, changes: changesAt(sets[i]!) })));
+  const read = entries.flatMap(({ seen }, i) =>
+    observations(seen, held, over[i]!, pivot).map((o) => ({ ...o, base: sets[i]!.base, changes: changesAt(sets[i]!) })),
+  );
   if (read.length === 0) return { kind: 'noReadings' };
   for (const [i, { seen }] of entries.entries()) {
     const whole = sets[i]!.base.mass + held;
-    if (seen.mass !== undefined && Math.abs(seen.mass - whole) > FAR_OFF * whole) return { kind: 'cannotBe', reading: i, why: 'mass' };
+    if (seen.mass !== undefined && Math.abs(seen.mass - whole) > FAR_OFF * whole)
+      return { kind: 'cannotBe', reading: i, why: 'mass' };
   }
-  for (const [i, { seen }] of entries.entries()) if (seen.dropTimes.some((t) => t < shortestDrop(sets[i]!.base))) return { kind: 'cannotBe', reading: i, why: 'drop' };
+  for (const [i, { seen }] of entries.entries())
+    if (seen.dropTimes.some((t) => t < shortestDrop(sets[i]!.base)))
+      return { kind: 'cannotBe', reading: i, why: 'drop' };
   const weighed = new Set([now, ...sets].flatMap((s) => s.bodies.filter(isWeighed).map((b) => massId(b.source))));
   const mayBeWrong = figures.flatMap((f, i) => (weighed.has(f.id) || isMaterial(f) ? [] : [i]));
-  const ways: readonly Wrong[] = [...mayBeWrong.map((i) => ({ which: [i], wider: wrongBy(figures[i]!, now) })), { which: LEFT_OUT.map((_, axis) => figures.length + axis), wider: LEFT_OUT_WIDER }];
+  const ways: readonly Wrong[] = [
+    ...mayBeWrong.map((i) => ({ which: [i], wider: wrongBy(figures[i]!, now) })),
+    { which: LEFT_OUT.map((_, axis) => figures.length + axis), wider: LEFT_OUT_WIDER },
+  ];
   const { off, covariance, wrong } = likeliest(read, ways);
   const unsure = changesAt(now);
   const learned = unsure.reduce((sum, c, i) => addSums(sum, scaleSums(c, off[i]!)), now.base);
-  const lessons = figures.map((f, i): Lesson => ({ source: f.source, words: sourceWords(f.source), owner: f.owner, spreads: off[i]!, mass: massOf(f, now, off[i]!, Math.sqrt(covariance[i]![i]!)) })).filter((l) => Math.abs(l.spreads) >= TOLD_FROM).sort((a, b) => Math.abs(b.spreads) - Math.abs(a.spreads));
+  const lessons = figures
+    .map((f, i): Lesson => ({
+      source: f.source,
+      words: sourceWords(f.source),
+      owner: f.owner,
+      spreads: off[i]!,
+      mass: massOf(f, now, off[i]!, Math.sqrt(covariance[i]![i]!)),
+    }))
+    .filter((l) => Math.abs(l.spreads) >= TOLD_FROM)
+    .sort((a, b) => Math.abs(b.spreads) - Math.abs(a.spreads));
   const plainlyWrong = wrong === null ? undefined : figures[mayBeWrong[wrong] ?? -1];
-  const suspect = plainlyWrong ? lessons.find((l) => l.source === plainlyWrong.source) : lessons.find((l) => isFarOff(l) && !(l.mass && weighed.has(massId(l.source))));
+  const suspect = plainlyWrong
+    ? lessons.find((l) => l.source === plainlyWrong.source)
+    : lessons.find((l) => isFarOff(l) && !(l.mass && weighed.has(massId(l.source))));
   const better = asLearned(assembly, new Map(ids.map((id, i) => [id, off[i]!])));
   // What no figure of the rig tells: what was left out, and what is not straight in two figures at once.
   const here = pivotAt(assembly.rig, pivot, valuesInOrder(assembly.rig, values));
-  const also = fromHere(addScaledSums(learned, hangingAt(better, pivot, beyond, values).base, -1), [-here[0], -here[1], -here[2]]);
+  const also = fromHere(addScaledSums(learned, hangingAt(better, pivot, beyond, values).base, -1), [
+    -here[0],
+    -here[1],
+    -here[2],
+  ]);
   const outcome = nextSetUp(better, values, rig.wants, also);
   return {
-    kind: 'learned', lessons, suspect: suspect ?? null,
+    kind: 'learned',
+    lessons,
+    suspect: suspect ?? null,
     unexplained: LEFT_OUT.map((size, axis) => size * off[figures.length + axis]!) as unknown as Vec3,
     fromPivot: learned.first.map((f) => f / learned.mass) as unknown as Vec3,
-    spread: [0, 1, 2].map((axis) => Math.sqrt(unsure.reduce((v, a, i) => v + unsure.reduce((w, b, j) => w + placeOf(a, learned, axis) * covariance[i]![j]! * placeOf(b, learned, axis), 0), 0))) as unknown as Vec3,
-    next: { outcome, moves: outcome.kind === 'solved' ? coarseFirst(movesBetween(assembly.rig.adjusters, values, { ...values, ...outcome.values })) : [] },
+    spread: [0, 1, 2].map((axis) =>
+      Math.sqrt(
+        unsure.reduce(
+          (v, a, i) =>
+            v +
+            unsure.reduce(
+              (w, b, j) => w + placeOf(a, learned, axis) * covariance[i]![j]! * placeOf(b, learned, axis),
+              0,
+            ),
+          0,
+        ),
+      ),
+    ) as unknown as Vec3,
+    next: {
+      outcome,
+      moves:
+        outcome.kind === 'solved'
+          ? coarseFirst(movesBetween(assembly.rig.adjusters, values, { ...values, ...outcome.values }))
+          : [],
+    },
   };
 }
 
-const isFarOff = ({ spreads, mass }: Lesson): boolean => Math.abs(spreads) > SUSPECT_FROM || (mass !== null && Math.abs(mass.to - mass.from) > SUSPECT_PART * mass.from);
+const isFarOff = ({ spreads, mass }: Lesson): boolean =>
+  Math.abs(spreads) > SUSPECT_FROM || (mass !== null && Math.abs(mass.to - mass.from) > SUSPECT_PART * mass.from);
 
 /** How far the mass centre goes along an axis for one unit of a change, m. */
-const placeOf = (change: Sums, whole: Sums, axis: number): number => (change.first[axis]! - (whole.first[axis]! / whole.mass) * change.mass) / whole.mass;
+const placeOf = (change: Sums, whole: Sums, axis: number): number =>
+  (change.first[axis]! - (whole.first[axis]! / whole.mass) * change.mass) / whole.mass;
 
 /** No material is plainly wrong: its spread is of all there are. */
 const isMaterial = ({ source }: Figure): boolean => source.startsWith('density of ');
@@ -132,6 +196,7 @@ function massOf(figure: Figure, at: At, off: number, left: number): Lesson['mass
 
 /** Washers, then what levels, then what sets the drop; a height changes how touchy level is, so level comes once more. */
 function coarseFirst(moves: readonly Move[]): readonly Move[] {
-  const rank = ({ adjuster: { kind, axis } }: Move): number => (kind === 'count' ? 0 : Math.abs(axis?.[2] ?? 0) > 0.7 ? 2 : 1);
+  const rank = ({ adjuster: { kind, axis } }: Move): number =>
+    kind === 'count' ? 0 : Math.abs(axis?.[2] ?? 0) > 0.7 ? 2 : 1;
   return [...moves].sort((a, b) => rank(a) - rank(b));
 }

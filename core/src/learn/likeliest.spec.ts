@@ -5,7 +5,12 @@ import { likeliest, type Read } from './likeliest';
 
 const mass = (m: number): Sums => ({ ...NO_SUMS, mass: m });
 /** A scale under a body of `typed`, of which two things are unsure by so much each. */
-const weighed = (typed: number, seen: number, spread: number, changes: readonly number[]): Read => ({ base: mass(typed), changes: changes.map(mass), value: (s) => s.mass - seen, spread: () => spread });
+const weighed = (typed: number, seen: number, spread: number, changes: readonly number[]): Read => ({
+  base: mass(typed),
+  changes: changes.map(mass),
+  value: (s) => s.mass - seen,
+  spread: () => spread,
+});
 const far = fc.double({ min: -3, max: 3, noNaN: true });
 const size = fc.double({ min: 0.05, max: 2, noNaN: true });
 
@@ -32,7 +37,11 @@ describe('the likeliest figures', () => {
         const [w, v] = [1 / one ** 2, 1 / two ** 2];
         const together = weighed(10, 10 + (w * first + v * second) / (w + v), Math.sqrt(1 / (w + v)), [1]);
         const [both, turned, mean] = [likeliest([a, b], []), likeliest([b, a], []), likeliest([together], [])];
-        return Math.abs(both.off[0]! - mean.off[0]!) < 1e-9 && Math.abs(both.off[0]! - turned.off[0]!) < 1e-9 && Math.abs(both.covariance[0]![0]! - mean.covariance[0]![0]!) < 1e-9;
+        return (
+          Math.abs(both.off[0]! - mean.off[0]!) < 1e-9 &&
+          Math.abs(both.off[0]! - turned.off[0]!) < 1e-9 &&
+          Math.abs(both.covariance[0]![0]! - mean.covariance[0]![0]!) < 1e-9
+        );
       }),
       { seed: 12 },
     );
@@ -44,7 +53,10 @@ describe('the likeliest figures', () => {
     expect(unlikely(1) - unlikely(0)).toBeCloseTo(1 / variance, 9);
   });
   it('takes a figure for wrong only where its own spread cannot tell what was read', () => {
-    const ways = [{ which: [0], wider: 20 }, { which: [1], wider: 20 }];
+    const ways = [
+      { which: [0], wider: 20 },
+      { which: [1], wider: 20 },
+    ];
     const near = likeliest([weighed(10, 10.1, 0.05, [0.1, 0.01])], ways);
     expect(near.wrong).toBeNull();
     const wide = likeliest([weighed(10, 11, 0.05, [0.1, 0.01])], ways);
@@ -55,7 +67,13 @@ describe('the likeliest figures', () => {
   });
   it('of two that could be wrong, the one whose error all readings share', () => {
     const read = (seen: number, changes: readonly number[]): Read => weighed(10, seen, 0.05, changes);
-    const { wrong, off } = likeliest([read(11, [0.1, 0.1]), read(10, [0, 0.1])], [{ which: [0], wider: 20 }, { which: [1], wider: 20 }]);
+    const { wrong, off } = likeliest(
+      [read(11, [0.1, 0.1]), read(10, [0, 0.1])],
+      [
+        { which: [0], wider: 20 },
+        { which: [1], wider: 20 },
+      ],
+    );
     expect(wrong).toBe(0);
     expect(off[0]).toBeCloseTo(10, 0);
     expect(Math.abs(off[1]!)).toBeLessThan(0.5);

@@ -14,9 +14,20 @@ const SPARE = 0.25;
  * moved. Every slide goes to its best place and not just inside the pool's edge, for what was not quite learned must lie in it too.
  */
 export function nextSetUp(assembly: Assembly, from: AdjusterValues, wants: Wants, also: Sums): TrimOutcome {
-  const stays = trim(withHeld(assembly, from, () => true), from, { ...wants, levelWithin: wants.levelWithin * WELL_INSIDE }, { also });
+  const stays = trim(
+    withHeld(assembly, from, () => true),
+    from,
+    { ...wants, levelWithin: wants.levelWithin * WELL_INSIDE },
+    { also },
+  );
   if (stays.kind === 'solved' && stays.unmet.length === 0) return stays;
-  const slidesOnly = (counts: AdjusterValues): TrimOutcome => trim(withHeld(assembly, counts, (a) => a.kind === 'count'), { ...from, ...countsIn(assembly, counts) }, wants, { also });
+  const slidesOnly = (counts: AdjusterValues): TrimOutcome =>
+    trim(
+      withHeld(assembly, counts, (a) => a.kind === 'count'),
+      { ...from, ...countsIn(assembly, counts) },
+      wants,
+      { also },
+    );
   const asItIs = slidesOnly(from);
   if (asItIs.kind === 'solved' && asItIs.unmet.length === 0) return asItIs;
   const few = gentlest(trim(assembly, from, wants, { aim: 'fewestMoves', also }), assembly.rig.adjusters, from);
@@ -29,15 +40,22 @@ export function nextSetUp(assembly: Assembly, from: AdjusterValues, wants: Wants
 
 /** The same rig with some of its adjusters left as they are. */
 function withHeld(assembly: Assembly, values: AdjusterValues, held: (a: Adjuster) => boolean): Assembly {
-  const hold = (a: Adjuster): Adjuster => (held(a) ? { ...a, range: [values[a.id] ?? a.value, values[a.id] ?? a.value] } : a);
+  const hold = (a: Adjuster): Adjuster =>
+    held(a) ? { ...a, range: [values[a.id] ?? a.value, values[a.id] ?? a.value] } : a;
   return { ...assembly, rig: { ...assembly.rig, adjusters: assembly.rig.adjusters.map(hold) } };
 }
-const countsIn = ({ rig }: Assembly, values: AdjusterValues): AdjusterValues => Object.fromEntries(rig.adjusters.flatMap((a) => (a.kind === 'count' ? [[a.id, values[a.id] ?? a.value]] : [])));
+const countsIn = ({ rig }: Assembly, values: AdjusterValues): AdjusterValues =>
+  Object.fromEntries(rig.adjusters.flatMap((a) => (a.kind === 'count' ? [[a.id, values[a.id] ?? a.value]] : [])));
 
 /** Of as few moves, those that go least far, with something to spare where that can be: what is still wrong of a figure counts for less. */
 function gentlest(outcome: TrimOutcome, adjusters: readonly Adjuster[], from: AdjusterValues): TrimOutcome {
   if (outcome.kind !== 'solved') return outcome;
-  const far = ({ values }: { readonly values: AdjusterValues }): number => adjusters.reduce((sum, { id, range, value }) => sum + Math.abs((values[id] ?? value) - (from[id] ?? value)) / Math.max(range[1] - range[0], 1e-9), 0);
+  const far = ({ values }: { readonly values: AdjusterValues }): number =>
+    adjusters.reduce(
+      (sum, { id, range, value }) =>
+        sum + Math.abs((values[id] ?? value) - (from[id] ?? value)) / Math.max(range[1] - range[0], 1e-9),
+      0,
+    );
   const spare = Math.min(SPARE, Math.max(...outcome.ties.map((t) => t.slack)));
   const [first] = outcome.ties.filter((t) => t.slack >= spare).sort((a, b) => far(a) - far(b));
   return first ? { ...outcome, values: first.values, addedMass: first.added } : outcome;

@@ -21,10 +21,13 @@ function rigOf(family: string) {
 const rigs = ['gimballed-bent-bar', 'balance-arm', 'tube-frame'].map(rigOf);
 const someRig = fc.nat(rigs.length - 1);
 /** Somewhere between the ends of every adjuster. */
-const setOf = (rig: (typeof rigs)[number], part: number): Record<string, number> => Object.fromEntries(rig.assembly.rig.adjusters.map((a, i) => {
-  const value = a.range[0] + (a.range[1] - a.range[0]) * ((part * (i + 1)) % 1);
-  return [a.id, a.kind === 'count' ? Math.round(value) : value];
-}));
+const setOf = (rig: (typeof rigs)[number], part: number): Record<string, number> =>
+  Object.fromEntries(
+    rig.assembly.rig.adjusters.map((a, i) => {
+      const value = a.range[0] + (a.range[1] - a.range[0]) * ((part * (i + 1)) % 1);
+      return [a.id, a.kind === 'count' ? Math.round(value) : value];
+    }),
+  );
 const places = ({ mass, first }: Sums): readonly number[] => [mass, ...first];
 
 describe('what is unsure of a rig that hangs', () => {
@@ -45,7 +48,8 @@ describe('what is unsure of a rig that hangs', () => {
     );
   });
   it('nothing learned leaves the rig as it was', () => {
-    for (const { assembly, at } of rigs) expect(places(at({}, asLearned(assembly, new Map())).base)).toEqual(places(at({}).base));
+    for (const { assembly, at } of rigs)
+      expect(places(at({}, asLearned(assembly, new Map())).base)).toEqual(places(at({}).base));
   });
   it('a slide carries with it what is unsure of the camera', () => {
     const [{ at }] = rigs as [(typeof rigs)[number]];
@@ -62,12 +66,21 @@ describe('what is unsure of a rig that hangs', () => {
     for (const p of learned.pieces) expect(p.flat.mass).toBeGreaterThanOrEqual(0);
   });
   it('is carried to another point and back', () => {
-    const place = fc.tuple(...[0, 1, 2].map(() => fc.double({ min: -1, max: 1, noNaN: true })) as [fc.Arbitrary<number>, fc.Arbitrary<number>, fc.Arbitrary<number>]);
+    const place = fc.tuple(
+      ...([0, 1, 2].map(() => fc.double({ min: -1, max: 1, noNaN: true })) as [
+        fc.Arbitrary<number>,
+        fc.Arbitrary<number>,
+        fc.Arbitrary<number>,
+      ]),
+    );
     holds(
       fc.property(place, place, fc.double({ min: -1, max: 1, noNaN: true }), (p, first, mass) => {
         const sums: Sums = { ...NO_SUMS, mass, first };
         const back = fromHere(fromHere(sums, p), [-p[0], -p[1], -p[2]]);
-        return places(back).every((x, i) => Math.abs(x - places(sums)[i]!) < 1e-12) && back.inertia.every((row) => row.every((x) => Math.abs(x) < 1e-12));
+        return (
+          places(back).every((x, i) => Math.abs(x - places(sums)[i]!) < 1e-12) &&
+          back.inertia.every((row) => row.every((x) => Math.abs(x) < 1e-12))
+        );
       }),
       { seed: 22 },
     );

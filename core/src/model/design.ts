@@ -1,6 +1,21 @@
 /** A design: a family with its dimensions and the maker's own edits, or a freed rig; and what the maker wants of it. */
 import * as z from 'zod';
-import { finite, id, massQuantity, money, name, newtons, notNegative, positive, quantity, quaternion, seconds, size, typedWords, vec3 } from './quantity';
+import {
+  finite,
+  id,
+  massQuantity,
+  money,
+  name,
+  newtons,
+  notNegative,
+  positive,
+  quantity,
+  quaternion,
+  seconds,
+  size,
+  typedWords,
+  vec3,
+} from './quantity';
 import { contact, FITTINGS, HOLDS, joint, member, node, part, pose, rig, station, stock } from './rig';
 
 /**
@@ -12,8 +27,21 @@ export const edit = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('remove'), id, target: id }),
   /** `hold`: where the added piece is held or worn, and the pose it makes possible; they go and move with the part. */
   z.strictObject({ kind: z.literal('add'), id, body: id, part, hold: z.strictObject({ contact, pose }).optional() }),
-  z.strictObject({ kind: z.literal('addMember'), id, body: id, nodes: z.array(node).max(2), member, joints: z.array(joint).max(2) }),
-  z.strictObject({ kind: z.literal('addStation'), id, body: id, station, countMost: z.number().int().nonnegative().max(400) }),
+  z.strictObject({
+    kind: z.literal('addMember'),
+    id,
+    body: id,
+    nodes: z.array(node).max(2),
+    member,
+    joints: z.array(joint).max(2),
+  }),
+  z.strictObject({
+    kind: z.literal('addStation'),
+    id,
+    body: id,
+    station,
+    countMost: z.number().int().nonnegative().max(400),
+  }),
   z.strictObject({ kind: z.literal('move'), id, target: id, by: vec3 }),
   z.strictObject({ kind: z.literal('turn'), id, target: id, turn: quaternion }),
   z.strictObject({ kind: z.literal('restock'), id, target: id, stock }),
@@ -21,7 +49,17 @@ export const edit = z.discriminatedUnion('kind', [
   /** What the shop asks for a pack of an item, or for one length of a stock. */
   z.strictObject({ kind: z.literal('price'), id, item: name, length: size.optional(), price: money }),
   z.strictObject({ kind: z.literal('screw'), id, target: id, length: size }),
-  z.strictObject({ kind: z.literal('fitting'), id, target: id, fitting: z.enum(FITTINGS).optional(), hold: z.enum(HOLDS).optional(), outerRadius: positive.optional(), takeOff: notNegative.optional(), depth: notNegative.optional(), clearance: notNegative.max(0.02).optional() }),
+  z.strictObject({
+    kind: z.literal('fitting'),
+    id,
+    target: id,
+    fitting: z.enum(FITTINGS).optional(),
+    hold: z.enum(HOLDS).optional(),
+    outerRadius: positive.optional(),
+    takeOff: notNegative.optional(),
+    depth: notNegative.optional(),
+    clearance: notNegative.max(0.02).optional(),
+  }),
   /** What the maker can bear at a contact for a while, N. */
   z.strictObject({ kind: z.literal('comfort'), id, target: id, limit: newtons.max(2000) }),
 ]);
@@ -65,7 +103,10 @@ export const wants = z
     /** Inside length, width and height of the bag it should go in, m. */
     bag: z.tuple([size, size, size]).readonly().optional(),
   })
-  .refine((w) => w.dropTime[0] <= w.dropTime[1], { path: ['dropTime'], message: 'must run from the shorter to the longer' });
+  .refine((w) => w.dropTime[0] <= w.dropTime[1], {
+    path: ['dropTime'],
+    message: 'must run from the shorter to the longer',
+  });
 export type Wants = z.infer<typeof wants>;
 
 /** The maker's own measures, m, and what a wrist can turn with, N m. */
@@ -100,5 +141,11 @@ export const rigDocument = z.strictObject({
 });
 export type RigDocument = z.infer<typeof rigDocument>;
 
-export const setup = z.strictObject({ id, rig: id, loadout: id, values: z.record(id, finite), typed: typedWords.optional() });
+export const setup = z.strictObject({
+  id,
+  rig: id,
+  loadout: id,
+  values: z.record(id, finite),
+  typed: typedWords.optional(),
+});
 export type SetUp = z.infer<typeof setup>;

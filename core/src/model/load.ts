@@ -3,11 +3,41 @@
  * microphone's shoe) and axes like the rig's. A loadout is items mounted on items; the first stands on the rig's mount.
  */
 import * as z from 'zod';
-import { count, id, massQuantity, name, notNegative, positive, quantity, quaternion, read, size, typedWords, vec3 } from './quantity';
+import {
+  count,
+  id,
+  massQuantity,
+  name,
+  notNegative,
+  positive,
+  quantity,
+  quaternion,
+  read,
+  size,
+  typedWords,
+  vec3,
+} from './quantity';
 
 export const KIT_CLASSES = [
-  'camera', 'action camera', 'phone', 'lens', 'battery', 'card', 'microphone', 'light', 'monitor', 'viewfinder', 'receiver', 'recorder',
-  'cable', 'cage', 'plate', 'clamp', 'filter', 'strap', 'other',
+  'camera',
+  'action camera',
+  'phone',
+  'lens',
+  'battery',
+  'card',
+  'microphone',
+  'light',
+  'monitor',
+  'viewfinder',
+  'receiver',
+  'recorder',
+  'cable',
+  'cage',
+  'plate',
+  'clamp',
+  'filter',
+  'strap',
+  'other',
 ] as const;
 export type KitClass = (typeof KIT_CLASSES)[number];
 
@@ -28,19 +58,43 @@ export const stateChange = z.discriminatedUnion('kind', [
 ]);
 export type StateChange = z.infer<typeof stateChange>;
 
-export const stateChoice = z.strictObject({ id, name, change: stateChange.optional(), focalLength: positive.optional() });
+export const stateChoice = z.strictObject({
+  id,
+  name,
+  change: stateChange.optional(),
+  focalLength: positive.optional(),
+});
 export type StateChoice = z.infer<typeof stateChoice>;
 
 /** The first choice is the item as it was measured. */
 export const itemState = z.strictObject({ id, name, choices: z.array(stateChoice).min(2).max(8) });
 export type ItemState = z.infer<typeof itemState>;
 
-export const CLEARANCE_KINDS = ['battery door', 'card door', 'ports', 'screen swing', 'eyepiece', 'hand room', 'tripod socket', 'pin hole'] as const;
+export const CLEARANCE_KINDS = [
+  'battery door',
+  'card door',
+  'ports',
+  'screen swing',
+  'eyepiece',
+  'hand room',
+  'tripod socket',
+  'pin hole',
+] as const;
 /** A box of space that must stay free, or be reached, in the item's own frame. */
-export const clearance = z.strictObject({ id, kind: z.enum(CLEARANCE_KINDS), at: vec3, size: z.tuple([size, size, size]).readonly() });
+export const clearance = z.strictObject({
+  id,
+  kind: z.enum(CLEARANCE_KINDS),
+  at: vec3,
+  size: z.tuple([size, size, size]).readonly(),
+});
 export type Clearance = z.infer<typeof clearance>;
 
-export const reading = z.strictObject({ value: read, typed: z.string().max(60).optional(), from: z.enum(['scale', 'photo']).optional(), leftOut: z.literal(true).optional() });
+export const reading = z.strictObject({
+  value: read,
+  typed: z.string().max(60).optional(),
+  from: z.enum(['scale', 'photo']).optional(),
+  leftOut: z.literal(true).optional(),
+});
 export type Reading = z.infer<typeof reading>;
 
 /** What was read while measuring, kept as it was read: every figure found from it is worked out again from these. */
@@ -91,7 +145,9 @@ export const kitItem = z.strictObject({
   squeeze: positive.min(1).max(2.5).optional(),
   socketDepth: quantity.extend({ value: notNegative }).optional(),
   measurements: z.array(measurement).max(60).optional(),
-  photo: z.strictObject({ id: z.string().regex(/^[0-9a-f]{64}$/), width: count.positive(), height: count.positive() }).optional(),
+  photo: z
+    .strictObject({ id: z.string().regex(/^[0-9a-f]{64}$/), width: count.positive(), height: count.positive() })
+    .optional(),
   notes: z.string().max(2000).optional(),
   typed: typedWords.optional(),
 });

@@ -8,7 +8,10 @@ export const positive = z.number().positive().max(LARGEST);
 export const notNegative = z.number().nonnegative().max(LARGEST);
 /** A length or place of a rig or its load, m: longer than any boom, short enough that whatever samples it ends. */
 const LONGEST = 20;
-export const place = z.number().min(-LONGEST, `must be within ${LONGEST} m`).max(LONGEST, `must be within ${LONGEST} m`);
+export const place = z
+  .number()
+  .min(-LONGEST, `must be within ${LONGEST} m`)
+  .max(LONGEST, `must be within ${LONGEST} m`);
 export const size = z.number().positive().max(LONGEST, `must be at most ${LONGEST} m`);
 /** Money in the maker's own coin, a count, a time in seconds, a force in newtons, and what a material is given by. */
 export const money = z.number().nonnegative().max(1e7);
@@ -18,7 +21,9 @@ export const newtons = z.number().positive().max(1e5);
 /** What a scale, a ruler, a watch or a photo's picture points read. */
 export const read = z.number().min(-1e6).max(1e6);
 export const ofMaterial = z.number().positive().max(1e13);
-export const id = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9_./-]{0,99}$/, 'letters, digits, and _ . / - only, 100 at most');
+export const id = z
+  .string()
+  .regex(/^[A-Za-z0-9][A-Za-z0-9_./-]{0,99}$/, 'letters, digits, and _ . / - only, 100 at most');
 export const name = z.string().trim().min(1).max(120);
 export const vec3 = z.tuple([place, place, place]).readonly();
 export const quaternion = z

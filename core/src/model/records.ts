@@ -9,11 +9,20 @@ export const logEntry = z.strictObject({
   loadout: id.nullable(),
   when: z.iso.datetime({ offset: true }),
   values: z.record(id, finite),
-  expected: z.strictObject({ noseDown: finite.nullable(), leftSideDown: finite.nullable(), dropPitch: seconds.nullable(), dropSpread: seconds.nullable() }),
+  expected: z.strictObject({
+    noseDown: finite.nullable(),
+    leftSideDown: finite.nullable(),
+    dropPitch: seconds.nullable(),
+    dropSpread: seconds.nullable(),
+  }),
   seen: z.strictObject({
-    noseDown: finite.optional(), leftSideDown: finite.optional(), dropTimes: z.array(positive.max(60)).max(20),
+    noseDown: finite.optional(),
+    leftSideDown: finite.optional(),
+    dropTimes: z.array(positive.max(60)).max(20),
     /** It would not hang upright. Its mass on the scale, kg; ahead of the pivot where it balances on a finger, m. */
-    turnsOver: z.literal(true).optional(), mass: positive.max(200).optional(), fingerAhead: finite.optional(),
+    turnsOver: z.literal(true).optional(),
+    mass: positive.max(200).optional(),
+    fingerAhead: finite.optional(),
   }),
   notes: z.string().max(4000),
 });

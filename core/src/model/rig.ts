@@ -3,7 +3,23 @@
  * in rig axes, in the pose with all adjusters at nought and the rig level. Every number shown anywhere is derived from this.
  */
 import * as z from 'zod';
-import { count, finite, id, massQuantity, money, name, newtons, notNegative, ofMaterial, positive, quantity, quaternion, seconds, size, vec3 } from './quantity';
+import {
+  count,
+  finite,
+  id,
+  massQuantity,
+  money,
+  name,
+  newtons,
+  notNegative,
+  ofMaterial,
+  positive,
+  quantity,
+  quaternion,
+  seconds,
+  size,
+  vec3,
+} from './quantity';
 import { shape } from './shape';
 
 export const material = z.strictObject({
@@ -46,12 +62,16 @@ export const part = z.strictObject({
   holes: z.array(partHole).max(200).optional(),
   supply: supply.optional(),
   /** The screw that holds the load here: its length under the head, and what it passes before it comes out. */
-  screw: z.strictObject({
-    diameter: positive, length: positive, passes: notNegative,
-    /** The hole it passes, and a pin beside it that keeps the load from turning: how loose they sit is seen in the picture. */
-    hole: positive.optional(),
-    pin: z.strictObject({ diameter: positive, hole: positive, fromScrew: positive }).optional(),
-  }).optional(),
+  screw: z
+    .strictObject({
+      diameter: positive,
+      length: positive,
+      passes: notNegative,
+      /** The hole it passes, and a pin beside it that keeps the load from turning: how loose they sit is seen in the picture. */
+      hole: positive.optional(),
+      pin: z.strictObject({ diameter: positive, hole: positive, fromScrew: positive }).optional(),
+    })
+    .optional(),
   /** Grips the load along `axis`, and opens this far, least and most, m. */
   jaws: z.strictObject({ axis: vec3, opens: z.tuple([notNegative, positive]).readonly() }).optional(),
   /** Looked into or at: the eye sees all of it from between these distances, m. */
@@ -65,14 +85,25 @@ export type Node = z.infer<typeof node>;
 
 export const section = z.discriminatedUnion('kind', [
   /** `slots` are cut along the middle: each `length` long over its round ends, `pitch` from one to the next. */
-  z.strictObject({ kind: z.literal('flat'), width: positive, thickness: positive, slots: z.strictObject({ width: positive, length: positive, pitch: positive }).optional() }),
+  z.strictObject({
+    kind: z.literal('flat'),
+    width: positive,
+    thickness: positive,
+    slots: z.strictObject({ width: positive, length: positive, pitch: positive }).optional(),
+  }),
   z.strictObject({ kind: z.literal('rod'), diameter: positive, threadPitch: positive.optional() }),
   z
     .strictObject({ kind: z.literal('square'), width: positive, height: positive, wall: positive })
-    .refine((s) => 2 * s.wall < Math.min(s.width, s.height), { path: ['wall'], message: 'must be less than half the smaller side' }),
+    .refine((s) => 2 * s.wall < Math.min(s.width, s.height), {
+      path: ['wall'],
+      message: 'must be less than half the smaller side',
+    }),
   z
     .strictObject({ kind: z.literal('tube'), outerDiameter: positive, wall: positive })
-    .refine((s) => 2 * s.wall <= s.outerDiameter, { path: ['wall'], message: 'must be at most half the outer diameter' }),
+    .refine((s) => 2 * s.wall <= s.outerDiameter, {
+      path: ['wall'],
+      message: 'must be at most half the outer diameter',
+    }),
 ]);
 
 export const stock = z.strictObject({
@@ -114,10 +145,19 @@ export const member = z.strictObject({
   path: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('straight'), widthDirection: vec3 }),
     /** Starts at node `from`; `along` is the run there, `across` the way the thickness looks and positive bends turn to. */
-    z.strictObject({ kind: z.literal('bent'), along: vec3, across: vec3, segments: z.array(bendSegment).min(1).max(60) }),
+    z.strictObject({
+      kind: z.literal('bent'),
+      along: vec3,
+      across: vec3,
+      segments: z.array(bendSegment).min(1).max(60),
+    }),
   ]),
   /** Sawn to this outline: places along the member from its `from` end and across from its middle line, m, in order round. A closed shape without crossings, inside the strip. */
-  outline: z.array(z.tuple([finite, finite]).readonly()).min(3).max(200).optional(),
+  outline: z
+    .array(z.tuple([finite, finite]).readonly())
+    .min(3)
+    .max(200)
+    .optional(),
   /** Extra length left on the end until the last hole is drilled, then cut off; it carries no mass in the finished rig. */
   leftLong: notNegative,
   holes: z.array(hole).max(100),
@@ -129,8 +169,31 @@ export const member = z.strictObject({
 export type Member = z.infer<typeof member>;
 
 export const FITTINGS = [
-  'elbow90', 'elbow45', 'tee', 'cross', 'sideOutlet', 'fourWay', 'cap', 'coupling', 'union', 'maleAdapter', 'femaleAdapter', 'bush',
-  'flattened', 'boltThrough', 'rodInSleeve', 'hingePin', 'hoseClamp', 'groundClamp', 'woodScrew', 'screw', 'glue', 'solder', 'epoxy', 'heatSetInsert', 'weld',
+  'elbow90',
+  'elbow45',
+  'tee',
+  'cross',
+  'sideOutlet',
+  'fourWay',
+  'cap',
+  'coupling',
+  'union',
+  'maleAdapter',
+  'femaleAdapter',
+  'bush',
+  'flattened',
+  'boltThrough',
+  'rodInSleeve',
+  'hingePin',
+  'hoseClamp',
+  'groundClamp',
+  'woodScrew',
+  'screw',
+  'glue',
+  'solder',
+  'epoxy',
+  'heatSetInsert',
+  'weld',
 ] as const;
 export type Fitting = (typeof FITTINGS)[number];
 /** What keeps a pipe in its fitting. */
@@ -250,7 +313,11 @@ export const contact = z.strictObject({
 
 /** `arm`: level distance from the shoulder to the hand, m. `turn`: how the rig is turned from level. */
 export const pose = z.strictObject({
-  id, name, contacts: z.array(id).max(12), turn: quaternion.optional(), arm: notNegative.max(1.2).optional(),
+  id,
+  name,
+  contacts: z.array(id).max(12),
+  turn: quaternion.optional(),
+  arm: notNegative.max(1.2).optional(),
   /** The lens looks back at whoever holds it. */
   facesHolder: z.boolean().optional(),
 });
@@ -273,7 +340,10 @@ export const adjuster = z
     /** Travel of one whole turn, for threads and fine screws, m. */
     perTurn: positive.optional(),
     value: finite,
-    moves: z.array(z.strictObject({ kind: z.enum(['part', 'member', 'station', 'pivot', 'body', 'contact']), id })).min(1).max(40),
+    moves: z
+      .array(z.strictObject({ kind: z.enum(['part', 'member', 'station', 'pivot', 'body', 'contact']), id }))
+      .min(1)
+      .max(40),
   })
   .refine((a) => a.range[0] <= a.range[1], { path: ['range'], message: 'must run from the smaller to the larger' })
   .refine((a) => a.kind === 'count' || a.axis !== undefined, { path: ['axis'], message: 'needs the way it moves' });

@@ -22,9 +22,16 @@ export function backupRoutes(store: Store, backups: Backups, now: () => string):
   const router = Router();
   const zip = raw({ type: () => true, limit: '64mb' });
   router.get('/backup', (_request, response) => {
-    const content: Backup = { format: 'tide-pebble-backup', version: 1, savedAt: now(), documents: store.all().map(({ kind, id, body }) => ({ kind, id, body })) };
+    const content: Backup = {
+      format: 'tide-pebble-backup',
+      version: 1,
+      savedAt: now(),
+      documents: store.all().map(({ kind, id, body }) => ({ kind, id, body })),
+    };
     response.attachment('tide-pebble-backup.zip').type('application/zip');
-    const photos = Object.fromEntries(store.photos().map((p) => [`photos/${p.id}.${ENDINGS[p.type]}`, [p.bytes, { level: 0 }] as const]));
+    const photos = Object.fromEntries(
+      store.photos().map((p) => [`photos/${p.id}.${ENDINGS[p.type]}`, [p.bytes, { level: 0 }] as const]),
+    );
     response.send(Buffer.from(zipSync({ [ENTRY]: strToU8(JSON.stringify(content, null, 1)), ...photos } as Zippable)));
   });
   router.get('/backups', (_request, response) => {
@@ -64,7 +71,11 @@ export function backupRoutes(store: Store, backups: Backups, now: () => string):
   async function fromKept(name: string): Promise<Incoming> {
     const found = await backups.open(name);
     if (!found) throw new NotFound('There is no such backup here.');
-    return { savedAt: backups.list().find((b) => b.name === name)?.savedAt ?? null, documents: found.documents.map(({ kind, id, body }) => ({ kind, id, body })), photos: found.photos };
+    return {
+      savedAt: backups.list().find((b) => b.name === name)?.savedAt ?? null,
+      documents: found.documents.map(({ kind, id, body }) => ({ kind, id, body })),
+      photos: found.photos,
+    };
   }
 
   /** What was here before is copied first: there is always a way back. */
@@ -72,7 +83,10 @@ export function backupRoutes(store: Store, backups: Backups, now: () => string):
     if (!store.isEmpty()) await backups.make(store);
     if (way === 'instead') return store.replaceAll(documents, photos);
     const held = new Map(store.all().map((d) => [`${d.kind}/${d.id}`, d.body]));
-    store.putBeside(adoptDocuments(documents, (kind, id) => held.get(`${kind}/${id}`) ?? null, randomUUID, { called: 'from backup' }), photos);
+    store.putBeside(
+      adoptDocuments(documents, (kind, id) => held.get(`${kind}/${id}`) ?? null, randomUUID, { called: 'from backup' }),
+      photos,
+    );
   }
 }
 
@@ -84,7 +98,8 @@ function wayOf(request: Request): RestoreWay {
 
 async function fromZip(request: Request): Promise<Incoming> {
   const body: unknown = request.body;
-  if (!Buffer.isBuffer(body) || body.length === 0) throw new BadRequest('Choose a backup file: a zip that Tide Pebble made.');
+  if (!Buffer.isBuffer(body) || body.length === 0)
+    throw new BadRequest('Choose a backup file: a zip that Tide Pebble made.');
   const { savedAt, documents, photos } = await unpackAside(body);
   return { savedAt, documents, photos: photos.map((bytes) => photoOf(Buffer.from(bytes))) };
 }

@@ -1,6 +1,14 @@
 /** Documents: all at once, one, and a group of changes saved together or not at all. */
 import { json, Router } from 'express';
-import { changes, DOCUMENT_KINDS, readWith, weighJson, type ChangeRequest, type DocumentKind, type Fault } from '@tide-pebble/core';
+import {
+  changes,
+  DOCUMENT_KINDS,
+  readWith,
+  weighJson,
+  type ChangeRequest,
+  type DocumentKind,
+  type Fault,
+} from '@tide-pebble/core';
 import { BadRequest, NotFound } from '../problem';
 import { readBody, type Store } from '../store/openStore';
 
@@ -26,11 +34,15 @@ export function documentRoutes(store: Store): Router {
     if (!found) throw new NotFound(`There is no save ${revision} of this.`);
     response.json(found);
   });
-  router.post('/changes', json({ limit: '24mb', verify: (_request, _response, bytes) => weighJson(bytes) }), async (request, response) => {
-    const read = readWith(changes, request.body);
-    if (!read.ok) throw new BadRequest('The changes are not in the form this reads.', read.faults);
-    response.json({ saved: store.save(await checked(read.value.changes)) });
-  });
+  router.post(
+    '/changes',
+    json({ limit: '24mb', verify: (_request, _response, bytes) => weighJson(bytes) }),
+    async (request, response) => {
+      const read = readWith(changes, request.body);
+      if (!read.ok) throw new BadRequest('The changes are not in the form this reads.', read.faults);
+      response.json({ saved: store.save(await checked(read.value.changes)) });
+    },
+  );
   return router;
 }
 
@@ -46,7 +58,10 @@ async function checked(list: readonly ChangeRequest[]): Promise<readonly ChangeR
   for (const [i, change] of list.entries()) {
     if (i > 0 && i % PORTION === 0) await new Promise((turn) => setImmediate(turn));
     const read = readBody(change.kind, change.id, change.body ?? null);
-    if (!read.ok && faults.length < 20) faults.push(...read.faults.map((f) => ({ path: `changes.${i}.body${f.path ? `.${f.path}` : ''}`, message: f.message })));
+    if (!read.ok && faults.length < 20)
+      faults.push(
+        ...read.faults.map((f) => ({ path: `changes.${i}.body${f.path ? `.${f.path}` : ''}`, message: f.message })),
+      );
     good.push({ ...change, body: read.ok ? read.value : null });
   }
   if (faults.length > 0) throw new BadRequest(`${faults[0]!.path} ${faults[0]!.message}.`, faults);

@@ -5,7 +5,10 @@ import { Bench, item, save } from '../testing';
 import { openStore } from '../store/openStore';
 
 /** A picture of one pixel. */
-const PIXEL = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+const PIXEL = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+);
 const pixel = photoOf(PIXEL);
 
 describe('photos', () => {
@@ -15,8 +18,12 @@ describe('photos', () => {
     expect(bench.sound()).toBeTrue();
     bench.end();
   });
-  const put = (id: string, bytes: Buffer) => bench.http.put(`/api/photos/${id}`).set('Content-Type', 'image/png').send(bytes);
-  const withPhoto = (id: string) => ({ ...save(id, 0), body: { ...item(id), photo: { id: pixel.id, width: 1, height: 1 } } });
+  const put = (id: string, bytes: Buffer) =>
+    bench.http.put(`/api/photos/${id}`).set('Content-Type', 'image/png').send(bytes);
+  const withPhoto = (id: string) => ({
+    ...save(id, 0),
+    body: { ...item(id), photo: { id: pixel.id, width: 1, height: 1 } },
+  });
 
   it('are kept by their hash, once, and given back as they came', async () => {
     expect((await put(pixel.id, PIXEL)).body).toEqual({ id: pixel.id, width: 1, height: 1 });
@@ -33,7 +40,12 @@ describe('photos', () => {
     flat.writeUInt32BE(0, 16);
     expect((await put(createHash('sha256').update(flat).digest('hex'), flat)).status).toBe(400);
     const other = 'f'.repeat(64);
-    for (const [id, bytes, words] of [[pixel.id, Buffer.from('not a picture at all'), 'not a picture'], [pixel.id, Buffer.from('GIF89a\u0001\u0000\u0001\u0000'), 'JPEG, PNG or WebP'], [other, PIXEL, 'changed on its way'], [pixel.id, Buffer.alloc(0), 'no picture']] as const) {
+    for (const [id, bytes, words] of [
+      [pixel.id, Buffer.from('not a picture at all'), 'not a picture'],
+      [pixel.id, Buffer.from('GIF89a\u0001\u0000\u0001\u0000'), 'JPEG, PNG or WebP'],
+      [other, PIXEL, 'changed on its way'],
+      [pixel.id, Buffer.alloc(0), 'no picture'],
+    ] as const) {
       const answer = await put(id, bytes);
       expect(answer.status).withContext(words).toBe(400);
       expect(answer.body.detail).toContain(words);
@@ -47,10 +59,13 @@ describe('photos', () => {
     bench.store.save([withPhoto('a')]);
     const zip = (await bench.http.get('/api/backup').responseType('blob')).body as Buffer;
     const other = new Bench();
-    const restore = (body: Buffer) => other.http.post('/api/restore?way=instead').set('Content-Type', 'application/zip').send(body);
+    const restore = (body: Buffer) =>
+      other.http.post('/api/restore?way=instead').set('Content-Type', 'application/zip').send(body);
     const files = unzipSync(zip);
     const name = Object.keys(files).find((f) => f.startsWith('photos/'))!;
-    expect((await restore(Buffer.from(zipSync({ ...files, [name]: Buffer.from('no picture any more') })))).status).toBe(400);
+    expect((await restore(Buffer.from(zipSync({ ...files, [name]: Buffer.from('no picture any more') })))).status).toBe(
+      400,
+    );
     expect(other.store.isEmpty()).toBeTrue();
     expect((await restore(zip)).status).toBe(200);
     expect(other.store.photo(pixel.id)!.bytes.length).toBe(PIXEL.length);
@@ -61,7 +76,9 @@ describe('photos', () => {
     bench.store.putPhoto(pixel);
     const later = (days: number): void => {
       bench.store.close();
-      bench.store = openStore(bench.file, 'own', () => new Date(Date.parse('2026-06-14T10:00:00.000Z') + days * 86_400_000).toISOString());
+      bench.store = openStore(bench.file, 'own', () =>
+        new Date(Date.parse('2026-06-14T10:00:00.000Z') + days * 86_400_000).toISOString(),
+      );
     };
     later(0.5);
     expect(bench.store.photo(pixel.id)).not.toBeNull();

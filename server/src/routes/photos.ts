@@ -16,7 +16,8 @@ export function photoRoutes(store: Store): Router {
     const body: unknown = request.body;
     if (!Buffer.isBuffer(body) || body.length === 0) throw new BadRequest('There is no picture in this.');
     const photo = photoOf(body);
-    if (photo.id !== request.params.id) throw new BadRequest('The picture was changed on its way: its hash is another.');
+    if (photo.id !== request.params.id)
+      throw new BadRequest('The picture was changed on its way: its hash is another.');
     store.putPhoto(photo);
     response.status(201).json({ id: photo.id, width: photo.width, height: photo.height });
   });

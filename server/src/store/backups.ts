@@ -28,7 +28,11 @@ export const BACKUPS_AT_MOST = 512 * 1024 * 1024;
 const NAME = /^tide-pebble-(\d{4})-(\d{2})-(\d{2})T(\d{2})-(\d{2})-(\d{2})-(\d{3})Z\.db$/;
 
 /** What may go: the newest of each rung stays, the newest of all always; the oldest first where the size is passed. Times in ms. */
-export function backupsToDrop(kept: readonly { readonly name: string; readonly at: number; readonly bytes: number }[], now: number, bytesAtMost = BACKUPS_AT_MOST): readonly string[] {
+export function backupsToDrop(
+  kept: readonly { readonly name: string; readonly at: number; readonly bytes: number }[],
+  now: number,
+  bytesAtMost = BACKUPS_AT_MOST,
+): readonly string[] {
   const newestFirst = [...kept].sort((a, b) => b.at - a.at);
   const held = new Set<string>();
   const stays = newestFirst.filter(({ at }, i) => {
@@ -48,14 +52,21 @@ export class Backups {
   private copied = -1;
   private running: Promise<KeptBackup> | null = null;
 
-  constructor(private readonly dataFile: string, private readonly now: () => string) {
+  constructor(
+    private readonly dataFile: string,
+    private readonly now: () => string,
+  ) {
     this.folder = join(dirname(dataFile), 'backups');
   }
 
   /** The newest first. */
   list(): readonly KeptBackup[] {
     if (!existsSync(this.folder)) return [];
-    return readdirSync(this.folder).filter((name) => NAME.test(name)).sort().reverse().map((name) => ({ name, savedAt: timeOf(name), bytes: statSync(join(this.folder, name)).size }));
+    return readdirSync(this.folder)
+      .filter((name) => NAME.test(name))
+      .sort()
+      .reverse()
+      .map((name) => ({ name, savedAt: timeOf(name), bytes: statSync(join(this.folder, name)).size }));
   }
 
   /** Copies what is there now, whatever else is kept. One at a time. */
@@ -95,7 +106,8 @@ export class Backups {
   /** Puts a backup in the place of a data file that cannot be used; that one is kept beside it. Gives the name it is kept under. */
   recover(backup: KeptBackup): string {
     const kept = `${this.dataFile}.damaged-${this.now().replace(/\D/g, '').slice(0, 14)}`;
-    for (const end of ['', '-wal', '-shm']) if (existsSync(this.dataFile + end)) renameSync(this.dataFile + end, kept + end);
+    for (const end of ['', '-wal', '-shm'])
+      if (existsSync(this.dataFile + end)) renameSync(this.dataFile + end, kept + end);
     const unnamed = `${this.dataFile}.new`;
     copyFileSync(join(this.folder, backup.name), unnamed);
     // Another folder from here on: what pages hold against the damaged one must not pass for its own.
@@ -118,7 +130,11 @@ export class Backups {
     renameSync(unnamed, join(this.folder, name));
     this.copied = count;
     const kept = this.list();
-    for (const old of backupsToDrop(kept.map((k) => ({ name: k.name, at: Date.parse(k.savedAt), bytes: k.bytes })), Date.parse(savedAt))) rmSync(join(this.folder, old), { force: true });
+    for (const old of backupsToDrop(
+      kept.map((k) => ({ name: k.name, at: Date.parse(k.savedAt), bytes: k.bytes })),
+      Date.parse(savedAt),
+    ))
+      rmSync(join(this.folder, old), { force: true });
     return { name, savedAt, bytes: kept.find((k) => k.name === name)?.bytes ?? 0 };
   }
 }

@@ -22,7 +22,9 @@ describe('a damaged data file', () => {
       return file;
     };
     expect(damageOf(put(Buffer.alloc(0)))).toContain('0 bytes');
-    expect(damageOf(put(Buffer.from('no database at all, but long enough to be looked at as one '.repeat(20))))).toContain('not a database');
+    expect(
+      damageOf(put(Buffer.from('no database at all, but long enough to be looked at as one '.repeat(20)))),
+    ).toContain('not a database');
     const short = put(whole);
     truncateSync(short, Math.floor(whole.length / 2));
     expect(damageOf(short)).not.toBeNull();
@@ -63,13 +65,19 @@ describe('a damaged document', () => {
   });
   afterEach(() => bench.end());
 
-  for (const [what, body] of [['no JSON', '{"id": "a", "na'], ['not its kind', '{"id":"a","name":"x","mass":{"value":-1}}'], ['another’s', JSON.stringify(save('b', 0).body)]] as const) {
+  for (const [what, body] of [
+    ['no JSON', '{"id": "a", "na'],
+    ['not its kind', '{"id":"a","name":"x","mass":{"value":-1}}'],
+    ['another’s', JSON.stringify(save('b', 0).body)],
+  ] as const) {
     it(`is set aside with its earlier saves, and takes nothing with it: ${what}`, async () => {
       spoil("UPDATE document SET body = ? WHERE id = 'a'", body);
       bench.reopen();
       const { documents, damaged } = bench.store.contents();
       expect(documents.map((d) => d.id)).toEqual(['b']);
-      expect(damaged.map((d) => [d.kind, d.id, d.revision, d.past.map((p) => p.revision)])).toEqual([['kit', 'a', 3, [2, 1]]]);
+      expect(damaged.map((d) => [d.kind, d.id, d.revision, d.past.map((p) => p.revision)])).toEqual([
+        ['kit', 'a', 3, [2, 1]],
+      ]);
       expect(damaged[0]!.reason.length).toBeGreaterThan(5);
       const answer = await bench.http.get('/api/documents');
       expect(answer.status).toBe(200);

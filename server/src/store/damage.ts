@@ -12,7 +12,10 @@ export function damageOf(file: string): string | null {
     const found = db.pragma('integrity_check(3)') as { integrity_check: string }[];
     const faults = found.map((f) => f.integrity_check).filter((f) => f !== 'ok');
     if (faults.length > 0) return faults[0]!;
-    if (db.prepare("SELECT count(*) FROM sqlite_master WHERE type = 'table' AND name = 'migration'").pluck().get() === 0) return 'it is a database, but not one of Tide Pebble';
+    if (
+      db.prepare("SELECT count(*) FROM sqlite_master WHERE type = 'table' AND name = 'migration'").pluck().get() === 0
+    )
+      return 'it is a database, but not one of Tide Pebble';
     return null;
   } catch (error) {
     return error instanceof Error ? error.message : String(error);

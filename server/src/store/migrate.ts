@@ -7,10 +7,15 @@ import type { Migration } from './sqlFiles';
 export class NewerData extends Error {}
 
 export function migrate(db: Database, file: string, steps: readonly Migration[], now: () => string): void {
-  db.exec('CREATE TABLE IF NOT EXISTS migration (number INTEGER PRIMARY KEY, name TEXT NOT NULL, applied_at TEXT NOT NULL) STRICT');
+  db.exec(
+    'CREATE TABLE IF NOT EXISTS migration (number INTEGER PRIMARY KEY, name TEXT NOT NULL, applied_at TEXT NOT NULL) STRICT',
+  );
   const done = db.prepare('SELECT max(number) FROM migration').pluck().get() as number | null;
   const newest = steps.at(-1)?.number ?? 0;
-  if (done !== null && done > newest) throw new NewerData(`The data in ${file} was written by a newer Tide Pebble. Update Tide Pebble, or choose another folder with --data.`);
+  if (done !== null && done > newest)
+    throw new NewerData(
+      `The data in ${file} was written by a newer Tide Pebble. Update Tide Pebble, or choose another folder with --data.`,
+    );
   const waiting = steps.filter((s) => s.number > (done ?? 0));
   if (done !== null && waiting.length > 0 && existsSync(file)) {
     db.pragma('wal_checkpoint(TRUNCATE)');

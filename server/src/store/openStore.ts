@@ -2,7 +2,16 @@
 import { randomUUID } from 'node:crypto';
 import { existsSync, renameSync, rmSync } from 'node:fs';
 import Database from 'better-sqlite3';
-import { BODY_SCHEMAS, DOCUMENT_KINDS, faultLine, readWith, type ChangeRequest, type Damaged, type DocumentKind, type Stored } from '@tide-pebble/core';
+import {
+  BODY_SCHEMAS,
+  DOCUMENT_KINDS,
+  faultLine,
+  readWith,
+  type ChangeRequest,
+  type Damaged,
+  type DocumentKind,
+  type Stored,
+} from '@tide-pebble/core';
 import * as z from 'zod';
 import { migrate } from './migrate';
 import type { Photo } from '../photo';
@@ -58,16 +67,32 @@ export interface Store {
   close(): void;
 }
 
-const photoRow = z.strictObject({ id: z.string(), type: z.string(), width: z.number(), height: z.number(), bytes: z.instanceof(Buffer) });
+const photoRow = z.strictObject({
+  id: z.string(),
+  type: z.string(),
+  width: z.number(),
+  height: z.number(),
+  bytes: z.instanceof(Buffer),
+});
 /** A photo put but not yet named by a saved item may still be: a day later it is not. */
 const LOOSE_FOR_MS = 24 * 60 * 60 * 1000;
 const kind = z.enum(DOCUMENT_KINDS);
 const keyRow = z.strictObject({ kind, id: z.string() });
 const pastRow = z.strictObject({ revision: z.number(), saved_at: z.string() });
-const row = z.strictObject({ kind, id: z.string(), revision: z.number(), body: z.string().nullable(), saved_at: z.string() });
+const row = z.strictObject({
+  kind,
+  id: z.string(),
+  revision: z.number(),
+  body: z.string().nullable(),
+  saved_at: z.string(),
+});
 
 /** `purpose` null reads whatever is in the file, as a backup's. */
-export function openStore(file: string, purpose: 'demo' | 'own' | null, now: () => string = () => new Date().toISOString()): Store {
+export function openStore(
+  file: string,
+  purpose: 'demo' | 'own' | null,
+  now: () => string = () => new Date().toISOString(),
+): Store {
   if (!existsSync(file)) begin(file, now);
   const db = new Database(file);
   db.pragma('journal_mode = WAL');
@@ -76,12 +101,19 @@ export function openStore(file: string, purpose: 'demo' | 'own' | null, now: () 
   db.pragma('foreign_keys = ON');
   if (db.pragma('foreign_keys', { simple: true }) !== 1) throw new Error('this SQLite cannot keep foreign keys');
   migrate(db, file, migrations(), now);
-  const query = Object.fromEntries(QUERY_NAMES.map((name) => [name, db.prepare(queryText(name))])) as Record<QueryName, Database.Statement>;
+  const query = Object.fromEntries(QUERY_NAMES.map((name) => [name, db.prepare(queryText(name))])) as Record<
+    QueryName,
+    Database.Statement
+  >;
   const held = query.purpose.pluck().get() as string | undefined;
   if (purpose !== null && held === undefined) query.setPurpose.run({ purpose });
   else if (purpose !== null && held !== purpose) {
     db.close();
-    throw new WrongPurpose(held === 'demo' ? `${file} holds the demo. Start it with npm run demo, or choose another folder with --data.` : `${file} holds your own rigs, so the demo will not open it. Choose another folder with --data.`);
+    throw new WrongPurpose(
+      held === 'demo'
+        ? `${file} holds the demo. Start it with npm run demo, or choose another folder with --data.`
+        : `${file} holds your own rigs, so the demo will not open it. Choose another folder with --data.`,
+    );
   }
 
   if (query.identity.pluck().get() === '') query.setIdentity.run({ identity: randomUUID() });
@@ -120,7 +152,10 @@ export function openStore(file: string, purpose: 'demo' | 'own' | null, now: () 
     }
   };
   const past = (kind: DocumentKind, id: string): readonly Damaged['past'][number][] =>
-    query.pastSaves.all({ kind, id }).map((p) => pastRow.parse(p)).map((p) => ({ revision: p.revision, savedAt: p.saved_at }));
+    query.pastSaves
+      .all({ kind, id })
+      .map((p) => pastRow.parse(p))
+      .map((p) => ({ revision: p.revision, savedAt: p.saved_at }));
   const onePast = (kind: DocumentKind, id: string, revision: number): Stored | null => {
     const found = query.onePast.get({ kind, id, revision });
     return found === undefined ? null : read(found);
@@ -139,7 +174,14 @@ export function openStore(file: string, purpose: 'demo' | 'own' | null, now: () 
     for (const { kind, id } of query.allDocuments.all().map((k) => keyRow.parse(k))) {
       const got = soundOne(kind, id);
       if ('found' in got) documents.push(got.found);
-      else damaged.push({ kind, id, revision: revisionOf(kind, id), reason: got.reason, past: past(kind, id).filter((p) => readsWell(kind, id, p.revision)) });
+      else
+        damaged.push({
+          kind,
+          id,
+          revision: revisionOf(kind, id),
+          reason: got.reason,
+          past: past(kind, id).filter((p) => readsWell(kind, id, p.revision)),
+        });
     }
     return { documents, damaged };
   };
@@ -183,8 +225,12 @@ export function openStore(file: string, purpose: 'demo' | 'own' | null, now: () 
   });
   const replaceAll = db.transaction((documents: readonly Body[], photos: readonly Photo[]) => {
     const kept = new Set(documents.map((d) => `${d.kind} ${d.id}`));
-    for (const { kind, id } of query.allDocuments.all().map((k) => keyRow.parse(k))) if (!kept.has(`${kind} ${id}`)) put(kind, id, revisionOf(kind, id) + 1, null);
-    putBeside(documents.filter((d) => !same(readable(d.kind, d.id)?.body, d.body)), photos);
+    for (const { kind, id } of query.allDocuments.all().map((k) => keyRow.parse(k)))
+      if (!kept.has(`${kind} ${id}`)) put(kind, id, revisionOf(kind, id) + 1, null);
+    putBeside(
+      documents.filter((d) => !same(readable(d.kind, d.id)?.body, d.body)),
+      photos,
+    );
   });
 
   return {
@@ -227,6 +273,7 @@ function begin(file: string, now: () => string): void {
 export function readBody(kind: DocumentKind, id: string, body: unknown): ReturnType<typeof readWith<unknown>> {
   if (body === null) return { ok: true, value: null };
   const found = readWith<unknown>(BODY_SCHEMAS[kind] as z.ZodType<unknown>, body);
-  if (found.ok && (found.value as { id: string }).id !== id) return { ok: false, faults: [{ path: 'id', message: `must be ${id}, the id it is saved under` }] };
+  if (found.ok && (found.value as { id: string }).id !== id)
+    return { ok: false, faults: [{ path: 'id', message: `must be ${id}, the id it is saved under` }] };
   return found;
 }

@@ -21,9 +21,14 @@ describe('a data folder of a released form', () => {
       expect(damaged).toEqual([]);
       expect(documents.filter((d) => d.kind === 'rig').length).toBeGreaterThan(10);
       expect(store.identity.length).toBeGreaterThan(10);
-      for (const { kind, id, revision, body } of documents) expect(store.save([{ kind, id, revision, body: { ...(body as object) } }])[0]!.revision).toBe(revision);
+      for (const { kind, id, revision, body } of documents)
+        expect(store.save([{ kind, id, revision, body: { ...(body as object) } }])[0]!.revision).toBe(revision);
       const rig = documents.find((d) => d.kind === 'rig')!;
-      expect(store.save([{ kind: 'rig', id: rig.id, revision: rig.revision, body: { ...(rig.body as object), name: 'Renamed' } }])[0]!.revision).toBe(rig.revision + 1);
+      expect(
+        store.save([
+          { kind: 'rig', id: rig.id, revision: rig.revision, body: { ...(rig.body as object), name: 'Renamed' } },
+        ])[0]!.revision,
+      ).toBe(rig.revision + 1);
       store.close();
       // What it was before is kept beside it.
       expect(readdirSync(folder).some((f) => f.includes('.before-'))).toBeTrue();

@@ -7,11 +7,29 @@ const here = dirname(fileURLToPath(import.meta.url));
 /** Beside the bundle when built, in the server folder when run from source. */
 const folder = [join(here, 'sql'), join(here, '../../sql')].find((path) => existsSync(path)) ?? here;
 
-export const QUERY_NAMES = ['allDocuments', 'oneDocument', 'putDocument', 'keepPast', 'thinPast', 'isEmpty', 'pastSaves', 'onePast', 'purpose', 'setPurpose', 'identity', 'setIdentity', 'putPhoto', 'onePhoto', 'shownPhotos', 'dropLoosePhotos'] as const;
+export const QUERY_NAMES = [
+  'allDocuments',
+  'oneDocument',
+  'putDocument',
+  'keepPast',
+  'thinPast',
+  'isEmpty',
+  'pastSaves',
+  'onePast',
+  'purpose',
+  'setPurpose',
+  'identity',
+  'setIdentity',
+  'putPhoto',
+  'onePhoto',
+  'shownPhotos',
+  'dropLoosePhotos',
+] as const;
 export type QueryName = (typeof QUERY_NAMES)[number];
 
 export const queryText = (name: QueryName): string => readFileSync(join(folder, 'queries', `${name}.sql`), 'utf8');
-export const queryFiles = (): readonly string[] => readdirSync(join(folder, 'queries')).map((f) => f.replace('.sql', ''));
+export const queryFiles = (): readonly string[] =>
+  readdirSync(join(folder, 'queries')).map((f) => f.replace('.sql', ''));
 
 export interface Migration {
   readonly number: number;
@@ -20,5 +38,11 @@ export interface Migration {
 }
 
 export function migrations(): readonly Migration[] {
-  return readdirSync(join(folder, 'migrations')).sort().map((file) => ({ number: Number(file.slice(0, 4)), name: file.slice(5, -4), sql: readFileSync(join(folder, 'migrations', file), 'utf8') }));
+  return readdirSync(join(folder, 'migrations'))
+    .sort()
+    .map((file) => ({
+      number: Number(file.slice(0, 4)),
+      name: file.slice(5, -4),
+      sql: readFileSync(join(folder, 'migrations', file), 'utf8'),
+    }));
 }

@@ -19,7 +19,13 @@ describe('the store', () => {
     expect(bench.store.save([save('a', 0)])).toEqual([{ kind: 'kit', id: 'a', revision: 1 }]);
     bench.store.save([save('a', 1, 'Heron, renamed')]);
     bench.reopen();
-    expect(bench.store.one('kit', 'a')).toEqual({ kind: 'kit', id: 'a', revision: 2, savedAt: NOW, body: JSON.parse(JSON.stringify(item('a', 'Heron, renamed'))) });
+    expect(bench.store.one('kit', 'a')).toEqual({
+      kind: 'kit',
+      id: 'a',
+      revision: 2,
+      savedAt: NOW,
+      body: JSON.parse(JSON.stringify(item('a', 'Heron, renamed'))),
+    });
   });
 
   it('refuses a save against an old revision and shows both, writing nothing of that group', () => {
@@ -32,7 +38,12 @@ describe('the store', () => {
       conflict = error as Conflict;
     }
     expect(conflict).toBeInstanceOf(Conflict);
-    expect(conflict!.conflicts.map((c) => [(c.mine.body as { name: string }).name, (c.theirs!.body as { name: string }).name])).toEqual([['mine', 'theirs']]);
+    expect(
+      conflict!.conflicts.map((c) => [
+        (c.mine.body as { name: string }).name,
+        (c.theirs!.body as { name: string }).name,
+      ]),
+    ).toEqual([['mine', 'theirs']]);
     expect(bench.store.one('kit', 'b')).toBeNull();
   });
 
@@ -57,7 +68,9 @@ describe('the store', () => {
 
   it('half-way through a failing group leaves all as it was', () => {
     bench.store.save([save('a', 0)]);
-    expect(() => bench.store.save([save('c', 0), { kind: 'kit', id: '', revision: 0, body: item('x') }])).toThrowError(/CHECK/);
+    expect(() => bench.store.save([save('c', 0), { kind: 'kit', id: '', revision: 0, body: item('x') }])).toThrowError(
+      /CHECK/,
+    );
     expect(bench.store.all().map((d) => d.id)).toEqual(['a']);
   });
 
@@ -75,7 +88,8 @@ describe('the store', () => {
 
 describe('SQL files', () => {
   it('are all prepared, and all there', () => expect([...queryFiles()].sort()).toEqual([...QUERY_NAMES].sort()));
-  it('number their migrations without gaps', () => expect(migrations().map((m) => m.number)).toEqual(migrations().map((_, i) => i + 1)));
+  it('number their migrations without gaps', () =>
+    expect(migrations().map((m) => m.number)).toEqual(migrations().map((_, i) => i + 1)));
 });
 
 describe('migrating', () => {
@@ -100,13 +114,16 @@ describe('migrating', () => {
   });
 
   it('brings a folder of every earlier form to the schema of a new one, its documents as they were', () => {
-    const schema = (db: Database.Database): unknown => db.prepare("SELECT type, name, sql FROM sqlite_master WHERE name NOT LIKE 'sqlite_%' ORDER BY name").all();
+    const schema = (db: Database.Database): unknown =>
+      db.prepare("SELECT type, name, sql FROM sqlite_master WHERE name NOT LIKE 'sqlite_%' ORDER BY name").all();
     const fresh = new Database(bench.file, { readonly: true });
     for (let upTo = 1; upTo < migrations().length; upTo++) {
       const file = join(bench.folder, `from-${upTo}.db`);
       const old = new Database(file);
       migrate(old, file, migrations().slice(0, upTo), () => NOW);
-      old.prepare("INSERT INTO document (kind, id, revision, body, saved_at) VALUES ('kit', 'a', 1, ?, ?)").run(JSON.stringify(item('a')), NOW);
+      old
+        .prepare("INSERT INTO document (kind, id, revision, body, saved_at) VALUES ('kit', 'a', 1, ?, ?)")
+        .run(JSON.stringify(item('a')), NOW);
       old.close();
       const store = openStore(file, 'own', () => NOW);
       expect(store.one('kit', 'a')!.body).toEqual(JSON.parse(JSON.stringify(item('a'))));
@@ -120,7 +137,9 @@ describe('migrating', () => {
 
   it('that fails leaves neither its table nor its number', () => {
     const db = new Database(join(bench.folder, 'other.db'));
-    expect(() => migrate(db, 'other.db', [{ number: 1, name: 'bad', sql: 'CREATE TABLE half (n INTEGER); NONSENSE' }], () => NOW)).toThrowError(/NONSENSE/);
+    expect(() =>
+      migrate(db, 'other.db', [{ number: 1, name: 'bad', sql: 'CREATE TABLE half (n INTEGER); NONSENSE' }], () => NOW),
+    ).toThrowError(/NONSENSE/);
     expect(db.prepare("SELECT count(*) FROM sqlite_master WHERE name = 'half'").pluck().get()).toBe(0);
     expect(db.prepare('SELECT count(*) FROM migration').pluck().get()).toBe(0);
     db.close();
@@ -138,7 +157,9 @@ describe('killed in the middle of saves', () => {
         store.save([{ kind: 'bin', id: 'k' + n, revision: 0, body: { id: 'k' + n, name: 'k' + n, count: n, lengths: [] } }]);
         process.stdout.write('k' + n + '\\n');
       }`;
-    const child = spawn(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', script], { cwd: process.cwd() });
+    const child = spawn(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', script], {
+      cwd: process.cwd(),
+    });
     let told = '';
     const errors: string[] = [];
     child.stdout.on('data', (text: Buffer) => {

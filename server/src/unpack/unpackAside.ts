@@ -6,7 +6,9 @@ import type { Fault } from '@tide-pebble/core';
 import { BadRequest, Busy } from '../problem';
 import type { Unpacked } from './unpackBackup';
 
-type Answer = { readonly ok: true; readonly value: Unpacked } | { readonly ok: false; readonly message: string; readonly faults: readonly Fault[] };
+type Answer =
+  | { readonly ok: true; readonly value: Unpacked }
+  | { readonly ok: false; readonly message: string; readonly faults: readonly Fault[] };
 
 /** Ten times what forty thousand documents take here. */
 const AT_MOST_MS = 30_000;
@@ -37,12 +39,20 @@ export async function unpackAside(zip: Uint8Array): Promise<Unpacked> {
   let late: NodeJS.Timeout | undefined;
   try {
     return await new Promise<Unpacked>((done, failed) => {
-      late = setTimeout(() => failed(new BadRequest(`This backup takes longer than ${AT_MOST_MS / 1000} s to read: it was let go of.`)), AT_MOST_MS);
+      late = setTimeout(
+        () => failed(new BadRequest(`This backup takes longer than ${AT_MOST_MS / 1000} s to read: it was let go of.`)),
+        AT_MOST_MS,
+      );
       answered = (answer) => {
         if (answer.ok) done(answer.value);
         else failed(new Told(answer.message, answer.faults));
       };
-      broke = (error) => failed(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? new BadRequest('This backup takes more memory to read than one of Tide Pebble can.') : error);
+      broke = (error) =>
+        failed(
+          error.code === 'ERR_WORKER_OUT_OF_MEMORY'
+            ? new BadRequest('This backup takes more memory to read than one of Tide Pebble can.')
+            : error,
+        );
       worker.postMessage(zip);
     });
   } catch (error) {
@@ -61,7 +71,9 @@ class Told extends BadRequest {}
 
 function start(): Worker {
   const limits = { resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB } };
-  const worker = existsSync(fileURLToPath(BUILT)) ? new Worker(BUILT, limits) : new Worker(FROM_SOURCE, { ...limits, eval: true });
+  const worker = existsSync(fileURLToPath(BUILT))
+    ? new Worker(BUILT, limits)
+    : new Worker(FROM_SOURCE, { ...limits, eval: true });
   worker.on('message', (answer: Answer) => answered(answer));
   worker.on('error', (error: NodeJS.ErrnoException) => broke(error));
   // It keeps nothing alive by itself.

@@ -39,7 +39,8 @@ export function readBackup(data: unknown): Pick<Backup, 'savedAt' | 'documents'>
   const faults: Fault[] = [];
   const documents = read.value.documents.map(({ kind, id, body }, i) => {
     const found = readBody(kind, id, body);
-    if (!found.ok && faults.length < 20) faults.push(...found.faults.map((f) => ({ path: `documents.${i}.body.${f.path}`, message: f.message })));
+    if (!found.ok && faults.length < 20)
+      faults.push(...found.faults.map((f) => ({ path: `documents.${i}.body.${f.path}`, message: f.message })));
     return { kind, id, body: found.ok ? found.value : null };
   });
   if (faults.length > 0) throw new BadRequest(`${faults[0]!.path} ${faults[0]!.message}.`, faults);
@@ -61,7 +62,8 @@ function unzip(zip: Uint8Array): ReadonlyMap<string, Uint8Array> {
       size += chunk.length;
       unpacked += chunk.length;
       if (size > most) throw new TooMuch(`${file.name} unpacks to more than ${Math.round(most / 1024 / 1024)} MB.`);
-      if (unpacked > LIMITS.unpacked) throw new TooMuch(`It unpacks to more than ${Math.round(LIMITS.unpacked / 1024 / 1024)} MB.`);
+      if (unpacked > LIMITS.unpacked)
+        throw new TooMuch(`It unpacks to more than ${Math.round(LIMITS.unpacked / 1024 / 1024)} MB.`);
       chunks.push(chunk);
       if (last) files.set(file.name, joined(chunks, size));
     };
@@ -70,7 +72,8 @@ function unzip(zip: Uint8Array): ReadonlyMap<string, Uint8Array> {
   unzipper.register(UnzipInflate);
   unzipper.register(UnzipPassThrough);
   try {
-    for (let from = 0; from < zip.length; from += PORTION) unzipper.push(zip.subarray(from, from + PORTION), from + PORTION >= zip.length);
+    for (let from = 0; from < zip.length; from += PORTION)
+      unzipper.push(zip.subarray(from, from + PORTION), from + PORTION >= zip.length);
   } catch (error) {
     throw new BadRequest(error instanceof TooMuch ? `This is larger than a backup can be. ${error.message}` : NOT_ONE);
   }

@@ -3,11 +3,29 @@ import { settled, type ScaleReading } from './scale';
 import { ScaleWorks } from './simulated-scale';
 
 const at = (grams: number, stable = true, overload = false): ScaleReading => ({ mass: grams / 1000, stable, overload });
-const taken = (readings: readonly ScaleReading[]): Promise<number[]> => lastValueFrom(from(readings).pipe(settled(0.001), toArray()));
+const taken = (readings: readonly ScaleReading[]): Promise<number[]> =>
+  lastValueFrom(from(readings).pipe(settled(0.001), toArray()));
 
 describe('a settled reading', () => {
   it('is taken once the figure has stood still for five, and once for each rest', async () => {
-    const grams = (await taken([at(480, false), at(487), at(486), at(486), at(486), at(486), at(486), at(486), at(0, false), at(0), at(0), at(0), at(0), at(0)])).map((v) => Math.round(v * 10_000) / 10);
+    const grams = (
+      await taken([
+        at(480, false),
+        at(487),
+        at(486),
+        at(486),
+        at(486),
+        at(486),
+        at(486),
+        at(486),
+        at(0, false),
+        at(0),
+        at(0),
+        at(0),
+        at(0),
+        at(0),
+      ])
+    ).map((v) => Math.round(v * 10_000) / 10);
     expect(grams).toEqual([486.2, 0]);
   });
   it('is never taken while it swings, jumps or is overloaded', async () => {
@@ -20,7 +38,8 @@ describe('a settled reading', () => {
 
 describe('the simulated scale', () => {
   const chance = (): number => 0.5;
-  const run = (works: ScaleWorks, seconds: number): ScaleReading[] => Array.from({ length: Math.round(seconds * 10) }, () => works.advance(0.1));
+  const run = (works: ScaleWorks, seconds: number): ScaleReading[] =>
+    Array.from({ length: Math.round(seconds * 10) }, () => works.advance(0.1));
   it('swings past, settles, and counts in whole steps', () => {
     const works = new ScaleWorks(0.001, 5, chance);
     works.put(0.4863);

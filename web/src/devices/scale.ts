@@ -36,14 +36,17 @@ export function settled(step: number): OperatorFunction<ScaleReading, number> {
   }
   return (readings) =>
     readings.pipe(
-      scan<ScaleReading, Run>((run, reading) => {
-        if (!reading.stable || reading.overload) return { values: [], told: false, out: null };
-        const still = run.values.every((v) => Math.abs(v - reading.mass) <= step * 1.001);
-        const values = still ? [...run.values.slice(-(AGREE - 1)), reading.mass] : [reading.mass];
-        const told = still && run.told;
-        const out = !told && values.length === AGREE ? values.reduce((a, b) => a + b, 0) / AGREE : null;
-        return { values, told: told || out !== null, out };
-      }, { values: [], told: false, out: null }),
+      scan<ScaleReading, Run>(
+        (run, reading) => {
+          if (!reading.stable || reading.overload) return { values: [], told: false, out: null };
+          const still = run.values.every((v) => Math.abs(v - reading.mass) <= step * 1.001);
+          const values = still ? [...run.values.slice(-(AGREE - 1)), reading.mass] : [reading.mass];
+          const told = still && run.told;
+          const out = !told && values.length === AGREE ? values.reduce((a, b) => a + b, 0) / AGREE : null;
+          return { values, told: told || out !== null, out };
+        },
+        { values: [], told: false, out: null },
+      ),
       map((run) => run.out),
       filter((out) => out !== null),
     );

@@ -60,7 +60,11 @@ export class ScaleWorks {
     }
     const raw = this.shown + this.drift - this.zero + (still ? 0 : SHAKE * (2 * this.chance() - 1));
     const overload = this.shown > this.capacity;
-    return { mass: overload ? 0 : Math.round(raw / this.step) * this.step, stable: still && !overload && !this.tareWaits, overload };
+    return {
+      mass: overload ? 0 : Math.round(raw / this.step) * this.step,
+      stable: still && !overload && !this.tareWaits,
+      overload,
+    };
   }
 }
 
@@ -70,7 +74,10 @@ export class SimulatedScale implements Scale {
   private readonly works: ScaleWorks;
   private dropped = false;
 
-  constructor(readonly step: number, seed = 20) {
+  constructor(
+    readonly step: number,
+    seed = 20,
+  ) {
     this.works = new ScaleWorks(step, this.capacity, seededChance(seed));
   }
 

@@ -11,7 +11,11 @@ export function dxfOf(sheet: SquareOnSheet): string {
   for (const { view, outlines, title, titleAt } of sheet.views) {
     dxf.addLayer(view, Colors.White, 'CONTINUOUS');
     dxf.addLayer(`${view}-bores`, Colors.Cyan, 'CONTINUOUS');
-    const ring = (points: readonly Point2[], layerName: string): void => void dxf.addLWPolyline(points.map(([u, v]) => ({ point: point2d(u * MM, v * MM) })), { flags: LWPolylineFlags.Closed, layerName });
+    const ring = (points: readonly Point2[], layerName: string): void =>
+      void dxf.addLWPolyline(
+        points.map(([u, v]) => ({ point: point2d(u * MM, v * MM) })),
+        { flags: LWPolylineFlags.Closed, layerName },
+      );
     for (const { points, bore } of outlines) {
       ring(points, view);
       if (bore) ring(bore, `${view}-bores`);

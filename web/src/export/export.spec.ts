@@ -48,10 +48,16 @@ describe('a rig as a model', () => {
     const objects = [...model.querySelectorAll('object')];
     expect(objects.length).toBe(rig.length);
     for (const object of objects) {
-      const vertices = [...object.querySelectorAll('vertex')].map((v) => ['x', 'y', 'z'].map((a) => Number(v.getAttribute(a))) as unknown as Vec3);
-      const triangles = [...object.querySelectorAll('triangle')].map((t) => ['v1', 'v2', 'v3'].map((a) => Number(t.getAttribute(a))) as unknown as Vec3);
+      const vertices = [...object.querySelectorAll('vertex')].map(
+        (v) => ['x', 'y', 'z'].map((a) => Number(v.getAttribute(a))) as unknown as Vec3,
+      );
+      const triangles = [...object.querySelectorAll('triangle')].map(
+        (t) => ['v1', 'v2', 'v3'].map((a) => Number(t.getAttribute(a))) as unknown as Vec3,
+      );
       const read = meshFault(vertices, triangles);
-      expect('volume' in read && read.volume > 0).withContext(`${object.getAttribute('name')}: ${'reason' in read ? read.reason : ''}`).toBeTrue();
+      expect('volume' in read && read.volume > 0)
+        .withContext(`${object.getAttribute('name')}: ${'reason' in read ? read.reason : ''}`)
+        .toBeTrue();
     }
   });
 
@@ -68,9 +74,15 @@ describe('a rig as a model', () => {
 
 describe('a part from a file', () => {
   const file = (name: string, content: string | Uint8Array<ArrayBuffer>): File => new File([content], name);
-  const facets = (faces: readonly (readonly string[])[]): string => `solid a\n${faces.map((f) => `facet normal 0 0 0\nouter loop\n${f.map((v) => `vertex ${v}`).join('\n')}\nendloop\nendfacet`).join('\n')}\nendsolid a\n`;
+  const facets = (faces: readonly (readonly string[])[]): string =>
+    `solid a\n${faces.map((f) => `facet normal 0 0 0\nouter loop\n${f.map((v) => `vertex ${v}`).join('\n')}\nendloop\nendfacet`).join('\n')}\nendsolid a\n`;
   const [o, x, y, z] = ['0 0 0', '10 0 0', '0 10 0', '0 0 10'];
-  const faces = [[o, y, x], [o, x, z], [o, z, y], [x, y, z]];
+  const faces = [
+    [o, y, x],
+    [o, x, z],
+    [o, z, y],
+    [x, y, z],
+  ];
 
   it('reads a closed STL in millimetres', async () => {
     const read = await readMesh(file('wedge.stl', facets(faces)));
@@ -87,10 +99,16 @@ describe('a part from a file', () => {
   });
 
   it('refuses an open one with the place, an inside-out one, and what is no file of either kind', async () => {
-    const reasons = await Promise.all([file('open.stl', facets(faces.slice(0, 3))), file('out.stl', facets(faces.map((f) => [...f].reverse()))), file('none.3mf', 'not a zip')].map(async (f) => {
-      const read = await readMesh(f);
-      return read.ok ? 'taken' : read.reason;
-    }));
+    const reasons = await Promise.all(
+      [
+        file('open.stl', facets(faces.slice(0, 3))),
+        file('out.stl', facets(faces.map((f) => [...f].reverse()))),
+        file('none.3mf', 'not a zip'),
+      ].map(async (f) => {
+        const read = await readMesh(f);
+        return read.ok ? 'taken' : read.reason;
+      }),
+    );
     expect(reasons[0]).toMatch(/open.*at .* m\./);
     expect(reasons[1]).toContain('inside out');
     expect(reasons[2]).toContain('could not be read');

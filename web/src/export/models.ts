@@ -7,15 +7,29 @@ import { STLExporter } from 'three/addons/exporters/STLExporter.js';
 import { mergeVertices } from 'three/addons/utils/BufferGeometryUtils.js';
 import { placement, solidGeometry } from '../ui/solid-geometry';
 
-const COLOURS: Readonly<Record<FlatBody['look'], number>> = { steel: 0xcbd4d8, wood: 0xd8b88a, plastic: 0xffffff, rubber: 0x3b4b54, gear: 0x4b5a62 };
+const COLOURS: Readonly<Record<FlatBody['look'], number>> = {
+  steel: 0xcbd4d8,
+  wood: 0xd8b88a,
+  plastic: 0xffffff,
+  rubber: 0x3b4b54,
+  gear: 0x4b5a62,
+};
 const MM = 1000;
 
-function meshes(pieces: readonly PlacedPiece[], scale: number): readonly { readonly piece: PlacedPiece; readonly geometry: BufferGeometry }[] {
+function meshes(
+  pieces: readonly PlacedPiece[],
+  scale: number,
+): readonly { readonly piece: PlacedPiece; readonly geometry: BufferGeometry }[] {
   return pieces.map((piece) => {
     // Corners that lie on one another become one, so that each body is closed.
     const bare = solidGeometry(piece.flat.shape, undefined, piece.flat.outline);
     for (const name of Object.keys(bare.attributes)) if (name !== 'position') bare.deleteAttribute(name);
-    return { piece, geometry: mergeVertices(bare, 1e-7).applyMatrix4(placement(piece.flat.at, piece.flat.rotation)).scale(scale, scale, scale) };
+    return {
+      piece,
+      geometry: mergeVertices(bare, 1e-7)
+        .applyMatrix4(placement(piece.flat.at, piece.flat.rotation))
+        .scale(scale, scale, scale),
+    };
   });
 }
 
@@ -47,17 +61,28 @@ export async function gltfOf(pieces: readonly PlacedPiece[]): Promise<string> {
 export function threeMfOf(pieces: readonly PlacedPiece[]): Uint8Array<ArrayBuffer> {
   const objects = meshes(pieces, MM).map(({ piece, geometry }, i) => {
     const positions = geometry.getAttribute('position');
-    const vertices = Array.from({ length: positions.count }, (_, v) => `<vertex x="${positions.getX(v).toFixed(5)}" y="${positions.getY(v).toFixed(5)}" z="${positions.getZ(v).toFixed(5)}"/>`);
+    const vertices = Array.from(
+      { length: positions.count },
+      (_, v) =>
+        `<vertex x="${positions.getX(v).toFixed(5)}" y="${positions.getY(v).toFixed(5)}" z="${positions.getZ(v).toFixed(5)}"/>`,
+    );
     const index = geometry.getIndex()!;
-    const triangles = Array.from({ length: index.count / 3 }, (_, t) => [index.getX(3 * t), index.getX(3 * t + 1), index.getX(3 * t + 2)] as const)
+    const triangles = Array.from(
+      { length: index.count / 3 },
+      (_, t) => [index.getX(3 * t), index.getX(3 * t + 1), index.getX(3 * t + 2)] as const,
+    )
       .filter(([a, b, c]) => a !== b && b !== c && c !== a)
       .map(([a, b, c]) => `<triangle v1="${a}" v2="${b}" v3="${c}"/>`);
     return `<object id="${i + 1}" type="model" name="${piece.flat.name.replace(/[&<>"]/g, ' ')}"><mesh><vertices>${vertices.join('')}</vertices><triangles>${triangles.join('')}</triangles></mesh></object>`;
   });
   const model = `<?xml version="1.0" encoding="UTF-8"?><model unit="millimeter" xml:lang="en-US" xmlns="http://schemas.microsoft.com/3dmanufacturing/core/2015/02"><resources>${objects.join('')}</resources><build>${objects.map((_, i) => `<item objectid="${i + 1}"/>`).join('')}</build></model>`;
   return zipSync({
-    '[Content_Types].xml': strToU8('<?xml version="1.0" encoding="UTF-8"?><Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="model" ContentType="application/vnd.ms-package.3dmanufacturing-3dmodel+xml"/></Types>'),
-    '_rels/.rels': strToU8('<?xml version="1.0" encoding="UTF-8"?><Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Target="/3D/3dmodel.model" Id="rel0" Type="http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel"/></Relationships>'),
+    '[Content_Types].xml': strToU8(
+      '<?xml version="1.0" encoding="UTF-8"?><Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="model" ContentType="application/vnd.ms-package.3dmanufacturing-3dmodel+xml"/></Types>',
+    ),
+    '_rels/.rels': strToU8(
+      '<?xml version="1.0" encoding="UTF-8"?><Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Target="/3D/3dmodel.model" Id="rel0" Type="http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel"/></Relationships>',
+    ),
     '3D/3dmodel.model': strToU8(model),
   });
 }

@@ -33,7 +33,16 @@ describe('what is asked by a press', () => {
         (found) => took.push(found),
       );
     TestBed.tick();
-    return { fixture, about, asked, answers, took, ask, tell: (done: number, of: number) => tell({ done, of }), running: () => running };
+    return {
+      fixture,
+      about,
+      asked,
+      answers,
+      took,
+      ask,
+      tell: (done: number, of: number) => tell({ done, of }),
+      running: () => running,
+    };
   };
 
   it('tells how far it is, and keeps the answer', () => {

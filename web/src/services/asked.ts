@@ -2,7 +2,11 @@
 import { computed, DestroyRef, effect, inject, linkedSignal, untracked, type Signal } from '@angular/core';
 import { EMPTY, type Observable, type Subscription } from 'rxjs';
 
-type Now<T> = { readonly kind: 'notAsked' } | { readonly kind: 'working'; readonly part: number } | { readonly kind: 'found'; readonly found: T } | { readonly kind: 'failed'; readonly reason: string };
+type Now<T> =
+  | { readonly kind: 'notAsked' }
+  | { readonly kind: 'working'; readonly part: number }
+  | { readonly kind: 'found'; readonly found: T }
+  | { readonly kind: 'failed'; readonly reason: string };
 type Told = (part: { readonly done: number; readonly of: number }) => void;
 
 /**
@@ -63,4 +67,5 @@ export class Asked<T> {
 }
 
 /** Compares what a signal of several things holds one by one, for `equal`. */
-export const sameParts = (a: readonly unknown[], b: readonly unknown[]): boolean => a.length === b.length && a.every((x, i) => x === b[i]);
+export const sameParts = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((x, i) => x === b[i]);

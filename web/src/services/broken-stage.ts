@@ -11,7 +11,9 @@ export class BrokenStage {
 
   constructor() {
     // Another stage, or another state of the data, may well be shown.
-    inject(Router).events.pipe(filter((e) => e instanceof NavigationStart)).subscribe(() => this.clear());
+    inject(Router)
+      .events.pipe(filter((e) => e instanceof NavigationStart))
+      .subscribe(() => this.clear());
     inject(Documents).history$.subscribe(() => this.clear());
   }
 

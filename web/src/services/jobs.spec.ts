@@ -35,9 +35,16 @@ describe('jobs on a worker', () => {
     globalThis.Worker = real;
     jasmine.clock().uninstall();
   });
-  const asked = (): { readonly parts: number[]; readonly results: unknown[]; readonly faults: string[]; readonly stop: () => void } => {
+  const asked = (): {
+    readonly parts: number[];
+    readonly results: unknown[];
+    readonly faults: string[];
+    readonly stop: () => void;
+  } => {
     const [parts, results, faults]: [number[], unknown[], string[]] = [[], [], []];
-    const running = jobs.run('swing', [], ({ done }) => parts.push(done)).subscribe({ next: (r) => results.push(r), error: (e: Error) => faults.push(e.message) });
+    const running = jobs
+      .run('swing', [], ({ done }) => parts.push(done))
+      .subscribe({ next: (r) => results.push(r), error: (e: Error) => faults.push(e.message) });
     return { parts, results, faults, stop: () => running.unsubscribe() };
   };
 

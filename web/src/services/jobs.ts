@@ -13,7 +13,11 @@ export class Jobs {
   private next = 0;
 
   /** Emits the outcome once; portions on the way go to `part`. Unsubscribing before that stops the worker, unless it is just about to end. */
-  run<N extends JobName>(name: N, input: JobRequest<N>, part: (part: TablePart) => void = () => undefined): Observable<JobResult<N>> {
+  run<N extends JobName>(
+    name: N,
+    input: JobRequest<N>,
+    part: (part: TablePart) => void = () => undefined,
+  ): Observable<JobResult<N>> {
     return new Observable((subscriber) => {
       const worker = this.idle ?? new Worker(new URL('../workers/core.worker', import.meta.url), { type: 'module' });
       this.idle = null;

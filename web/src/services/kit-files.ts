@@ -12,8 +12,13 @@ export class KitFiles {
   async takeOut(form: 'kit' | 'loadouts' | 'json'): Promise<void> {
     const kit = this.load.kitList();
     const loadouts = this.load.loadouts();
-    if (form === 'json') saveFile('kit and loadouts.json', JSON.stringify(kitFileOf(kit, loadouts), null, 1), 'application/json');
+    if (form === 'json')
+      saveFile('kit and loadouts.json', JSON.stringify(kitFileOf(kit, loadouts), null, 1), 'application/json');
     else if (form === 'kit') await saveCsv('kit.csv', kit.map(kitRow));
-    else await saveCsv('loadouts.csv', loadouts.flatMap((l) => loadoutRows(l, this.load.kit())));
+    else
+      await saveCsv(
+        'loadouts.csv',
+        loadouts.flatMap((l) => loadoutRows(l, this.load.kit())),
+      );
   }
 }

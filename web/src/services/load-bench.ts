@@ -1,7 +1,20 @@
 /** What the Load stage works on: the kit, the loadout shown, what all of them cover, and every change that can be made to them. */
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { changedLoadout, KIT_CLASSES, loadFindings, newItem, placeItems, placeLoad, type KitClass, type KitItem, type Loadout, type LoadoutChange, type Mounted, type Quantity } from '@tide-pebble/core';
+import {
+  changedLoadout,
+  KIT_CLASSES,
+  loadFindings,
+  newItem,
+  placeItems,
+  placeLoad,
+  type KitClass,
+  type KitItem,
+  type Loadout,
+  type LoadoutChange,
+  type Mounted,
+  type Quantity,
+} from '@tide-pebble/core';
 import { coverageOf, lensCones, weighedAs } from '@tide-pebble/core/measuring';
 import { map } from 'rxjs';
 import { Documents } from './keeping/documents';
@@ -22,10 +35,19 @@ export class LoadBench {
   private readonly wanted = signal<string | null>(null);
   private readonly rig = toSignal(this.workspace.rig$, { initialValue: null });
 
-  readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map<string, KitItem>() as ReadonlyMap<string, KitItem> });
+  readonly kit = toSignal(this.workspace.kit$, {
+    initialValue: new Map<string, KitItem>() as ReadonlyMap<string, KitItem>,
+  });
   readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   /** In the order things are mounted, then by name: sorted as the kit changes, so that of ten thousand drawing need not wait for it. */
-  readonly kitList = toSignal(this.workspace.kit$.pipe(map((kit): readonly KitItem[] => [...kit.values()].sort((a, b) => RANK.get(a.class)! - RANK.get(b.class)! || BY_NAME.compare(a.name, b.name)))), { initialValue: [] });
+  readonly kitList = toSignal(
+    this.workspace.kit$.pipe(
+      map((kit): readonly KitItem[] =>
+        [...kit.values()].sort((a, b) => RANK.get(a.class)! - RANK.get(b.class)! || BY_NAME.compare(a.name, b.name)),
+      ),
+    ),
+    { initialValue: [] },
+  );
   readonly loadout = computed<Loadout | null>(() => {
     const all = this.loadouts();
     return all.find((l) => l.id === this.wanted()) ?? all.find((l) => l.id === this.rig()?.loadout) ?? all[0] ?? null;
@@ -73,9 +95,25 @@ export class LoadBench {
 
   /** With everything that stands on it, in every loadout. */
   removeItem(item: KitItem): void {
-    const changed = this.loadouts().filter((l) => l.items.some((m) => m.item === item.id)).map((l) => l.items.filter((m) => m.item === item.id).reduce((now, m) => this.changed(now, { kind: 'takeOff', mounted: m.id }), l));
-    const untied = this.kitList().filter((k) => k.goesWith?.includes(item.id)).map((k) => ({ kind: 'kit' as const, id: k.id, body: { ...k, goesWith: k.goesWith!.filter((t) => t !== item.id) } }));
-    this.documents.commit(`deleting ${item.name}`, [{ kind: 'kit', id: item.id, body: null }, ...untied, ...changed.map((l) => ({ kind: 'loadout' as const, id: l.id, body: l }))]);
+    const changed = this.loadouts()
+      .filter((l) => l.items.some((m) => m.item === item.id))
+      .map((l) =>
+        l.items
+          .filter((m) => m.item === item.id)
+          .reduce((now, m) => this.changed(now, { kind: 'takeOff', mounted: m.id }), l),
+      );
+    const untied = this.kitList()
+      .filter((k) => k.goesWith?.includes(item.id))
+      .map((k) => ({
+        kind: 'kit' as const,
+        id: k.id,
+        body: { ...k, goesWith: k.goesWith!.filter((t) => t !== item.id) },
+      }));
+    this.documents.commit(`deleting ${item.name}`, [
+      { kind: 'kit', id: item.id, body: null },
+      ...untied,
+      ...changed.map((l) => ({ kind: 'loadout' as const, id: l.id, body: l })),
+    ]);
   }
 
   copyItem(item: KitItem): KitItem {
@@ -95,7 +133,9 @@ export class LoadBench {
     const rig = this.rig();
     this.documents.commit(`new loadout ${loadout.name}`, [
       { kind: 'loadout', id: loadout.id, body: loadout },
-      ...(rig && rig.loadout === null ? [{ kind: 'rig' as const, id: rig.id, body: { ...rig, loadout: loadout.id } }] : []),
+      ...(rig && rig.loadout === null
+        ? [{ kind: 'rig' as const, id: rig.id, body: { ...rig, loadout: loadout.id } }]
+        : []),
     ]);
     this.show(loadout.id);
   }
@@ -108,24 +148,42 @@ export class LoadBench {
   }
 
   removeLoadout(loadout: Loadout): void {
-    const rigs = this.documents.all('rig').filter((r) => r.loadout === loadout.id).map((r) => ({ kind: 'rig' as const, id: r.id, body: { ...r, loadout: null } }));
-    const setups = this.documents.all('setup').filter((s) => s.loadout === loadout.id).map((s) => ({ kind: 'setup' as const, id: s.id, body: null }));
-    this.documents.commit(`deleting ${loadout.name}`, [{ kind: 'loadout', id: loadout.id, body: null }, ...rigs, ...setups]);
+    const rigs = this.documents
+      .all('rig')
+      .filter((r) => r.loadout === loadout.id)
+      .map((r) => ({ kind: 'rig' as const, id: r.id, body: { ...r, loadout: null } }));
+    const setups = this.documents
+      .all('setup')
+      .filter((s) => s.loadout === loadout.id)
+      .map((s) => ({ kind: 'setup' as const, id: s.id, body: null }));
+    this.documents.commit(`deleting ${loadout.name}`, [
+      { kind: 'loadout', id: loadout.id, body: null },
+      ...rigs,
+      ...setups,
+    ]);
   }
 
   changeLoadout(id: string, change: (loadout: Loadout) => Loadout, merge = `loadout ${id}`): void {
     const loadout = this.documents.get('loadout', id);
-    if (loadout) this.documents.commit(`change of ${loadout.name}`, [{ kind: 'loadout', id, body: change(loadout) }], merge);
+    if (loadout)
+      this.documents.commit(`change of ${loadout.name}`, [{ kind: 'loadout', id, body: change(loadout) }], merge);
   }
 
   /** Mount, take off, swap: what is tied goes along. */
   remount(id: string, change: LoadoutChange): void {
     const loadout = this.documents.get('loadout', id);
-    if (loadout) this.documents.commit(`change of ${loadout.name}`, [{ kind: 'loadout', id, body: this.changed(loadout, change) }]);
+    if (loadout)
+      this.documents.commit(`change of ${loadout.name}`, [
+        { kind: 'loadout', id, body: this.changed(loadout, change) },
+      ]);
   }
 
   changeEntry(loadout: string, entry: string, change: (entry: Mounted) => Mounted): void {
-    this.changeLoadout(loadout, (l) => ({ ...l, items: l.items.map((m) => (m.id === entry ? change(m) : m)) }), `entry ${loadout} ${entry}`);
+    this.changeLoadout(
+      loadout,
+      (l) => ({ ...l, items: l.items.map((m) => (m.id === entry ? change(m) : m)) }),
+      `entry ${loadout} ${entry}`,
+    );
   }
 
   private changed(loadout: Loadout, change: LoadoutChange): Loadout {

@@ -3,7 +3,13 @@ import { inject, Injectable } from '@angular/core';
 import { startRig, type Family, type Hands, type KitItem, type Loadout, type RigDocument } from '@tide-pebble/core';
 import { Documents } from './keeping/documents';
 
-export const USUAL_WANTS: RigDocument['wants'] = { levelWithin: Math.PI / 180, dropTime: [1.8, 2.4], massAtMost: 2.5, calmAtLeast: 6, shopPrice: 0 };
+export const USUAL_WANTS: RigDocument['wants'] = {
+  levelWithin: Math.PI / 180,
+  dropTime: [1.8, 2.4],
+  massAtMost: 2.5,
+  calmAtLeast: 6,
+  shopPrice: 0,
+};
 /** A hacksaw's cut. */
 const USUAL_KERF = 0.0015;
 
@@ -11,13 +17,35 @@ const USUAL_KERF = 0.0015;
 export class NewRig {
   private readonly documents = inject(Documents);
 
-  start(family: Family, of: { name: string; loadout: Loadout | null; kit: ReadonlyMap<string, KitItem>; hands: Hands; wants?: RigDocument['wants'] }): RigDocument {
+  start(
+    family: Family,
+    of: {
+      name: string;
+      loadout: Loadout | null;
+      kit: ReadonlyMap<string, KitItem>;
+      hands: Hands;
+      wants?: RigDocument['wants'];
+    },
+  ): RigDocument {
     const wants = of.wants ?? USUAL_WANTS;
     const { design, values } = startRig(family, of.loadout, of.kit, wants, of.hands);
     const id = crypto.randomUUID();
-    const rig: RigDocument = { id, name: of.name.trim() || this.freeName('Rig'), notes: '', wants, hands: of.hands, loadout: of.loadout?.id ?? null, done: {}, kerf: USUAL_KERF, design };
+    const rig: RigDocument = {
+      id,
+      name: of.name.trim() || this.freeName('Rig'),
+      notes: '',
+      wants,
+      hands: of.hands,
+      loadout: of.loadout?.id ?? null,
+      done: {},
+      kerf: USUAL_KERF,
+      design,
+    };
     const setup = { id: crypto.randomUUID(), rig: id, loadout: of.loadout?.id ?? 'bare', values: { ...values } };
-    this.documents.commit(`new rig ${rig.name}`, [{ kind: 'rig', id, body: rig }, { kind: 'setup', id: setup.id, body: setup }]);
+    this.documents.commit(`new rig ${rig.name}`, [
+      { kind: 'rig', id, body: rig },
+      { kind: 'setup', id: setup.id, body: setup },
+    ]);
     return rig;
   }
 

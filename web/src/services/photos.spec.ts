@@ -18,7 +18,8 @@ describe('a photo of kit', () => {
     photos = TestBed.inject(Photos);
     http = TestBed.inject(HttpTestingController);
   });
-  const sent = (): Promise<ReturnType<HttpTestingController['expectOne']>> => until(() => http.match(() => true)[0], 'a request');
+  const sent = (): Promise<ReturnType<HttpTestingController['expectOne']>> =>
+    until(() => http.match(() => true)[0], 'a request');
 
   it('is made small, named by its hash, and sent', async () => {
     const kept = photos.keep(await picture(3200, 800));
@@ -32,7 +33,10 @@ describe('a photo of kit', () => {
     expect(photos.address(photo)).toBe(request.request.url);
   });
   it('that is none is refused in words, and nothing is sent', async () => {
-    await expectAsync(photos.keep(new Blob(['no picture'], { type: 'image/png' }))).toBeRejectedWithError(PhotoRefused, /not a picture/);
+    await expectAsync(photos.keep(new Blob(['no picture'], { type: 'image/png' }))).toBeRejectedWithError(
+      PhotoRefused,
+      /not a picture/,
+    );
     http.expectNone(() => true);
   });
   it('is not kept while the server is away, and that is said', async () => {

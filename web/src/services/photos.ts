@@ -24,11 +24,17 @@ export class Photos {
     if (file.size > FILE_AT_MOST) throw new PhotoRefused('This picture is larger than 40 MB. Make it smaller first.');
     const small = await smaller(file);
     const bytes = await small.blob.arrayBuffer();
-    const id = [...new Uint8Array(await crypto.subtle.digest('SHA-256', bytes))].map((b) => b.toString(16).padStart(2, '0')).join('');
+    const id = [...new Uint8Array(await crypto.subtle.digest('SHA-256', bytes))]
+      .map((b) => b.toString(16).padStart(2, '0'))
+      .join('');
     try {
-      await firstValueFrom(this.http.put(`/api/photos/${id}`, small.blob, { headers: { 'Content-Type': 'image/jpeg' } }));
+      await firstValueFrom(
+        this.http.put(`/api/photos/${id}`, small.blob, { headers: { 'Content-Type': 'image/jpeg' } }),
+      );
     } catch {
-      throw new PhotoRefused('The server cannot be reached, so the photo is not kept. All else is; choose it again later.');
+      throw new PhotoRefused(
+        'The server cannot be reached, so the photo is not kept. All else is; choose it again later.',
+      );
     }
     return { id, width: small.width, height: small.height };
   }
@@ -42,8 +48,15 @@ async function smaller(file: Blob): Promise<{ blob: Blob; width: number; height:
     throw new PhotoRefused('This is not a picture the browser can read. Choose a JPEG, PNG or WebP.');
   }
   const scale = Math.min(1, SIDE_AT_MOST / Math.max(picture.width, picture.height));
-  const canvas = new OffscreenCanvas(Math.max(1, Math.round(picture.width * scale)), Math.max(1, Math.round(picture.height * scale)));
+  const canvas = new OffscreenCanvas(
+    Math.max(1, Math.round(picture.width * scale)),
+    Math.max(1, Math.round(picture.height * scale)),
+  );
   canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height);
   picture.close();
-  return { blob: await canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY }), width: canvas.width, height: canvas.height };
+  return {
+    blob: await canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY }),
+    width: canvas.width,
+    height: canvas.height,
+  };
 }

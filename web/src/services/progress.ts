@@ -20,19 +20,43 @@ export class Progress {
   private readonly workspace = inject(Workspace);
 
   /** In what order it is built, once the cut plan is there. Fetched after the page stands: the first load does without it. */
-  private readonly steps$ = combineLatest([this.workspace.stock$, defer(() => import('@tide-pebble/core/making'))]).pipe(
+  private readonly steps$ = combineLatest([
+    this.workspace.stock$,
+    defer(() => import('@tide-pebble/core/making')),
+  ]).pipe(
     withLatestFrom(this.workspace.bench$),
-    map(([[stock, { buildSteps }], state]) => (stock && state.kind === 'ready' ? buildSteps(state.bench.piece.rig, stock) : null)),
+    map(([[stock, { buildSteps }], state]) =>
+      stock && state.kind === 'ready' ? buildSteps(state.bench.piece.rig, stock) : null,
+    ),
     startWith(null),
   );
 
   /** Counting what needs looking at takes every check: after the figures. */
-  readonly marks$: Observable<StageMarks> = combineLatest([this.workspace.bench$.pipe(audit(() => painted$)), this.workspace.stock$, this.workspace.log$, this.steps$]).pipe(
+  readonly marks$: Observable<StageMarks> = combineLatest([
+    this.workspace.bench$.pipe(audit(() => painted$)),
+    this.workspace.stock$,
+    this.workspace.log$,
+    this.steps$,
+  ]).pipe(
     map(([state, stock, log, steps]): StageMarks => {
-      if (state.kind !== 'ready') return { shelf: NOTHING, load: NOTHING, frame: NOTHING, balance: NOTHING, stock: NOTHING, build: NOTHING, field: NOTHING, log: NOTHING };
+      if (state.kind !== 'ready')
+        return {
+          shelf: NOTHING,
+          load: NOTHING,
+          frame: NOTHING,
+          balance: NOTHING,
+          stock: NOTHING,
+          build: NOTHING,
+          field: NOTHING,
+          log: NOTHING,
+        };
       const { rig, loadout, setup, judged } = state.bench;
-      const at = (stage: Judgement['stage']): readonly Judgement[] => judged.findings.filter((f) => f.stage === stage && f.severity !== 'note');
-      const mark = (stage: Judgement['stage'], done: boolean): StageMark => ({ done: done && at(stage).length === 0, count: at(stage).length });
+      const at = (stage: Judgement['stage']): readonly Judgement[] =>
+        judged.findings.filter((f) => f.stage === stage && f.severity !== 'note');
+      const mark = (stage: Judgement['stage'], done: boolean): StageMark => ({
+        done: done && at(stage).length === 0,
+        count: at(stage).length,
+      });
       const balance = mark('balance', judged.evaluation.hung !== null && loadout !== null);
       return {
         shelf: { done: true, count: 0 },

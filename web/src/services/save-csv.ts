@@ -8,6 +8,10 @@ const BYTE_ORDER_MARK = '\ufeff';
 export async function saveCsv(name: string, rows: readonly Readonly<Record<string, string | number>>[]): Promise<void> {
   // A CommonJS package: its functions hang on the default export.
   const { default: csv } = await import('papaparse');
-  const cells = rows.map((row) => Object.fromEntries(Object.entries(row).map(([heading, cell]) => [heading, typeof cell === 'string' ? guardedCell(cell) : cell])));
+  const cells = rows.map((row) =>
+    Object.fromEntries(
+      Object.entries(row).map(([heading, cell]) => [heading, typeof cell === 'string' ? guardedCell(cell) : cell]),
+    ),
+  );
   saveFile(name, BYTE_ORDER_MARK + csv.unparse(cells), 'text/csv;charset=utf-8');
 }

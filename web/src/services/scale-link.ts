@@ -5,7 +5,10 @@ import { OUNCE } from '@tide-pebble/core';
 import { ScaleLost, settled, type ScaleReading } from '../devices/scale';
 import { SimulatedScale } from '../devices/simulated-scale';
 
-export type LinkState = { readonly kind: 'off' } | { readonly kind: 'on'; readonly reading: ScaleReading | null } | { readonly kind: 'lost'; readonly reason: string };
+export type LinkState =
+  | { readonly kind: 'off' }
+  | { readonly kind: 'on'; readonly reading: ScaleReading | null }
+  | { readonly kind: 'lost'; readonly reason: string };
 
 /** Nobody holds a scale still for longer; then it is said why there is no figure. */
 const WAIT_AT_MOST_MS = 12_000;
@@ -61,7 +64,9 @@ export class ScaleLink {
         timer(WAIT_AT_MOST_MS).pipe(
           map(() => {
             const now = this.current();
-            return now.kind === 'on' && now.reading?.overload ? 'That is more than the scale can carry. Measure one end at a time.' : 'The figure never stood still. Keep it from touching anything, and away from a draught.';
+            return now.kind === 'on' && now.reading?.overload
+              ? 'That is more than the scale can carry. Measure one end at a time.'
+              : 'The figure never stood still. Keep it from touching anything, and away from a draught.';
           }),
           mergeMap(refused),
         ),

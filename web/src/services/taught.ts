@@ -26,16 +26,26 @@ export class Taught {
   /** Of this rig with this load, the oldest first. */
   readonly entries = computed(() => {
     const bench = this.bench();
-    return bench ? this.log().filter((e) => e.rig === bench.rig.id && (e.loadout ?? null) === (bench.loadout?.id ?? null)).sort((a, b) => a.when.localeCompare(b.when)) : [];
+    return bench
+      ? this.log()
+          .filter((e) => e.rig === bench.rig.id && (e.loadout ?? null) === (bench.loadout?.id ?? null))
+          .sort((a, b) => a.when.localeCompare(b.when))
+      : [];
   });
-  private readonly given = computed(() => {
-    const bench = this.bench();
-    return [bench, this.entries(), this.kit(), bench?.rig.wants.onlyBin ? this.bin() : null] as const;
-  }, { equal: sameParts });
+  private readonly given = computed(
+    () => {
+      const bench = this.bench();
+      return [bench, this.entries(), this.kit(), bench?.rig.wants.onlyBin ? this.bin() : null] as const;
+    },
+    { equal: sameParts },
+  );
   readonly learning = new Asked<LearnOutcome>(this.given);
   private readonly subject = computed(() => [this.bench()?.rig.id, this.bench()?.loadout?.id], { equal: sameParts });
   /** Of this rig with this load, and by how many readings: one just kept may still be worked out. */
-  private readonly known = linkedSignal<unknown, { readonly outcome: LearnOutcome; readonly readings: number } | null>({ source: this.subject, computation: () => null });
+  private readonly known = linkedSignal<unknown, { readonly outcome: LearnOutcome; readonly readings: number } | null>({
+    source: this.subject,
+    computation: () => null,
+  });
   readonly outcome = computed(() => this.known()?.outcome ?? null);
   private readonly count = computed(() => this.known()?.readings ?? 0);
   readonly learned = computed(() => {
@@ -46,28 +56,53 @@ export class Taught {
     const now = this.outcome();
     if (this.learning.reason()) return this.learning.reason();
     if (!now) return '';
-    if (now.kind === 'cannotBe') return `Reading ${now.reading + 1} cannot be: ${now.why === 'mass' ? 'the mass is not that of this rig with this loadout. Is it the right loadout, and was the scale at nought?' : 'nothing of this size falls so fast. Was it held level and let go without a push?'} Take it out of the log, or read again.`;
+    if (now.kind === 'cannotBe')
+      return `Reading ${now.reading + 1} cannot be: ${now.why === 'mass' ? 'the mass is not that of this rig with this loadout. Is it the right loadout, and was the scale at nought?' : 'nothing of this size falls so fast. Was it held level and let go without a push?'} Take it out of the log, or read again.`;
     return now.kind === 'broken' ? now.reason : '';
   });
-  readonly lessons = computed(() => (this.learned()?.lessons ?? []).slice(0, LESSONS_SHOWN).map((l) => ({ key: `${l.source} ${l.owner} ${l.spreads}`, text: this.lessonWords(l) })));
+  readonly lessons = computed(() =>
+    (this.learned()?.lessons ?? [])
+      .slice(0, LESSONS_SHOWN)
+      .map((l) => ({ key: `${l.source} ${l.owner} ${l.spreads}`, text: this.lessonWords(l) })),
+  );
   readonly suspect = computed(() => {
     const l = this.learned()?.suspect;
     if (!l) return '';
-    return l.mass ? `Suspect: the ${l.words}. By these readings it is some ${this.say('mass', l.mass.to, l.mass.to < 0.1 ? 1 : 0)}, and not ${this.say('mass', l.mass.from, l.mass.from < 0.1 ? 1 : 0)}. Weigh it again, with all that is on it.` : `Suspect: the ${l.words}. It would have to be off by ${Math.abs(l.spreads).toFixed(1)} times its plus-minus. Measure it again before trusting the rest.`;
+    return l.mass
+      ? `Suspect: the ${l.words}. By these readings it is some ${this.say('mass', l.mass.to, l.mass.to < 0.1 ? 1 : 0)}, and not ${this.say('mass', l.mass.from, l.mass.from < 0.1 ? 1 : 0)}. Weigh it again, with all that is on it.`
+      : `Suspect: the ${l.words}. It would have to be off by ${Math.abs(l.spreads).toFixed(1)} times its plus-minus. Measure it again before trusting the rest.`;
   });
   readonly unexplained = computed(() => {
     const off = this.learned()?.unexplained;
     if (!off) return '';
-    const words = ([['ahead', 'behind'], ['to the left', 'to the right'], ['higher', 'lower']] as const).flatMap(([more, less], i) => (Math.abs(off[i]!) < 0.0002 ? [] : [`${this.say('length', Math.abs(off[i]!), 1)} ${off[i]! > 0 ? more : less}`]));
-    return words.length > 0 ? `No figure of the model explains all of it: its mass centre lies ${words.join(', ')}, against what they say. A cable, a strap, paint?` : '';
+    const words = (
+      [
+        ['ahead', 'behind'],
+        ['to the left', 'to the right'],
+        ['higher', 'lower'],
+      ] as const
+    ).flatMap(([more, less], i) =>
+      Math.abs(off[i]!) < 0.0002 ? [] : [`${this.say('length', Math.abs(off[i]!), 1)} ${off[i]! > 0 ? more : less}`],
+    );
+    return words.length > 0
+      ? `No figure of the model explains all of it: its mass centre lies ${words.join(', ')}, against what they say. A cable, a strap, paint?`
+      : '';
   });
   readonly stands = computed(() => {
     const now = this.learned();
     if (!now) return '';
     const [x, , z] = now.fromPivot;
-    return z < 0 ? `As set now it should hang ${this.say('angle', Math.abs(Math.atan2(x, -z)))} ${x > 0 ? 'nose down' : 'nose up'}, its mass centre ${this.say('length', -z, 2)} (± ${this.say('length', 2 * now.spread[2], 2)}) under the pivot.` : `As set now its mass centre lies ${this.say('length', z, 2)} above the pivot: it turns over.`;
+    return z < 0
+      ? `As set now it should hang ${this.say('angle', Math.abs(Math.atan2(x, -z)))} ${x > 0 ? 'nose down' : 'nose up'}, its mass centre ${this.say('length', -z, 2)} (± ${this.say('length', 2 * now.spread[2], 2)}) under the pivot.`
+      : `As set now its mass centre lies ${this.say('length', z, 2)} above the pivot: it turns over.`;
   });
-  readonly moves = computed(() => (this.learned()?.next.moves ?? []).map((m) => ({ id: m.adjuster.id, name: m.adjuster.name, text: this.moveWords(m) })));
+  readonly moves = computed(() =>
+    (this.learned()?.next.moves ?? []).map((m) => ({
+      id: m.adjuster.id,
+      name: m.adjuster.name,
+      text: this.moveWords(m),
+    })),
+  );
   readonly next = computed(() => {
     const now = this.learned();
     const bench = this.bench();
@@ -77,16 +112,30 @@ export class Taught {
     return moves.length === 0 ? 'Nothing to move: by these readings it is in its pool.' : '';
   });
   readonly heading = computed(() => `Next move, by ${this.count() === 1 ? 'one reading' : `${this.count()} readings`}`);
-  readonly heightMoves = computed(() => (this.learned()?.next.moves ?? []).some((m) => Math.abs(m.adjuster.axis?.[2] ?? 0) > 0.7));
+  readonly heightMoves = computed(() =>
+    (this.learned()?.next.moves ?? []).some((m) => Math.abs(m.adjuster.axis?.[2] ?? 0) > 0.7),
+  );
 
   constructor() {
     effect(() => {
       const [bench, entries, kit, bin] = this.given();
       if (!bench || entries.length === 0) return untracked(() => this.known.set(null));
-      const { rig: { design, wants, hands }, loadout, values } = bench;
+      const {
+        rig: { design, wants, hands },
+        loadout,
+        values,
+      } = bench;
       untracked(() =>
         this.learning.ask(
-          () => this.jobs.run('learn', { rig: { design, wants, ...(hands ? { hands } : {}) }, loadout, kit, bin: bin ?? [], values, entries: entries.map(({ values: set, seen }) => ({ values: set, seen })) }),
+          () =>
+            this.jobs.run('learn', {
+              rig: { design, wants, ...(hands ? { hands } : {}) },
+              loadout,
+              kit,
+              bin: bin ?? [],
+              values,
+              entries: entries.map(({ values: set, seen }) => ({ values: set, seen })),
+            }),
           (outcome) => this.known.set({ outcome, readings: entries.length }),
         ),
       );
@@ -94,15 +143,19 @@ export class Taught {
   }
 
   private lessonWords({ words, spreads, mass }: Lesson): string {
-    if (mass) return `${words[0]!.toUpperCase()}${words.slice(1)}: ${this.say('mass', mass.to, mass.to < 0.1 ? 1 : 0)} instead of ${this.say('mass', mass.from, mass.from < 0.1 ? 1 : 0)}, ± ${this.say('mass', 2 * mass.spread, 1)}.`;
+    if (mass)
+      return `${words[0]!.toUpperCase()}${words.slice(1)}: ${this.say('mass', mass.to, mass.to < 0.1 ? 1 : 0)} instead of ${this.say('mass', mass.from, mass.from < 0.1 ? 1 : 0)}, ± ${this.say('mass', 2 * mass.spread, 1)}.`;
     return `${words[0]!.toUpperCase()}${words.slice(1)}: off by ${Math.abs(spreads).toFixed(1)} of its plus-minus.`;
   }
 
   private moveWords({ adjuster, from, to }: Move): string {
     const by = to - from;
-    if (adjuster.kind === 'count') return `${Math.abs(Math.round(by))} washers ${by > 0 ? 'on' : 'off'}, to ${Math.round(to)}`;
+    if (adjuster.kind === 'count')
+      return `${Math.abs(Math.round(by))} washers ${by > 0 ? 'on' : 'off'}, to ${Math.round(to)}`;
     const length = `${this.say('length', Math.abs(by), 2)} ${wayOf(adjuster, by)}`;
-    return adjuster.perTurn ? `${turnsOf(Math.abs(by) / adjuster.perTurn)} ${wayOf(adjuster, by)} (${this.say('length', Math.abs(by), 2)})` : length;
+    return adjuster.perTurn
+      ? `${turnsOf(Math.abs(by) / adjuster.perTurn)} ${wayOf(adjuster, by)} (${this.say('length', Math.abs(by), 2)})`
+      : length;
   }
 
   private say(kind: Parameters<typeof figure>[0], value: number, decimals?: number): string {

@@ -7,7 +7,12 @@ import { until } from '../testing/until';
 const limpet = benchAt({}).rig;
 const whelk: RigDocument = { ...limpet, id: 'r2', name: 'Whelk' };
 const one = { rig: [limpet], kit: [camera], loadout: [loadout] };
-const setup = (id: string, rig: string, values: SetUp['values'], of = 'ebb'): SetUp => ({ id, rig, loadout: of, values });
+const setup = (id: string, rig: string, values: SetUp['values'], of = 'ebb'): SetUp => ({
+  id,
+  rig,
+  loadout: of,
+  values,
+});
 
 describe('the workspace', () => {
   it('has the first rig on the bench until one is chosen, and keeps the choice', async () => {
@@ -21,12 +26,17 @@ describe('the workspace', () => {
   it('without a rig has nothing on the bench, and one of a family it does not know is told', async () => {
     const { workspace } = await store({ rig: [] });
     expect(await firstValueFrom(workspace.bench$)).toEqual({ kind: 'none' });
-    const strange = await store({ rig: [{ ...limpet, design: { kind: 'family', family: 'sail', dimensions: {}, choices: {}, edits: [] } }] });
+    const strange = await store({
+      rig: [{ ...limpet, design: { kind: 'family', family: 'sail', dimensions: {}, choices: {}, edits: [] } }],
+    });
     const state = await firstValueFrom(strange.workspace.bench$);
     expect(state.kind === 'broken' && state.reason).toContain('sail');
   });
   it('takes the set-up of this rig with this loadout, and makes one where there is none', async () => {
-    const { workspace, bench, documents } = await store({ ...one, setup: [setup('s2', 'r2', { 'foot-count': 9 }), setup('s3', 'r1', { 'foot-count': 7 }, 'bare')] });
+    const { workspace, bench, documents } = await store({
+      ...one,
+      setup: [setup('s2', 'r2', { 'foot-count': 9 }), setup('s3', 'r1', { 'foot-count': 7 }, 'bare')],
+    });
     expect((await bench()).values).toEqual({});
     workspace.setAdjusters('washers', { 'foot-count': 4 }, null, { 'foot-count': 'four' });
     expect((await bench()).values).toEqual({ 'foot-count': 4 });
@@ -34,7 +44,12 @@ describe('the workspace', () => {
     const made = documents.all('setup').filter((s) => s.rig === 'r1' && s.loadout === 'ebb');
     expect(made).toHaveSize(1);
     // The words stand as long as the setting they were typed for.
-    expect(made[0]).toEqual(jasmine.objectContaining({ values: { 'foot-count': 4, 'stage-fore-aft': 0.002 }, typed: { 'foot-count': 'four' } }));
+    expect(made[0]).toEqual(
+      jasmine.objectContaining({
+        values: { 'foot-count': 4, 'stage-fore-aft': 0.002 },
+        typed: { 'foot-count': 'four' },
+      }),
+    );
     workspace.setAdjusters('washers', { 'foot-count': 5 });
     expect(documents.all('setup').find((s) => s.id === made[0]!.id)!.typed).toEqual({});
     expect(documents.all('setup').find((s) => s.id === 's2')!.values).toEqual({ 'foot-count': 9 });
@@ -42,7 +57,14 @@ describe('the workspace', () => {
   it('applies sizes, settings and wants let out as one step, undone by one', async () => {
     const { workspace, bench, documents } = await store(one);
     const before = (await bench()).rig;
-    workspace.apply('a remedy', [{ kind: 'dimension', id: 'tail', value: 0.2 }, { kind: 'adjuster', id: 'foot-count', value: 6 }], { dropTime: [1, 3] });
+    workspace.apply(
+      'a remedy',
+      [
+        { kind: 'dimension', id: 'tail', value: 0.2 },
+        { kind: 'adjuster', id: 'foot-count', value: 6 },
+      ],
+      { dropTime: [1, 3] },
+    );
     const after = await bench();
     expect(after.piece.input!.dimensions['tail']).toBe(0.2);
     expect([after.values['foot-count'], after.rig.wants.dropTime]).toEqual([6, [1, 3]]);
@@ -53,14 +75,21 @@ describe('the workspace', () => {
   it('folds a drag of one size into one step, and keeps what was typed', async () => {
     const { workspace, bench, documents } = await store(one);
     for (const value of [0.14, 0.15, 0.16]) workspace.setDimension('tail', { value, typed: `${value * 1000} mm` });
-    expect((await bench()).rig.design).toEqual(jasmine.objectContaining({ dimensions: { tail: { value: 0.16, typed: '160 mm' } } }));
+    expect((await bench()).rig.design).toEqual(
+      jasmine.objectContaining({ dimensions: { tail: { value: 0.16, typed: '160 mm' } } }),
+    );
     documents.undo();
     expect((await bench()).rig.design).toEqual(limpet.design);
   });
   it('says of an edit that finds nothing that it was not made, and keeps none of those beside it', async () => {
     const { workspace, bench } = await store(one);
     const before = (await bench()).rig;
-    expect(workspace.edit('two', [{ kind: 'move', id: 'a', target: 'grip', by: [0, 0, 0.01] }, { kind: 'move', id: 'b', target: 'sail', by: [0, 0, 0.01] }])).toBeFalse();
+    expect(
+      workspace.edit('two', [
+        { kind: 'move', id: 'a', target: 'grip', by: [0, 0, 0.01] },
+        { kind: 'move', id: 'b', target: 'sail', by: [0, 0, 0.01] },
+      ]),
+    ).toBeFalse();
     expect((await bench()).rig).toBe(before);
     expect(workspace.edit('one', { kind: 'weigh', id: 'c', target: 'grip', mass: { value: 0.2 } })).toBeTrue();
     expect((await bench()).judged.evaluation.mass).not.toBe(benchAt({}).judged.evaluation.mass);
@@ -81,7 +110,8 @@ describe('the workspace', () => {
   it('asks the bin only where that is wanted: a rig that may take any washers is not made anew when it changes', async () => {
     const { workspace, bench, documents } = await store(one);
     const name = washerName((await bench()).piece.rig.bodies.flatMap((b) => b.stations)[0]!);
-    const put = (count: number): void => documents.commit('the bin', [{ kind: 'bin', id: 'b', body: { id: 'b', name, count, lengths: [] } }]);
+    const put = (count: number): void =>
+      documents.commit('the bin', [{ kind: 'bin', id: 'b', body: { id: 'b', name, count, lengths: [] } }]);
     const { piece } = await bench();
     expect(piece.assembly.atHand).toBeNull();
     put(3);
@@ -89,10 +119,18 @@ describe('the workspace', () => {
     workspace.editRig('only the bin', (rig) => ({ ...rig, wants: { ...rig.wants, onlyBin: true } }));
     expect((await bench()).piece.assembly.atHand).toEqual(new Map([[keptAs(name), 3]]));
     put(8);
-    expect((await bench()).piece.assembly.atHand).toEqual(atHand({ onlyBin: true }, [{ id: 'b', name, count: 8, lengths: [] }]));
+    expect((await bench()).piece.assembly.atHand).toEqual(
+      atHand({ onlyBin: true }, [{ id: 'b', name, count: 8, lengths: [] }]),
+    );
   });
   it('puts kit that is missing into its loadout, also before there is a rig', async () => {
-    const base: KitItem = { ...camera, id: 'ball', name: 'Ball head', class: 'plate', mountPoints: [{ id: 'top', name: 'top', at: [0, 0, 0.03] }] };
+    const base: KitItem = {
+      ...camera,
+      id: 'ball',
+      name: 'Ball head',
+      class: 'plate',
+      mountPoints: [{ id: 'top', name: 'top', at: [0, 0, 0.03] }],
+    };
     const { workspace, documents } = await store({ rig: [], kit: [camera, base], loadout: [loadout] });
     workspace.apply('mounting', [{ kind: 'mount', id: 'ball', into: 'ebb' }]);
     expect(documents.get('loadout', 'ebb')!.items.map((i) => i.item)).toContain('ball');

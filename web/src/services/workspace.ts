@@ -1,8 +1,42 @@
 /** The rig on the bench: which one, with which loadout and set-up, and every figure derived from them. */
 import { inject, Injectable } from '@angular/core';
-import { changedDesign, edit as editSchema, changedLoadout, freed, judged, withEdit, withoutWeight, workpiece, type AdjusterValues, type BinItem, type Change, type Design, type Edit, type Judged, type KitItem, type Loadout, type LogEntry, type Quantity, type RigDocument, type SetUp, type Workpiece } from '@tide-pebble/core';
+import {
+  changedDesign,
+  edit as editSchema,
+  changedLoadout,
+  freed,
+  judged,
+  withEdit,
+  withoutWeight,
+  workpiece,
+  type AdjusterValues,
+  type BinItem,
+  type Change,
+  type Design,
+  type Edit,
+  type Judged,
+  type KitItem,
+  type Loadout,
+  type LogEntry,
+  type Quantity,
+  type RigDocument,
+  type SetUp,
+  type Workpiece,
+} from '@tide-pebble/core';
 import type { StockPlan } from '@tide-pebble/core/making';
-import { BehaviorSubject, catchError, combineLatest, debounceTime, distinctUntilChanged, map, of, shareReplay, startWith, switchMap, type Observable } from 'rxjs';
+import {
+  BehaviorSubject,
+  catchError,
+  combineLatest,
+  debounceTime,
+  distinctUntilChanged,
+  map,
+  of,
+  shareReplay,
+  startWith,
+  switchMap,
+  type Observable,
+} from 'rxjs';
 import { Documents } from './keeping/documents';
 import { Notices } from '../ui/notices';
 import { Jobs } from './jobs';
@@ -15,7 +49,10 @@ export interface Bench {
   readonly piece: Workpiece;
   readonly judged: Judged;
 }
-export type BenchState = { readonly kind: 'none' } | { readonly kind: 'broken'; readonly rig: RigDocument; readonly reason: string } | { readonly kind: 'ready'; readonly bench: Bench };
+export type BenchState =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'broken'; readonly rig: RigDocument; readonly reason: string }
+  | { readonly kind: 'ready'; readonly bench: Bench };
 
 const CURRENT = 'tide-pebble.rig';
 const NO_VALUES: AdjusterValues = {};
@@ -31,18 +68,43 @@ export class Workspace {
 
   private readonly allRigs$ = this.documents.list$('rig').pipe(distinctUntilChanged(), keep());
   readonly rigs$ = this.allRigs$.pipe(map(byName), keep());
-  readonly kit$: Observable<ReadonlyMap<string, KitItem>> = this.documents.list$('kit').pipe(distinctUntilChanged(), map((items) => new Map(items.map((i) => [i.id, i]))), keep());
+  readonly kit$: Observable<ReadonlyMap<string, KitItem>> = this.documents.list$('kit').pipe(
+    distinctUntilChanged(),
+    map((items) => new Map(items.map((i) => [i.id, i]))),
+    keep(),
+  );
   readonly loadouts$ = this.documents.list$('loadout').pipe(distinctUntilChanged(), map(byName), keep());
   readonly setups$ = this.documents.list$('setup').pipe(distinctUntilChanged(), keep());
   readonly bin$: Observable<readonly BinItem[]> = this.documents.list$('bin').pipe(distinctUntilChanged(), keep());
   readonly log$: Observable<readonly LogEntry[]> = this.documents.list$('log').pipe(distinctUntilChanged(), keep());
 
   /** The chosen rig, or the first there is. */
-  readonly rig$: Observable<RigDocument | null> = combineLatest([this.allRigs$, this.current]).pipe(map(([rigs, id]) => rigs.find((r) => r.id === id) ?? rigs[0] ?? null), distinctUntilChanged(), keep());
-  readonly loadout$: Observable<Loadout | null> = combineLatest([this.rig$, this.loadouts$]).pipe(map(([rig, all]) => all.find((l) => l.id === rig?.loadout) ?? null), distinctUntilChanged(), keep());
-  readonly setup$: Observable<SetUp | null> = combineLatest([this.rig$, this.setups$]).pipe(map(([rig, all]) => all.find((s) => s.rig === rig?.id && s.loadout === (rig?.loadout ?? 'bare')) ?? null), distinctUntilChanged(), keep());
+  readonly rig$: Observable<RigDocument | null> = combineLatest([this.allRigs$, this.current]).pipe(
+    map(([rigs, id]) => rigs.find((r) => r.id === id) ?? rigs[0] ?? null),
+    distinctUntilChanged(),
+    keep(),
+  );
+  readonly loadout$: Observable<Loadout | null> = combineLatest([this.rig$, this.loadouts$]).pipe(
+    map(([rig, all]) => all.find((l) => l.id === rig?.loadout) ?? null),
+    distinctUntilChanged(),
+    keep(),
+  );
+  readonly setup$: Observable<SetUp | null> = combineLatest([this.rig$, this.setups$]).pipe(
+    map(([rig, all]) => all.find((s) => s.rig === rig?.id && s.loadout === (rig?.loadout ?? 'bare')) ?? null),
+    distinctUntilChanged(),
+    keep(),
+  );
 
-  private readonly piece$ = combineLatest([this.rig$.pipe(distinctUntilChanged((a, b) => a?.design === b?.design && a?.hands === b?.hands && a?.wants.onlyBin === b?.wants.onlyBin)), this.loadout$, this.kit$, this.bin$]).pipe(
+  private readonly piece$ = combineLatest([
+    this.rig$.pipe(
+      distinctUntilChanged(
+        (a, b) => a?.design === b?.design && a?.hands === b?.hands && a?.wants.onlyBin === b?.wants.onlyBin,
+      ),
+    ),
+    this.loadout$,
+    this.kit$,
+    this.bin$,
+  ]).pipe(
     // What is in the bin changes nothing for a rig that may take any washers.
     distinctUntilChanged((a, b) => a.every((v, i) => v === b[i] || (i === 3 && !b[0]?.wants.onlyBin))),
     map(([rig, loadout, kit, bin]) => (rig ? guarded(() => workpiece(rig, loadout, kit, bin)) : null)),
@@ -55,7 +117,9 @@ export class Workspace {
       if (!made.ok) return { kind: 'broken', rig, reason: made.reason };
       const values = setup?.values ?? NO_VALUES;
       const figures = guarded(() => ({ ok: true as const, judged: judged(made.piece, values, rig.wants) }));
-      return figures.ok ? { kind: 'ready', bench: { rig, loadout, setup, values, piece: made.piece, judged: figures.judged } } : { kind: 'broken', rig, reason: figures.reason };
+      return figures.ok
+        ? { kind: 'ready', bench: { rig, loadout, setup, values, piece: made.piece, judged: figures.judged } }
+        : { kind: 'broken', rig, reason: figures.reason };
     }),
     keep(),
   );
@@ -64,7 +128,13 @@ export class Workspace {
   readonly stock$: Observable<StockPlan | null> = this.rig$.pipe(
     map((rig) => rig?.id),
     distinctUntilChanged(),
-    switchMap(() => combineLatest([this.bench$, this.bin$]).pipe(debounceTime(STOCK_AFTER_MS), switchMap(([state, bin]) => this.stockOf(state, bin)), startWith(null))),
+    switchMap(() =>
+      combineLatest([this.bench$, this.bin$]).pipe(
+        debounceTime(STOCK_AFTER_MS),
+        switchMap(([state, bin]) => this.stockOf(state, bin)),
+        startWith(null),
+      ),
+    ),
     keep(),
   );
 
@@ -79,16 +149,26 @@ export class Workspace {
   }
 
   setDimension(id: string, quantity: Quantity): void {
-    this.editRig(`change of ${id}`, (rig) => (rig.design.kind === 'family' ? { ...rig, design: { ...rig.design, dimensions: { ...rig.design.dimensions, [id]: quantity } } } : rig), `dimension ${id}`);
+    this.editRig(
+      `change of ${id}`,
+      (rig) =>
+        rig.design.kind === 'family'
+          ? { ...rig, design: { ...rig.design, dimensions: { ...rig.design.dimensions, [id]: quantity } } }
+          : rig,
+      `dimension ${id}`,
+    );
   }
 
   /** Changes of things on the rig, as one step. False when one finds nothing to act on; then none is kept. */
   edit(label: string, edits: Edit | readonly Edit[], merge: string | null = null): boolean {
     const rig = this.rigNow();
-    const design = rig && [edits].flat().reduce<Design | null>((made, edit) => made && withEdit(made, edit), rig.design);
+    const design =
+      rig && [edits].flat().reduce<Design | null>((made, edit) => made && withEdit(made, edit), rig.design);
     if (!rig || !design) return false;
     // A freed frame may have hundreds of members: when each change is sound and adds none, they are not all read again.
-    const sound = rig.design.kind === 'free' && [edits].flat().every((e) => !/^add/.test(e.kind) && editSchema.safeParse(e).success);
+    const sound =
+      rig.design.kind === 'free' &&
+      [edits].flat().every((e) => !/^add/.test(e.kind) && editSchema.safeParse(e).success);
     this.documents.commit(label, [{ kind: 'rig', id: rig.id, body: { ...rig, design } }], merge, sound);
     return true;
   }
@@ -98,7 +178,10 @@ export class Workspace {
   }
 
   setChoice(id: string, value: string): void {
-    this.editRig(`choice of ${id}`, (rig) => ({ ...rig, design: changedDesign(rig.design, [{ kind: 'choice', id, value }], () => crypto.randomUUID()) }));
+    this.editRig(`choice of ${id}`, (rig) => ({
+      ...rig,
+      design: changedDesign(rig.design, [{ kind: 'choice', id, value }], () => crypto.randomUUID()),
+    }));
   }
 
   /** From now on the rig is plain parts, and its family's dimensions are gone; one undo brings them back. */
@@ -106,13 +189,23 @@ export class Workspace {
     this.editRig('freeing the rig from its family', (rig) => ({ ...rig, design: freed(rig.design) ?? rig.design }));
   }
 
-  setAdjusters(label: string, values: AdjusterValues, merge: string | null = null, typed: Readonly<Record<string, string>> = {}): void {
+  setAdjusters(
+    label: string,
+    values: AdjusterValues,
+    merge: string | null = null,
+    typed: Readonly<Record<string, string>> = {},
+  ): void {
     const edit = this.setupWith(values, typed);
     if (edit) this.documents.commit(label, [{ kind: 'setup', id: edit.id, body: edit }], merge);
   }
 
   /** A fix, and wants let out with it: all in one undoable step. */
-  apply(label: string, changes: readonly Change[], wants: Partial<RigDocument['wants']> | null = null, merge: string | null = null): void {
+  apply(
+    label: string,
+    changes: readonly Change[],
+    wants: Partial<RigDocument['wants']> | null = null,
+    merge: string | null = null,
+  ): void {
     const rig = this.rigNow();
     if (!rig) {
       // Kit can be put in order before there is a rig.
@@ -123,28 +216,49 @@ export class Workspace {
     const values = Object.fromEntries(changes.filter((c) => c.kind === 'adjuster').map((c) => [c.id, c.value]));
     const design = changedDesign(rig.design, changes, () => crypto.randomUUID());
     const setup = Object.keys(values).length > 0 ? this.setupWith(values) : null;
-    this.documents.commit(label, [
-      ...(design === rig.design && !wants ? [] : [{ kind: 'rig' as const, id: rig.id, body: { ...rig, design, wants: { ...rig.wants, ...wants } } }]),
-      ...(setup ? [{ kind: 'setup' as const, id: setup.id, body: setup }] : []),
-      ...this.mounting(changes),
-    ], merge);
+    this.documents.commit(
+      label,
+      [
+        ...(design === rig.design && !wants
+          ? []
+          : [{ kind: 'rig' as const, id: rig.id, body: { ...rig, design, wants: { ...rig.wants, ...wants } } }]),
+        ...(setup ? [{ kind: 'setup' as const, id: setup.id, body: setup }] : []),
+        ...this.mounting(changes),
+      ],
+      merge,
+    );
   }
 
   private stockOf(state: BenchState, bin: readonly BinItem[]): Observable<StockPlan | null> {
     if (state.kind !== 'ready') return of(null);
-    return this.jobs.run('stock', { rig: state.bench.piece.rig, values: state.bench.values, bin, kerf: state.bench.rig.kerf }).pipe(
-      catchError((fault: Error) => {
-        this.notices.say(`What to cut and buy could not be worked out: ${fault.message}. All else goes on.`);
-        return of(null);
-      }),
-    );
+    return this.jobs
+      .run('stock', { rig: state.bench.piece.rig, values: state.bench.values, bin, kerf: state.bench.rig.kerf })
+      .pipe(
+        catchError((fault: Error) => {
+          this.notices.say(`What to cut and buy could not be worked out: ${fault.message}. All else goes on.`);
+          return of(null);
+        }),
+      );
   }
 
   private mounting(changes: readonly Change[]): { kind: 'loadout'; id: string; body: Loadout }[] {
     const kit = new Map(this.documents.all('kit').map((k) => [k.id, k]));
     return changes.flatMap((c) => {
       const loadout = c.kind === 'mount' ? this.documents.get('loadout', c.into) : null;
-      return loadout ? [{ kind: 'loadout' as const, id: loadout.id, body: changedLoadout(loadout, { kind: 'mount', item: c.id }, kit, () => `on-${crypto.randomUUID().slice(0, 8)}`) }] : [];
+      return loadout
+        ? [
+            {
+              kind: 'loadout' as const,
+              id: loadout.id,
+              body: changedLoadout(
+                loadout,
+                { kind: 'mount', item: c.id },
+                kit,
+                () => `on-${crypto.randomUUID().slice(0, 8)}`,
+              ),
+            },
+          ]
+        : [];
     });
   }
 
@@ -161,7 +275,13 @@ export class Workspace {
     const held = this.documents.all('setup').find((s) => s.rig === rig.id && s.loadout === loadout);
     // Words stand only for the setting they were typed for.
     const words = Object.fromEntries(Object.entries(held?.typed ?? {}).filter(([id]) => !(id in values)));
-    return { id: held?.id ?? crypto.randomUUID(), rig: rig.id, loadout, values: { ...held?.values, ...values }, typed: { ...words, ...typed } };
+    return {
+      id: held?.id ?? crypto.randomUUID(),
+      rig: rig.id,
+      loadout,
+      values: { ...held?.values, ...values },
+      typed: { ...words, ...typed },
+    };
   }
 }
 
@@ -170,12 +290,16 @@ function guarded<T>(work: () => T): T | { readonly ok: false; readonly reason: s
   try {
     return work();
   } catch (error) {
-    return { ok: false, reason: `These sizes cannot be worked out: ${error instanceof Error ? error.message : String(error)}.` };
+    return {
+      ok: false,
+      reason: `These sizes cannot be worked out: ${error instanceof Error ? error.message : String(error)}.`,
+    };
   }
 }
 
 const BY_NAME = new Intl.Collator(undefined, { numeric: true });
-const byName = <T extends { readonly name: string }>(list: readonly T[]): readonly T[] => [...list].sort((a, b) => BY_NAME.compare(a.name, b.name));
+const byName = <T extends { readonly name: string }>(list: readonly T[]): readonly T[] =>
+  [...list].sort((a, b) => BY_NAME.compare(a.name, b.name));
 
 function keep<T>() {
   return shareReplay<T>({ bufferSize: 1, refCount: false });

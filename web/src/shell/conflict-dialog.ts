@@ -1,7 +1,13 @@
 /** Something was saved elsewhere since it was opened here: both versions are there, the maker chooses. */
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MAT_DIALOG_DATA, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
+import {
+  MAT_DIALOG_DATA,
+  MatDialogActions,
+  MatDialogClose,
+  MatDialogContent,
+  MatDialogTitle,
+} from '@angular/material/dialog';
 import { nameOf, type Problem } from '@tide-pebble/core';
 import { KIND_WORDS } from '../ui/kind-words';
 
@@ -15,7 +21,9 @@ import { KIND_WORDS } from '../ui/kind-words';
       <p>Another window saved these after you opened them here. Nothing was overwritten.</p>
       <ul>
         @for (c of named; track c.key) {
-          <li><strong>{{ c.name }}</strong> ({{ c.kind }}): {{ c.theirs }}</li>
+          <li>
+            <strong>{{ c.name }}</strong> ({{ c.kind }}): {{ c.theirs }}
+          </li>
         }
       </ul>
       <p class="note">Undo brings back yours if you take the other version.</p>
@@ -32,7 +40,8 @@ export class ConflictDialog {
     key: `${mine.kind}/${mine.id}`,
     kind: KIND_WORDS[mine.kind],
     name: nameOf(mine.body) ?? nameOf(theirs?.body) ?? 'set-up',
-    theirs: theirs?.body ? `saved elsewhere at ${new Date(theirs.savedAt).toLocaleTimeString('en-GB')}` : 'deleted elsewhere',
+    theirs: theirs?.body
+      ? `saved elsewhere at ${new Date(theirs.savedAt).toLocaleTimeString('en-GB')}`
+      : 'deleted elsewhere',
   }));
 }
-

@@ -17,7 +17,19 @@ describe('the tide line', () => {
     const bench = benchAt({ 'foot-count': 10 });
     const { evaluation } = bench.judged;
     const hung = evaluation.hung!;
-    const spread = (noseDown: number): string => gaugesOf({ ...bench, judged: { ...bench.judged, onBench: [], evaluation: { ...evaluation, hung: { ...hung, spread: { ...hung.spread, noseDown } } } } }, null, METRIC)[0]!.gauge.rest;
+    const spread = (noseDown: number): string =>
+      gaugesOf(
+        {
+          ...bench,
+          judged: {
+            ...bench.judged,
+            onBench: [],
+            evaluation: { ...evaluation, hung: { ...hung, spread: { ...hung.spread, noseDown } } },
+          },
+        },
+        null,
+        METRIC,
+      )[0]!.gauge.rest;
     expect(spread(0.1)).toMatch(/nose (up|down) ± 11°$/);
     expect(spread(0.7)).toMatch(/nose (up|down) ± >45°$/);
   });
@@ -28,15 +40,42 @@ describe('the tide line', () => {
     expect(gauges[5]!.gauge.figure).toBe('–');
   });
   it('tells each way a trim can end', () => {
-    const say = (outcome: Parameters<typeof trimWords>[0]): string => trimWords(outcome, benchAt({}).piece.rig.adjusters, METRIC);
-    const solved = { kind: 'solved' as const, values: {}, addedMass: 0.122, ties: [], cost: 0.07, next: null, gap: null, combinations: 4913, looked: 3, unmet: [] };
+    const say = (outcome: Parameters<typeof trimWords>[0]): string =>
+      trimWords(outcome, benchAt({}).piece.rig.adjusters, METRIC);
+    const solved = {
+      kind: 'solved' as const,
+      values: {},
+      addedMass: 0.122,
+      ties: [],
+      cost: 0.07,
+      next: null,
+      gap: null,
+      combinations: 4913,
+      looked: 3,
+      unmet: [],
+    };
     expect(say(solved)).toBe('Balanced with 122 g of washers: proven the lightest of 4,913 ways to put them on.');
-    expect(say({ ...solved, unmet: ['mass'], gap: { atMost: 0.01, looked: 10, of: 20 } })).toContain('Not proven best: 10 of 20');
+    expect(say({ ...solved, unmet: ['mass'], gap: { atMost: 0.01, looked: 10, of: 20 } })).toContain(
+      'Not proven best: 10 of 20',
+    );
     expect(say({ ...solved, unmet: ['mass'] })).toContain('Let go for it: mass at most.');
-    const none = { kind: 'impossible' as const, nearest: {}, failing: 'dropPitch' as const, beyond: null, combinations: 9, proven: true };
-    expect(say(none)).toContain('“drop time” cannot be met. Every way was looked at or ruled out. Nothing was changed.');
-    expect(say({ ...none, beyond: { mover: 'stage-fore-aft', by: 0.005 }, proven: false })).toContain('stage, fore and aft would have to go 5 mm further than it can. Not every way was looked at.');
-    expect(say({ kind: 'axesSet', values: {}, left: [{ name: 'tilt axis', residual: 0.02, friction: 0.01 }] })).toContain('tilt axis still pulls round with 0.020 N·m');
+    const none = {
+      kind: 'impossible' as const,
+      nearest: {},
+      failing: 'dropPitch' as const,
+      beyond: null,
+      combinations: 9,
+      proven: true,
+    };
+    expect(say(none)).toContain(
+      '“drop time” cannot be met. Every way was looked at or ruled out. Nothing was changed.',
+    );
+    expect(say({ ...none, beyond: { mover: 'stage-fore-aft', by: 0.005 }, proven: false })).toContain(
+      'stage, fore and aft would have to go 5 mm further than it can. Not every way was looked at.',
+    );
+    expect(
+      say({ kind: 'axesSet', values: {}, left: [{ name: 'tilt axis', residual: 0.02, friction: 0.01 }] }),
+    ).toContain('tilt axis still pulls round with 0.020 N·m');
     expect(say({ kind: 'nothingBears' })).toContain('no hand holds it');
     expect(say({ kind: 'nothingToSet' })).toContain('nothing to set');
   });
@@ -53,7 +92,10 @@ describe('the tide line of a held rig', () => {
 });
 
 describe('the tide line of what is worn, spun or hung in axes', () => {
-  const gauges = (family: string, values: Record<string, number> = {}) => gaugesOf(benchAt(values, family), null, METRIC).slice(0, 3).map((g) => g.gauge);
+  const gauges = (family: string, values: Record<string, number> = {}) =>
+    gaugesOf(benchAt(values, family), null, METRIC)
+      .slice(0, 3)
+      .map((g) => g.gauge);
   it('tells what the hands and the body bear', () => {
     const [hands, body, hold] = gauges('shoulder-rig', { 'tail-count': 1 });
     expect([hands!.name, body!.name]).toEqual(['Hands', 'Body']);

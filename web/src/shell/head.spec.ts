@@ -27,7 +27,10 @@ describe('the head', () => {
   });
   it('says what undo and redo would do, and nothing when there is nothing', async () => {
     const { page, documents, fixture } = await screen(Head, held);
-    const tool = (words: RegExp): HTMLButtonElement => [...page.querySelectorAll<HTMLButtonElement>('button.tool')].find((b) => words.test(b.getAttribute('aria-label')!))!;
+    const tool = (words: RegExp): HTMLButtonElement =>
+      [...page.querySelectorAll<HTMLButtonElement>('button.tool')].find((b) =>
+        words.test(b.getAttribute('aria-label')!),
+      )!;
     expect([tool(/undo/i).disabled, tool(/redo/i).disabled]).toEqual([true, true]);
     documents.commit('renaming Limpet', [{ kind: 'rig', id: 'r1', body: { ...limpet, name: 'Plover' } }]);
     await fixture.whenStable();
@@ -53,7 +56,10 @@ describe('the head', () => {
     (await change('Knot')).error(new ProgressEvent('offline'));
     await until(() => status(page) === 'Server away: kept in this browser, sent later', 'the server away');
     expect(page.querySelector('[role=status]')!.classList).toContain('trouble');
-    (await until(() => http.match('/api/changes')[0], 'the change sent again')).flush({ type: 'about:blank', title: 'No', status: 400, detail: 'The rig’s name is too long.' }, { status: 400, statusText: 'Bad Request' });
+    (await until(() => http.match('/api/changes')[0], 'the change sent again')).flush(
+      { type: 'about:blank', title: 'No', status: 400, detail: 'The rig’s name is too long.' },
+      { status: 400, statusText: 'Bad Request' },
+    );
     await until(() => status(page) === 'Not kept: The rig’s name is too long.', 'the reason');
   }, 20_000);
   it('shows fractions only where they are used', async () => {

@@ -35,10 +35,16 @@ export class Head {
 
   protected readonly canUndo = computed(() => this.history().past.length > 0);
   protected readonly canRedo = computed(() => this.history().future.length > 0);
-  protected readonly undoLabel = computed(() => (this.history().past.length ? `Undo ${this.history().past.at(-1)!.label}` : 'Nothing to undo'));
-  protected readonly redoLabel = computed(() => (this.history().future.length ? `Redo ${this.history().future[0]!.label}` : 'Nothing to redo'));
+  protected readonly undoLabel = computed(() =>
+    this.history().past.length ? `Undo ${this.history().past.at(-1)!.label}` : 'Nothing to undo',
+  );
+  protected readonly redoLabel = computed(() =>
+    this.history().future.length ? `Redo ${this.history().future[0]!.label}` : 'Nothing to redo',
+  );
   protected readonly saved = computed(() => words(this.state()));
-  protected readonly trouble = computed(() => ['away', 'full', 'elsewhere', 'unread', 'conflict', 'refused'].includes(this.state().kind));
+  protected readonly trouble = computed(() =>
+    ['away', 'full', 'elsewhere', 'unread', 'conflict', 'refused'].includes(this.state().kind),
+  );
 
   protected choose(id: string): void {
     this.workspace.choose(id);
@@ -55,14 +61,25 @@ export class Head {
 
 function words(state: SaveState): string {
   switch (state.kind) {
-    case 'loading': return 'Opening…';
-    case 'keeping': return 'Keeping…';
-    case 'kept': return state.at === null ? 'All kept' : `All kept, ${new Date(state.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
-    case 'away': return state.waiting > 0 ? 'Server away: kept in this browser, sent later' : 'Server away';
-    case 'full': return 'Disk full: kept in this browser, tried again by itself';
-    case 'elsewhere': return 'Another data folder is served here now';
-    case 'unread': return 'Could not be read';
-    case 'conflict': return 'Changed elsewhere: choose';
-    case 'refused': return `Not kept: ${state.reason}`;
+    case 'loading':
+      return 'Opening…';
+    case 'keeping':
+      return 'Keeping…';
+    case 'kept':
+      return state.at === null
+        ? 'All kept'
+        : `All kept, ${new Date(state.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
+    case 'away':
+      return state.waiting > 0 ? 'Server away: kept in this browser, sent later' : 'Server away';
+    case 'full':
+      return 'Disk full: kept in this browser, tried again by itself';
+    case 'elsewhere':
+      return 'Another data folder is served here now';
+    case 'unread':
+      return 'Could not be read';
+    case 'conflict':
+      return 'Changed elsewhere: choose';
+    case 'refused':
+      return `Not kept: ${state.reason}`;
   }
 }

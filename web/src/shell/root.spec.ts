@@ -26,7 +26,13 @@ describe('the keys of the bench', () => {
     key('y', { ctrlKey: true });
     expect(name()).toBe('Plover');
     key('y', { ctrlKey: true });
-    expect(said).toEqual(['Undone: renaming Limpet', 'Done again: renaming Limpet', 'Undone: renaming Limpet', 'Done again: renaming Limpet', 'Nothing to do again.']);
+    expect(said).toEqual([
+      'Undone: renaming Limpet',
+      'Done again: renaming Limpet',
+      'Undone: renaming Limpet',
+      'Done again: renaming Limpet',
+      'Nothing to do again.',
+    ]);
   });
   it('leave a field its own undo, its letters and its question mark', async () => {
     const { page, documents, said } = await screen(Root, held);
@@ -37,7 +43,12 @@ describe('the keys of the bench', () => {
     const help = spyOn(TestBed.inject(Dialogs), 'open').and.resolveTo(undefined);
     key('u', {}, field);
     key('?', {}, field);
-    expect([documents.get('rig', 'r1')!.name, said.length, help.calls.count(), TestBed.inject(Units).now().system]).toEqual(['Plover', 0, 0, 'mm']);
+    expect([
+      documents.get('rig', 'r1')!.name,
+      said.length,
+      help.calls.count(),
+      TestBed.inject(Units).now().system,
+    ]).toEqual(['Plover', 0, 0, 'mm']);
     // A slider has no letters of its own.
     field.type = 'range';
     key('z', { ctrlKey: true }, field);

@@ -35,7 +35,9 @@ import { TideLine } from './tide-line';
         }
         @default {
           @if (elsewhere(); as words) {
-            <p class="elsewhere" role="alert">{{ words }} <button type="button" class="again" (click)="again()">Open what is here now</button></p>
+            <p class="elsewhere" role="alert">
+              {{ words }} <button type="button" class="again" (click)="again()">Open what is here now</button>
+            </p>
           }
           @if (broken.words(); as words) {
             <div class="trouble" role="alert">
@@ -73,11 +75,17 @@ export class Root {
       const state = this.saveState();
       if (state.kind !== 'conflict' || asking) return;
       asking = true;
-      void this.dialogs.open<'mine' | 'theirs'>(() => import('./conflict-dialog').then((m) => m.ConflictDialog), { data: state.conflicts, must: true, width: '520px' }).then((keep) => {
-        asking = false;
-        // Gone without an answer: asked again, never guessed.
-        if (keep) this.documents.settle(keep);
-      });
+      void this.dialogs
+        .open<'mine' | 'theirs'>(() => import('./conflict-dialog').then((m) => m.ConflictDialog), {
+          data: state.conflicts,
+          must: true,
+          width: '520px',
+        })
+        .then((keep) => {
+          asking = false;
+          // Gone without an answer: asked again, never guessed.
+          if (keep) this.documents.settle(keep);
+        });
     });
   }
 
@@ -88,7 +96,10 @@ export class Root {
   protected readonly elsewhere = computed(() => {
     const state = this.saveState();
     if (state.kind !== 'elsewhere') return '';
-    const waiting = state.waiting === 0 ? '' : ` What you typed last (${state.waiting === 1 ? 'one change' : `${state.waiting} changes`}) is kept in this browser for the folder it was typed for.`;
+    const waiting =
+      state.waiting === 0
+        ? ''
+        : ` What you typed last (${state.waiting === 1 ? 'one change' : `${state.waiting} changes`}) is kept in this browser for the folder it was typed for.`;
     return `This address serves another data folder now: what you see is the one before, and is not saved any more.${waiting}`;
   });
 
@@ -116,7 +127,10 @@ export class Root {
   }
 
   protected key(event: KeyboardEvent): void {
-    const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName) && (event.target as HTMLInputElement).type !== 'range';
+    const typing =
+      event.target instanceof HTMLElement &&
+      /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName) &&
+      (event.target as HTMLInputElement).type !== 'range';
     const command = event.ctrlKey || event.metaKey;
     if (command && !typing && event.key.toLowerCase() === 'z') {
       event.preventDefault();

@@ -11,7 +11,9 @@ const none: Marks = Object.fromEntries(STAGES.map((s) => [s.path, { done: false,
 describe('the shoreline', () => {
   const marks$ = new BehaviorSubject<Marks>(none);
   const shown = async (marks: Marks, url: string) => {
-    TestBed.resetTestingModule().configureTestingModule({ providers: [provideRouter([]), { provide: Progress, useValue: { marks$ } }] });
+    TestBed.resetTestingModule().configureTestingModule({
+      providers: [provideRouter([]), { provide: Progress, useValue: { marks$ } }],
+    });
     const events = new Subject<NavigationEnd>();
     spyOnProperty(TestBed.inject(Router), 'events').and.returnValue(events as never);
     marks$.next(marks);
@@ -20,19 +22,33 @@ describe('the shoreline', () => {
     events.next(new NavigationEnd(1, url, url));
     await fixture.whenStable();
     const page = fixture.nativeElement as HTMLElement;
-    return { page, fixture, links: [...page.querySelectorAll<HTMLAnchorElement>('nav.wide a')], narrow: [...page.querySelectorAll<HTMLAnchorElement>('nav.narrow a')].map((a) => a.getAttribute('aria-label')) };
+    return {
+      page,
+      fixture,
+      links: [...page.querySelectorAll<HTMLAnchorElement>('nav.wide a')],
+      narrow: [...page.querySelectorAll<HTMLAnchorElement>('nav.narrow a')].map((a) => a.getAttribute('aria-label')),
+    };
   };
 
   it('has every stage in its order, the one that is open marked, also on a sheet of it', async () => {
-    for (const [url, title] of [['/balance', 'Balance'], ['/balance/pan', 'Balance'], ['/load/cam?from=x', 'Load']] as const) {
+    for (const [url, title] of [
+      ['/balance', 'Balance'],
+      ['/balance/pan', 'Balance'],
+      ['/load/cam?from=x', 'Load'],
+    ] as const) {
       const { links, page } = await shown(none, url);
       expect(links.map((a) => a.textContent.trim())).toEqual(STAGES.map((s) => s.title));
-      expect(links.filter((a) => a.getAttribute('aria-current') === 'page').map((a) => a.textContent.trim())).toEqual([title]);
+      expect(links.filter((a) => a.getAttribute('aria-current') === 'page').map((a) => a.textContent.trim())).toEqual([
+        title,
+      ]);
       expect(page.querySelector('nav.narrow .title')!.textContent).toBe(title);
     }
   });
   it('fills what is done, and says aloud how many things want a look', async () => {
-    const { links, fixture } = await shown({ ...none, frame: { done: false, count: 3 }, load: { done: true, count: 0 } }, '/shelf');
+    const { links, fixture } = await shown(
+      { ...none, frame: { done: false, count: 3 }, load: { done: true, count: 0 } },
+      '/shelf',
+    );
     const of = (title: string): HTMLAnchorElement => links.find((a) => a.textContent.includes(title))!;
     expect([...of('Load').classList]).toContain('done');
     expect([...of('Frame').classList]).not.toContain('done');

@@ -19,9 +19,21 @@ export class Shoreline {
   private readonly router = inject(Router);
   protected readonly icons = { back: mdiChevronLeft, on: mdiChevronRight };
   private readonly marks = toSignal(inject(Progress).marks$, { initialValue: null });
-  private readonly here = toSignal(this.router.events.pipe(filter((e) => e instanceof NavigationEnd), map((e) => e.urlAfterRedirects.split(/[/?]/)[1] as StagePath)), { initialValue: 'shelf' as StagePath });
+  private readonly here = toSignal(
+    this.router.events.pipe(
+      filter((e) => e instanceof NavigationEnd),
+      map((e) => e.urlAfterRedirects.split(/[/?]/)[1] as StagePath),
+    ),
+    { initialValue: 'shelf' as StagePath },
+  );
 
-  protected readonly stages = computed(() => STAGES.map((s) => ({ ...s, mark: this.marks()?.[s.path] ?? { done: false, count: 0 }, current: s.path === this.here() })));
+  protected readonly stages = computed(() =>
+    STAGES.map((s) => ({
+      ...s,
+      mark: this.marks()?.[s.path] ?? { done: false, count: 0 },
+      current: s.path === this.here(),
+    })),
+  );
   protected readonly index = computed(() => STAGES.findIndex((s) => s.path === this.here()));
   protected readonly current = computed(() => STAGES[this.index()] ?? STAGES[0]);
   protected readonly before = computed(() => STAGES[this.index() - 1] ?? null);

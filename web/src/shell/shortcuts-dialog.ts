@@ -25,10 +25,15 @@ const KEYS = [
     <h2 mat-dialog-title>Keys</h2>
     <mat-dialog-content>
       <table>
-        <caption class="visually-hidden">Keyboard shortcuts</caption>
+        <caption class="visually-hidden">
+          Keyboard shortcuts
+        </caption>
         <tbody>
           @for (row of keys; track row[0]) {
-            <tr><th scope="row">{{ row[0] }}</th><td>{{ row[1] }}</td></tr>
+            <tr>
+              <th scope="row">{{ row[0] }}</th>
+              <td>{{ row[1] }}</td>
+            </tr>
           }
         </tbody>
       </table>

@@ -11,16 +11,36 @@ export interface Stage {
 }
 
 export const STAGES = [
-  { path: 'shelf', title: 'Shelf', load: () => import('../screens/1-shelf/shelf').then((m) => m.Shelf), sheets: [{ path: 'choose', load: () => import('../screens/1-shelf/choose/choose').then((m) => m.Choose) }] },
-  { path: 'load', title: 'Load', load: () => import('../screens/2-load/load').then((m) => m.Load), sheets: [{ path: ':id', load: () => import('../screens/2-load/item/item-sheet').then((m) => m.ItemSheet) }] },
-  { path: 'frame', title: 'Frame', load: () => import('../screens/3-frame/frame').then((m) => m.Frame), sheets: [{ path: 'print', load: () => import('../screens/3-frame/print/print').then((m) => m.PrintSheet) }] },
-  { path: 'balance', title: 'Balance', load: () => import('../screens/4-balance/balance').then((m) => m.Balance), sheets: [
-    { path: 'set-ups', load: () => import('../screens/4-balance/set-ups/set-ups').then((m) => m.SetUps) },
-    { path: 'pan', load: () => import('../screens/4-balance/pan/pan').then((m) => m.Pan) },
-    { path: 'accuracy', load: () => import('../screens/4-balance/accuracy/accuracy').then((m) => m.AccuracySheet) },
-    { path: 'learn', load: () => import('../screens/4-balance/learn/learn').then((m) => m.Learn) },
-    { path: 'swing', load: () => import('../screens/4-balance/swing/swing').then((m) => m.SwingSheet) },
-  ] },
+  {
+    path: 'shelf',
+    title: 'Shelf',
+    load: () => import('../screens/1-shelf/shelf').then((m) => m.Shelf),
+    sheets: [{ path: 'choose', load: () => import('../screens/1-shelf/choose/choose').then((m) => m.Choose) }],
+  },
+  {
+    path: 'load',
+    title: 'Load',
+    load: () => import('../screens/2-load/load').then((m) => m.Load),
+    sheets: [{ path: ':id', load: () => import('../screens/2-load/item/item-sheet').then((m) => m.ItemSheet) }],
+  },
+  {
+    path: 'frame',
+    title: 'Frame',
+    load: () => import('../screens/3-frame/frame').then((m) => m.Frame),
+    sheets: [{ path: 'print', load: () => import('../screens/3-frame/print/print').then((m) => m.PrintSheet) }],
+  },
+  {
+    path: 'balance',
+    title: 'Balance',
+    load: () => import('../screens/4-balance/balance').then((m) => m.Balance),
+    sheets: [
+      { path: 'set-ups', load: () => import('../screens/4-balance/set-ups/set-ups').then((m) => m.SetUps) },
+      { path: 'pan', load: () => import('../screens/4-balance/pan/pan').then((m) => m.Pan) },
+      { path: 'accuracy', load: () => import('../screens/4-balance/accuracy/accuracy').then((m) => m.AccuracySheet) },
+      { path: 'learn', load: () => import('../screens/4-balance/learn/learn').then((m) => m.Learn) },
+      { path: 'swing', load: () => import('../screens/4-balance/swing/swing').then((m) => m.SwingSheet) },
+    ],
+  },
   { path: 'stock', title: 'Stock', load: () => import('../screens/5-stock/stock').then((m) => m.Stock) },
   { path: 'build', title: 'Build', load: () => import('../screens/6-build/build').then((m) => m.Build) },
   { path: 'field', title: 'Field', load: () => import('../screens/7-field/field').then((m) => m.Field) },
@@ -30,6 +50,12 @@ export const STAGES = [
 export type StagePath = (typeof STAGES)[number]['path'];
 
 export const routes: Routes = [
-  ...STAGES.flatMap((s: Stage) => [{ path: '', load: s.load }, ...(s.sheets ?? [])].map((sheet) => ({ path: sheet.path ? `${s.path}/${sheet.path}` : s.path, title: `${s.title} · Tide Pebble`, loadComponent: sheet.load }))),
+  ...STAGES.flatMap((s: Stage) =>
+    [{ path: '', load: s.load }, ...(s.sheets ?? [])].map((sheet) => ({
+      path: sheet.path ? `${s.path}/${sheet.path}` : s.path,
+      title: `${s.title} · Tide Pebble`,
+      loadComponent: sheet.load,
+    })),
+  ),
   { path: '**', redirectTo: 'shelf' },
 ];

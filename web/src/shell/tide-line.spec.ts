@@ -3,7 +3,9 @@ import { sheet, type Sheet } from '../testing/sheets';
 import { type } from '../testing/type';
 import { TideLine } from './tide-line';
 
-const gauges = ({ page }: Sheet<TideLine>): readonly HTMLButtonElement[] => [...page.querySelectorAll<HTMLButtonElement>('.line button')];
+const gauges = ({ page }: Sheet<TideLine>): readonly HTMLButtonElement[] => [
+  ...page.querySelectorAll<HTMLButtonElement>('.line button'),
+];
 const open = async (line: Sheet<TideLine>, i: number): Promise<HTMLElement> => {
   gauges(line)[i]!.click();
   await line.fixture.whenStable();
@@ -27,7 +29,10 @@ describe('the tide line', () => {
     const line = await sheet(TideLine, benchAt({ 'foot-count': 16 }));
     const panel = await open(line, 0);
     expect(panel.querySelectorAll('tp-finding-card').length).toBeGreaterThan(0);
-    line.workspace.put({ ...line.workspace.now, rig: { ...line.workspace.now.rig, wants: { ...line.workspace.now.rig.wants, shopPrice: 400 } } });
+    line.workspace.put({
+      ...line.workspace.now,
+      rig: { ...line.workspace.now.rig, wants: { ...line.workspace.now.rig.wants, shopPrice: 400 } },
+    });
     const cost = await open(line, 5);
     expect(cost.textContent).toContain('It lies in its pool.');
   });

@@ -2,10 +2,31 @@
 import { judged, workpiece, type KitItem, type Loadout, type RigDocument } from '@tide-pebble/core';
 import type { Bench } from '../services/workspace';
 
-export const camera: KitItem = { id: 'cam', name: 'Heron body', class: 'camera', mass: { value: 0.5 }, form: 'box', size: [0.06, 0.12, 0.07], boxCentre: [0, 0, 0.035], massCentre: { at: [0.01, 0, 0.034], spread: [0.0005, 0.0005, 0.001] }, mountPoints: [] };
-export const loadout: Loadout = { id: 'ebb', name: 'Ebb', conditions: '', items: [{ id: 'm-cam', item: 'cam', on: null, offset: [0, 0, 0] }] };
+export const camera: KitItem = {
+  id: 'cam',
+  name: 'Heron body',
+  class: 'camera',
+  mass: { value: 0.5 },
+  form: 'box',
+  size: [0.06, 0.12, 0.07],
+  boxCentre: [0, 0, 0.035],
+  massCentre: { at: [0.01, 0, 0.034], spread: [0.0005, 0.0005, 0.001] },
+  mountPoints: [],
+};
+export const loadout: Loadout = {
+  id: 'ebb',
+  name: 'Ebb',
+  conditions: '',
+  items: [{ id: 'm-cam', item: 'cam', on: null, offset: [0, 0, 0] }],
+};
 const limpet: RigDocument = {
-  id: 'r1', name: 'Limpet', notes: '', loadout: 'ebb', done: {}, kerf: 0.0015, wants: { levelWithin: 0.0175, dropTime: [1.8, 2.4], massAtMost: 2.5, calmAtLeast: 5, shopPrice: 200 },
+  id: 'r1',
+  name: 'Limpet',
+  notes: '',
+  loadout: 'ebb',
+  done: {},
+  kerf: 0.0015,
+  wants: { levelWithin: 0.0175, dropTime: [1.8, 2.4], massAtMost: 2.5, calmAtLeast: 5, shopPrice: 200 },
   design: { kind: 'family', family: 'gimballed-bent-bar', dimensions: {}, choices: {}, edits: [] },
 };
 

@@ -3,7 +3,18 @@ import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { BehaviorSubject, combineLatest, map, Observable, type Subscriber } from 'rxjs';
-import { judged, type AdjusterValues, type BinItem, type Change, type Edit, type KitItem, type Loadout, type LogEntry, type RigDocument, type SetUp } from '@tide-pebble/core';
+import {
+  judged,
+  type AdjusterValues,
+  type BinItem,
+  type Change,
+  type Edit,
+  type KitItem,
+  type Loadout,
+  type LogEntry,
+  type RigDocument,
+  type SetUp,
+} from '@tide-pebble/core';
 import { stockPlan } from '@tide-pebble/core/making';
 import { Documents } from '../services/keeping/documents';
 import { Jobs } from '../services/jobs';
@@ -27,7 +38,11 @@ export class PlayedWorkspace {
 
   constructor(private bench: Bench) {
     this.bench$ = new BehaviorSubject<BenchState>({ kind: 'ready', bench });
-    this.stock$ = combineLatest([this.bench$, this.bin$]).pipe(map(([state, bin]) => (state.kind === 'ready' ? stockPlan(state.bench.piece.rig, state.bench.values, bin, state.bench.rig.kerf) : null)));
+    this.stock$ = combineLatest([this.bench$, this.bin$]).pipe(
+      map(([state, bin]) =>
+        state.kind === 'ready' ? stockPlan(state.bench.piece.rig, state.bench.values, bin, state.bench.rig.kerf) : null,
+      ),
+    );
   }
 
   get now(): Bench {
@@ -60,7 +75,10 @@ export class PlayedWorkspace {
 }
 
 export class PlayedDocuments {
-  readonly committed: { readonly label: string; readonly edits: readonly { readonly kind: string; readonly id: string; readonly body: unknown }[] }[] = [];
+  readonly committed: {
+    readonly label: string;
+    readonly edits: readonly { readonly kind: string; readonly id: string; readonly body: unknown }[];
+  }[] = [];
   constructor(private readonly workspace: PlayedWorkspace) {}
 
   all(): readonly unknown[] {
@@ -71,7 +89,12 @@ export class PlayedDocuments {
     this.committed.push({ label, edits });
     const after = <T extends { readonly id: string }>(kind: string, before: readonly T[]): readonly T[] => {
       const mine = edits.filter((e) => e.kind === kind);
-      return mine.length === 0 ? before : [...before.filter((b) => !mine.some((e) => e.id === b.id)), ...mine.flatMap((e) => (e.body === null ? [] : [e.body as T]))];
+      return mine.length === 0
+        ? before
+        : [
+            ...before.filter((b) => !mine.some((e) => e.id === b.id)),
+            ...mine.flatMap((e) => (e.body === null ? [] : [e.body as T])),
+          ];
     };
     this.workspace.log$.next(after('log', this.workspace.log$.value));
     this.workspace.bin$.next(after('bin', this.workspace.bin$.value));
@@ -89,7 +112,11 @@ export class PlayedJobs {
     for (const go of waiting) go();
   }
 
-  run<N extends JobName>(name: N, input: JobRequest<N>, part: (part: TablePart) => void = () => undefined): Observable<JobResult<N>> {
+  run<N extends JobName>(
+    name: N,
+    input: JobRequest<N>,
+    part: (part: TablePart) => void = () => undefined,
+  ): Observable<JobResult<N>> {
     this.asked.push(name);
     return new Observable((subscriber) => {
       const work = (): void => this.work(name, input, subscriber);
@@ -121,25 +148,50 @@ export interface Sheet<T> {
   button(words: string | RegExp): HTMLButtonElement | undefined;
 }
 
-export async function sheet<T>(component: Type<T>, bench: Bench, prepare: (workspace: PlayedWorkspace) => void = () => undefined): Promise<Sheet<T>> {
+export async function sheet<T>(
+  component: Type<T>,
+  bench: Bench,
+  prepare: (workspace: PlayedWorkspace) => void = () => undefined,
+): Promise<Sheet<T>> {
   const workspace = new PlayedWorkspace(bench);
   prepare(workspace);
   const documents = new PlayedDocuments(workspace);
   const jobs = new PlayedJobs();
   const said: string[] = [];
   const notices = { say: (text: string) => said.push(text), sayWithUndo: (text: string) => said.push(text) };
-  TestBed.resetTestingModule().configureTestingModule({ imports: [component], providers: [provideRouter([]), { provide: Workspace, useValue: workspace }, { provide: Documents, useValue: documents }, { provide: Jobs, useValue: jobs }, { provide: Notices, useValue: notices }] });
+  TestBed.resetTestingModule().configureTestingModule({
+    imports: [component],
+    providers: [
+      provideRouter([]),
+      { provide: Workspace, useValue: workspace },
+      { provide: Documents, useValue: documents },
+      { provide: Jobs, useValue: jobs },
+      { provide: Notices, useValue: notices },
+    ],
+  });
   // What a sheet defers is fetched first.
   await TestBed.compileComponents();
   const fixture = TestBed.createComponent(component);
   await fixture.whenStable();
   const page = fixture.nativeElement as HTMLElement;
-  const button = (words: string | RegExp): HTMLButtonElement | undefined => [...page.querySelectorAll('button')].find((b) => (typeof words === 'string' ? b.textContent.trim() === words : words.test(b.textContent)));
+  const button = (words: string | RegExp): HTMLButtonElement | undefined =>
+    [...page.querySelectorAll('button')].find((b) =>
+      typeof words === 'string' ? b.textContent.trim() === words : words.test(b.textContent.trim()),
+    );
   return {
-    page, fixture, workspace, documents, jobs, said, button,
+    page,
+    fixture,
+    workspace,
+    documents,
+    jobs,
+    said,
+    button,
     press: async (words) => {
       const found = button(words);
-      if (!found) throw new Error(`no button “${String(words)}” among ${[...page.querySelectorAll('button')].map((b) => b.textContent.trim()).join(' | ')}`);
+      if (!found)
+        throw new Error(
+          `no button “${String(words)}” among ${[...page.querySelectorAll('button')].map((b) => b.textContent.trim()).join(' | ')}`,
+        );
       found.click();
       await fixture.whenStable();
     },

@@ -67,17 +67,36 @@ export async function store(held: Held): Promise<Store> {
   const went: string[] = [];
   TestBed.resetTestingModule().configureTestingModule({
     providers: [
-      provideHttpClient(), provideHttpClientTesting(), provideRouter([]), { provide: Drafts, useValue: new NoDrafts() }, { provide: Jobs, useValue: jobs },
-      { provide: Notices, useValue: { say: (text: string) => said.push(text), sayWithUndo: (text: string) => said.push(text) } },
+      provideHttpClient(),
+      provideHttpClientTesting(),
+      provideRouter([]),
+      { provide: Drafts, useValue: new NoDrafts() },
+      { provide: Jobs, useValue: jobs },
+      {
+        provide: Notices,
+        useValue: { say: (text: string) => said.push(text), sayWithUndo: (text: string) => said.push(text) },
+      },
     ],
   });
   const documents = TestBed.inject(Documents);
   spyOn(TestBed.inject(Router), 'navigateByUrl').and.callFake((url) => Promise.resolve(went.push(String(url)) > 0));
-  TestBed.inject(HttpTestingController).expectOne('/api/documents').flush({ folder: 'f1', damaged: [], documents: Object.entries(held).flatMap(([kind, bodies]) => bodies.map((body) => ({ kind, id: body.id, revision: 1, body, savedAt: '2026-06-14T10:00:00Z' }))) });
+  TestBed.inject(HttpTestingController)
+    .expectOne('/api/documents')
+    .flush({
+      folder: 'f1',
+      damaged: [],
+      documents: Object.entries(held).flatMap(([kind, bodies]) =>
+        bodies.map((body) => ({ kind, id: body.id, revision: 1, body, savedAt: '2026-06-14T10:00:00Z' })),
+      ),
+    });
   await firstValueFrom(documents.state$.pipe(skipWhile((s) => s.kind === 'loading')));
   const workspace = TestBed.inject(Workspace);
   return {
-    documents, workspace, jobs, said, went,
+    documents,
+    workspace,
+    jobs,
+    said,
+    went,
     bench: async () => {
       const state = await firstValueFrom(workspace.bench$);
       if (state.kind !== 'ready') throw new Error(`the bench is ${state.kind}`);
@@ -87,15 +106,29 @@ export async function store(held: Held): Promise<Store> {
 }
 
 /** A whole screen over that store. */
-export async function screen<T>(component: Type<T>, held: Held): Promise<Store & { readonly page: HTMLElement; readonly fixture: ComponentFixture<T>; press(name: string | RegExp): Promise<void> }> {
+export async function screen<T>(
+  component: Type<T>,
+  held: Held,
+): Promise<
+  Store & {
+    readonly page: HTMLElement;
+    readonly fixture: ComponentFixture<T>;
+    press(name: string | RegExp): Promise<void>;
+  }
+> {
   const made = await store(held);
   const fixture = TestBed.createComponent(component);
   await fixture.whenStable();
   const page = fixture.nativeElement as HTMLElement;
   return {
-    ...made, page, fixture,
+    ...made,
+    page,
+    fixture,
     press: async (name) => {
-      const names = [...page.querySelectorAll('button')].map((b) => ({ b, name: (b.getAttribute('aria-label') ?? b.textContent).trim() }));
+      const names = [...page.querySelectorAll('button')].map((b) => ({
+        b,
+        name: (b.getAttribute('aria-label') ?? b.textContent).trim(),
+      }));
       const found = names.find((n) => (typeof name === 'string' ? n.name === name : name.test(n.name)));
       if (!found) throw new Error(`no button “${String(name)}” among ${names.map((n) => n.name).join(' | ')}`);
       found.b.click();

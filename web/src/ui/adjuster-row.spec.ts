@@ -10,7 +10,10 @@ describe('an adjuster row', () => {
     moved.length = 0;
     const bench = benchAt(values);
     fixture = TestBed.createComponent(AdjusterRow);
-    fixture.componentRef.setInput('adjuster', bench.piece.rig.adjusters.find((a) => a.id === id));
+    fixture.componentRef.setInput(
+      'adjuster',
+      bench.piece.rig.adjusters.find((a) => a.id === id),
+    );
     const step = adjusterSteps(bench.piece.assembly, values).find((s) => s.id === id)!;
     fixture.componentRef.setInput('value', step.value);
     fixture.componentRef.setInput('step', step);
@@ -18,7 +21,8 @@ describe('an adjuster row', () => {
     await fixture.whenStable();
     return fixture.nativeElement as HTMLElement;
   };
-  const press = (page: HTMLElement, label: string): void => page.querySelector<HTMLButtonElement>(`button[aria-label="${label}"]`)!.click();
+  const press = (page: HTMLElement, label: string): void =>
+    page.querySelector<HTMLButtonElement>(`button[aria-label="${label}"]`)!.click();
 
   it('says what one more washer does, and puts it on', async () => {
     const page = await show('foot-count', { 'foot-count': 10 });
@@ -50,7 +54,8 @@ describe('an adjuster row', () => {
     const step = adjusterSteps(bench.piece.assembly, {}).find((s) => s.id === adjuster!.id)!;
     fixture = TestBed.createComponent(AdjusterRow);
     const says = async (fromHands: readonly [number, number, number]): Promise<string> => {
-      for (const [name, value] of Object.entries({ adjuster, value: step.value, step: { ...step, fromHands } })) fixture.componentRef.setInput(name, value);
+      for (const [name, value] of Object.entries({ adjuster, value: step.value, step: { ...step, fromHands } }))
+        fixture.componentRef.setInput(name, value);
       await fixture.whenStable();
       return (fixture.nativeElement as HTMLElement).textContent ?? '';
     };

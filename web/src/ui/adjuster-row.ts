@@ -48,7 +48,12 @@ export class AdjusterRow {
   protected readonly effect = computed(() => {
     const step = this.step();
     const a = this.adjuster();
-    const what = a.kind === 'count' ? (step.direction > 0 ? 'one more' : 'one less') : `${a.perTurn ? turnsOf(step.size / a.perTurn) : showFigure(figure('length', step.size, 2), this.units())} ${wayOf(a, step.direction)}`;
+    const what =
+      a.kind === 'count'
+        ? step.direction > 0
+          ? 'one more'
+          : 'one less'
+        : `${a.perTurn ? turnsOf(step.size / a.perTurn) : showFigure(figure('length', step.size, 2), this.units())} ${wayOf(a, step.direction)}`;
     if (step.fromHands) {
       const [x, , z] = step.fromHands;
       const upright = a.axis === undefined || Math.abs(a.axis[0]) < 0.7;
@@ -57,7 +62,17 @@ export class AdjusterRow {
       if (Math.abs(offset) < SHOWN) return `${what}: mass centre at the hand`;
       return `${what}: mass centre ${showFigure(figure('length', Math.abs(offset), 1), this.units())} ${place} the hand`;
     }
-    const level = step.noseDown === null ? 'turns over' : [leanWords(step.noseDown, ['nose down', 'nose up'], this.units()), a.axis && Math.abs(a.axis[1]) > 0.7 ? leanWords(step.leftSideDown ?? 0, ['left down', 'right down'], this.units()) : ''].filter(Boolean).pop();
+    const level =
+      step.noseDown === null
+        ? 'turns over'
+        : [
+            leanWords(step.noseDown, ['nose down', 'nose up'], this.units()),
+            a.axis && Math.abs(a.axis[1]) > 0.7
+              ? leanWords(step.leftSideDown ?? 0, ['left down', 'right down'], this.units())
+              : '',
+          ]
+            .filter(Boolean)
+            .pop();
     const drop = step.dropPitch === null ? '' : `, drop ${showFigure(figure('time', step.dropPitch), this.units())}`;
     return `${what}: ${level}${drop}`;
   });
@@ -76,7 +91,10 @@ export class AdjusterRow {
   }
 
   private set(value: number, { range, step, kind }: Adjuster, typed?: string): void {
-    const kept = Math.min(range[1], Math.max(range[0], kind === 'count' ? Math.round(value) : Math.round(value / step) * step));
+    const kept = Math.min(
+      range[1],
+      Math.max(range[0], kind === 'count' ? Math.round(value) : Math.round(value / step) * step),
+    );
     this.moved.emit({ value: Number(kept.toPrecision(12)), ...(typed === undefined ? {} : { typed }) });
   }
 }

@@ -21,12 +21,31 @@ import { Icon } from './icon';
     }
   `,
   styles: `
-    section { margin: var(--space-3) 0; padding: var(--space-3); border-left: 4px solid var(--coral); background: var(--tint-pale); }
-    h2 { display: flex; align-items: center; gap: var(--space-2); margin: 0 0 var(--space-1); }
-    tp-icon { color: var(--coral); }
-    ul { margin: 0 0 var(--space-2); padding-left: var(--space-4); }
-    li { margin: var(--space-1) 0; }
-    .note { margin: 0; }
+    section {
+      margin: var(--space-3) 0;
+      padding: var(--space-3);
+      border-left: 4px solid var(--coral);
+      background: var(--tint-pale);
+    }
+    h2 {
+      display: flex;
+      align-items: center;
+      gap: var(--space-2);
+      margin: 0 0 var(--space-1);
+    }
+    tp-icon {
+      color: var(--coral);
+    }
+    ul {
+      margin: 0 0 var(--space-2);
+      padding-left: var(--space-4);
+    }
+    li {
+      margin: var(--space-1) 0;
+    }
+    .note {
+      margin: 0;
+    }
   `,
 })
 export class Cautions {

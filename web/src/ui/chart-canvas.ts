@@ -1,6 +1,12 @@
 /** What every chart shares: a canvas drawn anew when what it shows changes, in the tokens' colours, and let go with its owner. */
 import { afterRenderEffect, DestroyRef, Directive, type ElementRef, inject, viewChild } from '@angular/core';
-import { Chart, type ChartConfiguration, type ChartType, type DefaultDataPoint, type ScaleOptionsByType } from 'chart.js';
+import {
+  Chart,
+  type ChartConfiguration,
+  type ChartType,
+  type DefaultDataPoint,
+  type ScaleOptionsByType,
+} from 'chart.js';
 
 Chart.defaults.font.family = "'Source Sans 3 Variable', sans-serif";
 Chart.defaults.font.size = 13;
@@ -27,5 +33,7 @@ export abstract class ChartCanvas<T extends ChartType, D = DefaultDataPoint<T>> 
 
 /** An axis with its unit in words, a quiet grid, slate figures. */
 export const axis = (token: Token, text: string, grid = true): Partial<ScaleOptionsByType<'linear'>> => ({
-  title: { display: true, text, color: token('--slate') } as ScaleOptionsByType<'linear'>['title'], ticks: { color: token('--slate') } as ScaleOptionsByType<'linear'>['ticks'], grid: { display: grid, color: token('--sand-line') } as ScaleOptionsByType<'linear'>['grid'],
+  title: { display: true, text, color: token('--slate') } as ScaleOptionsByType<'linear'>['title'],
+  ticks: { color: token('--slate') } as ScaleOptionsByType<'linear'>['ticks'],
+  grid: { display: grid, color: token('--sand-line') } as ScaleOptionsByType<'linear'>['grid'],
 });

@@ -11,11 +11,21 @@ const KIT = new Map([[camera.id, camera]]);
 const bench = benchAt({ 'foot-count': 16, 'rear-count': 2 });
 const finding: Judgement = { ...bench.judged.findings.find((f) => f.severity === 'mend')!, fixes: [] };
 
-@Component({ selector: 'tp-one-finding', changeDetection: ChangeDetectionStrategy.OnPush, imports: [Findings], template: '<tp-findings [findings]="findings()" />' })
+@Component({
+  selector: 'tp-one-finding',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Findings],
+  template: '<tp-findings [findings]="findings()" />',
+})
 class OneFinding {
   readonly findings = input<readonly Judgement[]>([finding]);
 }
-@Component({ selector: 'tp-one-card', changeDetection: ChangeDetectionStrategy.OnPush, imports: [FindingCard], template: '<tp-finding-card [finding]="finding()" (fixed)="fixed.emit($event)" />' })
+@Component({
+  selector: 'tp-one-card',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FindingCard],
+  template: '<tp-finding-card [finding]="finding()" (fixed)="fixed.emit($event)" />',
+})
 class OneCard {
   readonly finding = input<Judgement>(finding);
   readonly fixed = output<Fix>();
@@ -46,7 +56,11 @@ describe('a finding without a change worked out', () => {
     expect(page.textContent).toContain('Look for a change that cures it');
   });
   it('is not looked into where only measuring or the load could help, nor where it is but a note', async () => {
-    for (const other of [{ ...finding, stage: 'load' as const }, { ...finding, severity: 'measure' as const }, { ...finding, severity: 'note' as const }]) {
+    for (const other of [
+      { ...finding, stage: 'load' as const },
+      { ...finding, severity: 'measure' as const },
+      { ...finding, severity: 'note' as const },
+    ]) {
       const { page, fixture } = await sheet(OneCard, bench);
       fixture.componentRef.setInput('finding', other);
       await fixture.whenStable();
@@ -58,12 +72,25 @@ describe('a finding without a change worked out', () => {
     fixture.componentRef.setInput('finding', { ...finding, code: 'no such thing' });
     await fixture.whenStable();
     await press('Look for a change that cures it');
-    expect(page.querySelector('[role=status]')!.textContent).toContain('No single size, choice or setting of this rig cures it without another fault.');
+    expect(page.querySelector('[role=status]')!.textContent).toContain(
+      'No single size, choice or setting of this rig cures it without another fault.',
+    );
   });
   it('with its fix worked out tries that on a copy and offers it only where it cures, and lights up what it is about', async () => {
     const real = bench.judged.findings.find((f) => f.code === 'dropTooShort')!;
-    const tries = bench.piece.rig.adjusters.flatMap((a) => [0.2, 0.4, 0.6, 0.8].map((part) => [{ kind: 'adjuster' as const, id: a.id, value: a.range[0] + part * (a.range[1] - a.range[0]) }]));
-    const changes = tries.find((t) => mayOffer({ rig: bench.rig, loadout: bench.loadout, kit: KIT, values: bench.values }, bench.judged.findings, real, t));
+    const tries = bench.piece.rig.adjusters.flatMap((a) =>
+      [0.2, 0.4, 0.6, 0.8].map((part) => [
+        { kind: 'adjuster' as const, id: a.id, value: a.range[0] + part * (a.range[1] - a.range[0]) },
+      ]),
+    );
+    const changes = tries.find((t) =>
+      mayOffer(
+        { rig: bench.rig, loadout: bench.loadout, kit: KIT, values: bench.values },
+        bench.judged.findings,
+        real,
+        t,
+      ),
+    );
     if (!changes) return fail('no fix to try');
     const good: Fix = { label: ['Take one off'], changes };
     const withFix: Judgement = { ...real, fixes: [good, { label: ['Change nothing'], changes: [] }] };

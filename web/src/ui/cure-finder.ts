@@ -24,7 +24,11 @@ const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
         <button matButton type="button" (click)="look()">Look for a change that cures it</button>
       }
       @case ('working') {
-        <mat-progress-bar mode="determinate" [value]="100 * search.part()!" aria-label="Trying sizes, choices and settings" />
+        <mat-progress-bar
+          mode="determinate"
+          [value]="100 * search.part()!"
+          aria-label="Trying sizes, choices and settings"
+        />
         <button matButton type="button" (click)="search.stop()">Stop looking</button>
       }
       @case ('failed') {
@@ -37,14 +41,28 @@ const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
             <p class="note">then trim it again: that was tried, and does</p>
           }
         } @empty {
-          <p class="note" role="status">No single size, choice or setting of this rig cures it without another fault. It takes two changes, other kit, or another kind of rig.</p>
+          <p class="note" role="status">
+            No single size, choice or setting of this rig cures it without another fault. It takes two changes, other
+            kit, or another kind of rig.
+          </p>
         }
       }
     }
   `,
   styles: `
-    :host { display: grid; gap: var(--space-1); justify-items: start; }
-    button { height: auto; min-height: 36px; white-space: normal; text-align: left; line-height: 1.25; padding-block: 6px; }
+    :host {
+      display: grid;
+      gap: var(--space-1);
+      justify-items: start;
+    }
+    button {
+      height: auto;
+      min-height: 36px;
+      white-space: normal;
+      text-align: left;
+      line-height: 1.25;
+      padding-block: 6px;
+    }
   `,
 })
 export class CureFinder {
@@ -62,8 +80,24 @@ export class CureFinder {
   protected look(): void {
     const bench = this.bench();
     if (!bench) return;
-    const { rig: { design, wants, hands }, loadout, values } = bench;
+    const {
+      rig: { design, wants, hands },
+      loadout,
+      values,
+    } = bench;
     const asked = this.finding();
-    this.search.ask((told) => this.jobs.run('cure', { rig: { design, wants, hands }, loadout, kit: this.kit(), values, finding: { code: asked.code, about: asked.about } }, told));
+    this.search.ask((told) =>
+      this.jobs.run(
+        'cure',
+        {
+          rig: { design, wants, hands },
+          loadout,
+          kit: this.kit(),
+          values,
+          finding: { code: asked.code, about: asked.about },
+        },
+        told,
+      ),
+    );
   }
 }

@@ -7,9 +7,18 @@ export class Dialogs {
   private readonly injector = inject(Injector);
 
   /** Resolves with what the dialog was closed with. `must` keeps it open until it is answered. */
-  async open<R>(load: () => Promise<Type<unknown>>, options: { data?: unknown; must?: boolean; width: string }): Promise<R | undefined> {
+  async open<R>(
+    load: () => Promise<Type<unknown>>,
+    options: { data?: unknown; must?: boolean; width: string },
+  ): Promise<R | undefined> {
     const [{ MatDialog }, component] = await Promise.all([import('@angular/material/dialog'), load()]);
-    const dialog = this.injector.get(MatDialog).open(component, { data: options.data, disableClose: options.must ?? false, closeOnNavigation: !options.must, width: options.width, maxWidth: '94vw' });
+    const dialog = this.injector.get(MatDialog).open(component, {
+      data: options.data,
+      disableClose: options.must ?? false,
+      closeOnNavigation: !options.must,
+      width: options.width,
+      maxWidth: '94vw',
+    });
     return firstValueFrom(dialog.afterClosed()) as Promise<R | undefined>;
   }
 }

@@ -2,7 +2,14 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MAT_DIALOG_DATA, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import {
+  MAT_DIALOG_DATA,
+  MatDialogActions,
+  MatDialogClose,
+  MatDialogContent,
+  MatDialogRef,
+  MatDialogTitle,
+} from '@angular/material/dialog';
 import { differences, type DocumentKind, type PastSave, type RigDocument } from '@tide-pebble/core';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../services/keeping/api';
@@ -32,7 +39,11 @@ const SHOWN = 10;
       <div class="both">
         <ol class="plain-list line">
           @for (p of past() ?? []; track p.revision) {
-            <li><button matButton type="button" [attr.aria-pressed]="looked()?.revision === p.revision" (click)="look(p)">{{ p.savedAt | date: 'd MMM, HH:mm:ss' }}</button></li>
+            <li>
+              <button matButton type="button" [attr.aria-pressed]="looked()?.revision === p.revision" (click)="look(p)">
+                {{ p.savedAt | date: 'd MMM, HH:mm:ss' }}
+              </button>
+            </li>
           } @empty {
             <li class="note">{{ past() ? 'There is no earlier save of this yet.' : 'Asking for them…' }}</li>
           }
@@ -40,7 +51,9 @@ const SHOWN = 10;
         @if (looked(); as l) {
           <div>
             <tp-rig-picture [judged]="judged()" />
-            <p><strong>As saved {{ l.savedAt | date: 'd MMMM, HH:mm:ss' }}</strong></p>
+            <p>
+              <strong>As saved {{ l.savedAt | date: 'd MMMM, HH:mm:ss' }}</strong>
+            </p>
             @if (changes().length === 0) {
               <p class="note">Just as it is now.</p>
             } @else {
@@ -62,14 +75,35 @@ const SHOWN = 10;
     </mat-dialog-content>
     <mat-dialog-actions align="end">
       <button matButton mat-dialog-close>Close</button>
-      <button matButton="filled" type="button" [disabled]="!looked() || changes().length === 0" (click)="goBack()">Go back to this one</button>
+      <button matButton="filled" type="button" [disabled]="!looked() || changes().length === 0" (click)="goBack()">
+        Go back to this one
+      </button>
     </mat-dialog-actions>
   `,
   styles: `
-    .both { display: grid; grid-template-columns: 170px minmax(0, 1fr); gap: var(--space-4); align-items: start; min-height: 240px; }
-    .line { max-height: 50vh; overflow: auto; border-right: var(--line) solid var(--sand-line); }
-    button[aria-pressed='true'] { background: var(--tint); }
-    @media (max-width: 600px) { .both { grid-template-columns: 1fr; } .line { max-height: 26vh; } }
+    .both {
+      display: grid;
+      grid-template-columns: 170px minmax(0, 1fr);
+      gap: var(--space-4);
+      align-items: start;
+      min-height: 240px;
+    }
+    .line {
+      max-height: 50vh;
+      overflow: auto;
+      border-right: var(--line) solid var(--sand-line);
+    }
+    button[aria-pressed='true'] {
+      background: var(--tint);
+    }
+    @media (max-width: 600px) {
+      .both {
+        grid-template-columns: 1fr;
+      }
+      .line {
+        max-height: 26vh;
+      }
+    }
   `,
 })
 export class EarlierSaves {
@@ -82,20 +116,28 @@ export class EarlierSaves {
   protected readonly past = signal<readonly PastSave[] | null>(null);
   protected readonly looked = signal<(PastSave & { readonly body: unknown }) | null>(null);
   protected readonly fault = signal('');
-  protected readonly judged = judgedInTurn(inject(Workspace), () => (this.of.kind === 'rig' ? ((this.looked()?.body ?? null) as RigDocument | null) : null));
+  protected readonly judged = judgedInTurn(inject(Workspace), () =>
+    this.of.kind === 'rig' ? ((this.looked()?.body ?? null) as RigDocument | null) : null,
+  );
   protected readonly changes = computed(() => {
     const looked = this.looked();
     return looked ? lines(this.documents.get(this.of.kind, this.of.id), looked.body) : [];
   });
 
   constructor() {
-    firstValueFrom(this.api.past(this.of.kind, this.of.id)).then((list) => this.past.set(list), (error: Error) => this.fault.set(error.message));
+    firstValueFrom(this.api.past(this.of.kind, this.of.id)).then(
+      (list) => this.past.set(list),
+      (error: Error) => this.fault.set(error.message),
+    );
   }
 
   protected async look(save: PastSave): Promise<void> {
     this.fault.set('');
     try {
-      this.looked.set({ ...save, body: (await firstValueFrom(this.api.onePast(this.of.kind, this.of.id, save.revision))).body ?? null });
+      this.looked.set({
+        ...save,
+        body: (await firstValueFrom(this.api.onePast(this.of.kind, this.of.id, save.revision))).body ?? null,
+      });
     } catch (error) {
       this.looked.set(null);
       this.fault.set(error instanceof Error ? error.message : 'This save cannot be read.');
@@ -106,7 +148,12 @@ export class EarlierSaves {
     const looked = this.looked();
     if (!looked) return;
     try {
-      await this.documents.goBack(this.of.kind, this.of.id, looked.revision, `going back to an earlier ${this.of.name}`);
+      await this.documents.goBack(
+        this.of.kind,
+        this.of.id,
+        looked.revision,
+        `going back to an earlier ${this.of.name}`,
+      );
       this.dialog.close();
       this.notices.sayWithUndo(`${this.of.name} is as it was saved then.`);
     } catch (error) {
@@ -117,7 +164,8 @@ export class EarlierSaves {
 
 /** Each thing that differs once, in the words its maker typed where there are some; bare figures have no unit here and are left out. */
 function lines(now: unknown, then: unknown): readonly string[] {
-  if (now === null || then === null) return now === then ? [] : [then === null ? 'it was deleted then' : 'it is deleted now'];
+  if (now === null || then === null)
+    return now === then ? [] : [then === null ? 'it was deleted then' : 'it is deleted now'];
   const places = new Map<string, string>();
   for (const { path, before, after } of differences(now, then)) {
     const typed = path.at(-1) === 'typed';

@@ -1,6 +1,14 @@
 /** Figures and sentences in the maker's units: the one place where SI becomes text in a template. */
 import { Pipe, type PipeTransform } from '@angular/core';
-import { figure, render, showFigure, type Figure, type Phrase, type QuantityKind, type UnitChoice } from '@tide-pebble/core';
+import {
+  figure,
+  render,
+  showFigure,
+  type Figure,
+  type Phrase,
+  type QuantityKind,
+  type UnitChoice,
+} from '@tide-pebble/core';
 
 @Pipe({ name: 'say' })
 export class SayPipe implements PipeTransform {
@@ -11,7 +19,12 @@ export class SayPipe implements PipeTransform {
 
 @Pipe({ name: 'figure' })
 export class FigurePipe implements PipeTransform {
-  transform(value: number | Figure | null | undefined, units: UnitChoice, kind: QuantityKind = 'length', decimals?: number): string {
+  transform(
+    value: number | Figure | null | undefined,
+    units: UnitChoice,
+    kind: QuantityKind = 'length',
+    decimals?: number,
+  ): string {
     if (value === null || value === undefined) return 'not known';
     return showFigure(typeof value === 'number' ? figure(kind, value, decimals) : value, units);
   }

@@ -29,7 +29,9 @@ const LOOKS: Readonly<Record<Severity, { icon: string; word: string }>> = {
   template: `
     <tp-icon [path]="look().icon" />
     <div>
-      <p class="title"><span class="visually-hidden">{{ look().word }}: </span>{{ finding().title | say: units() }}</p>
+      <p class="title">
+        <span class="visually-hidden">{{ look().word }}: </span>{{ finding().title | say: units() }}
+      </p>
       <p>{{ finding().why | say: units() }}</p>
       <p class="note">{{ finding().toDo | say: units() }}</p>
       <div class="fixes">
@@ -61,16 +63,33 @@ export class FindingCard {
   readonly fixed = output<Fix>();
   private readonly bench = injectBench();
   private readonly kit = toSignal(inject(Workspace).kit$, { initialValue: NO_KIT });
-  private readonly asked = settled(computed(() => ({ bench: this.bench(), kit: this.kit(), finding: this.finding() }), { equal: (a, b) => a.bench === b.bench && a.kit === b.kit && a.finding === b.finding }));
+  private readonly asked = settled(
+    computed(() => ({ bench: this.bench(), kit: this.kit(), finding: this.finding() }), {
+      equal: (a, b) => a.bench === b.bench && a.kit === b.kit && a.finding === b.finding,
+    }),
+  );
   /** Each fix tried on a copy against all findings, one a task, once edits pause: only what cures is offered. */
   private readonly proven = inTurn(this.asked, (asked) => {
     if (!asked?.bench) return null;
-    const { bench: { rig, loadout, values, judged }, kit, finding } = asked;
-    return { finding, fixes: finding.fixes.filter((fix) => mayOffer({ rig, loadout, kit, values }, judged.findings, finding, fix.changes)) };
+    const {
+      bench: { rig, loadout, values, judged },
+      kit,
+      finding,
+    } = asked;
+    return {
+      finding,
+      fixes: finding.fixes.filter((fix) =>
+        mayOffer({ rig, loadout, kit, values }, judged.findings, finding, fix.changes),
+      ),
+    };
   });
-  protected readonly tried = computed(() => this.finding().fixes.length === 0 || this.proven()?.finding === this.finding());
+  protected readonly tried = computed(
+    () => this.finding().fixes.length === 0 || this.proven()?.finding === this.finding(),
+  );
   protected readonly offered = computed(() => (this.proven()?.finding === this.finding() ? this.proven()!.fixes : []));
   /** What is to be measured, or lies in the load, no change of the rig cures. */
-  protected readonly searchable = computed(() => this.finding().stage !== 'load' && (this.finding().severity === 'stop' || this.finding().severity === 'mend'));
+  protected readonly searchable = computed(
+    () => this.finding().stage !== 'load' && (this.finding().severity === 'stop' || this.finding().severity === 'mend'),
+  );
   protected readonly look = computed(() => LOOKS[this.finding().severity]);
 }

@@ -18,8 +18,13 @@ import { FindingCard } from './finding-card';
     }
   `,
   styles: `
-    :host { display: block; }
-    .calm { padding: var(--space-3) 0; color: var(--sea-deep); }
+    :host {
+      display: block;
+    }
+    .calm {
+      padding: var(--space-3) 0;
+      color: var(--sea-deep);
+    }
   `,
 })
 export class Findings {

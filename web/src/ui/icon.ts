@@ -6,8 +6,17 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<svg viewBox="0 0 24 24" aria-hidden="true"><path [attr.d]="path()" /></svg>`,
   styles: `
-    :host { display: inline-flex; width: 20px; height: 20px; flex: none; }
-    svg { width: 100%; height: 100%; fill: currentColor; }
+    :host {
+      display: inline-flex;
+      width: 20px;
+      height: 20px;
+      flex: none;
+    }
+    svg {
+      width: 100%;
+      height: 100%;
+      fill: currentColor;
+    }
   `,
 })
 export class Icon {

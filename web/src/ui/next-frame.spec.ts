@@ -9,7 +9,11 @@ interface Thing {
   readonly n: number;
 }
 
-@Component({ selector: 'tp-late', changeDetection: ChangeDetectionStrategy.OnPush, template: '{{ late().n }} {{ still()?.n ?? "none" }}' })
+@Component({
+  selector: 'tp-late',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: '{{ late().n }} {{ still()?.n ?? "none" }}',
+})
 class Late {
   readonly source = signal<Thing>({ rig: 'a', n: 1 });
   readonly late = nextFrame(this.source, (t) => t.rig);

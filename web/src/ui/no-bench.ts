@@ -24,7 +24,13 @@ import { Workspace, type BenchState } from '../services/workspace';
     }
   `,
   styles: `
-    :host { display: grid; gap: var(--space-3); justify-items: start; padding: var(--space-6); max-width: 60ch; }
+    :host {
+      display: grid;
+      gap: var(--space-3);
+      justify-items: start;
+      padding: var(--space-6);
+      max-width: 60ch;
+    }
   `,
 })
 export class NoBench {

@@ -3,7 +3,8 @@ import { pick } from '../testing/pick';
 import { Pick } from './pick';
 
 const kit = Array.from({ length: 2000 }, (_, i) => ({ id: `k${i}`, name: `Lens ${i}` }));
-const key = (box: HTMLInputElement, name: string, keyCode: number): unknown => box.dispatchEvent(new KeyboardEvent('keydown', { key: name, keyCode, bubbles: true } as KeyboardEventInit));
+const key = (box: HTMLInputElement, name: string, keyCode: number): unknown =>
+  box.dispatchEvent(new KeyboardEvent('keydown', { key: name, keyCode, bubbles: true } as KeyboardEventInit));
 
 describe('picking from a list', () => {
   const start = async () => {
@@ -14,7 +15,13 @@ describe('picking from a list', () => {
     fixture.componentInstance.picked.subscribe((id) => picked.push(id));
     await fixture.whenStable();
     const page = fixture.nativeElement as HTMLElement;
-    return { fixture, page, picked, box: page.querySelector('input')!, offered: () => [...document.querySelectorAll('mat-option')] };
+    return {
+      fixture,
+      page,
+      picked,
+      box: page.querySelector('input')!,
+      offered: () => [...document.querySelectorAll('mat-option')],
+    };
   };
   it('does nothing on arrow keys: only on Enter, once, and stands empty for the next', async () => {
     const { fixture, picked, box } = await start();

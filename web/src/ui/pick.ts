@@ -1,5 +1,14 @@
 /** Picks one thing out of a list to do something with it: nothing happens until one is chosen, by a press, a touch or Enter. */
-import { ChangeDetectionStrategy, Component, computed, input, output, signal, viewChild, type ElementRef } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  input,
+  output,
+  signal,
+  viewChild,
+  type ElementRef,
+} from '@angular/core';
 import { MatAutocomplete, MatAutocompleteTrigger, MatOption } from '@angular/material/autocomplete';
 
 export interface Pickable {
@@ -28,7 +37,13 @@ const READ_AT_A_GLANCE = 12;
       [matAutocomplete]="list"
       (input)="words.set(box.value)"
     />
-    <mat-autocomplete #list="matAutocomplete" [displayWith]="nothing" [autoActiveFirstOption]="words() !== ''" (optionSelected)="take($event.option.value)" (closed)="clear()">
+    <mat-autocomplete
+      #list="matAutocomplete"
+      [displayWith]="nothing"
+      [autoActiveFirstOption]="words() !== ''"
+      (optionSelected)="take($event.option.value)"
+      (closed)="clear()"
+    >
       @for (o of found().shown; track o.id) {
         <mat-option [value]="o.id">{{ o.name }}</mat-option>
       } @empty {
@@ -40,8 +55,14 @@ const READ_AT_A_GLANCE = 12;
     </mat-autocomplete>
   `,
   styles: `
-    :host { display: block; min-width: 0; }
-    input { width: 100%; min-width: 0; }
+    :host {
+      display: block;
+      min-width: 0;
+    }
+    input {
+      width: 100%;
+      min-width: 0;
+    }
   `,
 })
 export class Pick {

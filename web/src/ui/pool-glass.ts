@@ -22,8 +22,20 @@ const REACH = 92; // px that the deepest part of the pool may lie under the pivo
           @if (s.pool) {
             <path [attr.d]="s.pool" class="pool" />
           }
-          <ellipse [attr.cx]="s.at[0]" [attr.cy]="s.at[1]" [attr.rx]="s.spread[0]" [attr.ry]="s.spread[1]" class="spread" />
-          <g [attr.transform]="'translate(' + s.at[0] + ' ' + s.at[1] + ')'"><path class="pebble" [class.out]="!s.inside" d="M-9 1c-1-5 4-8 9-7 6 0 10 3 9 7 0 4-5 5-10 5-4 0-8-1-8-5z" /></g>
+          <ellipse
+            [attr.cx]="s.at[0]"
+            [attr.cy]="s.at[1]"
+            [attr.rx]="s.spread[0]"
+            [attr.ry]="s.spread[1]"
+            class="spread"
+          />
+          <g [attr.transform]="'translate(' + s.at[0] + ' ' + s.at[1] + ')'">
+            <path
+              class="pebble"
+              [class.out]="!s.inside"
+              d="M-9 1c-1-5 4-8 9-7 6 0 10 3 9 7 0 4-5 5-10 5-4 0-8-1-8-5z"
+            />
+          </g>
           <circle cx="0" [attr.cy]="pivotY" r="4.5" class="pivot" />
         </g>
       </svg>
@@ -49,20 +61,31 @@ export class PoolGlass {
     const widen = pool ? Math.max(1, Math.round(34 / (pool.slope * pool.under[1] * perMetre))) : 1;
     const place = (dx: number, dz: number): [number, number] => [dx * perMetre * widen, this.pivotY - dz * perMetre];
     const inside = pool !== null && -z >= pool.under[0] && -z <= pool.under[1] && Math.abs(x) <= pool.slope * -z;
-    const corner = (side: number, under: number): string => place(side * pool!.slope * under, -under).map((n) => n.toFixed(1)).join(' ');
-    const say = (value: number, decimals: number): string => showFigure(figure('length', Math.abs(value), decimals), this.units());
+    const corner = (side: number, under: number): string =>
+      place(side * pool!.slope * under, -under)
+        .map((n) => n.toFixed(1))
+        .join(' ');
+    const say = (value: number, decimals: number): string =>
+      showFigure(figure('length', Math.abs(value), decimals), this.units());
     // Less than it is shown to is no place ahead or behind.
     const aside = Math.abs(x) < 5e-6 ? '' : `, ${say(x, 2)} ${x >= 0 ? 'ahead' : 'behind'}`;
     const words = `${say(z, 1)} ${z < 0 ? 'under' : 'above'}${aside}`;
     const times = Math.round(perMetre / (96 / 0.0254));
     return {
-      pool: pool ? `M${corner(-1, pool.under[0])}L${corner(1, pool.under[0])}L${corner(1, pool.under[1])}L${corner(-1, pool.under[1])}Z` : null,
+      pool: pool
+        ? `M${corner(-1, pool.under[0])}L${corner(1, pool.under[0])}L${corner(1, pool.under[1])}L${corner(-1, pool.under[1])}Z`
+        : null,
       at: inGlass(place(x, z)),
-      spread: [Math.min(200, Math.max(3, 2 * hung.spread.massCentre[0] * perMetre * widen)), Math.min(200, Math.max(3, 2 * hung.spread.massCentre[2] * perMetre))] as const,
+      spread: [
+        Math.min(200, Math.max(3, 2 * hung.spread.massCentre[0] * perMetre * widen)),
+        Math.min(200, Math.max(3, 2 * hung.spread.massCentre[2] * perMetre)),
+      ] as const,
       inside,
       words,
       label: `The mass centre lies ${words} the pivot, ${inside ? 'in' : 'out of'} its pool.`,
-      scale: pool ? `the pool, ${times} times full size${widen > 1 ? `, and ${widen} times that sideways` : ''}` : 'no height gives the drop time you want',
+      scale: pool
+        ? `the pool, ${times} times full size${widen > 1 ? `, and ${widen} times that sideways` : ''}`
+        : 'no height gives the drop time you want',
     };
   });
 }

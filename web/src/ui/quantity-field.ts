@@ -1,6 +1,34 @@
 /** One editable figure: shown in the maker's units, typed any way that reads; wrong text stays, with the reason beside it. */
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked, viewChild, type ElementRef } from '@angular/core';
-import { figure, parseAngle, parseLength, parseMass, parseTime, parseForce, parseTorque, showAngle, showFigure, showLength, showMass, showTime, type Parsed, type Quantity, type UnitChoice } from '@tide-pebble/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+  viewChild,
+  type ElementRef,
+} from '@angular/core';
+import {
+  figure,
+  parseAngle,
+  parseLength,
+  parseMass,
+  parseTime,
+  parseForce,
+  parseTorque,
+  showAngle,
+  showFigure,
+  showLength,
+  showMass,
+  showTime,
+  type Parsed,
+  type Quantity,
+  type UnitChoice,
+} from '@tide-pebble/core';
 import { Units } from '../services/units';
 
 export type FieldKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'number' | 'money' | 'torque' | 'force';
@@ -131,7 +159,10 @@ export class QuantityField {
     if (!parsed.ok) return { parsed, fault: parsed.reason };
     const range = this.range();
     if (range && (parsed.value < range[0] - 1e-9 || parsed.value > range[1] + 1e-9)) {
-      return { parsed, fault: `Between ${show(this.kind(), range[0], this.units.now())} and ${show(this.kind(), range[1], this.units.now())}, please.` };
+      return {
+        parsed,
+        fault: `Between ${show(this.kind(), range[0], this.units.now())} and ${show(this.kind(), range[1], this.units.now())}, please.`,
+      };
     }
     return { parsed, fault: '' };
   }
@@ -140,34 +171,56 @@ export class QuantityField {
 function show(kind: FieldKind, value: number | null, units: UnitChoice, decimals?: number): string {
   if (value === null || !Number.isFinite(value)) return '';
   switch (kind) {
-    case 'length': return showLength(value, units.system, units.fraction, decimals ?? (Math.abs(value) < 0.1 ? 2 : 1)).text;
-    case 'mass': return showMass(value, units.system, decimals ?? (value < 0.1 ? 1 : 0));
-    case 'angle': return showAngle(value, decimals ?? 1);
-    case 'time': return showTime(value, decimals ?? 2);
-    case 'count': return `${Math.round(value)}`;
-    case 'torque': return showFigure(figure('torque', value, decimals), units);
-    case 'force': return showFigure(figure('force', value, decimals ?? 1), units);
-    case 'number': return `${Number(value.toFixed(decimals ?? 3))}`;
-    case 'money': return value.toFixed(2);
+    case 'length':
+      return showLength(value, units.system, units.fraction, decimals ?? (Math.abs(value) < 0.1 ? 2 : 1)).text;
+    case 'mass':
+      return showMass(value, units.system, decimals ?? (value < 0.1 ? 1 : 0));
+    case 'angle':
+      return showAngle(value, decimals ?? 1);
+    case 'time':
+      return showTime(value, decimals ?? 2);
+    case 'count':
+      return `${Math.round(value)}`;
+    case 'torque':
+      return showFigure(figure('torque', value, decimals), units);
+    case 'force':
+      return showFigure(figure('force', value, decimals ?? 1), units);
+    case 'number':
+      return `${Number(value.toFixed(decimals ?? 3))}`;
+    case 'money':
+      return value.toFixed(2);
   }
 }
 
 function parse(kind: FieldKind, text: string, units: UnitChoice): Parsed {
   switch (kind) {
-    case 'length': return parseLength(text, units.system);
-    case 'mass': return parseMass(text, units.system);
-    case 'angle': return parseAngle(text);
-    case 'time': return parseTime(text);
-    case 'torque': return parseTorque(text, units.system);
-    case 'force': return parseForce(text, units.system);
+    case 'length':
+      return parseLength(text, units.system);
+    case 'mass':
+      return parseMass(text, units.system);
+    case 'angle':
+      return parseAngle(text);
+    case 'time':
+      return parseTime(text);
+    case 'torque':
+      return parseTorque(text, units.system);
+    case 'force':
+      return parseForce(text, units.system);
     case 'count': {
       const value = Number(text.trim());
-      return Number.isInteger(value) && text.trim() !== '' ? { ok: true, value, typed: text } : { ok: false, reason: 'A whole number, please.' };
+      return Number.isInteger(value) && text.trim() !== ''
+        ? { ok: true, value, typed: text }
+        : { ok: false, reason: 'A whole number, please.' };
     }
     case 'number':
     case 'money': {
       const value = Number(text.trim().replace(',', '.'));
-      return Number.isFinite(value) && text.trim() !== '' ? { ok: true, value, typed: text } : { ok: false, reason: kind === 'money' ? 'An amount such as 31.40, please.' : 'A number such as 1.5, please.' };
+      return Number.isFinite(value) && text.trim() !== ''
+        ? { ok: true, value, typed: text }
+        : {
+            ok: false,
+            reason: kind === 'money' ? 'An amount such as 31.40, please.' : 'A number such as 1.5, please.',
+          };
     }
   }
 }

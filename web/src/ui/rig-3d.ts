@@ -1,10 +1,37 @@
 /** The rig in the round, to turn with mouse, touch or arrow keys. Fetched only when asked for. */
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, effect, ElementRef, inject, input, signal } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import type { PlacedPiece } from '@tide-pebble/core';
 import { Pointer } from '../services/pointer';
 import type { Bench } from '../services/workspace';
 import { litBy } from './lit';
-import { Box3, type BufferGeometry, Color, Float32BufferAttribute, Group, Matrix3, type Matrix4, Mesh, MeshBasicMaterial, PerspectiveCamera, Raycaster, Scene, Vector2, Vector3, WebGLRenderer } from 'three';
+import {
+  Box3,
+  type BufferGeometry,
+  Color,
+  Float32BufferAttribute,
+  Group,
+  Matrix3,
+  type Matrix4,
+  Mesh,
+  MeshBasicMaterial,
+  PerspectiveCamera,
+  Raycaster,
+  Scene,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+} from 'three';
 import { placement, solidGeometry } from './solid-geometry';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 
@@ -13,17 +40,39 @@ const SIDES = 20;
 const STILL_MS = 180;
 const SLOW_MS = 19;
 const COARSEST = 0.4;
-const COLOUR_TOKEN = { steel: '--steel', wood: '--wood', plastic: '--plastic', rubber: '--rubber', gear: '--slate' } as const;
+const COLOUR_TOKEN = {
+  steel: '--steel',
+  wood: '--wood',
+  plastic: '--plastic',
+  rubber: '--rubber',
+  gear: '--slate',
+} as const;
 
 @Component({
   selector: 'tp-rig-3d',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `@if (fault()) { <p class="wrong">{{ fault() }}</p> }`,
+  template: `@if (fault()) {
+    <p class="wrong">{{ fault() }}</p>
+  }`,
   styles: `
-    :host { display: block; height: 100%; min-height: 320px; outline-offset: -3px; }
-    p { padding: var(--space-5); }
+    :host {
+      display: block;
+      height: 100%;
+      min-height: 320px;
+      outline-offset: -3px;
+    }
+    p {
+      padding: var(--space-5);
+    }
   `,
-  host: { tabindex: '0', role: 'img', 'aria-label': 'The rig in 3D. Arrow keys turn it, plus and minus come nearer and go away.', '(keydown)': 'key($event)', '(pointermove)': 'over($event)', '(pointerleave)': 'pointer.point(null)' },
+  host: {
+    tabindex: '0',
+    role: 'img',
+    'aria-label': 'The rig in 3D. Arrow keys turn it, plus and minus come nearer and go away.',
+    '(keydown)': 'key($event)',
+    '(pointermove)': 'over($event)',
+    '(pointerleave)': 'pointer.point(null)',
+  },
 })
 export class Rig3d {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
@@ -34,7 +83,9 @@ export class Rig3d {
   private readonly scene = new Scene();
   private readonly camera = new PerspectiveCamera(35, 1, 0.01, 20);
   private readonly rig = new Group();
-  private readonly sea = new Color(getComputedStyle(document.documentElement).getPropertyValue('--sea').trim() || '#12716d');
+  private readonly sea = new Color(
+    getComputedStyle(document.documentElement).getPropertyValue('--sea').trim() || '#12716d',
+  );
   private readonly ray = new Raycaster();
   private renderer: WebGLRenderer | null = null;
   private controls: OrbitControls | null = null;
@@ -57,19 +108,31 @@ export class Rig3d {
     });
     effect(() => {
       const lit = litBy(this.pointer.at(), this.bench());
-      for (const mesh of this.meshes()) mesh.material.color.copy(lit.has(String(mesh.userData['owner'])) ? this.sea : (mesh.userData['colour'] as Color));
+      for (const mesh of this.meshes())
+        mesh.material.color.copy(
+          lit.has(String(mesh.userData['owner'])) ? this.sea : (mesh.userData['colour'] as Color),
+        );
       this.paint();
     });
     afterNextRender(() => this.start(destroyed));
   }
 
   protected key(event: KeyboardEvent): void {
-    const [turn, rise] = ({ ArrowLeft: [-0.15, 0], ArrowRight: [0.15, 0], ArrowUp: [0, 0.06], ArrowDown: [0, -0.06] } as Record<string, [number, number]>)[event.key] ?? [0, 0];
+    const [turn, rise] = (
+      { ArrowLeft: [-0.15, 0], ArrowRight: [0.15, 0], ArrowUp: [0, 0.06], ArrowDown: [0, -0.06] } as Record<
+        string,
+        [number, number]
+      >
+    )[event.key] ?? [0, 0];
     const nearer = event.key === '+' ? 0.9 : event.key === '-' ? 1.1 : 1;
     if (turn === 0 && rise === 0 && nearer === 1) return;
     event.preventDefault();
     const middle = this.controls?.target ?? new Vector3();
-    const from = this.camera.position.clone().sub(middle).applyAxisAngle(new Vector3(0, 0, 1), turn).multiplyScalar(nearer);
+    const from = this.camera.position
+      .clone()
+      .sub(middle)
+      .applyAxisAngle(new Vector3(0, 0, 1), turn)
+      .multiplyScalar(nearer);
     from.z += rise;
     this.camera.position.copy(from.add(middle));
     this.controls?.update();
@@ -145,7 +208,13 @@ export class Rig3d {
       const geometry = solidGeometry(flat.shape, SIDES, flat.outline);
       const place = placement(flat.at, flat.rotation);
       shade(geometry, place);
-      const mesh = new Mesh(geometry, new MeshBasicMaterial({ vertexColors: true, color: new Color(style.getPropertyValue(COLOUR_TOKEN[flat.look]).trim() || '#888888') }));
+      const mesh = new Mesh(
+        geometry,
+        new MeshBasicMaterial({
+          vertexColors: true,
+          color: new Color(style.getPropertyValue(COLOUR_TOKEN[flat.look]).trim() || '#888888'),
+        }),
+      );
       mesh.userData['owner'] = flat.owner;
       mesh.userData['colour'] = mesh.material.color.clone();
       mesh.matrixAutoUpdate = false;

@@ -1,5 +1,15 @@
 /** From placed pieces to paths on paper: the square-on views at one stated scale. Pure, so it is tested on its own. */
-import { boreOutline, nearness, outline, project, type FlatBody, type PlacedPiece, type Point2, type Vec3, type View } from '@tide-pebble/core';
+import {
+  boreOutline,
+  nearness,
+  outline,
+  project,
+  type FlatBody,
+  type PlacedPiece,
+  type Point2,
+  type Vec3,
+  type View,
+} from '@tide-pebble/core';
 
 /** CSS pixels in a metre at full size. */
 const FULL_SIZE = 96 / 0.0254;
@@ -65,18 +75,34 @@ export interface Swinging {
   readonly lean: Readonly<Record<View, number>>;
 }
 
-export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], size: { width: number; height: number }, swinging: Swinging | null, margins: Margins = PLAIN, beside: readonly Vec3[] = []): Sheet {
+export function sheetOf(
+  pieces: readonly PlacedPiece[],
+  views: readonly View[],
+  size: { width: number; height: number },
+  swinging: Swinging | null,
+  margins: Margins = PLAIN,
+  beside: readonly Vec3[] = [],
+): Sheet {
   const outlines = views.map((view) => pieces.map((piece) => ({ piece, points: outline(piece.flat, view) })));
   // Whoever holds it is drawn too, and needs room.
-  const boxes = outlines.map((list, i) => boxOf([...list.flatMap((o) => [...o.points, ...leaning(o.piece, o.points, views[i]!, swinging)]), ...beside.map((p) => project(p, views[i]!))]));
+  const boxes = outlines.map((list, i) =>
+    boxOf([
+      ...list.flatMap((o) => [...o.points, ...leaning(o.piece, o.points, views[i]!, swinging)]),
+      ...beside.map((p) => project(p, views[i]!)),
+    ]),
+  );
   const wide = boxes.reduce((sum, b) => sum + (b.right - b.left), 0);
   // Views that show the height stand at one level; the one from above has a height of its own.
   const upright = boxes.filter((_, i) => views[i] !== 'top');
   const level = { high: Math.max(...upright.map((b) => b.high)), low: Math.min(...upright.map((b) => b.low)) };
   const ends = boxes.map((b, i) => (views[i] === 'top' ? b : level));
   const tall = Math.max(...ends.map((b) => b.high - b.low), 0.01);
-  const room = { width: size.width - margins.left - margins.right - margins.between * (views.length - 1), height: size.height - margins.top - margins.bottom };
-  const scale = SCALES.find((s) => (wide * FULL_SIZE) / s <= room.width && (tall * FULL_SIZE) / s <= room.height) ?? SCALES.at(-1)!;
+  const room = {
+    width: size.width - margins.left - margins.right - margins.between * (views.length - 1),
+    height: size.height - margins.top - margins.bottom,
+  };
+  const scale =
+    SCALES.find((s) => (wide * FULL_SIZE) / s <= room.width && (tall * FULL_SIZE) / s <= room.height) ?? SCALES.at(-1)!;
   const pixelsPerMetre = FULL_SIZE / scale;
   const spare = Math.max(0, room.width - wide * pixelsPerMetre) / (views.length + 1);
   const down = margins.top + Math.max(0, room.height - tall * pixelsPerMetre) / 3;
@@ -94,9 +120,26 @@ export function sheetOf(pieces: readonly PlacedPiece[], views: readonly View[], 
         .sort((a, b) => nearness(a.piece.flat.centre, view) - nearness(b.piece.flat.centre, view))
         .map(({ piece, points }): DrawnShape => {
           const { flat } = piece;
-          return { key: flat.id, owner: flat.owner, name: flat.name, look: flat.look, swings: swinging?.bodies.has(piece.body) ?? false, path: pathOf(flat, view, points, onPaper) };
+          return {
+            key: flat.id,
+            owner: flat.owner,
+            name: flat.name,
+            look: flat.look,
+            swings: swinging?.bodies.has(piece.body) ?? false,
+            path: pathOf(flat, view, points, onPaper),
+          };
         });
-      return { view, title: TITLES[view][0], note: `${TITLES[view][1]}, 1 : ${scale}`, titleAt: [Math.max(12, Math.min(origin + box.left * pixelsPerMetre, size.width - TITLE_ROOM)), 28] as const, shapes, place: (p: Vec3) => onPaper(project(p, view)), onPaper, bottom: down + (top - box.low) * pixelsPerMetre, right: origin + box.right * pixelsPerMetre };
+      return {
+        view,
+        title: TITLES[view][0],
+        note: `${TITLES[view][1]}, 1 : ${scale}`,
+        titleAt: [Math.max(12, Math.min(origin + box.left * pixelsPerMetre, size.width - TITLE_ROOM)), 28] as const,
+        shapes,
+        place: (p: Vec3) => onPaper(project(p, view)),
+        onPaper,
+        bottom: down + (top - box.low) * pixelsPerMetre,
+        right: origin + box.right * pixelsPerMetre,
+      };
     }),
   };
 }
@@ -117,7 +160,13 @@ function pathOf(flat: FlatBody, view: View, points: readonly Point2[], onPaper: 
   const before = knownPaths.get(flat);
   const had = before?.[view];
   if (had?.frame.every((p, i) => p[0] === frame[i]![0] && p[1] === frame[i]![1])) return had.path;
-  const ring = (list: readonly Point2[]): string => (list.length === 0 ? '' : `M${list.map(onPaper).map(([x, y]) => `${rounded(x)} ${rounded(y)}`).join('L')}Z`);
+  const ring = (list: readonly Point2[]): string =>
+    list.length === 0
+      ? ''
+      : `M${list
+          .map(onPaper)
+          .map(([x, y]) => `${rounded(x)} ${rounded(y)}`)
+          .join('L')}Z`;
   const path = ring(points) + ring(boreOutline(flat, view) ?? []);
   knownPaths.set(flat, { ...before, [view]: { frame, path } });
   return path;
@@ -130,7 +179,12 @@ export function moveOnPaper(view: View, right: number, down: number, pixelsPerMe
 }
 
 /** The same outline with the rig leaning; nothing for what does not hang. */
-function leaning(piece: PlacedPiece, points: readonly Point2[], view: View, swinging: Swinging | null): readonly Point2[] {
+function leaning(
+  piece: PlacedPiece,
+  points: readonly Point2[],
+  view: View,
+  swinging: Swinging | null,
+): readonly Point2[] {
   if (!swinging?.bodies.has(piece.body) || swinging.lean[view] === 0) return [];
   const [u0, v0] = project(swinging.pivot, view);
   const [c, s] = [Math.cos(swinging.lean[view]), Math.sin(swinging.lean[view])];
@@ -140,7 +194,12 @@ function leaning(piece: PlacedPiece, points: readonly Point2[], view: View, swin
 function boxOf(points: readonly Point2[]): Box {
   if (points.length === 0) return { left: -0.1, right: 0.1, low: -0.1, high: 0.1 };
   return points.reduce<Box>(
-    (b, [u, v]) => ({ left: Math.min(b.left, u), right: Math.max(b.right, u), low: Math.min(b.low, v), high: Math.max(b.high, v) }),
+    (b, [u, v]) => ({
+      left: Math.min(b.left, u),
+      right: Math.max(b.right, u),
+      low: Math.min(b.low, v),
+      high: Math.max(b.high, v),
+    }),
     { left: Infinity, right: -Infinity, low: Infinity, high: -Infinity },
   );
 }

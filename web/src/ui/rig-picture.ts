@@ -1,7 +1,15 @@
 /** A rig drawn small from the side, hanging as it would: for cards and lists. */
 import { ChangeDetectionStrategy, Component, computed, input, type Signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { DEGREE, judged, workpiece, type AdjusterValues, type Judged, type RigDocument, type Workpiece } from '@tide-pebble/core';
+import {
+  DEGREE,
+  judged,
+  workpiece,
+  type AdjusterValues,
+  type Judged,
+  type RigDocument,
+  type Workpiece,
+} from '@tide-pebble/core';
 import type { Workspace } from '../services/workspace';
 import { inTurn } from './in-turn';
 import { sheetOf } from './rig-drawing';
@@ -9,7 +17,9 @@ import { sheetOf } from './rig-drawing';
 const PICTURE = { width: 290, height: 190 };
 const AS_DESIGNED: AdjusterValues = {};
 
-export type JudgedRig = ({ readonly ok: true; readonly piece: Workpiece; readonly loadout: string | null } & Judged) | { readonly ok: false; readonly reason: string };
+export type JudgedRig =
+  | ({ readonly ok: true; readonly piece: Workpiece; readonly loadout: string | null } & Judged)
+  | { readonly ok: false; readonly reason: string };
 
 /** The rig with its loadout and set-up, judged after the page is drawn, one a task. Call it where effects may be made. */
 export function judgedInTurn(workspace: Workspace, rig: () => RigDocument | null): Signal<JudgedRig | null> {
@@ -55,8 +65,14 @@ export function judgedInTurn(workspace: Workspace, rig: () => RigDocument | null
     }
   `,
   styles: `
-    :host { display: block; }
-    svg { width: 100%; height: 190px; display: block; }
+    :host {
+      display: block;
+    }
+    svg {
+      width: 100%;
+      height: 190px;
+      display: block;
+    }
   `,
 })
 export class RigPicture {
@@ -65,8 +81,22 @@ export class RigPicture {
     const found = this.judged();
     if (!found?.ok) return null;
     const { hung, pieces } = found.evaluation;
-    const [view] = sheetOf(pieces, ['side'], { width: PICTURE.width + 110, height: PICTURE.height + 96 }, hung ? { bodies: new Set([hung.pivot.carries]), pivot: hung.pivotAt, lean: { side: hung.hang.rest?.noseDown ?? 0, front: 0, top: 0 } } : null).views;
+    const [view] = sheetOf(
+      pieces,
+      ['side'],
+      { width: PICTURE.width + 110, height: PICTURE.height + 96 },
+      hung
+        ? {
+            bodies: new Set([hung.pivot.carries]),
+            pivot: hung.pivotAt,
+            lean: { side: hung.hang.rest?.noseDown ?? 0, front: 0, top: 0 },
+          }
+        : null,
+    ).views;
     const at = hung ? view!.place(hung.pivotAt) : null;
-    return { shapes: view!.shapes, turn: at ? `rotate(${((hung!.hang.rest?.noseDown ?? 0) / DEGREE).toFixed(2)} ${at[0]} ${at[1]})` : '' };
+    return {
+      shapes: view!.shapes,
+      turn: at ? `rotate(${((hung!.hang.rest?.noseDown ?? 0) / DEGREE).toFixed(2)} ${at[0]} ${at[1]})` : '',
+    };
   });
 }

@@ -6,9 +6,21 @@ import { sheet, type Sheet } from '../testing/sheets';
 import { RigViews } from './rig-views';
 
 @Component({
-  selector: 'tp-drawn', changeDetection: ChangeDetectionStrategy.OnPush, imports: [RigViews],
+  selector: 'tp-drawn',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RigViews],
   template: `<div style="width: 900px; height: 640px">
-    <tp-rig-views [bench]="bench()" [balance]="balance()" [dimensions]="dimensions()" [selectable]="selectable()" [selected]="selected()" [snap]="[0.005, 0.005, 0.002]" (picked)="picked.emit($event)" (dragged)="dragged.emit($event)" (dimensionChanged)="changed.emit($event)" />
+    <tp-rig-views
+      [bench]="bench()"
+      [balance]="balance()"
+      [dimensions]="dimensions()"
+      [selectable]="selectable()"
+      [selected]="selected()"
+      [snap]="[0.005, 0.005, 0.002]"
+      (picked)="picked.emit($event)"
+      (dragged)="dragged.emit($event)"
+      (dimensionChanged)="changed.emit($event)"
+    />
   </div>`,
   styles: 'tp-rig-views { display: block; width: 900px; height: 640px; }',
 })
@@ -22,7 +34,9 @@ class Drawn {
   readonly dragged = output<{ id: string; by: Vec3 }>();
   readonly changed = output<{ id: string; quantity: Quantity }>();
 }
-const draw = async (set: Readonly<Record<string, unknown>>): Promise<Sheet<Drawn> & { readonly picks: (string | null)[]; readonly drags: { id: string; by: Vec3 }[] }> => {
+const draw = async (
+  set: Readonly<Record<string, unknown>>,
+): Promise<Sheet<Drawn> & { readonly picks: (string | null)[]; readonly drags: { id: string; by: Vec3 }[] }> => {
   const made = await sheet(Drawn, benchAt({}));
   const [picks, drags]: [(string | null)[], { id: string; by: Vec3 }[]] = [[], []];
   made.fixture.componentInstance.picked.subscribe((p) => picks.push(p));
@@ -32,7 +46,9 @@ const draw = async (set: Readonly<Record<string, unknown>>): Promise<Sheet<Drawn
   return { ...made, picks, drags };
 };
 const key = async ({ page, fixture }: Sheet<Drawn>, name: string, shiftKey = false): Promise<void> => {
-  page.querySelector('tp-rig-views')!.dispatchEvent(new KeyboardEvent('keydown', { key: name, shiftKey, cancelable: true }));
+  page
+    .querySelector('tp-rig-views')!
+    .dispatchEvent(new KeyboardEvent('keydown', { key: name, shiftKey, cancelable: true }));
   await fixture.whenStable();
 };
 
@@ -43,7 +59,10 @@ describe('the drawing', () => {
     expect(label).toMatch(/^Limpet, drawn square-on at 1 to \d+(\.\d+)?\. It hangs (level|[\d.]+° nose (up|down))\.$/);
     expect(page.querySelectorAll('.view-title').length).toBe(2);
     expect(page.querySelectorAll('.plumb').length).toBe(2);
-    const over = await draw({ balance: true, bench: benchAt({ 'foot-count': 0, 'rear-count': 0, 'front-count': 0, 'pivot-height': -0.0075 }) });
+    const over = await draw({
+      balance: true,
+      bench: benchAt({ 'foot-count': 0, 'rear-count': 0, 'front-count': 0, 'pivot-height': -0.0075 }),
+    });
     expect(over.page.querySelector('svg[role=img]')!.getAttribute('aria-label')).toContain('It does not rest upright.');
   });
   it('turns what hangs by how it leans, and leaves what is held upright', async () => {
@@ -52,16 +71,23 @@ describe('the drawing', () => {
     const lean = (bench.judged.evaluation.hung!.hang.rest!.noseDown * 180) / Math.PI;
     const turned = [...page.querySelectorAll('g[transform^="rotate"]')];
     expect(Number(/rotate\(([-\d.]+)/.exec(turned[0]!.getAttribute('transform')!)![1])).toBeCloseTo(lean, 2);
-    const names = (of: Iterable<Element>): readonly string[] => [...of].map((p) => p.querySelector('title')!.textContent);
+    const names = (of: Iterable<Element>): readonly string[] =>
+      [...of].map((p) => p.querySelector('title')!.textContent);
     expect(names(turned[0]!.querySelectorAll('path.shape'))).toContain('bar');
     expect(names([...page.querySelectorAll('svg[role=img] > path.shape')]).some((n) => n.includes('grip'))).toBeTrue();
     // Where it is built it is drawn square.
     const built = await draw({ selectable: true, bench });
-    expect([...built.page.querySelectorAll('g[transform^="rotate"]')].every((g) => g.getAttribute('transform')!.startsWith('rotate(0.000'))).toBeTrue();
+    expect(
+      [...built.page.querySelectorAll('g[transform^="rotate"]')].every((g) =>
+        g.getAttribute('transform')!.startsWith('rotate(0.000'),
+      ),
+    ).toBeTrue();
   });
   it('lights up what is pointed at, in every view', async () => {
     const { page, fixture } = await draw({});
-    const [bar] = [...page.querySelectorAll('path.shape')].filter((p) => p.querySelector('title')!.textContent === 'bar');
+    const [bar] = [...page.querySelectorAll('path.shape')].filter(
+      (p) => p.querySelector('title')!.textContent === 'bar',
+    );
     bar!.dispatchEvent(new Event('mouseenter'));
     await fixture.whenStable();
     const lit = [...page.querySelectorAll('path.shape.lit')].map((p) => p.querySelector('title')!.textContent);
@@ -73,7 +99,9 @@ describe('the drawing', () => {
   });
   it('picks a part by a press, moves it by the arrows in the step of the sheet, and lets it go', async () => {
     const made = await draw({ selectable: true });
-    const part = [...made.page.querySelectorAll('path.shape')].find((p) => p.querySelector('title')!.textContent === 'bar')!;
+    const part = [...made.page.querySelectorAll('path.shape')].find(
+      (p) => p.querySelector('title')!.textContent === 'bar',
+    )!;
     part.dispatchEvent(new PointerEvent('pointerdown', { button: 0, bubbles: true }));
     expect(made.picks).toEqual(['bar']);
     made.fixture.componentRef.setInput('selected', 'bar');
@@ -83,7 +111,11 @@ describe('the drawing', () => {
     // In the front view, looking at the lens, the rig's left lies to the right.
     await key(made, 'ArrowRight', true);
     await key(made, 'x');
-    expect(made.drags.map((d) => d.by.map((x) => Math.round(x * 1e6) / 1e6 + 0))).toEqual([[0.005, 0, 0], [0, 0, 0.002], [0, 0.005, 0]]);
+    expect(made.drags.map((d) => d.by.map((x) => Math.round(x * 1e6) / 1e6 + 0))).toEqual([
+      [0.005, 0, 0],
+      [0, 0, 0.002],
+      [0, 0.005, 0],
+    ]);
     await key(made, 'Escape');
     expect(made.picks).toEqual(['bar', null]);
   });
@@ -97,11 +129,16 @@ describe('the drawing', () => {
   it('sets the figures of sizes apart and on the paper, and takes a typed one', async () => {
     const bench = benchAt({ 'foot-count': 10 });
     const made = await draw({ bench, dimensions: bench.piece.family!.drawn(bench.piece.input!) });
-    const at = [...made.page.querySelectorAll<HTMLElement>('.on-drawing')].map((f) => [parseFloat(f.style.left), parseFloat(f.style.top)] as const);
+    const at = [...made.page.querySelectorAll<HTMLElement>('.on-drawing')].map(
+      (f) => [parseFloat(f.style.left), parseFloat(f.style.top)] as const,
+    );
     expect(at.length).toBeGreaterThan(2);
     for (const [i, [x, y]] of at.entries()) {
       expect(x >= 44 && y >= 64).toBeTrue();
-      for (const [p, q] of at.slice(i + 1)) expect(Math.abs(p - x) >= 78 || Math.abs(q - y) >= 26).withContext(`${x},${y} and ${p},${q}`).toBeTrue();
+      for (const [p, q] of at.slice(i + 1))
+        expect(Math.abs(p - x) >= 78 || Math.abs(q - y) >= 26)
+          .withContext(`${x},${y} and ${p},${q}`)
+          .toBeTrue();
     }
     const changed: string[] = [];
     made.fixture.componentInstance.changed.subscribe(({ id, quantity }) => changed.push(`${id} ${quantity.value}`));

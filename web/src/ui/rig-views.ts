@@ -1,6 +1,29 @@
 /** The drawing that is the screen: the rig square-on, hanging as it hangs, with what the stage wants shown over it. */
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
-import { bodiesBeyond, DEGREE, figure, FROM_LEVEL, project, showFigure, type DrawnDimension, type Point2, type Quantity, type Stance, type Vec3, type View } from '@tide-pebble/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
+import {
+  bodiesBeyond,
+  DEGREE,
+  figure,
+  FROM_LEVEL,
+  project,
+  showFigure,
+  type DrawnDimension,
+  type Point2,
+  type Quantity,
+  type Stance,
+  type Vec3,
+  type View,
+} from '@tide-pebble/core';
 import type { Bench } from '../services/workspace';
 import { Pointer } from '../services/pointer';
 import { Units } from '../services/units';
@@ -34,7 +57,16 @@ interface DimensionMark {
   imports: [QuantityField, PoolGlass],
   templateUrl: './rig-views.html',
   styleUrl: './rig-views.css',
-  host: { '[attr.tabindex]': 'selectable() ? 0 : null', '[attr.role]': 'selectable() ? "group" : null', '[attr.aria-label]': 'selectable() ? "Drawing; arrow keys move what is picked" : null', '(keydown)': 'nudge($event)', '(pointerdown)': 'selectable() && picked.emit(null)', '(pointermove)': 'pull($event)', '(pointerup)': 'letGo()', '(pointercancel)': 'letGo()' },
+  host: {
+    '[attr.tabindex]': 'selectable() ? 0 : null',
+    '[attr.role]': 'selectable() ? "group" : null',
+    '[attr.aria-label]': 'selectable() ? "Drawing; arrow keys move what is picked" : null',
+    '(keydown)': 'nudge($event)',
+    '(pointerdown)': 'selectable() && picked.emit(null)',
+    '(pointermove)': 'pull($event)',
+    '(pointerup)': 'letGo()',
+    '(pointercancel)': 'letGo()',
+  },
 })
 export class RigViews {
   protected readonly pointer = inject(Pointer);
@@ -69,12 +101,22 @@ export class RigViews {
     if (!hung) return null;
     const rest = hung.hang.rest;
     // Where it is built it is drawn square, however it would hang.
-    const lean = this.selectable() ? LEVEL : { side: this.playing() ? FROM_LEVEL : (rest?.noseDown ?? 0), front: rest?.leftSideDown ?? 0, top: 0 };
+    const lean = this.selectable()
+      ? LEVEL
+      : { side: this.playing() ? FROM_LEVEL : (rest?.noseDown ?? 0), front: rest?.leftSideDown ?? 0, top: 0 };
     return { bodies: bodiesBeyond(this.bench().piece.rig, hung.pivot), pivot: hung.pivotAt, lean };
   });
   private readonly playing = computed(() => this.swing() !== null);
   protected readonly box = this.size;
-  private readonly margins = computed(() => (this.size().width < 560 ? PLAIN : this.balance() ? WITH_GLASS : this.dimensions().length > 0 ? WITH_DIMENSIONS : PLAIN));
+  private readonly margins = computed(() =>
+    this.size().width < 560
+      ? PLAIN
+      : this.balance()
+        ? WITH_GLASS
+        : this.dimensions().length > 0
+          ? WITH_DIMENSIONS
+          : PLAIN,
+  );
   /** The magnifier stands between the views; on a narrow sheet its own style places it. */
   protected readonly glassLeft = computed(() => {
     const [side, front] = this.sheet().views;
@@ -83,14 +125,33 @@ export class RigViews {
   protected readonly leader = computed(() => {
     const left = this.glassLeft();
     const at = this.pivots()[0]?.centre;
-    return left === null || !at || this.swing() !== null ? null : { from: at, to: [left + 32, this.size().height - 150] as const };
+    return left === null || !at || this.swing() !== null
+      ? null
+      : { from: at, to: [left + 32, this.size().height - 150] as const };
   });
-  protected readonly sheet = computed(() => sheetOf(this.bench().judged.evaluation.pieces, this.shownViews(), this.size(), this.swinging(), this.margins(), this.people().flatMap(roomOf)));
-  protected readonly shownViews = computed<readonly View[]>(() => (this.size().width < (this.swingFront() === null ? 560 : 380) || (this.playing() && this.swingFront() === null) ? this.views().slice(0, 1) : this.views()));
+  protected readonly sheet = computed(() =>
+    sheetOf(
+      this.bench().judged.evaluation.pieces,
+      this.shownViews(),
+      this.size(),
+      this.swinging(),
+      this.margins(),
+      this.people().flatMap(roomOf),
+    ),
+  );
+  protected readonly shownViews = computed<readonly View[]>(() =>
+    this.size().width < (this.swingFront() === null ? 560 : 380) || (this.playing() && this.swingFront() === null)
+      ? this.views().slice(0, 1)
+      : this.views(),
+  );
   protected readonly lean = computed(() => {
     const rest = this.hung()?.hang.rest;
     if (this.selectable()) return LEVEL;
-    return { side: this.swing() ?? rest?.noseDown ?? 0, front: this.swing() === null ? (rest?.leftSideDown ?? 0) : (this.swingFront() ?? 0), top: 0 };
+    return {
+      side: this.swing() ?? rest?.noseDown ?? 0,
+      front: this.swing() === null ? (rest?.leftSideDown ?? 0) : (this.swingFront() ?? 0),
+      top: 0,
+    };
   });
   protected readonly label = computed(() => {
     const { rig, judged } = this.bench();
@@ -99,7 +160,14 @@ export class RigViews {
   });
   protected readonly pivots = computed(() => {
     const hung = this.hung();
-    return hung ? this.sheet().views.map((v) => ({ view: v.view, at: v.place(hung.pivotAt), centre: v.place(hung.massCentre), bottom: v.bottom })) : [];
+    return hung
+      ? this.sheet().views.map((v) => ({
+          view: v.view,
+          at: v.place(hung.pivotAt),
+          centre: v.place(hung.massCentre),
+          bottom: v.bottom,
+        }))
+      : [];
   });
   /** Where the mass centre lies, and the hands hold, for a rig that hangs on nothing or is only looked at. */
   protected readonly centres = computed(() => {
@@ -111,34 +179,85 @@ export class RigViews {
     const { evaluation } = this.bench().judged;
     const [first] = evaluation.held;
     const held = first && first.bears.length > 0 ? first.bears : (first?.hands ?? []);
-    return this.balance() || this.selectable() ? this.sheet().views.flatMap((v) => held.map((h) => ({ key: `${v.view} ${h.contact.id}`, id: h.contact.id, name: h.contact.name, at: v.place(h.at) }))) : [];
+    return this.balance() || this.selectable()
+      ? this.sheet().views.flatMap((v) =>
+          held.map((h) => ({
+            key: `${v.view} ${h.contact.id}`,
+            id: h.contact.id,
+            name: h.contact.name,
+            at: v.place(h.at),
+          })),
+        )
+      : [];
   });
   /** Arms, trunk and head of whoever holds it, view by view. */
-  protected readonly figures = computed(() => this.sheet().views.flatMap((v) => this.people().map((s, i) => {
-    const line = (...points: readonly Vec3[]): string => `M${points.map((p) => v.place(p).map((x) => Math.round(x * 10) / 10).join(' ')).join('L')}`;
-    const [x, y] = v.place(s.head.centre);
-    return { key: `${v.view} ${i}`, arm: line(s.shoulder, s.elbow, s.hand), trunk: line(s.neck, [s.neck[0], s.neck[1], s.shoulder[2]], s.shoulder, [s.neck[0], s.neck[1], s.shoulder[2]], s.hip), head: [x, y, s.head.radius * this.sheet().pixelsPerMetre] as const };
-  })));
+  protected readonly figures = computed(() =>
+    this.sheet().views.flatMap((v) =>
+      this.people().map((s, i) => {
+        const line = (...points: readonly Vec3[]): string =>
+          `M${points
+            .map((p) =>
+              v
+                .place(p)
+                .map((x) => Math.round(x * 10) / 10)
+                .join(' '),
+            )
+            .join('L')}`;
+        const [x, y] = v.place(s.head.centre);
+        return {
+          key: `${v.view} ${i}`,
+          arm: line(s.shoulder, s.elbow, s.hand),
+          trunk: line(
+            s.neck,
+            [s.neck[0], s.neck[1], s.shoulder[2]],
+            s.shoulder,
+            [s.neck[0], s.neck[1], s.shoulder[2]],
+            s.hip,
+          ),
+          head: [x, y, s.head.radius * this.sheet().pixelsPerMetre] as const,
+        };
+      }),
+    ),
+  );
   /** A round length to measure the paper by. */
   protected readonly bar = computed(() => {
     const { pixelsPerMetre } = this.sheet();
     const inch = this.units().system === 'inch';
-    const length = (inch ? [1, 2, 4, 6, 12, 24].map((n) => n * 0.0254) : [0.01, 0.02, 0.05, 0.1, 0.2, 0.5]).find((l) => l * pixelsPerMetre >= 60) ?? 1;
-    return { width: length * pixelsPerMetre, text: showFigure(figure('length', length, 0), this.units()), y: this.size().height - 14 };
+    const length =
+      (inch ? [1, 2, 4, 6, 12, 24].map((n) => n * 0.0254) : [0.01, 0.02, 0.05, 0.1, 0.2, 0.5]).find(
+        (l) => l * pixelsPerMetre >= 60,
+      ) ?? 1;
+    return {
+      width: length * pixelsPerMetre,
+      text: showFigure(figure('length', length, 0), this.units()),
+      y: this.size().height - 14,
+    };
   });
   protected readonly lit = computed(() => litBy(this.pointer.at(), this.bench()));
   protected readonly pivotId = computed(() => this.hung()?.pivot.id ?? '');
-  protected readonly marks = computed(() => apart(this.dimensions().flatMap((d) => this.markOf(d)), this.size()));
+  protected readonly marks = computed(() =>
+    apart(
+      this.dimensions().flatMap((d) => this.markOf(d)),
+      this.size(),
+    ),
+  );
   /** What the rig's lean says beside each view. */
   protected readonly leanWords = computed(() => {
     const rest = this.hung()?.hang.rest;
     if (!rest || this.swing() !== null) return [];
     const { levelWithin } = this.bench().rig.wants;
-    return this.pivots().filter((p) => p.view !== 'top').map((p) => {
-      const angle = p.view === 'side' ? rest.noseDown : rest.leftSideDown;
-      const words = p.view === 'side' ? (['nose down', 'nose up'] as const) : (['left down', 'right down'] as const);
-      return { view: p.view, at: p.at, out: Math.abs(angle) > levelWithin, text: leanWords(angle, words, this.units()) };
-    });
+    return this.pivots()
+      .filter((p) => p.view !== 'top')
+      .map((p) => {
+        const angle = p.view === 'side' ? rest.noseDown : rest.leftSideDown;
+        const words = p.view === 'side' ? (['nose down', 'nose up'] as const) : (['left down', 'right down'] as const);
+        return {
+          view: p.view,
+          at: p.at,
+          out: Math.abs(angle) > levelWithin,
+          text: leanWords(angle, words, this.units()),
+        };
+      });
   });
 
   constructor() {
@@ -172,8 +291,12 @@ export class RigViews {
     if (!drag || drag.dropped) return;
     const { pixelsPerMetre } = this.sheet();
     const [across, up] = project(this.snap(), drag.view);
-    const snapped = (px: number, step: number): number => Math.round(px / (step * pixelsPerMetre)) * step * pixelsPerMetre;
-    this.drag.set({ ...drag, by: [snapped(event.clientX - drag.from[0], across), snapped(event.clientY - drag.from[1], up)] });
+    const snapped = (px: number, step: number): number =>
+      Math.round(px / (step * pixelsPerMetre)) * step * pixelsPerMetre;
+    this.drag.set({
+      ...drag,
+      by: [snapped(event.clientX - drag.from[0], across), snapped(event.clientY - drag.from[1], up)],
+    });
   }
 
   protected letGo(): void {
@@ -192,7 +315,12 @@ export class RigViews {
     const id = this.selected();
     if (!this.selectable() || !id || /^(INPUT|TEXTAREA|SELECT)$/.test((event.target as Element).tagName)) return;
     if (event.key === 'Escape') return this.picked.emit(null);
-    const [right, down] = ({ ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Record<string, [number, number]>)[event.key] ?? [0, 0];
+    const [right, down] = (
+      { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Record<
+        string,
+        [number, number]
+      >
+    )[event.key] ?? [0, 0];
     if (right === 0 && down === 0) return;
     event.preventDefault();
     const views = this.shownViews();
@@ -212,13 +340,37 @@ export class RigViews {
     // A dimension of nought has nothing to be drawn between; it stands in the list.
     if (size < 1) return [];
     const off: Point2 = [(-dy / size) * drawn.offset, (dx / size) * drawn.offset];
-    const line: readonly [Point2, Point2] = [[from[0] + off[0], from[1] + off[1]], [to[0] + off[0], to[1] + off[1]]];
-    return [{ id: spec.id, name: spec.name, about: spec.about, value: given.dimensions[spec.id]!, range: spec.range, from, to, line, labelAt: [(line[0][0] + line[1][0]) / 2, (line[0][1] + line[1][1]) / 2] }];
+    const line: readonly [Point2, Point2] = [
+      [from[0] + off[0], from[1] + off[1]],
+      [to[0] + off[0], to[1] + off[1]],
+    ];
+    return [
+      {
+        id: spec.id,
+        name: spec.name,
+        about: spec.about,
+        value: given.dimensions[spec.id]!,
+        range: spec.range,
+        from,
+        to,
+        line,
+        labelAt: [(line[0][0] + line[1][0]) / 2, (line[0][1] + line[1][1]) / 2],
+      },
+    ];
   }
 }
 
 /** The corners of a figure, for the paper to have room for it. */
-const roomOf = ({ head, hip, shoulder, elbow, hand, neck }: Stance): readonly Vec3[] => [hip, shoulder, elbow, hand, neck, [head.centre[0], head.centre[1], head.centre[2] + head.radius], [head.centre[0] - head.radius, head.centre[1] - head.radius, head.centre[2]], [head.centre[0] + head.radius, head.centre[1] + head.radius, head.centre[2]]];
+const roomOf = ({ head, hip, shoulder, elbow, hand, neck }: Stance): readonly Vec3[] => [
+  hip,
+  shoulder,
+  elbow,
+  hand,
+  neck,
+  [head.centre[0], head.centre[1], head.centre[2] + head.radius],
+  [head.centre[0] - head.radius, head.centre[1] - head.radius, head.centre[2]],
+  [head.centre[0] + head.radius, head.centre[1] + head.radius, head.centre[2]],
+];
 
 const LABEL = { width: 78, height: 26 };
 
@@ -229,10 +381,21 @@ function apart(marks: readonly DimensionMark[], paper: { width: number; height: 
     const [[x0, y0], [x1, y1]] = mark.line;
     const size = Math.hypot(x1 - x0, y1 - y0) || 1;
     const out: Point2 = [-(y1 - y0) / size, (x1 - x0) / size];
-    const free = (p: Point2): boolean => placed.every((q) => Math.abs(p[0] - q[0]) >= LABEL.width || Math.abs(p[1] - q[1]) >= LABEL.height);
+    const free = (p: Point2): boolean =>
+      placed.every((q) => Math.abs(p[0] - q[0]) >= LABEL.width || Math.abs(p[1] - q[1]) >= LABEL.height);
     // A figure stays on the paper, and off the views' titles.
-    const kept = ([x, y]: Point2): Point2 => [Math.max(44, Math.min(paper.width - 44, x)), Math.max(64, Math.min(paper.height - 20, y))];
-    const tries = [0, 30, -30, 60, -60].flatMap((away) => [0.5, 0.3, 0.7, 0.15, 0.85].map((t): Point2 => [x0 + t * (x1 - x0) + away * out[0], y0 + t * (y1 - y0) + away * out[1]])).map(kept);
+    const kept = ([x, y]: Point2): Point2 => [
+      Math.max(44, Math.min(paper.width - 44, x)),
+      Math.max(64, Math.min(paper.height - 20, y)),
+    ];
+    const tries = [0, 30, -30, 60, -60]
+      .flatMap((away) =>
+        [0.5, 0.3, 0.7, 0.15, 0.85].map((t): Point2 => [
+          x0 + t * (x1 - x0) + away * out[0],
+          y0 + t * (y1 - y0) + away * out[1],
+        ]),
+      )
+      .map(kept);
     const labelAt = tries.find(free) ?? kept(mark.labelAt);
     placed.push(labelAt);
     return { ...mark, labelAt };

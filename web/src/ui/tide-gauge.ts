@@ -18,8 +18,13 @@ export interface Gauge {
   selector: 'tp-tide-gauge',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <span class="name">{{ gauge().name }}&ngsp;<span class="was">{{ gauge().was }}</span></span>
-    <span class="reading" [class.out]="gauge().out"><span class="figure">{{ gauge().figure }}</span>&ngsp;<span class="rest">{{ gauge().rest }}</span></span>
+    <span class="name"
+      >{{ gauge().name }}&ngsp;<span class="was">{{ gauge().was }}</span></span
+    >
+    <span class="reading" [class.out]="gauge().out"
+      ><span class="figure">{{ gauge().figure }}</span
+      >&ngsp;<span class="rest">{{ gauge().rest }}</span></span
+    >
     <span class="track" aria-hidden="true">
       @if (gauge().pool; as pool) {
         <span class="pool" [style.left.%]="pool[0] * 100" [style.width.%]="(pool[1] - pool[0]) * 100"></span>

@@ -17,14 +17,26 @@ import { SayPipe } from './figures.pipe';
       </div>
     }
     @for (line of lines(); track line.axis) {
-      <p class="note" (mouseenter)="pointer.point(line.about)" (mouseleave)="pointer.point(null)">{{ line.words | say: units() }}</p>
+      <p class="note" (mouseenter)="pointer.point(line.about)" (mouseleave)="pointer.point(null)">
+        {{ line.words | say: units() }}
+      </p>
     }
   `,
   styles: `
-    :host { display: block; padding: var(--space-2) 0; }
-    .title { font-weight: 600; color: var(--coral-word); }
-    .holds .title { color: var(--sea-deep); }
-    .note { margin-top: var(--space-1); }
+    :host {
+      display: block;
+      padding: var(--space-2) 0;
+    }
+    .title {
+      font-weight: 600;
+      color: var(--coral-word);
+    }
+    .holds .title {
+      color: var(--sea-deep);
+    }
+    .note {
+      margin-top: var(--space-1);
+    }
   `,
 })
 export class VerdictWords {
@@ -32,6 +44,14 @@ export class VerdictWords {
   protected readonly units = inject(Units).now;
   readonly judged = input.required<Judged>();
   /** What a finding of the balance says stands in its own card below, with what to do. */
-  protected readonly shown = computed(() => (this.judged().verdict.against?.stage === 'balance' ? null : this.judged().verdict));
-  protected readonly lines = computed(() => this.judged().onBench.map((s) => ({ axis: s.axis, about: s.screw?.id ?? s.shrinkBy?.owner ?? null, words: spreadWords(s) })));
+  protected readonly shown = computed(() =>
+    this.judged().verdict.against?.stage === 'balance' ? null : this.judged().verdict,
+  );
+  protected readonly lines = computed(() =>
+    this.judged().onBench.map((s) => ({
+      axis: s.axis,
+      about: s.screw?.id ?? s.shrinkBy?.owner ?? null,
+      words: spreadWords(s),
+    })),
+  );
 }

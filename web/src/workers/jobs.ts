@@ -1,10 +1,53 @@
 /** The messages between page and worker. Workers are thin: they parse the message, call the core and answer. */
-import { bodiesBeyond, evaluate, panPlans, swing, tradeCurve, trimExplained, type AdjusterValues, type Aim, type Assembly, type BinItem, type PanPlan, type Rig, type SwingInput, type ExplainedTrim, type SwingOutcome, type TradePoint, type Wants } from '@tide-pebble/core';
-import { accuracyOf, chooseFamilies, cure, learnFrom, setUpsFor, sizesForAll, stockPlan, type AccuracyInput, type AccuracyOutcome, type Candidate, type ChooseInput, type Cure, type CureInput, type LearnInput, type LearnOutcome, type SetUpRow, type SetUpsInput, type SizesForAll, type StockPlan } from '@tide-pebble/core/making';
+import {
+  bodiesBeyond,
+  evaluate,
+  panPlans,
+  swing,
+  tradeCurve,
+  trimExplained,
+  type AdjusterValues,
+  type Aim,
+  type Assembly,
+  type BinItem,
+  type PanPlan,
+  type Rig,
+  type SwingInput,
+  type ExplainedTrim,
+  type SwingOutcome,
+  type TradePoint,
+  type Wants,
+} from '@tide-pebble/core';
+import {
+  accuracyOf,
+  chooseFamilies,
+  cure,
+  learnFrom,
+  setUpsFor,
+  sizesForAll,
+  stockPlan,
+  type AccuracyInput,
+  type AccuracyOutcome,
+  type Candidate,
+  type ChooseInput,
+  type Cure,
+  type CureInput,
+  type LearnInput,
+  type LearnOutcome,
+  type SetUpRow,
+  type SetUpsInput,
+  type SizesForAll,
+  type StockPlan,
+} from '@tide-pebble/core/making';
 import { readTable, type TableInput, type TableOutcome, type TablePart } from './read-table';
 
 export interface JobInputs {
-  readonly trim: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants; readonly aim: Aim };
+  readonly trim: {
+    readonly assembly: Assembly;
+    readonly values: AdjusterValues;
+    readonly wants: Wants;
+    readonly aim: Aim;
+  };
   readonly trade: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly wants: Wants };
   readonly pan: { readonly assembly: Assembly; readonly values: AdjusterValues };
   readonly setUps: SetUpsInput;
@@ -12,7 +55,12 @@ export interface JobInputs {
   readonly accuracy: AccuracyInput;
   readonly learn: LearnInput;
   readonly swing: readonly SwingInput[];
-  readonly stock: { readonly rig: Rig; readonly values: AdjusterValues; readonly bin: readonly BinItem[]; readonly kerf: number };
+  readonly stock: {
+    readonly rig: Rig;
+    readonly values: AdjusterValues;
+    readonly bin: readonly BinItem[];
+    readonly kerf: number;
+  };
   readonly table: TableInput;
   readonly choose: ChooseInput;
   readonly cure: CureInput;
@@ -34,7 +82,9 @@ export interface JobResults {
 export type JobName = keyof JobInputs;
 export type JobRequest<N extends JobName> = JobInputs[N];
 export type JobResult<N extends JobName> = JobResults[N];
-export type JobMessage = { readonly [N in JobName]: { readonly id: number; readonly name: N; readonly input: JobInputs[N] } }[JobName];
+export type JobMessage = {
+  readonly [N in JobName]: { readonly id: number; readonly name: N; readonly input: JobInputs[N] };
+}[JobName];
 /** A part: how far it has come, from 0 to 1, with what is ready so far. */
 export type JobAnswer =
   | { readonly id: number; readonly part: TablePart }
@@ -53,22 +103,39 @@ export function answer(message: JobMessage, tell: (answer: JobAnswer) => void): 
 function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[JobName] {
   const ofOne = (done: number): void => tell({ done, of: 1, rows: [] });
   switch (message.name) {
-    case 'trim': return trimExplained(message.input.assembly, message.input.values, message.input.wants, { aim: message.input.aim, tell: ofOne });
-    case 'trade': return tradeCurve(message.input.assembly, message.input.values, message.input.wants, ofOne);
-    case 'pan': return plansFor(message.input);
-    case 'setUps': return setUpsFor(message.input, ofOne);
-    case 'learn': return learnFrom(message.input);
-    case 'sizes': return sizesForAll(message.input, ofOne);
-    case 'accuracy': return accuracyOf(message.input, ofOne);
-    case 'swing': return message.input.map(swing);
-    case 'stock': return stockPlan(message.input.rig, message.input.values, message.input.bin, message.input.kerf);
-    case 'choose': return chooseFamilies(message.input);
-    case 'cure': return cure(message.input, ofOne);
-    case 'table': return readTable(message.input, tell);
+    case 'trim':
+      return trimExplained(message.input.assembly, message.input.values, message.input.wants, {
+        aim: message.input.aim,
+        tell: ofOne,
+      });
+    case 'trade':
+      return tradeCurve(message.input.assembly, message.input.values, message.input.wants, ofOne);
+    case 'pan':
+      return plansFor(message.input);
+    case 'setUps':
+      return setUpsFor(message.input, ofOne);
+    case 'learn':
+      return learnFrom(message.input);
+    case 'sizes':
+      return sizesForAll(message.input, ofOne);
+    case 'accuracy':
+      return accuracyOf(message.input, ofOne);
+    case 'swing':
+      return message.input.map(swing);
+    case 'stock':
+      return stockPlan(message.input.rig, message.input.values, message.input.bin, message.input.kerf);
+    case 'choose':
+      return chooseFamilies(message.input);
+    case 'cure':
+      return cure(message.input, ofOne);
+    case 'table':
+      return readTable(message.input, tell);
   }
 }
 
 function plansFor({ assembly, values }: JobInputs['pan']): readonly PanPlan[] {
   const { hung, pieces } = evaluate(assembly, values);
-  return hung ? panPlans({ rig: assembly.rig, values, hung, pieces, carries: bodiesBeyond(assembly.rig, hung.pivot) }) : [];
+  return hung
+    ? panPlans({ rig: assembly.rig, values, hung, pieces, carries: bodiesBeyond(assembly.rig, hung.pivot) })
+    : [];
 }

@@ -1,17 +1,34 @@
 /** A file or a paste as a table of kit or loadouts: decoded, split, matched and checked, its rows told in portions as they come. */
 import { faultLine, type KitItem, type Loadout } from '@tide-pebble/core';
-import { heldOf, KIT_COLUMNS, LOADOUT_COLUMNS, matchHeadings, parseKitFile, rawTable, readKitTable, readLoadoutTable, standingOf, type ImportRow, type Matched, type RawTable, type TableOptions } from '@tide-pebble/core/tables';
+import {
+  heldOf,
+  KIT_COLUMNS,
+  LOADOUT_COLUMNS,
+  matchHeadings,
+  parseKitFile,
+  rawTable,
+  readKitTable,
+  readLoadoutTable,
+  standingOf,
+  type ImportRow,
+  type Matched,
+  type RawTable,
+  type TableOptions,
+} from '@tide-pebble/core/tables';
 import * as papa from 'papaparse';
 
 export interface TableInput {
-  readonly source: { readonly kind: 'bytes'; readonly bytes: ArrayBuffer } | { readonly kind: 'text'; readonly text: string };
+  readonly source:
+    { readonly kind: 'bytes'; readonly bytes: ArrayBuffer } | { readonly kind: 'text'; readonly text: string };
   /** Column of each heading as the maker has matched them; null: guess. */
   readonly matched: readonly Matched[] | null;
   readonly options: TableOptions;
   readonly kit: readonly KitItem[];
   readonly loadouts: readonly Loadout[];
 }
-export type TableRow = { readonly kind: 'kit'; readonly row: ImportRow<KitItem> } | { readonly kind: 'loadout'; readonly row: ImportRow<Loadout> };
+export type TableRow =
+  | { readonly kind: 'kit'; readonly row: ImportRow<KitItem> }
+  | { readonly kind: 'loadout'; readonly row: ImportRow<Loadout> };
 export interface TablePart {
   readonly done: number;
   readonly of: number;
@@ -19,7 +36,14 @@ export interface TablePart {
 }
 export type TableOutcome =
   | { readonly kind: 'refused'; readonly message: string }
-  | { readonly kind: 'table'; readonly of: 'kit' | 'loadout'; readonly headings: readonly string[]; readonly matched: readonly Matched[]; readonly separator: string; readonly first: readonly string[] }
+  | {
+      readonly kind: 'table';
+      readonly of: 'kit' | 'loadout';
+      readonly headings: readonly string[];
+      readonly matched: readonly Matched[];
+      readonly separator: string;
+      readonly first: readonly string[];
+    }
   | { readonly kind: 'file' };
 
 const BYTES_AT_MOST = 20 * 1024 * 1024;
@@ -28,7 +52,11 @@ const PORTION = 200;
 
 export function readTable(input: TableInput, tell: (part: TablePart) => void): TableOutcome {
   const decoded = input.source.kind === 'text' ? input.source.text : decode(input.source.bytes);
-  if (decoded === null) return { kind: 'refused', message: 'This is not a text file. Save it from the spreadsheet as CSV, and choose that.' };
+  if (decoded === null)
+    return {
+      kind: 'refused',
+      message: 'This is not a text file. Save it from the spreadsheet as CSV, and choose that.',
+    };
   if (decoded.length > BYTES_AT_MOST) return { kind: 'refused', message: 'This is larger than 20 MB. Split the file.' };
   return /^\s*[{[]/.test(decoded) ? readFile(decoded, input, tell) : readRows(decoded, input, tell);
 }
@@ -49,27 +77,52 @@ export function decode(bytes: ArrayBuffer): string | null {
 
 function readFile(text: string, { kit, loadouts }: TableInput, tell: (part: TablePart) => void): TableOutcome {
   const file = parseKitFile(text);
-  if (!file.ok) return { kind: 'refused', message: `It could not be read: ${file.faults.slice(0, 3).map(faultLine).join('; ')}.` };
+  if (!file.ok)
+    return { kind: 'refused', message: `It could not be read: ${file.faults.slice(0, 3).map(faultLine).join('; ')}.` };
   const standing = standingOf(file.value, heldOf(kit), heldOf(loadouts));
-  inPortions([...standing.kit.map((row): TableRow => ({ kind: 'kit', row })), ...standing.loadouts.map((row): TableRow => ({ kind: 'loadout', row }))], tell);
+  inPortions(
+    [
+      ...standing.kit.map((row): TableRow => ({ kind: 'kit', row })),
+      ...standing.loadouts.map((row): TableRow => ({ kind: 'loadout', row })),
+    ],
+    tell,
+  );
   return { kind: 'file' };
 }
 
 function readRows(text: string, input: TableInput, tell: (part: TablePart) => void): TableOutcome {
   const parsed = split(text.replace(/^\ufeff/, '').trimEnd());
   const quote = parsed.errors.find((e) => e.type === 'Quotes');
-  if (quote) return { kind: 'refused', message: `A quote that opens in line ${(quote.row ?? 0) + 1} is not closed as it should be.` };
+  if (quote)
+    return {
+      kind: 'refused',
+      message: `A quote that opens in line ${(quote.row ?? 0) + 1} is not closed as it should be.`,
+    };
   const raw = rawTable(parsed.data);
   if (!raw.ok) return { kind: 'refused', message: raw.message };
   const { table } = raw;
   const asLoadouts = matchHeadings(table.headings, LOADOUT_COLUMNS);
   const asKit = matchHeadings(table.headings, KIT_COLUMNS);
   const has = (matched: readonly Matched[], column: string): boolean => matched.some((m) => m.column === column);
-  const ofLoadouts = has(asLoadouts, 'loadout') && has(asLoadouts, 'item') && !table.headings.some((h) => /mass|weight/i.test(h));
+  const ofLoadouts =
+    has(asLoadouts, 'loadout') && has(asLoadouts, 'item') && !table.headings.some((h) => /mass|weight/i.test(h));
   const matched = input.matched ?? (ofLoadouts ? asLoadouts : asKit);
-  const outcome: TableOutcome = { kind: 'table', of: ofLoadouts ? 'loadout' : 'kit', headings: table.headings, matched, separator: parsed.meta.delimiter, first: table.rows[0]?.cells ?? [] };
+  const outcome: TableOutcome = {
+    kind: 'table',
+    of: ofLoadouts ? 'loadout' : 'kit',
+    headings: table.headings,
+    matched,
+    separator: parsed.meta.delimiter,
+    first: table.rows[0]?.cells ?? [],
+  };
   if (!has(matched, ofLoadouts ? 'loadout' : 'name')) return outcome;
-  if (ofLoadouts) inPortions(readLoadoutTable(table, matched, input.options, heldOf(input.loadouts), heldOf(input.kit), newId).map((row): TableRow => ({ kind: 'loadout', row })), tell);
+  if (ofLoadouts)
+    inPortions(
+      readLoadoutTable(table, matched, input.options, heldOf(input.loadouts), heldOf(input.kit), newId).map(
+        (row): TableRow => ({ kind: 'loadout', row }),
+      ),
+      tell,
+    );
   else readKitRows(table, matched, input, tell);
   return outcome;
 }
@@ -79,18 +132,31 @@ function split(text: string): papa.ParseResult<string[]> {
   const parsed = papa.parse<string[]>(text, { skipEmptyLines: false });
   if (!parsed.errors.some((e) => e.type === 'Delimiter')) return parsed;
   const head = text.slice(0, text.search(/[\r\n]|$/));
-  const delimiter = [';', '\t', '|', ','].reduce((best, d) => (head.split(d).length > head.split(best).length ? d : best));
+  const delimiter = [';', '\t', '|', ','].reduce((best, d) =>
+    head.split(d).length > head.split(best).length ? d : best,
+  );
   return papa.parse<string[]>(text, { skipEmptyLines: false, delimiter });
 }
 
 /** Portion by portion, so that the first rows show while the last are still read. Twins are found over the whole table. */
-function readKitRows(table: RawTable, matched: readonly Matched[], input: TableInput, tell: (part: TablePart) => void): void {
-  const rows = readKitTable(table, matched, input.options, heldOf(input.kit), newId, (done) => tell({ done, of: table.rows.length, rows: [] }));
-  inPortions(rows.map((row): TableRow => ({ kind: 'kit', row })), tell);
+function readKitRows(
+  table: RawTable,
+  matched: readonly Matched[],
+  input: TableInput,
+  tell: (part: TablePart) => void,
+): void {
+  const rows = readKitTable(table, matched, input.options, heldOf(input.kit), newId, (done) =>
+    tell({ done, of: table.rows.length, rows: [] }),
+  );
+  inPortions(
+    rows.map((row): TableRow => ({ kind: 'kit', row })),
+    tell,
+  );
 }
 
 function inPortions(rows: readonly TableRow[], tell: (part: TablePart) => void): void {
-  for (let from = 0; from < rows.length; from += PORTION) tell({ done: rows.length, of: rows.length, rows: rows.slice(from, from + PORTION) });
+  for (let from = 0; from < rows.length; from += PORTION)
+    tell({ done: rows.length, of: rows.length, rows: rows.slice(from, from + PORTION) });
 }
 
 const newId = (): string => crypto.randomUUID();

@@ -4,10 +4,25 @@ import { parseWithUnits, type Parsed } from './parsed';
 export const DEGREE = Math.PI / 180;
 
 const ANGLES: Readonly<Record<string, number>> = { '°': DEGREE, deg: DEGREE, degree: DEGREE, degrees: DEGREE, rad: 1 };
-const TIMES: Readonly<Record<string, number>> = { s: 1, sec: 1, second: 1, seconds: 1, min: 60, minutes: 60, h: 3600, hours: 3600, ms: 1e-3 };
+const TIMES: Readonly<Record<string, number>> = {
+  s: 1,
+  sec: 1,
+  second: 1,
+  seconds: 1,
+  min: 60,
+  minutes: 60,
+  h: 3600,
+  hours: 3600,
+  ms: 1e-3,
+};
 
 export function parseAngle(text: string): Parsed {
-  return parseWithUnits(text, ANGLES, { what: 'angle', example: '12.5° or 12.5 deg', bareUnit: 'deg', fractionUnit: 'deg' });
+  return parseWithUnits(text, ANGLES, {
+    what: 'angle',
+    example: '12.5° or 12.5 deg',
+    bareUnit: 'deg',
+    fractionUnit: 'deg',
+  });
 }
 
 export function parseTime(text: string): Parsed {
@@ -15,20 +30,49 @@ export function parseTime(text: string): Parsed {
 }
 
 const POUND_INCH = 4.4482216152605 * 0.0254; // N m, exact
-const TORQUES: Readonly<Record<string, number>> = { 'n·m': 1, 'n m': 1, nm: 1, 'n*m': 1, 'lb·in': POUND_INCH, 'lb in': POUND_INCH, 'lbf·in': POUND_INCH, 'in·lb': POUND_INCH, 'n·cm': 0.01, ncm: 0.01 };
+const TORQUES: Readonly<Record<string, number>> = {
+  'n·m': 1,
+  'n m': 1,
+  nm: 1,
+  'n*m': 1,
+  'lb·in': POUND_INCH,
+  'lb in': POUND_INCH,
+  'lbf·in': POUND_INCH,
+  'in·lb': POUND_INCH,
+  'n·cm': 0.01,
+  ncm: 0.01,
+};
 
 /** Torques in newton metres; a bare figure is in the maker's own unit. */
 export function parseTorque(text: string, system: 'mm' | 'inch'): Parsed {
   const bareUnit = system === 'inch' ? 'lb·in' : 'n·m';
-  return parseWithUnits(text.toLowerCase(), TORQUES, { what: 'torque', example: system === 'inch' ? '12 lb·in' : '1.5 N·m', bareUnit, fractionUnit: bareUnit });
+  return parseWithUnits(text.toLowerCase(), TORQUES, {
+    what: 'torque',
+    example: system === 'inch' ? '12 lb·in' : '1.5 N·m',
+    bareUnit,
+    fractionUnit: bareUnit,
+  });
 }
 
-const FORCES: Readonly<Record<string, number>> = { n: 1, newton: 1, newtons: 1, lbf: 4.4482216152605, lb: 4.4482216152605, kgf: 9.80665, kg: 9.80665 };
+const FORCES: Readonly<Record<string, number>> = {
+  n: 1,
+  newton: 1,
+  newtons: 1,
+  lbf: 4.4482216152605,
+  lb: 4.4482216152605,
+  kgf: 9.80665,
+  kg: 9.80665,
+};
 
 /** Forces in newtons; a bare figure is in the maker's own unit, and what a luggage scale reads counts as a weight. */
 export function parseForce(text: string, system: 'mm' | 'inch'): Parsed {
   const bareUnit = system === 'inch' ? 'lbf' : 'n';
-  return parseWithUnits(text.toLowerCase(), FORCES, { what: 'force', example: system === 'inch' ? '7 lbf' : '30 N', bareUnit, fractionUnit: bareUnit });
+  return parseWithUnits(text.toLowerCase(), FORCES, {
+    what: 'force',
+    example: system === 'inch' ? '7 lbf' : '30 N',
+    bareUnit,
+    fractionUnit: bareUnit,
+  });
 }
 
 export const showAngle = (radians: number, decimals = 1): string => `${fixed(radians / DEGREE, decimals)}°`;

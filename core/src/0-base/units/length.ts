@@ -6,7 +6,17 @@ export type LengthSystem = 'mm' | 'inch';
 export type Fraction = 16 | 32 | 64;
 
 const UNITS: Readonly<Record<string, number>> = {
-  mm: 1e-3, cm: 1e-2, m: 1, "'": 12 * INCH, ft: 12 * INCH, feet: 12 * INCH, foot: 12 * INCH, '"': INCH, in: INCH, inch: INCH, inches: INCH,
+  mm: 1e-3,
+  cm: 1e-2,
+  m: 1,
+  "'": 12 * INCH,
+  ft: 12 * INCH,
+  feet: 12 * INCH,
+  foot: 12 * INCH,
+  '"': INCH,
+  in: INCH,
+  inch: INCH,
+  inches: INCH,
 };
 
 /** Reads `120 mm`, `12 cm`, `1.2 m`, `4 3/4`, `4-3/4"`, `1' 2 1/2"`. A bare number takes the system's unit, a bare fraction is inches. */

@@ -6,7 +6,17 @@ export const POUND = 0.45359237; // kg, exact by definition
 export const OUNCE = POUND / 16;
 
 const UNITS: Readonly<Record<string, number>> = {
-  kg: 1, g: 1e-3, gram: 1e-3, grams: 1e-3, lb: POUND, lbs: POUND, pound: POUND, pounds: POUND, oz: OUNCE, ounce: OUNCE, ounces: OUNCE,
+  kg: 1,
+  g: 1e-3,
+  gram: 1e-3,
+  grams: 1e-3,
+  lb: POUND,
+  lbs: POUND,
+  pound: POUND,
+  pounds: POUND,
+  oz: OUNCE,
+  ounce: OUNCE,
+  ounces: OUNCE,
 };
 
 /** Reads `620 g`, `1.2 kg`, `1 lb 6 oz`, `22 1/2 oz`. A bare number is grams, or ounces for inch people. */

@@ -8,17 +8,19 @@ export const unreadable = (reason: string): Parsed => ({ ok: false, reason });
 
 /** Text with typographic quotes, fractions, minus signs and spaces turned into the plain ones the readers know. */
 export function plainText(text: string): string {
-  return text
-    .replace(/(\d)\s*([½¼¾⅛⅜⅝⅞⅓⅔])/g, '$1 $2')
-    .replace(/[\u2212\u2013]/g, '-')
-    .replace(/[\u2033\u201d\u201c]|''/g, '"')
-    .replace(/[\u2032\u2019\u2018]/g, "'")
-    // Last, for it would take a double prime apart into two single ones.
-    .normalize('NFKD')
-    .replace(/\u2044/g, '/')
-    .replace(/\s+/g, ' ')
-    .trim()
-    .toLowerCase();
+  return (
+    text
+      .replace(/(\d)\s*([½¼¾⅛⅜⅝⅞⅓⅔])/g, '$1 $2')
+      .replace(/[\u2212\u2013]/g, '-')
+      .replace(/[\u2033\u201d\u201c]|''/g, '"')
+      .replace(/[\u2032\u2019\u2018]/g, "'")
+      // Last, for it would take a double prime apart into two single ones.
+      .normalize('NFKD')
+      .replace(/\u2044/g, '/')
+      .replace(/\s+/g, ' ')
+      .trim()
+      .toLowerCase()
+  );
 }
 
 /**
@@ -57,21 +59,26 @@ export function parseWithUnits(
 ): Parsed {
   const plain = plainText(text);
   if (plain === '') return unreadable(`Type a ${options.what}, such as ${options.example}.`);
-  if (/^[+-]?\d+,\d{3}\b/.test(plain)) return unreadable('A comma before three digits can mean two things: write 1200 or 1.2.');
+  if (/^[+-]?\d+,\d{3}\b/.test(plain))
+    return unreadable('A comma before three digits can mean two things: write 1200 or 1.2.');
   if (/\d\s*\/\s*0+(?!\d)/.test(plain)) return unreadable('A fraction cannot have nought below the line.');
   const bare = readNumber(plain);
   if (bare) return parsed(inUnit(bare.value, units[bare.fraction ? options.fractionUnit : options.bareUnit]!), text);
   const sign = plain.startsWith('-') ? -1 : 1;
   let rest = plain.replace(/^[+-]\s*/, '');
   let sum = 0;
-  const names = Object.keys(units).sort((a, b) => b.length - a.length).map((n) => n.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));
+  const names = Object.keys(units)
+    .sort((a, b) => b.length - a.length)
+    .map((n) => n.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));
   const pair = new RegExp(`^(${NUMBER_PATTERN})\\s*(${names.join('|')})(?![a-z])\\.?,?\\s*`);
   let previous = Infinity;
   while (rest !== '') {
     const match = pair.exec(rest);
-    if (!match) return unreadable(`“${text.trim()}” is not a ${options.what} I can read. Write it like ${options.example}.`);
+    if (!match)
+      return unreadable(`“${text.trim()}” is not a ${options.what} I can read. Write it like ${options.example}.`);
     const size = units[match[2]!]!;
-    if (size >= previous) return unreadable(`In “${text.trim()}” the units run upwards. Write the larger first, like ${options.example}.`);
+    if (size >= previous)
+      return unreadable(`In “${text.trim()}” the units run upwards. Write the larger first, like ${options.example}.`);
     previous = size;
     sum += inUnit(readNumber(match[1]!)!.value, size);
     rest = rest.slice(match[0].length);

@@ -6,7 +6,8 @@ import { showAngle, showTime } from './angleAndTime';
 import { INCH, showLength, type Fraction, type LengthSystem } from './length';
 import { showMass } from './mass';
 
-export type QuantityKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'money' | 'ratio' | 'percent' | 'torque' | 'force' | 'drill';
+export type QuantityKind =
+  'length' | 'mass' | 'angle' | 'time' | 'count' | 'money' | 'ratio' | 'percent' | 'torque' | 'force' | 'drill';
 export interface Figure {
   readonly kind: QuantityKind;
   /** SI; a percent is stored as a part of one. */
@@ -30,11 +31,17 @@ export const figure = (kind: QuantityKind, value: number, decimals?: number): Fi
   decimals === undefined ? { kind, value } : { kind, value, decimals };
 
 /** A range, both ends in one unit: “1.5 min to 6 min”, never seconds beside minutes. */
-export const fromTo = (kind: QuantityKind, least: number, most: number, decimals?: number): Phrase => [{ ...figure(kind, least, decimals), beside: most }, ' to ', figure(kind, most, decimals)];
+export const fromTo = (kind: QuantityKind, least: number, most: number, decimals?: number): Phrase => [
+  { ...figure(kind, least, decimals), beside: most },
+  ' to ',
+  figure(kind, most, decimals),
+];
 
 /** Tagged template: strings and figures in the order written. */
 export function say(strings: TemplateStringsArray, ...figures: readonly (Figure | string)[]): Phrase {
-  return strings.flatMap((text, i) => (i < figures.length ? [text, figures[i]!] : [text])).filter((piece) => piece !== '');
+  return strings
+    .flatMap((text, i) => (i < figures.length ? [text, figures[i]!] : [text]))
+    .filter((piece) => piece !== '');
 }
 
 export const render = (phrase: Phrase, units: UnitChoice): string =>
@@ -49,19 +56,38 @@ export function showFigure({ kind, value, decimals, beside }: Figure, units: Uni
   switch (kind) {
     case 'length': {
       if (units.system === 'inch' && Math.abs(value) < 0.003) return showThou(value, decimals);
-      const shown = showLength(value, units.system, units.fraction, decimals ?? (Math.abs(value) < 0.01 ? 2 : Math.abs(value) < 0.1 ? 1 : 0));
+      const shown = showLength(
+        value,
+        units.system,
+        units.fraction,
+        decimals ?? (Math.abs(value) < 0.01 ? 2 : Math.abs(value) < 0.1 ? 1 : 0),
+      );
       return units.system === 'inch' && shown.roundedBy !== 0 ? `~${shown.text}` : shown.text;
     }
-    case 'mass': return showMass(value, units.system, decimals);
-    case 'angle': return showAngle(value, decimals);
-    case 'time': return showTime(value, decimals, beside);
-    case 'drill': return showDrill(value, units);
-    case 'count': return value.toFixed(decimals ?? 0);
-    case 'money': return value.toFixed(2);
-    case 'ratio': return `${value >= 100 ? Number(value.toPrecision(2)).toFixed(0) : value.toFixed(decimals ?? (value < 10 ? 1 : 0))} ×`;
-    case 'torque': return units.system === 'inch' ? `${(value / POUND_INCH).toFixed(decimals ?? 1)} lb·in` : `${value.toFixed(decimals ?? 2)} N·m`;
-    case 'force': return units.system === 'inch' ? `${(value / POUND_FORCE).toFixed(decimals ?? 1)} lbf` : `${value.toFixed(decimals ?? 0)} N`;
-    case 'percent': return `${(value * 100).toFixed(decimals ?? 1)} %`;
+    case 'mass':
+      return showMass(value, units.system, decimals);
+    case 'angle':
+      return showAngle(value, decimals);
+    case 'time':
+      return showTime(value, decimals, beside);
+    case 'drill':
+      return showDrill(value, units);
+    case 'count':
+      return value.toFixed(decimals ?? 0);
+    case 'money':
+      return value.toFixed(2);
+    case 'ratio':
+      return `${value >= 100 ? Number(value.toPrecision(2)).toFixed(0) : value.toFixed(decimals ?? (value < 10 ? 1 : 0))} ×`;
+    case 'torque':
+      return units.system === 'inch'
+        ? `${(value / POUND_INCH).toFixed(decimals ?? 1)} lb·in`
+        : `${value.toFixed(decimals ?? 2)} N·m`;
+    case 'force':
+      return units.system === 'inch'
+        ? `${(value / POUND_FORCE).toFixed(decimals ?? 1)} lbf`
+        : `${value.toFixed(decimals ?? 0)} N`;
+    case 'percent':
+      return `${(value * 100).toFixed(decimals ?? 1)} %`;
   }
 }
 
@@ -69,7 +95,9 @@ export function showFigure({ kind, value, decimals, beside }: Figure, units: Uni
 function showThou(metres: number, decimals?: number): string {
   const thou = (metres / INCH) * 1000;
   if (thou === 0) return '0 in';
-  return Math.abs(thou) < 1 ? `${Math.abs(thou) < 0.05 ? `${thou < 0 ? '-' : ''}<0.1` : thou.toFixed(1)} thou` : `${thou.toFixed(Math.max(0, (decimals ?? 0) - 2))} thou`;
+  return Math.abs(thou) < 1
+    ? `${Math.abs(thou) < 0.05 ? `${thou < 0 ? '-' : ''}<0.1` : thou.toFixed(1)} thou`
+    : `${thou.toFixed(Math.max(0, (decimals ?? 0) - 2))} thou`;
 }
 
 /** Drills are sold by 64ths and by tenths and hundredths of a millimetre: this far from one, a hole is not drilled with it, m. */
@@ -89,7 +117,12 @@ const DECIMALS_MORE = 3;
 
 /** Decimals at which these of a kind read differently in both unit systems; undefined where they do already, or never will. */
 export function decimalsApart(kind: QuantityKind, a: number, b: number): number | undefined {
-  const reads = (decimals?: number): boolean => ([METRIC, { system: 'inch', fraction: 64 }] as const).every((units) => showFigure({ kind, value: a, ...(decimals === undefined ? {} : { decimals }) }, units) !== showFigure({ kind, value: b, ...(decimals === undefined ? {} : { decimals }) }, units));
+  const reads = (decimals?: number): boolean =>
+    ([METRIC, { system: 'inch', fraction: 64 }] as const).every(
+      (units) =>
+        showFigure({ kind, value: a, ...(decimals === undefined ? {} : { decimals }) }, units) !==
+        showFigure({ kind, value: b, ...(decimals === undefined ? {} : { decimals }) }, units),
+    );
   if (a === b || reads()) return undefined;
   for (let decimals = 1; decimals <= 1 + DECIMALS_MORE; decimals++) if (reads(decimals)) return decimals;
   return undefined;
@@ -99,5 +132,9 @@ export function decimalsApart(kind: QuantityKind, a: number, b: number): number 
 export function toldApart(phrase: Phrase, kind: QuantityKind, a: number, b: number): Phrase {
   const decimals = decimalsApart(kind, a, b);
   if (decimals === undefined) return phrase;
-  return phrase.map((piece) => (typeof piece !== 'string' && piece.kind === kind && (piece.value === a || piece.value === b) ? { ...piece, decimals: Math.max(decimals, piece.decimals ?? 0) } : piece));
+  return phrase.map((piece) =>
+    typeof piece !== 'string' && piece.kind === kind && (piece.value === a || piece.value === b)
+      ? { ...piece, decimals: Math.max(decimals, piece.decimals ?? 0) }
+      : piece,
+  );
 }

@@ -1,6 +1,24 @@
 import * as fc from 'fast-check';
 import { holds } from '../../testing/holds';
-import { decimalsApart, figure, fromTo, INCH, METRIC, OUNCE, parseAngle, parseLength, parseMass, parseTime, POUND, render, say, showLength, showMass, showTime, toldApart } from '..';
+import {
+  decimalsApart,
+  figure,
+  fromTo,
+  INCH,
+  METRIC,
+  OUNCE,
+  parseAngle,
+  parseLength,
+  parseMass,
+  parseTime,
+  POUND,
+  render,
+  say,
+  showLength,
+  showMass,
+  showTime,
+  toldApart,
+} from '..';
 
 const lengthOf = (text: string, system: 'mm' | 'inch' = 'mm'): number => {
   const read = parseLength(text, system);
@@ -10,7 +28,8 @@ const lengthOf = (text: string, system: 'mm' | 'inch' = 'mm'): number => {
 describe('units', () => {
   it('reads lengths as makers write them', () => {
     const quarters = 4.75 * INCH;
-    for (const text of ['4 3/4', '4-3/4"', '4 3/4 in', '4¾"', '4 3/4 inches']) expect(lengthOf(text)).withContext(text).toBeCloseTo(quarters, 12);
+    for (const text of ['4 3/4', '4-3/4"', '4 3/4 in', '4¾"', '4 3/4 inches'])
+      expect(lengthOf(text)).withContext(text).toBeCloseTo(quarters, 12);
     expect(lengthOf(`1' 2 1/2"`)).toBeCloseTo(14.5 * INCH, 12);
     expect(lengthOf('1′ 2½″')).toBeCloseTo(14.5 * INCH, 12);
     expect(lengthOf('120 mm')).toBeCloseTo(0.12, 12);
@@ -55,12 +74,28 @@ describe('units', () => {
   });
 
   it('loses nothing between typing and showing', () => {
-    holds(fc.property(fc.integer({ min: -200_000, max: 200_000 }), (tenths) => Math.abs(lengthOf(showLength(tenths / 1e4, 'mm').text) - tenths / 1e4) < 1e-12), { seed: 7 });
-    holds(fc.property(fc.integer({ min: 0, max: 4000 }), fc.constantFrom(16 as const, 32 as const, 64 as const), (n, f) => Math.abs(lengthOf(showLength((n * INCH) / f, 'inch', f).text) - (n * INCH) / f) < 1e-12), { seed: 8 });
-    holds(fc.property(fc.integer({ min: 1, max: 99_999 }), (g) => {
-      const read = parseMass(showMass(g / 1000, 'mm').replace(',', ''), 'mm');
-      return read.ok && Math.abs(read.value - g / 1000) < 1e-12;
-    }), { seed: 9 });
+    holds(
+      fc.property(
+        fc.integer({ min: -200_000, max: 200_000 }),
+        (tenths) => Math.abs(lengthOf(showLength(tenths / 1e4, 'mm').text) - tenths / 1e4) < 1e-12,
+      ),
+      { seed: 7 },
+    );
+    holds(
+      fc.property(
+        fc.integer({ min: 0, max: 4000 }),
+        fc.constantFrom(16 as const, 32 as const, 64 as const),
+        (n, f) => Math.abs(lengthOf(showLength((n * INCH) / f, 'inch', f).text) - (n * INCH) / f) < 1e-12,
+      ),
+      { seed: 8 },
+    );
+    holds(
+      fc.property(fc.integer({ min: 1, max: 99_999 }), (g) => {
+        const read = parseMass(showMass(g / 1000, 'mm').replace(',', ''), 'mm');
+        return read.ok && Math.abs(read.value - g / 1000) < 1e-12;
+      }),
+      { seed: 9 },
+    );
   });
 
   it('never shows a figure that is not one', () => {
@@ -74,13 +109,21 @@ describe('figures that separate', () => {
     expect(decimalsApart('time', 1.79, 1.8)).toBe(2);
     expect(decimalsApart('time', 1.7, 1.8)).toBeUndefined();
     expect(decimalsApart('time', 1.8, 1.8)).toBeUndefined();
-    const told = toldApart(say`It takes ${figure('time', 1.796)}; you want ${figure('time', 1.8)} to ${figure('time', 2.4)}.`, 'time', 1.796, 1.8);
+    const told = toldApart(
+      say`It takes ${figure('time', 1.796)}; you want ${figure('time', 1.8)} to ${figure('time', 2.4)}.`,
+      'time',
+      1.796,
+      1.8,
+    );
     expect(render(told, METRIC)).toBe('It takes 1.796 s; you want 1.800 s to 2.4 s.');
-    holds(fc.property(fc.integer({ min: 1, max: 400 }), fc.integer({ min: 2, max: 40 }), (a, parts) => {
-      const [x, y] = [a / 100, a / 100 + 1 / 10 ** (parts / 10)];
-      const decimals = decimalsApart('time', x, y);
-      return y - x < 1e-4 || showTime(x, decimals) !== showTime(y, decimals);
-    }), { seed: 20 });
+    holds(
+      fc.property(fc.integer({ min: 1, max: 400 }), fc.integer({ min: 2, max: 40 }), (a, parts) => {
+        const [x, y] = [a / 100, a / 100 + 1 / 10 ** (parts / 10)];
+        const decimals = decimalsApart('time', x, y);
+        return y - x < 1e-4 || showTime(x, decimals) !== showTime(y, decimals);
+      }),
+      { seed: 20 },
+    );
   });
   it('names drills by the sizes sold', () => {
     expect(render(say`${figure('drill', 0.00635)}`, METRIC)).toBe('6.35 mm');
@@ -90,7 +133,11 @@ describe('figures that separate', () => {
     expect(render(say`${figure('drill', 0.005)}`, METRIC)).toBe('5 mm');
   });
   it('never tells a small length as none', () => {
-    expect(['time', 'time', 'time'].map((kind, i) => render(fromTo(kind as 'time', [1.8, 92, 1500][i]!, [2.4, 360, 14_400][i]!, i === 0 ? 1 : 0), inch))).toEqual(['1.8 s to 2.4 s', '1.5 min to 6 min', '0.4 h to 4 h']);
+    expect(
+      ['time', 'time', 'time'].map((kind, i) =>
+        render(fromTo(kind as 'time', [1.8, 92, 1500][i]!, [2.4, 360, 14_400][i]!, i === 0 ? 1 : 0), inch),
+      ),
+    ).toEqual(['1.8 s to 2.4 s', '1.5 min to 6 min', '0.4 h to 4 h']);
     expect(render(say`${figure('length', 0)}`, inch)).toBe('0 in');
     expect(render(say`${figure('length', 0.00001)}`, inch)).toBe('0.4 thou');
     expect(render(say`${figure('length', 1e-7)}`, inch)).toBe('<0.1 thou');

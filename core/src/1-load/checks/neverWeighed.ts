@@ -9,13 +9,18 @@ export const neverWeighed: LoadCheck = {
     placed.items.flatMap(({ entry, item }) => {
       const { mass, massSpread, weighed } = itemFigures(item, entry.states);
       if (weighed) return [];
-      return [{
-        code: 'notWeighed', severity: 'measure' as const, about: entry.id,
-        figure: figure('mass', 2 * massSpread), limit: null,
-        title: say`${item.name} has never been weighed.`,
-        why: say`Its ${figure('mass', mass)} is a guess from its size, give or take ${figure('mass', 2 * massSpread)}.`,
-        toDo: say`Put it on the kitchen scale and type what it reads.`,
-        fixes: [],
-      }];
+      return [
+        {
+          code: 'notWeighed',
+          severity: 'measure' as const,
+          about: entry.id,
+          figure: figure('mass', 2 * massSpread),
+          limit: null,
+          title: say`${item.name} has never been weighed.`,
+          why: say`Its ${figure('mass', mass)} is a guess from its size, give or take ${figure('mass', 2 * massSpread)}.`,
+          toDo: say`Put it on the kitchen scale and type what it reads.`,
+          fixes: [],
+        },
+      ];
     }),
 };

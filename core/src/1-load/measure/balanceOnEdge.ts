@@ -7,11 +7,21 @@ import type { MeasuredPlace } from './measuredPlace';
  * from the same face (m). The centre lies midway; half their distance is an even spread, beside the ruler's step.
  * `length` is the size of the box along that line: a reading outside it cannot be.
  */
-export function balanceOnEdge(reading: { tipsOneWay: number; tipsOtherWay: number; length: number; rulerStep: number }): MeasuredPlace {
+export function balanceOnEdge(reading: {
+  tipsOneWay: number;
+  tipsOtherWay: number;
+  length: number;
+  rulerStep: number;
+}): MeasuredPlace {
   const { tipsOneWay, tipsOtherWay, length } = reading;
   for (const place of [tipsOneWay, tipsOtherWay]) {
-    if (!(place >= 0 && place <= length)) return { ok: false, reason: 'The edge stood outside the item. Measure from the same face each time.' };
+    if (!(place >= 0 && place <= length))
+      return { ok: false, reason: 'The edge stood outside the item. Measure from the same face each time.' };
   }
   const width = Math.abs(tipsOtherWay - tipsOneWay);
-  return { ok: true, at: (tipsOneWay + tipsOtherWay) / 2, spread: combine(spreadOfStep(width), spreadOfStep(reading.rulerStep) / Math.SQRT2) };
+  return {
+    ok: true,
+    at: (tipsOneWay + tipsOtherWay) / 2,
+    spread: combine(spreadOfStep(width), spreadOfStep(reading.rulerStep) / Math.SQRT2),
+  };
 }

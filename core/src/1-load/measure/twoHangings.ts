@@ -18,10 +18,16 @@ export function twoHangings(a: Hanging, b: Hanging): Crossing {
   const [u, v] = [unit(a.down), unit(b.down)];
   const normal = cross(u, v);
   const angleBetweenLines = Math.atan2(length(normal), dot(u, v));
-  if (length(normal) < LEAST_ANGLE) return { ok: false, reason: 'The two plumb lines are almost parallel. Hang it from a point further round.' };
+  if (length(normal) < LEAST_ANGLE)
+    return { ok: false, reason: 'The two plumb lines are almost parallel. Hang it from a point further round.' };
   const between = subtract(b.point, a.point);
   const square = dot(normal, normal);
   const onA = add(a.point, scale(u, dot(cross(between, v), normal) / square));
   const onB = add(b.point, scale(v, dot(cross(between, u), normal) / square));
-  return { ok: true, massCentre: scale(add(onA, onB), 0.5), missDistance: length(subtract(onA, onB)), angleBetweenLines };
+  return {
+    ok: true,
+    massCentre: scale(add(onA, onB), 0.5),
+    missDistance: length(subtract(onA, onB)),
+    angleBetweenLines,
+  };
 }

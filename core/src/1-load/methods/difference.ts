@@ -9,7 +9,11 @@ export const difference: Method = {
   reach: 2,
   needs: 'nothing',
   choose: 'For what cannot lie on the scale alone.',
-  how: ['Weigh the whole with it on.', 'Take it off, touch nothing else, and weigh the rest.', 'It weighs the difference.'],
+  how: [
+    'Weigh the whole with it on.',
+    'Take it off, touch nothing else, and weigh the rest.',
+    'It weighs the difference.',
+  ],
   readings: [
     { id: 'with', kind: 'mass', name: () => 'With it' },
     { id: 'without', kind: 'mass', name: () => 'Without it', least: 'nought' },
@@ -25,13 +29,20 @@ export const difference: Method = {
     const [on, off] = [input.read('with'), input.read('without')];
     if (!on || !off) return missing(difference, input)!;
     const value = on.value - off.value;
-    if (!(value > 0)) return impossible('with', 'With it on the scale reads no more than without. Are the two readings the wrong way round?');
+    if (!(value > 0))
+      return impossible(
+        'with',
+        'With it on the scale reads no more than without. Are the two readings the wrong way round?',
+      );
     const spread = combine(on.spread, off.spread);
     return {
       kind: 'found',
       found: [{ what: 'mass', axis: null, value, spread }],
       sum: say`${figure('mass', on.value, 1)} with it, less ${figure('mass', off.value, 1)} without.`,
-      better: value < 5 * spread ? say`It is too light for this scale: weigh several together, or use a finer one.` : say`Weigh both once more; the scale's own drift falls out of a difference taken quickly.`,
+      better:
+        value < 5 * spread
+          ? say`It is too light for this scale: weigh several together, or use a finer one.`
+          : say`Weigh both once more; the scale's own drift falls out of a difference taken quickly.`,
     };
   },
 };

@@ -20,8 +20,14 @@ export const hungTwice: Method = {
     'Where the two lines cross is the mass centre. Or take a photo and touch the places on it.',
   ],
   readings: [
-    place('aAcross', 'First line, upper mark, across'), place('aUp', 'First line, upper mark, up'), place('aAcross2', 'First line, lower mark, across'), place('aUp2', 'First line, lower mark, up'),
-    place('bAcross', 'Second line, upper mark, across'), place('bUp', 'Second line, upper mark, up'), place('bAcross2', 'Second line, lower mark, across'), place('bUp2', 'Second line, lower mark, up'),
+    place('aAcross', 'First line, upper mark, across'),
+    place('aUp', 'First line, upper mark, up'),
+    place('aAcross2', 'First line, lower mark, across'),
+    place('aUp2', 'First line, lower mark, up'),
+    place('bAcross', 'Second line, upper mark, across'),
+    place('bUp', 'Second line, upper mark, up'),
+    place('bAcross2', 'Second line, lower mark, across'),
+    place('bUp2', 'Second line, lower mark, up'),
   ],
   picture: [
     { look: 'cord', path: 'M58 4V14M58 14V86M142 4V18' },
@@ -44,13 +50,30 @@ export const hungTwice: Method = {
       const found = twoHangings({ point: point(0), down: down(0) }, { point: point(4), down: down(4) });
       return found.ok ? [found.massCentre[0], found.massCentre[1], found.angleBetweenLines] : [NaN, NaN, NaN];
     };
-    const length = (i: number): number => Math.hypot(reads[i + 2]!.value - reads[i]!.value, reads[i + 3]!.value - reads[i + 1]!.value);
-    if (length(0) < 4 * input.rulerStep || length(4) < 4 * input.rulerStep) return impossible(length(0) < length(4) ? 'aUp2' : 'bUp2', 'The two marks on a line are too close together. Mark them as far apart as the item allows.');
-    const at = propagate(POINTS.map((name, i) => ({ name, value: reads[i]!.value, spread: Math.max(reads[i]!.spread, spreadOfStep(input.rulerStep)) })), [], cross);
+    const length = (i: number): number =>
+      Math.hypot(reads[i + 2]!.value - reads[i]!.value, reads[i + 3]!.value - reads[i + 1]!.value);
+    if (length(0) < 4 * input.rulerStep || length(4) < 4 * input.rulerStep)
+      return impossible(
+        length(0) < length(4) ? 'aUp2' : 'bUp2',
+        'The two marks on a line are too close together. Mark them as far apart as the item allows.',
+      );
+    const at = propagate(
+      POINTS.map((name, i) => ({
+        name,
+        value: reads[i]!.value,
+        spread: Math.max(reads[i]!.spread, spreadOfStep(input.rulerStep)),
+      })),
+      [],
+      cross,
+    );
     const [x, z, angle] = at.values as [number, number, number];
-    if (!Number.isFinite(x + z)) return impossible('bAcross2', 'The two plumb lines are almost parallel. Hang it from a point further round.');
+    if (!Number.isFinite(x + z))
+      return impossible('bAcross2', 'The two plumb lines are almost parallel. Hang it from a point further round.');
     const sharp = Math.min(Math.abs(angle), Math.PI - Math.abs(angle));
-    for (const [axis, value, i] of [[across, x, 0], [up, z, 1]] as const) {
+    for (const [axis, value, i] of [
+      [across, x, 0],
+      [up, z, 1],
+    ] as const) {
       const outside = insideBox(item, axis, value, at.spreads[i]!);
       if (outside) return impossible(i === 0 ? 'aAcross' : 'aUp', outside);
     }
@@ -61,7 +84,10 @@ export const hungTwice: Method = {
         { what: 'centre', axis: up, value: fromFoot(item, up, z), spread: at.spreads[1]! },
       ],
       sum: say`The lines cross at ${figure('angle', sharp)}, ${figure('length', x, 1)} across and ${figure('length', z, 1)} up.`,
-      better: sharp < Math.PI / 4 ? say`Hang it from points nearer a right angle apart: the lines cross at ${figure('angle', sharp)}.` : say`Marks further apart along each line.`,
+      better:
+        sharp < Math.PI / 4
+          ? say`Hang it from points nearer a right angle apart: the lines cross at ${figure('angle', sharp)}.`
+          : say`Marks further apart along each line.`,
     };
   },
 };

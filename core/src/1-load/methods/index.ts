@@ -10,4 +10,14 @@ import { outsideSize } from './outsideSize';
 import { socketWithNut } from './socketWithNut';
 import { weigh } from './weigh';
 
-export const METHODS: readonly Method[] = [difference, hungTwice, onABoard, onAnEdge, onTwoScales, oneEndAtATime, outsideSize, socketWithNut, weigh];
+export const METHODS: readonly Method[] = [
+  difference,
+  hungTwice,
+  onABoard,
+  onAnEdge,
+  onTwoScales,
+  oneEndAtATime,
+  outsideSize,
+  socketWithNut,
+  weigh,
+];

@@ -33,21 +33,47 @@ export const onABoard: Method = {
   ],
   work: (input) => {
     const { item, axis, weight } = input;
-    const [alone, on, distance, toFace] = [input.read('boardAlone'), input.read('withItem'), input.read('distance'), input.read('toFace')];
+    const [alone, on, distance, toFace] = [
+      input.read('boardAlone'),
+      input.read('withItem'),
+      input.read('distance'),
+      input.read('toFace'),
+    ];
     if (!alone || !on || !distance) return missing(onABoard, input)!;
     if (!weight) return impossible('withItem', 'Weigh the item first: the sum needs its whole mass.');
-    const placed = boardOneScale({ withBody: on.value, boardAlone: alone.value, weight: weight.value, distance: distance.value, scaleStep: input.scaleStep, rulerStep: input.rulerStep });
+    const placed = boardOneScale({
+      withBody: on.value,
+      boardAlone: alone.value,
+      weight: weight.value,
+      distance: distance.value,
+      scaleStep: input.scaleStep,
+      rulerStep: input.rulerStep,
+    });
     if (!placed.ok) return impossible(distance.value > 0 ? 'withItem' : 'distance', placed.reason);
     const offset = toFace?.value ?? 0;
     const outside = insideBox(item, axis, placed.at - offset, placed.spread);
     if (outside) return impossible('toFace', outside);
-    const scatter = combine((distance.value / weight.value) * combine(on.spread, alone.spread), (placed.at / weight.value) * weight.spread, ((on.value - alone.value) / weight.value) * distance.spread);
+    const scatter = combine(
+      (distance.value / weight.value) * combine(on.spread, alone.spread),
+      (placed.at / weight.value) * weight.spread,
+      ((on.value - alone.value) / weight.value) * distance.spread,
+    );
     const face = toFace?.spread ?? spreadOfStep(input.rulerStep);
     return {
       kind: 'found',
-      found: [{ what: 'centre', axis, value: fromFoot(item, axis, placed.at - offset), spread: combine(Math.max(placed.spread, scatter), face) }],
+      found: [
+        {
+          what: 'centre',
+          axis,
+          value: fromFoot(item, axis, placed.at - offset),
+          spread: combine(Math.max(placed.spread, scatter), face),
+        },
+      ],
       sum: say`${figure('length', distance.value, 1)} × (${figure('mass', on.value)} − ${figure('mass', alone.value)}) ÷ ${figure('mass', weight.value)} = ${figure('length', placed.at, 1)} from the edge, so ${figure('length', placed.at - offset, 1)} from ${AXIS_WORDS[axis].face}.`,
-      better: distance.value > 3 * item.size[axis] ? say`A shorter board: the scale then reads more for the same place.` : say`Read both again, and take the mean.`,
+      better:
+        distance.value > 3 * item.size[axis]
+          ? say`A shorter board: the scale then reads more for the same place.`
+          : say`Read both again, and take the mean.`,
     };
   },
 };

@@ -35,22 +35,49 @@ export const onAnEdge: Method = {
     const [one, other] = [input.read('tipsOneWay'), input.read('tipsOtherWay')];
     if (!one || !other) return missing(onAnEdge, input)!;
     const length = item.size[axis];
-    for (const [reading, place] of [['tipsOneWay', one.value], ['tipsOtherWay', other.value]] as const) {
-      if (!(place >= 0 && place <= length)) return impossible(reading, `The edge stood outside the item. Measure from ${AXIS_WORDS[axis].face} each time.`);
+    for (const [reading, place] of [
+      ['tipsOneWay', one.value],
+      ['tipsOtherWay', other.value],
+    ] as const) {
+      if (!(place >= 0 && place <= length))
+        return impossible(reading, `The edge stood outside the item. Measure from ${AXIS_WORDS[axis].face} each time.`);
     }
     // An edge is a few millimetres wide at most: tips a quarter of the item apart were read from two faces.
-    if (Math.abs(one.value - other.value) > Math.max(0.25 * length, 0.01)) return impossible('tipsOtherWay', say`The two tips lie ${figure('length', Math.abs(one.value - other.value), 0)} apart. Read both from ${AXIS_WORDS[axis].face}.`);
+    if (Math.abs(one.value - other.value) > Math.max(0.25 * length, 0.01))
+      return impossible(
+        'tipsOtherWay',
+        say`The two tips lie ${figure('length', Math.abs(one.value - other.value), 0)} apart. Read both from ${AXIS_WORDS[axis].face}.`,
+      );
     const middle = (one.value + other.value) / 2;
-    if (Math.min(middle, length - middle) < AT_AN_END * length) return impossible('tipsOtherWay', say`Both tips lie at one end: hardly anything balances there. Was each read from ${AXIS_WORDS[axis].face}, one tip each way?`);
-    const placed = balanceOnEdge({ tipsOneWay: one.value, tipsOtherWay: other.value, length, rulerStep: input.rulerStep });
+    if (Math.min(middle, length - middle) < AT_AN_END * length)
+      return impossible(
+        'tipsOtherWay',
+        say`Both tips lie at one end: hardly anything balances there. Was each read from ${AXIS_WORDS[axis].face}, one tip each way?`,
+      );
+    const placed = balanceOnEdge({
+      tipsOneWay: one.value,
+      tipsOtherWay: other.value,
+      length,
+      rulerStep: input.rulerStep,
+    });
     if (!placed.ok) return impossible('tipsOneWay', placed.reason);
     const repeats = combine(one.spread, other.spread) / 2;
     const width = Math.abs(one.value - other.value);
     return {
       kind: 'found',
-      found: [{ what: 'centre', axis, value: fromFoot(item, axis, placed.at), spread: Math.max(placed.spread, combine(spreadOfStep(width), repeats)) }],
+      found: [
+        {
+          what: 'centre',
+          axis,
+          value: fromFoot(item, axis, placed.at),
+          spread: Math.max(placed.spread, combine(spreadOfStep(width), repeats)),
+        },
+      ],
       sum: say`Midway between ${figure('length', one.value, 1)} and ${figure('length', other.value, 1)}: ${figure('length', placed.at, 1)} from ${AXIS_WORDS[axis].face}.`,
-      better: width > 2 * input.rulerStep ? say`A narrower edge: the tips lie ${figure('length', width, 1)} apart.` : say`Read each tip twice more, or use calipers.`,
+      better:
+        width > 2 * input.rulerStep
+          ? say`A narrower edge: the tips lie ${figure('length', width, 1)} apart.`
+          : say`Read each tip twice more, or use calipers.`,
     };
   },
 };

@@ -22,7 +22,14 @@ export const onTwoScales: Method = {
     { id: 'near', kind: 'mass', name: (axis) => `Scale at the ${axis.near} end`, least: 'nought' },
     { id: 'far', kind: 'mass', name: (axis) => `Scale at the ${axis.far} end`, least: 'nought' },
     { id: 'distance', kind: 'length', name: () => 'Between the bars' },
-    { id: 'fromFace', kind: 'length', name: (axis) => `From ${axis.face} to the nearer bar`, optional: true, least: 'any', help: 'Nought when the bar stands right at the face.' },
+    {
+      id: 'fromFace',
+      kind: 'length',
+      name: (axis) => `From ${axis.face} to the nearer bar`,
+      optional: true,
+      least: 'any',
+      help: 'Nought when the bar stands right at the face.',
+    },
   ],
   picture: [
     { look: 'bench', path: 'M10 90H190' },
@@ -34,29 +41,50 @@ export const onTwoScales: Method = {
   ],
   work: (input) => {
     const { item, axis } = input;
-    const [near, far, distance, fromFace] = [input.read('near'), input.read('far'), input.read('distance'), input.read('fromFace')];
+    const [near, far, distance, fromFace] = [
+      input.read('near'),
+      input.read('far'),
+      input.read('distance'),
+      input.read('fromFace'),
+    ];
     if (!near || !far || !distance) return missing(onTwoScales, input)!;
     const offset = fromFace?.value ?? 0;
     const sum = near.value + far.value;
     if (input.weight) {
       const allowed = 3 * combine(near.spread, far.spread, input.weight.spread) + SCALES_DIFFER * input.weight.value;
       if (Math.abs(sum - input.weight.value) > allowed) {
-        return impossible('near', say`Together the scales read ${figure('mass', sum)}, but it weighs ${figure('mass', input.weight.value)}. Tare both with their bars on, and see that it touches nothing else.`);
+        return impossible(
+          'near',
+          say`Together the scales read ${figure('mass', sum)}, but it weighs ${figure('mass', input.weight.value)}. Tare both with their bars on, and see that it touches nothing else.`,
+        );
       }
     }
-    const placed = twoScales({ atOrigin: near.value, atFar: far.value, distance: distance.value, scaleStep: input.scaleStep, rulerStep: input.rulerStep });
+    const placed = twoScales({
+      atOrigin: near.value,
+      atFar: far.value,
+      distance: distance.value,
+      scaleStep: input.scaleStep,
+      rulerStep: input.rulerStep,
+    });
     if (!placed.ok) return impossible(distance.value > 0 ? 'near' : 'distance', placed.reason);
     const outside = insideBox(item, axis, placed.at + offset, placed.spread);
     if (outside) return impossible('fromFace', outside);
     // The repeats' scatter beside the single reading's spread, along the same slopes.
-    const scatter = combine((distance.value * far.value * near.spread) / sum ** 2, (distance.value * near.value * far.spread) / sum ** 2, (far.value / sum) * distance.spread);
+    const scatter = combine(
+      (distance.value * far.value * near.spread) / sum ** 2,
+      (distance.value * near.value * far.spread) / sum ** 2,
+      (far.value / sum) * distance.spread,
+    );
     const face = fromFace?.spread ?? spreadOfStep(input.rulerStep);
     const spread = combine(Math.max(placed.spread, scatter), face);
     return {
       kind: 'found',
       found: [{ what: 'centre', axis, value: fromFoot(item, axis, placed.at + offset), spread }],
       sum: say`${figure('length', distance.value, 1)} × ${figure('mass', far.value)} ÷ ${figure('mass', sum)} = ${figure('length', placed.at, 1)} from the nearer bar, so ${figure('length', placed.at + offset, 1)} from ${AXIS_WORDS[axis].face}.`,
-      better: face > placed.spread ? say`Measure the bars' places with calipers: the ruler is the weakest link.` : say`A finer scale, or bars closer together: the scale is the weakest link.`,
+      better:
+        face > placed.spread
+          ? say`Measure the bars' places with calipers: the ruler is the weakest link.`
+          : say`A finer scale, or bars closer together: the scale is the weakest link.`,
     };
   },
 };

@@ -19,7 +19,13 @@ export const oneEndAtATime: Method = {
     { id: 'near', kind: 'mass', name: (axis) => `Scale under the ${axis.near} end`, least: 'nought' },
     { id: 'far', kind: 'mass', name: (axis) => `Scale under the ${axis.far} end`, least: 'nought' },
     { id: 'distance', kind: 'length', name: () => 'Between the two places' },
-    { id: 'fromFace', kind: 'length', name: (axis) => `From ${axis.face} to the nearer place`, optional: true, least: 'any' },
+    {
+      id: 'fromFace',
+      kind: 'length',
+      name: (axis) => `From ${axis.face} to the nearer place`,
+      optional: true,
+      least: 'any',
+    },
   ],
   picture: [
     { look: 'bench', path: 'M10 90H190' },
@@ -31,20 +37,40 @@ export const oneEndAtATime: Method = {
   ],
   work: (input) => {
     const { item, axis } = input;
-    const [near, far, distance, fromFace] = [input.read('near'), input.read('far'), input.read('distance'), input.read('fromFace')];
+    const [near, far, distance, fromFace] = [
+      input.read('near'),
+      input.read('far'),
+      input.read('distance'),
+      input.read('fromFace'),
+    ];
     if (!near || !far || !distance) return missing(oneEndAtATime, input)!;
-    const placed = twoScales({ atOrigin: near.value, atFar: far.value, distance: distance.value, scaleStep: input.scaleStep, rulerStep: input.rulerStep });
+    const placed = twoScales({
+      atOrigin: near.value,
+      atFar: far.value,
+      distance: distance.value,
+      scaleStep: input.scaleStep,
+      rulerStep: input.rulerStep,
+    });
     if (!placed.ok) return impossible(distance.value > 0 ? 'near' : 'distance', placed.reason);
     const offset = fromFace?.value ?? 0;
     const outside = insideBox(item, axis, placed.at + offset, placed.spread);
     if (outside) return impossible('fromFace', outside);
     const sum = near.value + far.value;
-    const scatter = combine((distance.value * far.value * near.spread) / sum ** 2, (distance.value * near.value * far.spread) / sum ** 2, (far.value / sum) * distance.spread);
+    const scatter = combine(
+      (distance.value * far.value * near.spread) / sum ** 2,
+      (distance.value * near.value * far.spread) / sum ** 2,
+      (far.value / sum) * distance.spread,
+    );
     return {
       kind: 'found',
       found: [
         { what: 'mass', axis: null, value: sum, spread: combine(near.spread, far.spread) },
-        { what: 'centre', axis, value: fromFoot(item, axis, placed.at + offset), spread: combine(Math.max(placed.spread, scatter), fromFace?.spread ?? spreadOfStep(input.rulerStep)) },
+        {
+          what: 'centre',
+          axis,
+          value: fromFoot(item, axis, placed.at + offset),
+          spread: combine(Math.max(placed.spread, scatter), fromFace?.spread ?? spreadOfStep(input.rulerStep)),
+        },
       ],
       sum: say`${figure('mass', near.value)} and ${figure('mass', far.value)} make ${figure('mass', sum)}; ${figure('length', distance.value, 1)} × ${figure('mass', far.value)} ÷ ${figure('mass', sum)} = ${figure('length', placed.at, 1)}, so ${figure('length', placed.at + offset, 1)} from ${AXIS_WORDS[axis].face}.`,
       better: say`Keep it level both times: a block 5 mm too low shifts the reading.`,

@@ -9,7 +9,11 @@ export const outsideSize: Method = {
   reach: 1,
   needs: 'axis',
   choose: 'Knobs, hoods and eyecups left out; they go in as what must stay free.',
-  how: ['Close the jaws, or lay the ruler, square across the two faces.', 'Read without pressing.', 'Turn it a little and read twice more.'],
+  how: [
+    'Close the jaws, or lay the ruler, square across the two faces.',
+    'Read without pressing.',
+    'Turn it a little and read twice more.',
+  ],
   readings: [{ id: 'across', kind: 'length', name: () => 'Across the faces' }],
   picture: [
     { look: 'bench', path: 'M10 90H190' },
@@ -25,7 +29,10 @@ export const outsideSize: Method = {
       kind: 'found',
       found: [{ what: 'size', axis: input.axis, value: across.value, spread: across.spread }],
       sum: say`Size, ${AXIS_WORDS[input.axis].name}: mean of ${figure('count', across.count)}.`,
-      better: across.range > 3 * input.rulerStep ? say`The readings differ by ${figure('length', across.range, 1)}: are the faces parallel?` : say`Calipers read ten times finer than a ruler.`,
+      better:
+        across.range > 3 * input.rulerStep
+          ? say`The readings differ by ${figure('length', across.range, 1)}: are the faces parallel?`
+          : say`Calipers read ten times finer than a ruler.`,
     };
   },
 };

@@ -12,7 +12,11 @@ export const socketWithNut: Method = {
   reach: 1,
   needs: 'nothing',
   choose: 'So that the screw holds well and never bottoms out.',
-  how: ['Turn a screw in by hand, gently, until it stops. Do not force it.', 'Run a nut down the screw until it touches the face.', 'Back the two out together and measure from the nut’s face to the screw’s tip.'],
+  how: [
+    'Turn a screw in by hand, gently, until it stops. Do not force it.',
+    'Run a nut down the screw until it touches the face.',
+    'Back the two out together and measure from the nut’s face to the screw’s tip.',
+  ],
   readings: [{ id: 'tipToNut', kind: 'length', name: () => 'Nut face to tip' }],
   picture: [
     { look: 'item', path: 'M30 20H170V54H30Z' },
@@ -24,7 +28,11 @@ export const socketWithNut: Method = {
     const depth = input.read('tipToNut');
     if (!depth) return missing(socketWithNut, input)!;
     if (!(depth.value > 0)) return impossible('tipToNut', 'A depth must be more than nothing.');
-    if (depth.value > DEEPEST) return impossible('tipToNut', 'That is deeper than any tripod socket. Measure from the nut to the tip, not the whole screw.');
+    if (depth.value > DEEPEST)
+      return impossible(
+        'tipToNut',
+        'That is deeper than any tripod socket. Measure from the nut to the tip, not the whole screw.',
+      );
     return {
       kind: 'found',
       found: [{ what: 'depth', axis: null, value: depth.value, spread: depth.spread }],

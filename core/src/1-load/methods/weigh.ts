@@ -12,7 +12,11 @@ export const weigh: Method = {
   reach: 1,
   needs: 'nothing',
   choose: 'The plain way, for all that the scale can carry.',
-  how: ['Tare the empty scale.', 'Put it on as it will shoot: battery and card in, strap off.', 'Wait until the figure stands still. Lift it off, and weigh once more.'],
+  how: [
+    'Tare the empty scale.',
+    'Put it on as it will shoot: battery and card in, strap off.',
+    'Wait until the figure stands still. Lift it off, and weigh once more.',
+  ],
   readings: [{ id: 'scale', kind: 'mass', name: () => 'Scale reads' }],
   picture: [
     { look: 'bench', path: 'M10 90H190' },
@@ -24,13 +28,20 @@ export const weigh: Method = {
   work: (input) => {
     const scale = input.read('scale');
     if (!scale) return missing(weigh, input)!;
-    if (!(scale.value > 0)) return impossible('scale', 'A mass must be more than nothing. Tare the empty scale and weigh again.');
+    if (!(scale.value > 0))
+      return impossible('scale', 'A mass must be more than nothing. Tare the empty scale and weigh again.');
     const spread = combine(scale.spread, SCALE_DRIFT);
     return {
       kind: 'found',
       found: [{ what: 'mass', axis: null, value: scale.value, spread }],
-      sum: scale.count > 1 ? say`Mean of ${figure('count', scale.count)} readings, ${figure('mass', scale.range, 1)} from least to most.` : say`One reading.`,
-      better: scale.count < 3 ? say`Lift it off, tare, and weigh it once or twice more.` : say`A finer scale; for small things, weigh ten together.`,
+      sum:
+        scale.count > 1
+          ? say`Mean of ${figure('count', scale.count)} readings, ${figure('mass', scale.range, 1)} from least to most.`
+          : say`One reading.`,
+      better:
+        scale.count < 3
+          ? say`Lift it off, tare, and weigh it once or twice more.`
+          : say`A finer scale; for small things, weigh ten together.`,
     };
   },
 };

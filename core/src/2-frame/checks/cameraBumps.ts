@@ -25,11 +25,21 @@ export const cameraBumps: FrameCheck = {
       return gaps.length === 0 ? [] : [{ flat, ...gaps.reduce((a, b) => (b.gap < a.gap ? b : a)) }];
     });
     return hits.slice(0, 3).map(({ flat, gap, load: name }) => ({
-      code: 'cameraBumps', severity: gap <= 1e-5 ? ('mend' as const) : ('note' as const), about: flat.owner, figure: figure('length', gap), limit: figure('length', LEAST),
-      title: gap <= 1e-5 ? say`${name} and the ${flat.name} are in each other's place.` : say`Only ${figure('length', gap)} between ${name} and the ${flat.name}.`,
+      code: 'cameraBumps',
+      severity: gap <= 1e-5 ? ('mend' as const) : ('note' as const),
+      about: flat.owner,
+      figure: figure('length', gap),
+      limit: figure('length', LEAST),
+      title:
+        gap <= 1e-5
+          ? say`${name} and the ${flat.name} are in each other's place.`
+          : say`Only ${figure('length', gap)} between ${name} and the ${flat.name}.`,
       why: say`Play, bending and a bump close ${figure('length', LEAST)} easily.`,
       toDo: say`Move the camera along its plate, raise it, or make the frame wider there.`,
-      fixes: gap <= 1e-5 ? [] : pushAway(frame, flat.owner, (piece) => Math.min(...load.map((l) => solidGap(l.flat, piece))), LEAST),
+      fixes:
+        gap <= 1e-5
+          ? []
+          : pushAway(frame, flat.owner, (piece) => Math.min(...load.map((l) => solidGap(l.flat, piece))), LEAST),
     }));
   },
 };

@@ -2,8 +2,10 @@ import { FRAME_CHECKS, assemble } from '..';
 import type { Rig } from '../../model';
 import { frameContext, figuresOf, bentBar, plainRig, usual } from '../../testing/rigs';
 
-const codes = (rig: Rig): readonly string[] => FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(rig, null)))).map((f) => `${f.code} ${f.severity}`);
-const bar = (dimensions: Record<string, number>, choices: Record<string, string> = {}): Rig => bentBar.build({ dimensions: { ...usual.dimensions, ...dimensions }, choices: { ...usual.choices, ...choices } });
+const codes = (rig: Rig): readonly string[] =>
+  FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(rig, null)))).map((f) => `${f.code} ${f.severity}`);
+const bar = (dimensions: Record<string, number>, choices: Record<string, string> = {}): Rig =>
+  bentBar.build({ dimensions: { ...usual.dimensions, ...dimensions }, choices: { ...usual.choices, ...choices } });
 
 describe('checks of the frame', () => {
   it('were found, and a usual rig passes them', () => {
@@ -15,7 +17,24 @@ describe('checks of the frame', () => {
   });
   it('see a bend tighter than the metal takes', () => {
     const rig = bar({ bendInsideRadius: 0.03 });
-    const tight: Rig = { ...rig, bodies: rig.bodies.map((b) => ({ ...b, members: b.members.map((m) => ({ ...m, path: m.path.kind === 'bent' ? { ...m.path, segments: m.path.segments.map((s) => ('angle' in s ? { ...s, insideRadius: 0.012, neutralFraction: 0.36 } : s)) } : m.path })) })) };
+    const tight: Rig = {
+      ...rig,
+      bodies: rig.bodies.map((b) => ({
+        ...b,
+        members: b.members.map((m) => ({
+          ...m,
+          path:
+            m.path.kind === 'bent'
+              ? {
+                  ...m.path,
+                  segments: m.path.segments.map((s) =>
+                    'angle' in s ? { ...s, insideRadius: 0.012, neutralFraction: 0.36 } : s,
+                  ),
+                }
+              : m.path,
+        })),
+      })),
+    };
     expect(codes(rig)).toContain('bendTooTight mend');
     expect(codes(tight)).toContain('bendTooTight stop');
   });
@@ -43,7 +62,9 @@ describe('the bent bar’s advice', () => {
         for (const fix of finding.fixes) {
           const changed = figuresOf(fix.changes);
           const after = { ...input, dimensions: { ...input.dimensions, ...changed } };
-          expect(bentBar.advise(after, bentBar.build(after)).map((f) => f.code)).withContext(finding.code).not.toContain(finding.code);
+          expect(bentBar.advise(after, bentBar.build(after)).map((f) => f.code))
+            .withContext(finding.code)
+            .not.toContain(finding.code);
         }
       }
     }

@@ -15,16 +15,31 @@ export const doorsFree: FrameCheck = {
     return frame.spaces.flatMap((space) => {
       const solid = spaceSolid(space, place);
       // Shrunk by a hair, so that a plate under the camera does not count as in the door beside it.
-      const inner = { ...solid, shape: { kind: 'box' as const, size: solid.shape.kind === 'box' ? (solid.shape.size.map((s) => Math.max(1e-4, s - 0.002)) as unknown as readonly [number, number, number]) : ([1, 1, 1] as const) } };
+      const inner = {
+        ...solid,
+        shape: {
+          kind: 'box' as const,
+          size:
+            solid.shape.kind === 'box'
+              ? (solid.shape.size.map((s) => Math.max(1e-4, s - 0.002)) as unknown as readonly [number, number, number])
+              : ([1, 1, 1] as const),
+        },
+      };
       const first = framePieces(frame).find(({ flat }) => gapUnder(flat, inner, TOUCHING) !== null);
       if (!first) return [];
-      return [{
-        code: 'doorsFree', severity: 'mend' as const, about: first.flat.owner, figure: null, limit: null,
-        title: say`The ${first.flat.name} stands in the ${space.kind} of ${space.item}.`,
-        why: say`That space, ${figure('length', space.size[0])} by ${figure('length', space.size[1])} by ${figure('length', space.size[2])}, must stay free to open, plug in or look.`,
-        toDo: say`Move the camera along its plate, turn it on its screw, or put a riser under it.`,
-        fixes: riser(frame, first.flat, solid),
-      }];
+      return [
+        {
+          code: 'doorsFree',
+          severity: 'mend' as const,
+          about: first.flat.owner,
+          figure: null,
+          limit: null,
+          title: say`The ${first.flat.name} stands in the ${space.kind} of ${space.item}.`,
+          why: say`That space, ${figure('length', space.size[0])} by ${figure('length', space.size[1])} by ${figure('length', space.size[2])}, must stay free to open, plug in or look.`,
+          toDo: say`Move the camera along its plate, turn it on its screw, or put a riser under it.`,
+          fixes: riser(frame, first.flat, solid),
+        },
+      ];
     });
   },
 };
@@ -34,5 +49,10 @@ function riser(frame: FrameContext, part: Solid3 & { readonly owner: string }, s
   const holder = frame.rig.bodies.flatMap((b) => b.parts).find((p) => p.mount);
   const by = Math.max(...pointsOf(part).map((p) => p[2])) - Math.min(...pointsOf(space).map((p) => p[2])) + 0.0005;
   if (!holder || part.owner === holder.id || by <= 0 || by > 0.06) return [];
-  return [{ label: say`Camera on a riser of ${figure('length', by)}`, changes: [{ kind: 'move', id: holder.id, by: [0, 0, by] }] }];
+  return [
+    {
+      label: say`Camera on a riser of ${figure('length', by)}`,
+      changes: [{ kind: 'move', id: holder.id, by: [0, 0, by] }],
+    },
+  ];
 }

@@ -15,13 +15,22 @@ export const fittingsMeet: FrameCheck = {
         const least = (ends.from.depth ?? 0) + (ends.to.depth ?? 0);
         const cut = cutLengthOf(member, body);
         if (cut >= Math.max(least, 1e-6)) return [];
-        return [{
-          code: 'fittingsMeet', severity: 'stop' as const, about: member.id, figure: figure('length', Math.max(0, cut)), limit: figure('length', least),
-          title: cut > 0 ? say`The ${member.name} would be only ${figure('length', cut)} long.` : say`There is no room for the ${member.name}: its fittings meet.`,
-          why: say`It goes ${figure('length', ends.from.depth ?? 0)} and ${figure('length', ends.to.depth ?? 0)} into its fittings, so it must be ${figure('length', least)} at least.`,
-          toDo: say`Make it longer, or join the two fittings by a close nipple.`,
-          fixes: longer(member.to, nodes.get(member.from)!, nodes.get(member.to)!, least - cut + 0.0005),
-        }];
+        return [
+          {
+            code: 'fittingsMeet',
+            severity: 'stop' as const,
+            about: member.id,
+            figure: figure('length', Math.max(0, cut)),
+            limit: figure('length', least),
+            title:
+              cut > 0
+                ? say`The ${member.name} would be only ${figure('length', cut)} long.`
+                : say`There is no room for the ${member.name}: its fittings meet.`,
+            why: say`It goes ${figure('length', ends.from.depth ?? 0)} and ${figure('length', ends.to.depth ?? 0)} into its fittings, so it must be ${figure('length', least)} at least.`,
+            toDo: say`Make it longer, or join the two fittings by a close nipple.`,
+            fixes: longer(member.to, nodes.get(member.from)!, nodes.get(member.to)!, least - cut + 0.0005),
+          },
+        ];
       }),
     ),
 };
@@ -30,5 +39,10 @@ export const fittingsMeet: FrameCheck = {
 function longer(node: string, from: Vec3, to: Vec3, by: number): Finding['fixes'] {
   const run = subtract(to, from);
   if (!(Math.hypot(...run) > 0)) return [];
-  return [{ label: say`Set the fittings ${figure('length', by)} further apart`, changes: [{ kind: 'move', id: node, by: scale(unit(run), by) }] }];
+  return [
+    {
+      label: say`Set the fittings ${figure('length', by)} further apart`,
+      changes: [{ kind: 'move', id: node, by: scale(unit(run), by) }],
+    },
+  ];
 }

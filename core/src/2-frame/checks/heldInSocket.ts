@@ -15,13 +15,24 @@ export const heldInSocket: FrameCheck = {
         const ends = memberEnds(member, nodes, body.joints);
         return ([ends.from, ends.to] as const).flatMap(({ depth, shortBy, joint }, end) => {
           if (depth === null || depth - shortBy >= LEAST_FILLED * depth - 1e-9) return [];
-          return [{
-            code: 'heldInSocket', severity: depth - shortBy <= 0 ? ('stop' as const) : ('mend' as const), about: member.id, figure: figure('length', Math.max(0, depth - shortBy)), limit: figure('length', LEAST_FILLED * depth),
-            title: say`Only ${figure('length', Math.max(0, depth - shortBy))} of the ${member.name} is in its ${joint?.name ?? 'fitting'}.`,
-            why: say`It stops ${figure('length', shortBy)} short of home; two thirds of the ${figure('length', depth)} must be filled to hold.`,
-            toDo: say`Push or screw it home, or cut it longer by as much.`,
-            fixes: [{ label: say`Push it home`, changes: [{ kind: 'short' as const, id: member.id, end: end as 0 | 1, value: 0 }] }],
-          }];
+          return [
+            {
+              code: 'heldInSocket',
+              severity: depth - shortBy <= 0 ? ('stop' as const) : ('mend' as const),
+              about: member.id,
+              figure: figure('length', Math.max(0, depth - shortBy)),
+              limit: figure('length', LEAST_FILLED * depth),
+              title: say`Only ${figure('length', Math.max(0, depth - shortBy))} of the ${member.name} is in its ${joint?.name ?? 'fitting'}.`,
+              why: say`It stops ${figure('length', shortBy)} short of home; two thirds of the ${figure('length', depth)} must be filled to hold.`,
+              toDo: say`Push or screw it home, or cut it longer by as much.`,
+              fixes: [
+                {
+                  label: say`Push it home`,
+                  changes: [{ kind: 'short' as const, id: member.id, end: end as 0 | 1, value: 0 }],
+                },
+              ],
+            },
+          ];
         });
       });
     }),

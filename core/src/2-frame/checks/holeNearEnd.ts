@@ -14,7 +14,9 @@ export const holeNearEnd: FrameCheck = {
       ...body.members.flatMap((member) => {
         // What is left long is sawn off last: then this is the end.
         const length = finishedLength(member, body);
-        return member.holes.flatMap((hole) => found(member.id, member.name, hole.name, Math.min(hole.along, length - hole.along), hole.diameter));
+        return member.holes.flatMap((hole) =>
+          found(member.id, member.name, hole.name, Math.min(hole.along, length - hole.along), hole.diameter),
+        );
       }),
       ...body.parts.flatMap(plateHoles),
     ]),
@@ -24,11 +26,24 @@ function plateHoles(part: Part): readonly Finding[] {
   const { shape, holes = [] } = part;
   if (shape.kind !== 'box' || holes.length === 0) return [];
   const back = transpose(part.turn ? rotationOf(part.turn) : IDENTITY);
-  const nearest = holes.map((hole) => {
-    const [at, axis, slot] = [transform(back, subtract(hole.at, part.at)), transform(back, hole.axis), hole.slot ? transform(back, hole.slot) : null];
-    const edges = [0, 1, 2].filter((i) => Math.abs(axis[i]!) < 0.5).map((i) => shape.size[i]! / 2 - Math.abs(at[i]!) - (slot ? Math.abs(dot(slot, [0, 1, 2].map((k) => (k === i ? 1 : 0)) as unknown as typeof at)) / 2 : 0));
-    return { hole, edge: Math.min(...edges) };
-  }).reduce((a, b) => (b.edge - LEAST * b.hole.diameter < a.edge - LEAST * a.hole.diameter ? b : a));
+  const nearest = holes
+    .map((hole) => {
+      const [at, axis, slot] = [
+        transform(back, subtract(hole.at, part.at)),
+        transform(back, hole.axis),
+        hole.slot ? transform(back, hole.slot) : null,
+      ];
+      const edges = [0, 1, 2]
+        .filter((i) => Math.abs(axis[i]!) < 0.5)
+        .map(
+          (i) =>
+            shape.size[i]! / 2 -
+            Math.abs(at[i]!) -
+            (slot ? Math.abs(dot(slot, [0, 1, 2].map((k) => (k === i ? 1 : 0)) as unknown as typeof at)) / 2 : 0),
+        );
+      return { hole, edge: Math.min(...edges) };
+    })
+    .reduce((a, b) => (b.edge - LEAST * b.hole.diameter < a.edge - LEAST * a.hole.diameter ? b : a));
   // Plates tear less readily than bar ends: one diameter from the edge will do.
   return found(part.id, part.name, 'edge', nearest.edge + 0.5 * nearest.hole.diameter, nearest.hole.diameter);
 }
@@ -36,11 +51,17 @@ function plateHoles(part: Part): readonly Finding[] {
 function found(about: string, name: string, hole: string, edge: number, diameter: number): readonly Finding[] {
   const least = LEAST * diameter;
   if (edge >= least - 1e-9) return [];
-  return [{
-    code: 'holeNearEnd', severity: edge <= diameter / 2 ? 'stop' : 'mend', about, figure: figure('length', Math.max(0, edge)), limit: figure('length', least),
-    title: say`The ${hole} hole is ${figure('length', Math.max(0, edge))} from the edge of the ${name}.`,
-    why: say`It needs ${figure('length', least)}, one and a half times its ${figure('length', diameter)}, or it tears out.`,
-    toDo: say`Move it in, or leave the part longer.`,
-    fixes: [],
-  }];
+  return [
+    {
+      code: 'holeNearEnd',
+      severity: edge <= diameter / 2 ? 'stop' : 'mend',
+      about,
+      figure: figure('length', Math.max(0, edge)),
+      limit: figure('length', least),
+      title: say`The ${hole} hole is ${figure('length', Math.max(0, edge))} from the edge of the ${name}.`,
+      why: say`It needs ${figure('length', least)}, one and a half times its ${figure('length', diameter)}, or it tears out.`,
+      toDo: say`Move it in, or leave the part longer.`,
+      fixes: [],
+    },
+  ];
 }

@@ -20,13 +20,19 @@ export const inShot: FrameCheck = {
 };
 
 /** Forward, or on a riser, whichever is the smaller change: more than a hand's breadth of either is another rig. */
-function fixesFor(frame: FrameContext, { owner, ahead, rise, below }: Seen, clears: (by: Vec3) => boolean): Finding['fixes'] {
+function fixesFor(
+  frame: FrameContext,
+  { owner, ahead, rise, below }: Seen,
+  clears: (by: Vec3) => boolean,
+): Finding['fixes'] {
   const id = frame.rig.bodies.flatMap((b) => b.parts).find((p) => p.mount)?.id;
   // What the camera stands on goes with it.
   if (!id || id === owner) return [];
   const ways = [
     { size: ahead, label: say`Camera ${figure('length', ahead)} forward`, by: [ahead + SEEN, 0, 0] as Vec3 },
-    ...(below ? [{ size: rise, label: say`Camera on a riser of ${figure('length', rise)}`, by: [0, 0, rise + SEEN] as Vec3 }] : []),
+    ...(below
+      ? [{ size: rise, label: say`Camera on a riser of ${figure('length', rise)}`, by: [0, 0, rise + SEEN] as Vec3 }]
+      : []),
   ];
   // Raised, a camera may see what stood over its picture before.
   const [least] = ways.filter((w) => w.size <= MOST_MOVED && clears(w.by)).sort((a, b) => a.size - b.size);
@@ -61,7 +67,14 @@ function oneCone(frame: FrameContext, cone: LensCone, place: (p: Vec3) => Vec3):
       const by = Math.min(inside.across, inside.up) + round;
       if (by <= SEEN) continue;
       const before = seen.get(owner);
-      seen.set(owner, { owner, name, by: Math.max(by, before?.by ?? 0), rise: Math.max(inside.up + round, before?.rise ?? 0), below: p[2] < front[2] && (before?.below ?? true), ahead: Math.max(p[0] - front[0], before?.ahead ?? 0) });
+      seen.set(owner, {
+        owner,
+        name,
+        by: Math.max(by, before?.by ?? 0),
+        rise: Math.max(inside.up + round, before?.rise ?? 0),
+        below: p[2] < front[2] && (before?.below ?? true),
+        ahead: Math.max(p[0] - front[0], before?.ahead ?? 0),
+      });
     }
   };
   for (const { flat } of framePieces(frame)) {
@@ -71,19 +84,35 @@ function oneCone(frame: FrameContext, cone: LensCone, place: (p: Vec3) => Vec3):
     if (middle && Math.min(middle.across, middle.up) < -reach) continue;
     look(flat.owner, flat.name, pointsOf(flat), 0);
   }
-  for (const contact of frame.rig.contacts) if (contact.kind === 'hand') look(contact.id, contact.name, [contactAt(frame.rig, contact, inOrder)], FIST);
-  const clearsOf = (owner: string) => (by: Vec3): boolean => {
-    const moved = pictureOf(cone, (p) => add(place(p), by));
-    return looked.filter((l) => l.owner === owner).every(({ points, round }) => points.every((p) => {
-      const inside = moved(p);
-      return !inside || Math.min(inside.across, inside.up) + round <= SEEN;
+  for (const contact of frame.rig.contacts)
+    if (contact.kind === 'hand') look(contact.id, contact.name, [contactAt(frame.rig, contact, inOrder)], FIST);
+  const clearsOf =
+    (owner: string) =>
+    (by: Vec3): boolean => {
+      const moved = pictureOf(cone, (p) => add(place(p), by));
+      return looked
+        .filter((l) => l.owner === owner)
+        .every(({ points, round }) =>
+          points.every((p) => {
+            const inside = moved(p);
+            return !inside || Math.min(inside.across, inside.up) + round <= SEEN;
+          }),
+        );
+    };
+  return [...seen.values()]
+    .sort((a, b) => b.by - a.by)
+    .slice(0, 2)
+    .map((one) => ({
+      code: 'inShot',
+      severity: 'mend',
+      about: one.owner,
+      figure: figure('length', one.by),
+      limit: figure('length', 0),
+      title: say`The ${one.name} stands ${figure('length', one.by)} inside the picture.`,
+      why: say`At ${figure('angle', cone.wide.across, 0)} across, the lens sees everything within its cone; this reaches ${figure('length', one.ahead)} ahead of its front.`,
+      toDo: level
+        ? say`Bring the camera ${figure('length', one.ahead)} forward, stand it ${figure('length', one.rise)} ${one.below ? 'higher' : 'lower'}, or use a longer lens.`
+        : say`Tilt the camera away from it, or use a longer lens.`,
+      fixes: level ? fixesFor(frame, one, clearsOf(one.owner)) : [],
     }));
-  };
-  return [...seen.values()].sort((a, b) => b.by - a.by).slice(0, 2).map((one) => ({
-    code: 'inShot', severity: 'mend', about: one.owner, figure: figure('length', one.by), limit: figure('length', 0),
-    title: say`The ${one.name} stands ${figure('length', one.by)} inside the picture.`,
-    why: say`At ${figure('angle', cone.wide.across, 0)} across, the lens sees everything within its cone; this reaches ${figure('length', one.ahead)} ahead of its front.`,
-    toDo: level ? say`Bring the camera ${figure('length', one.ahead)} forward, stand it ${figure('length', one.rise)} ${one.below ? 'higher' : 'lower'}, or use a longer lens.` : say`Tilt the camera away from it, or use a longer lens.`,
-    fixes: level ? fixesFor(frame, one, clearsOf(one.owner)) : [],
-  }));
 }

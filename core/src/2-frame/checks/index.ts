@@ -21,4 +21,25 @@ import { sweptClear } from './sweptClear';
 import { threadsUnderSlide } from './threadsUnderSlide';
 import { weightMeetsLegs } from './weightMeetsLegs';
 
-export const FRAME_CHECKS: readonly FrameCheck[] = [bendTooTight, cameraBumps, cameraScrewLength, doorsFree, faceInFrame, fingersRoom, fittingsMeet, heldInSocket, holeInBar, holeNearEnd, inShot, loadInJaws, noFitting, partsWithoutMass, pinThroughTube, playInPicture, sharpEnds, sweptClear, threadsUnderSlide, weightMeetsLegs];
+export const FRAME_CHECKS: readonly FrameCheck[] = [
+  bendTooTight,
+  cameraBumps,
+  cameraScrewLength,
+  doorsFree,
+  faceInFrame,
+  fingersRoom,
+  fittingsMeet,
+  heldInSocket,
+  holeInBar,
+  holeNearEnd,
+  inShot,
+  loadInJaws,
+  noFitting,
+  partsWithoutMass,
+  pinThroughTube,
+  playInPicture,
+  sharpEnds,
+  sweptClear,
+  threadsUnderSlide,
+  weightMeetsLegs,
+];

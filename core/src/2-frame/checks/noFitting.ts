@@ -9,22 +9,36 @@ export const noFitting: FrameCheck = {
   id: 'noFitting',
   look: ({ rig }) =>
     rig.bodies.flatMap((body) =>
-      body.joints.filter((j) => j.hold && !j.hub).flatMap((joint) => {
-        const found = fittingAt(joint, body);
-        if (!found || found.outcome.kind === 'fits') return [];
-        const { inTheWay, nearest, without } = found.outcome;
-        const culprit = found.members[inTheWay]!;
-        const system = pipeOfMember(culprit)!.system.name;
-        return [{
-          code: 'noFitting', severity: 'stop' as const, about: culprit.id, figure: nearest ? figure('angle', nearest.turn, 0) : null, limit: null,
-          title: say`No fitting of ${system} joins these ${figure('count', found.members.length)} pipes; the ${culprit.name} is in the way.`,
-          why: without ? say`The others meet in a ${FITTING_NAMES[without]}.` : say`Even without it the others meet at angles no fitting is made for.`,
-          toDo: nearest && nearest.turn > 0.5 * DEGREE
-            ? say`Turn it ${figure('angle', nearest.turn, 0)} and a ${FITTING_NAMES[nearest.fitting]} takes all; or branch it off a little further along with a short piece and a tee.`
-            : say`Branch it off a little further along, with a short piece and a tee of its own.`,
-          fixes: nearest && nearest.turn > 0.5 * DEGREE ? turned(body, culprit, joint.node, nearest.direction, nearest.turn) : [],
-        }];
-      }),
+      body.joints
+        .filter((j) => j.hold && !j.hub)
+        .flatMap((joint) => {
+          const found = fittingAt(joint, body);
+          if (!found || found.outcome.kind === 'fits') return [];
+          const { inTheWay, nearest, without } = found.outcome;
+          const culprit = found.members[inTheWay]!;
+          const system = pipeOfMember(culprit)!.system.name;
+          return [
+            {
+              code: 'noFitting',
+              severity: 'stop' as const,
+              about: culprit.id,
+              figure: nearest ? figure('angle', nearest.turn, 0) : null,
+              limit: null,
+              title: say`No fitting of ${system} joins these ${figure('count', found.members.length)} pipes; the ${culprit.name} is in the way.`,
+              why: without
+                ? say`The others meet in a ${FITTING_NAMES[without]}.`
+                : say`Even without it the others meet at angles no fitting is made for.`,
+              toDo:
+                nearest && nearest.turn > 0.5 * DEGREE
+                  ? say`Turn it ${figure('angle', nearest.turn, 0)} and a ${FITTING_NAMES[nearest.fitting]} takes all; or branch it off a little further along with a short piece and a tee.`
+                  : say`Branch it off a little further along, with a short piece and a tee of its own.`,
+              fixes:
+                nearest && nearest.turn > 0.5 * DEGREE
+                  ? turned(body, culprit, joint.node, nearest.direction, nearest.turn)
+                  : [],
+            },
+          ];
+        }),
     ),
 };
 
@@ -35,6 +49,16 @@ function turned(body: Body, pipe: Member, node: string, direction: Vec3, by: num
   const to = addScaled(at(node), direction, length(subtract(at(far), at(node))));
   const after = { nodes: body.nodes.map((n) => (n.id === far ? { ...n, at: to } : n)), members: body.members };
   const swung = new Set(body.members.filter((m) => m.from === far || m.to === far).map((m) => m.id));
-  if (body.joints.some((j) => j.hold && j.joins.some((id) => swung.has(id)) && fittingAt(j, after)?.outcome.kind === 'none')) return [];
-  return [{ label: say`Turn the ${pipe.name} ${figure('angle', by, 0)}`, changes: [{ kind: 'move', id: far, by: subtract(to, at(far)) }] }];
+  if (
+    body.joints.some(
+      (j) => j.hold && j.joins.some((id) => swung.has(id)) && fittingAt(j, after)?.outcome.kind === 'none',
+    )
+  )
+    return [];
+  return [
+    {
+      label: say`Turn the ${pipe.name} ${figure('angle', by, 0)}`,
+      changes: [{ kind: 'move', id: far, by: subtract(to, at(far)) }],
+    },
+  ];
 }

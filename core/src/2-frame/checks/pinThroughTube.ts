@@ -9,20 +9,52 @@ const MOST = 0.42;
 export const pinThroughTube: FrameCheck = {
   id: 'pinThroughTube',
   look: ({ rig }) =>
-    rig.bodies.flatMap((body) => body.members).flatMap((member) => {
-      const { section } = member.stock;
-      if (section.kind === 'flat') return [];
-      const across = section.kind === 'tube' ? section.outerDiameter : section.kind === 'rod' ? section.diameter : Math.min(section.width, section.height);
-      return member.holes.flatMap((hole) => {
-        if (hole.diameter <= MOST * across + 1e-9) return [];
-        const thicker = otherStock(member, (s) => (s.kind === 'tube' ? s.outerDiameter : s.kind === 'rod' ? s.diameter : s.kind === 'square' ? Math.min(s.width, s.height) : 0) * MOST >= hole.diameter);
-        return [{
-          code: 'pinThroughTube', severity: hole.diameter >= across ? ('stop' as const) : ('mend' as const), about: member.id, figure: figure('length', hole.diameter), limit: figure('length', MOST * across),
-          title: say`The ${hole.name} hole of ${figure('length', hole.diameter)} leaves too little of the ${member.name}.`,
-          why: say`It is ${figure('length', across)} across; more than ${figure('percent', MOST, 0)} of that and it bends at the hole.`,
-          toDo: say`A thinner pin, a thicker tube, or a sleeve or dowel inside it there.`,
-          fixes: thicker ? [{ label: say`Cut it from ${thicker.stock.name}`, changes: [{ kind: 'restock' as const, id: member.id, stock: thicker.id }] }] : [],
-        }];
-      });
-    }),
+    rig.bodies
+      .flatMap((body) => body.members)
+      .flatMap((member) => {
+        const { section } = member.stock;
+        if (section.kind === 'flat') return [];
+        const across =
+          section.kind === 'tube'
+            ? section.outerDiameter
+            : section.kind === 'rod'
+              ? section.diameter
+              : Math.min(section.width, section.height);
+        return member.holes.flatMap((hole) => {
+          if (hole.diameter <= MOST * across + 1e-9) return [];
+          const thicker = otherStock(
+            member,
+            (s) =>
+              (s.kind === 'tube'
+                ? s.outerDiameter
+                : s.kind === 'rod'
+                  ? s.diameter
+                  : s.kind === 'square'
+                    ? Math.min(s.width, s.height)
+                    : 0) *
+                MOST >=
+              hole.diameter,
+          );
+          return [
+            {
+              code: 'pinThroughTube',
+              severity: hole.diameter >= across ? ('stop' as const) : ('mend' as const),
+              about: member.id,
+              figure: figure('length', hole.diameter),
+              limit: figure('length', MOST * across),
+              title: say`The ${hole.name} hole of ${figure('length', hole.diameter)} leaves too little of the ${member.name}.`,
+              why: say`It is ${figure('length', across)} across; more than ${figure('percent', MOST, 0)} of that and it bends at the hole.`,
+              toDo: say`A thinner pin, a thicker tube, or a sleeve or dowel inside it there.`,
+              fixes: thicker
+                ? [
+                    {
+                      label: say`Cut it from ${thicker.stock.name}`,
+                      changes: [{ kind: 'restock' as const, id: member.id, stock: thicker.id }],
+                    },
+                  ]
+                : [],
+            },
+          ];
+        });
+      }),
 };

@@ -26,25 +26,37 @@ function partOfFrame({ cones }: FrameContext, angle: number): { readonly part: n
 }
 
 function pins(frame: FrameContext): readonly Finding[] {
-  return frame.rig.bodies.flatMap((b) => b.parts).flatMap((part): readonly Finding[] => {
-    const { screw } = part;
-    if (!screw?.pin) return [];
-    const { pin, diameter, hole = diameter } = screw;
-    const playAt = (pinHole: number): number => pinPlay({ pin: pin.diameter, pinHole, pinToScrew: pin.fromScrew, screw: diameter, screwHole: hole });
-    const angle = playAt(pin.hole);
-    const { part: shift, across } = partOfFrame(frame, angle);
-    if (shift <= SEEN) return [];
-    const smaller = Math.max(pin.diameter, Math.floor((pin.hole - DRILL_STEP / 2) / DRILL_STEP) * DRILL_STEP);
-    const next = partOfFrame(frame, playAt(smaller)).part;
-    const pinBlamed = pin.hole - pin.diameter >= hole - diameter;
-    return [{
-      code: 'playInPicture', severity: shift > SPOILS ? 'mend' : 'note', about: part.id, figure: figure('percent', shift), limit: figure('percent', SEEN),
-      title: say`The camera turns ${figure('angle', angle, 2)} each way on its pin: ${figure('percent', shift)} of the picture.`,
-      why: say`The pin has ${figure('length', pin.hole - pin.diameter, 2)} of room and the screw ${figure('length', hole - diameter, 2)}, ${figure('length', pin.fromScrew, 1)} apart; the picture is ${figure('angle', across, 0)} wide. ${pinBlamed ? 'The pin’s hole' : 'The screw’s hole'} does most of it.`,
-      toDo: smaller < pin.hole - 1e-9 ? say`Drill the pin’s hole ${figure('length', smaller, 1)}: that leaves ${figure('percent', next)}. Or set the pin further from the screw.` : say`Set the pin further from the screw, or close up the screw’s hole with a sleeve.`,
-      fixes: [],
-    }];
-  });
+  return frame.rig.bodies
+    .flatMap((b) => b.parts)
+    .flatMap((part): readonly Finding[] => {
+      const { screw } = part;
+      if (!screw?.pin) return [];
+      const { pin, diameter, hole = diameter } = screw;
+      const playAt = (pinHole: number): number =>
+        pinPlay({ pin: pin.diameter, pinHole, pinToScrew: pin.fromScrew, screw: diameter, screwHole: hole });
+      const angle = playAt(pin.hole);
+      const { part: shift, across } = partOfFrame(frame, angle);
+      if (shift <= SEEN) return [];
+      const smaller = Math.max(pin.diameter, Math.floor((pin.hole - DRILL_STEP / 2) / DRILL_STEP) * DRILL_STEP);
+      const next = partOfFrame(frame, playAt(smaller)).part;
+      const pinBlamed = pin.hole - pin.diameter >= hole - diameter;
+      return [
+        {
+          code: 'playInPicture',
+          severity: shift > SPOILS ? 'mend' : 'note',
+          about: part.id,
+          figure: figure('percent', shift),
+          limit: figure('percent', SEEN),
+          title: say`The camera turns ${figure('angle', angle, 2)} each way on its pin: ${figure('percent', shift)} of the picture.`,
+          why: say`The pin has ${figure('length', pin.hole - pin.diameter, 2)} of room and the screw ${figure('length', hole - diameter, 2)}, ${figure('length', pin.fromScrew, 1)} apart; the picture is ${figure('angle', across, 0)} wide. ${pinBlamed ? 'The pin’s hole' : 'The screw’s hole'} does most of it.`,
+          toDo:
+            smaller < pin.hole - 1e-9
+              ? say`Drill the pin’s hole ${figure('length', smaller, 1)}: that leaves ${figure('percent', next)}. Or set the pin further from the screw.`
+              : say`Set the pin further from the screw, or close up the screw’s hole with a sleeve.`,
+          fixes: [],
+        },
+      ];
+    });
 }
 
 const WAYS = { roll: 'rolls', pitch: 'nods', pan: 'turns' } as const;
@@ -56,13 +68,19 @@ function slides(frame: FrameContext): readonly Finding[] {
     // A roll lifts one side of the picture and drops the other: its edges move by about as much as a turn of that angle in a frame of 3 : 2.
     const { part: shift, across } = partOfFrame(frame, angle);
     if (shift <= SEEN) return [];
-    return [{
-      code: 'playInPicture', severity: shift > SPOILS ? 'mend' : 'note', about: adjuster.id, figure: figure('percent', shift), limit: figure('percent', SEEN),
-      title: say`The camera ${WAYS[way]} ${figure('angle', angle, 2)} each way on “${adjuster.name}”.`,
-      why: say`That is ${figure('percent', shift)} of a picture ${figure('angle', across, 0)} wide, at each step.`,
-      toDo: say`Take up the play with a shim or a lock screw, or let what slides stand on a wider base.`,
-      fixes: [],
-    }];
+    return [
+      {
+        code: 'playInPicture',
+        severity: shift > SPOILS ? 'mend' : 'note',
+        about: adjuster.id,
+        figure: figure('percent', shift),
+        limit: figure('percent', SEEN),
+        title: say`The camera ${WAYS[way]} ${figure('angle', angle, 2)} each way on “${adjuster.name}”.`,
+        why: say`That is ${figure('percent', shift)} of a picture ${figure('angle', across, 0)} wide, at each step.`,
+        toDo: say`Take up the play with a shim or a lock screw, or let what slides stand on a wider base.`,
+        fixes: [],
+      },
+    ];
   });
 }
 
@@ -77,40 +95,60 @@ function rigidWithCamera({ rig }: FrameContext): readonly Body[] {
 const PIPE_TAPER = 1 / 16;
 
 function threads(frame: FrameContext): readonly Finding[] {
-  return rigidWithCamera(frame).flatMap((body) => body.members.filter((m) => m.shortBy?.some((s) => s.value > 0)).flatMap((member) => {
-    const ends = memberEnds(member, placesOf(body.nodes), body.joints);
-    return ([ends.from, ends.to] as const).flatMap((end, i): readonly Finding[] => {
-      if (end.joint?.hold !== 'threaded' || end.depth === null || !(end.shortBy > 0)) return [];
-      const engaged = end.depth - end.shortBy;
-      const room = end.shortBy * PIPE_TAPER;
-      const angle = engaged > 0 ? Math.atan2(room, engaged) : Math.PI / 2;
-      const { part: shift, across } = partOfFrame(frame, angle);
-      if (shift <= SEEN) return [];
-      return [{
-        code: 'playInPicture', severity: shift > SPOILS ? 'mend' : 'note', about: member.id, figure: figure('percent', shift), limit: figure('percent', SEEN),
-        title: say`The ${member.name} rocks ${figure('angle', angle, 2)} each way in its thread.`,
-        why: say`It is ${figure('length', end.shortBy, 1)} short of tight: a tapered thread then has ${figure('length', room, 2)} of room over ${figure('length', Math.max(0, engaged), 1)}. That is ${figure('percent', shift)} of a picture ${figure('angle', across, 0)} wide.`,
-        toDo: say`Screw it home, wind tape on the thread, or run a lock nut against the fitting.`,
-        fixes: [{ label: say`Screw it home`, changes: [{ kind: 'short', id: member.id, end: i as 0 | 1, value: 0 }] }],
-      }];
-    });
-  }));
+  return rigidWithCamera(frame).flatMap((body) =>
+    body.members
+      .filter((m) => m.shortBy?.some((s) => s.value > 0))
+      .flatMap((member) => {
+        const ends = memberEnds(member, placesOf(body.nodes), body.joints);
+        return ([ends.from, ends.to] as const).flatMap((end, i): readonly Finding[] => {
+          if (end.joint?.hold !== 'threaded' || end.depth === null || !(end.shortBy > 0)) return [];
+          const engaged = end.depth - end.shortBy;
+          const room = end.shortBy * PIPE_TAPER;
+          const angle = engaged > 0 ? Math.atan2(room, engaged) : Math.PI / 2;
+          const { part: shift, across } = partOfFrame(frame, angle);
+          if (shift <= SEEN) return [];
+          return [
+            {
+              code: 'playInPicture',
+              severity: shift > SPOILS ? 'mend' : 'note',
+              about: member.id,
+              figure: figure('percent', shift),
+              limit: figure('percent', SEEN),
+              title: say`The ${member.name} rocks ${figure('angle', angle, 2)} each way in its thread.`,
+              why: say`It is ${figure('length', end.shortBy, 1)} short of tight: a tapered thread then has ${figure('length', room, 2)} of room over ${figure('length', Math.max(0, engaged), 1)}. That is ${figure('percent', shift)} of a picture ${figure('angle', across, 0)} wide.`,
+              toDo: say`Screw it home, wind tape on the thread, or run a lock nut against the fitting.`,
+              fixes: [
+                { label: say`Screw it home`, changes: [{ kind: 'short', id: member.id, end: i as 0 | 1, value: 0 }] },
+              ],
+            },
+          ];
+        });
+      }),
+  );
 }
 
 function joints(frame: FrameContext): readonly Finding[] {
-  return rigidWithCamera(frame).flatMap((body) => body.joints).flatMap((joint): readonly Finding[] => {
-    if (!joint.loose || joint.loose.clearance === 0) return [];
-    const { clearance, over } = joint.loose;
-    const angle = Math.atan2(clearance, over);
-    const { part: shift, across } = partOfFrame(frame, angle);
-    if (shift <= SEEN) return [];
-    const wanted = over * Math.tan(SEEN * 2 * Math.tan(across / 2));
-    return [{
-      code: 'playInPicture', severity: shift > SPOILS ? 'mend' : 'note', about: joint.id, figure: figure('percent', shift), limit: figure('percent', SEEN),
-      title: say`The ${joint.name} rocks ${figure('angle', angle, 2)} each way: ${figure('percent', shift)} of the picture.`,
-      why: say`${figure('length', clearance, 2)} of room over ${figure('length', over, 0)}, and the picture is ${figure('angle', across, 0)} wide.`,
-      toDo: say`Take the room down to ${figure('length', wanted, 2)}: a shim or tape in it, a set screw against it, or a longer hold.`,
-      fixes: [],
-    }];
-  });
+  return rigidWithCamera(frame)
+    .flatMap((body) => body.joints)
+    .flatMap((joint): readonly Finding[] => {
+      if (!joint.loose || joint.loose.clearance === 0) return [];
+      const { clearance, over } = joint.loose;
+      const angle = Math.atan2(clearance, over);
+      const { part: shift, across } = partOfFrame(frame, angle);
+      if (shift <= SEEN) return [];
+      const wanted = over * Math.tan(SEEN * 2 * Math.tan(across / 2));
+      return [
+        {
+          code: 'playInPicture',
+          severity: shift > SPOILS ? 'mend' : 'note',
+          about: joint.id,
+          figure: figure('percent', shift),
+          limit: figure('percent', SEEN),
+          title: say`The ${joint.name} rocks ${figure('angle', angle, 2)} each way: ${figure('percent', shift)} of the picture.`,
+          why: say`${figure('length', clearance, 2)} of room over ${figure('length', over, 0)}, and the picture is ${figure('angle', across, 0)} wide.`,
+          toDo: say`Take the room down to ${figure('length', wanted, 2)}: a shim or tape in it, a set screw against it, or a longer hold.`,
+          fixes: [],
+        },
+      ];
+    });
 }

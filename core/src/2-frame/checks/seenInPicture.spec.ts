@@ -10,9 +10,20 @@ import { memberEnds, placesOf } from '../memberEnds';
 const grip: Family = familyById('self-filming-grip')!;
 const { loadout, kit } = THREE_LOADS[1]!;
 const cones = lensCones(loadout, kit).flatMap((c) => (c.kind === 'cone' ? [c.cone] : []));
-function found(code: string, dimensions: Record<string, number> = {}, family = grip, lens = cones): Finding | undefined {
-  const { input } = familyInput(family, Object.fromEntries(Object.entries(dimensions).map(([id, value]) => [id, { value }])), {});
-  return FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(family.build(input), placeLoad(loadout, kit)), {}, { cones: lens }))).find((f) => f.code === code);
+function found(
+  code: string,
+  dimensions: Record<string, number> = {},
+  family = grip,
+  lens = cones,
+): Finding | undefined {
+  const { input } = familyInput(
+    family,
+    Object.fromEntries(Object.entries(dimensions).map(([id, value]) => [id, { value }])),
+    {},
+  );
+  return FRAME_CHECKS.flatMap((c) =>
+    c.look(frameContext(assemble(family.build(input), placeLoad(loadout, kit)), {}, { cones: lens })),
+  ).find((f) => f.code === code);
 }
 
 describe('play seen in the picture', () => {
@@ -26,30 +37,60 @@ describe('play seen in the picture', () => {
     expect(render(loose.why, METRIC)).toContain('The pin’s hole does most of it');
   });
   it('blames the screw’s hole when that is the looser', () => {
-    expect(render(found('playInPicture', { pin: 0.004, pinHole: 0.0041, screwHole: 0.008 })!.why, METRIC)).toContain('The screw’s hole does most of it');
+    expect(render(found('playInPicture', { pin: 0.004, pinHole: 0.0041, screwHole: 0.008 })!.why, METRIC)).toContain(
+      'The screw’s hole does most of it',
+    );
   });
-  it('a snug pin is not seen', () => expect(found('playInPicture', { pin: 0.0041, pinHole: 0.0041, screwHole: 0.00635 })).toBeUndefined());
+  it('a snug pin is not seen', () =>
+    expect(found('playInPicture', { pin: 0.0041, pinHole: 0.0041, screwHole: 0.00635 })).toBeUndefined());
   it('counts more at a longer lens, and stands in a middling one where none is known', () => {
     const play = { pin: 0.003, pinHole: 0.0046 };
     const long = cones.map((c) => ({ ...c, long: { ...c.long, across: 10 * DEGREE } }));
-    expect(found('playInPicture', play, grip, long)!.figure!.value).toBeGreaterThan(3 * found('playInPicture', play)!.figure!.value);
+    expect(found('playInPicture', play, grip, long)!.figure!.value).toBeGreaterThan(
+      3 * found('playInPicture', play)!.figure!.value,
+    );
     expect(render(found('playInPicture', play, grip, [])!.why, METRIC)).toContain('40°');
   });
   it('a stage that rocks on its rails is play too; its wider base cures it', () => {
     const arm = familyById('balance-arm')!;
-    const one = designRig({ kind: 'family', family: arm.id, dimensions: { railPlay: { value: 0.0004 } }, choices: { rails: 'one' }, edits: [] });
-    const two = designRig({ kind: 'family', family: arm.id, dimensions: { railPlay: { value: 0.0004 }, railSpacing: { value: 0.12 } }, choices: { rails: 'two' }, edits: [] });
+    const one = designRig({
+      kind: 'family',
+      family: arm.id,
+      dimensions: { railPlay: { value: 0.0004 } },
+      choices: { rails: 'one' },
+      edits: [],
+    });
+    const two = designRig({
+      kind: 'family',
+      family: arm.id,
+      dimensions: { railPlay: { value: 0.0004 }, railSpacing: { value: 0.12 } },
+      choices: { rails: 'two' },
+      edits: [],
+    });
     if (!one.ok || !two.ok) return fail('not built');
-    const shift = (rig: typeof one.rig): number => FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(rig, null)))).find((f) => f.code === 'playInPicture')?.figure?.value ?? 0;
+    const shift = (rig: typeof one.rig): number =>
+      FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(rig, null)))).find((f) => f.code === 'playInPicture')
+        ?.figure?.value ?? 0;
     expect(shift(one.rig)).toBeGreaterThan(3 * shift(two.rig));
   });
 });
 
 describe('looseness between hand and camera', () => {
   const built = (edits: readonly Edit[], family = 'hand-frame') => {
-    const made = designRig({ kind: 'family', family, dimensions: {}, choices: { pipe: 'steel/1/2' }, edits: [...edits] });
+    const made = designRig({
+      kind: 'family',
+      family,
+      dimensions: {},
+      choices: { pipe: 'steel/1/2' },
+      edits: [...edits],
+    });
     if (!made.ok) throw new Error(made.reason);
-    return { rig: made.rig, found: FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(made.rig, null)))).filter((f) => f.code === 'playInPicture') };
+    return {
+      rig: made.rig,
+      found: FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(made.rig, null)))).filter(
+        (f) => f.code === 'playInPicture',
+      ),
+    };
   };
   it('a tapered thread backed off by s rocks by s/16 over what is left engaged; one change screws it home', () => {
     const { rig: whole } = built([]);
@@ -67,9 +108,17 @@ describe('looseness between hand and camera', () => {
   it('a joint with room rocks by its room over its length, until the room is taken up', () => {
     const { rig: whole, found } = built([]);
     const pin = whole.bodies[0]!.joints.find((j) => j.loose)!;
-    expect(found.find((f) => f.about === pin.id)!.figure!.value).toBeCloseTo(pin.loose!.clearance / pin.loose!.over / (2 * Math.tan(20 * DEGREE)), 12);
-    expect(built([{ kind: 'fitting', id: 't', target: pin.id, clearance: 0 }]).found.find((f) => f.about === pin.id)).toBeUndefined();
-    expect(built([{ kind: 'fitting', id: 't', target: pin.id, clearance: 0.002 }]).found.find((f) => f.about === pin.id)!.severity).toBe('mend');
+    expect(found.find((f) => f.about === pin.id)!.figure!.value).toBeCloseTo(
+      pin.loose!.clearance / pin.loose!.over / (2 * Math.tan(20 * DEGREE)),
+      12,
+    );
+    expect(
+      built([{ kind: 'fitting', id: 't', target: pin.id, clearance: 0 }]).found.find((f) => f.about === pin.id),
+    ).toBeUndefined();
+    expect(
+      built([{ kind: 'fitting', id: 't', target: pin.id, clearance: 0.002 }]).found.find((f) => f.about === pin.id)!
+        .severity,
+    ).toBe('mend');
   });
 });
 
@@ -77,9 +126,16 @@ describe('a phone in its clamp', () => {
   const frame = familyById('printed-phone-frame')!;
   const phoneOf = (across: number, clamp: string): Finding | undefined => {
     const load = THREE_LOADS[0]!;
-    const kit = new Map([...load.kit].map(([id, item]) => [id, { ...item, size: [item.size[0], item.size[1], across] as [number, number, number] }]));
+    const kit = new Map(
+      [...load.kit].map(([id, item]) => [
+        id,
+        { ...item, size: [item.size[0], item.size[1], across] as [number, number, number] },
+      ]),
+    );
     const rig = frame.build(familyInput(frame, {}, { clamp }).input);
-    return FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(rig, placeLoad(load.loadout, kit)), {}))).find((f) => f.code === 'loadInJaws');
+    return FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(rig, placeLoad(load.loadout, kit)), {}))).find(
+      (f) => f.code === 'loadInJaws',
+    );
   };
   it('must be as wide as the jaws take; one wider is told, with the clamp that takes it', () => {
     expect(phoneOf(0.075, 'phone')).toBeUndefined();
@@ -105,5 +161,6 @@ describe('one’s own face in the picture', () => {
     expect(told.severity).toBe('mend');
     expect(render(told.toDo, METRIC)).toMatch(/further away/);
   });
-  it('is not asked of a rig that looks ahead', () => expect(found('faceInFrame', {}, familyById('plate-and-pillar')!)).toBeUndefined());
+  it('is not asked of a rig that looks ahead', () =>
+    expect(found('faceInFrame', {}, familyById('plate-and-pillar')!)).toBeUndefined());
 });

@@ -21,17 +21,29 @@ export const weightMeetsLegs: FrameCheck = {
       // With the arm hanging the rig is carried beside the leg, not before it.
       if (pose.arm === undefined || pose.arm < IN_FRONT || !contact) return [];
       const hand = contactAt(rig, contact, inOrder);
-      const low = pieces.filter((p) => p.flat.at[2] < hand[2]).flatMap((p) => pointsOf(p.flat).filter((q) => q[2] < hand[2] - LEGS_BELOW).map((q) => ({ owner: p.flat.owner, name: p.flat.name, room: pose.arm! + q[0] - hand[0] })));
+      const low = pieces
+        .filter((p) => p.flat.at[2] < hand[2])
+        .flatMap((p) =>
+          pointsOf(p.flat)
+            .filter((q) => q[2] < hand[2] - LEGS_BELOW)
+            .map((q) => ({ owner: p.flat.owner, name: p.flat.name, room: pose.arm! + q[0] - hand[0] })),
+        );
       if (low.length === 0) return [];
       const nearest = low.reduce((a, b) => (b.room < a.room ? b : a));
       if (nearest.room >= STRIDE) return [];
-      return [{
-        code: 'weightMeetsLegs', severity: 'note' as const, about: nearest.owner, figure: figure('length', Math.max(0, nearest.room)), limit: figure('length', STRIDE),
-        title: say`${pose.name}: the ${nearest.name} hangs ${figure('length', Math.max(0, nearest.room))} in front of you; a striding leg meets it.`,
-        why: say`A knee swings ${figure('length', STRIDE)} ahead of the hip. Further out is freer to walk with and tires the arm sooner.`,
-        toDo: say`Walk with the hand ${figure('length', pose.arm + STRIDE - nearest.room)} out from the shoulder, or shorten what hangs.`,
-        fixes: [],
-      }];
+      return [
+        {
+          code: 'weightMeetsLegs',
+          severity: 'note' as const,
+          about: nearest.owner,
+          figure: figure('length', Math.max(0, nearest.room)),
+          limit: figure('length', STRIDE),
+          title: say`${pose.name}: the ${nearest.name} hangs ${figure('length', Math.max(0, nearest.room))} in front of you; a striding leg meets it.`,
+          why: say`A knee swings ${figure('length', STRIDE)} ahead of the hip. Further out is freer to walk with and tires the arm sooner.`,
+          toDo: say`Walk with the hand ${figure('length', pose.arm + STRIDE - nearest.room)} out from the shoulder, or shorten what hangs.`,
+          fixes: [],
+        },
+      ];
     });
   },
 };

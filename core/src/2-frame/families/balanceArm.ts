@@ -7,7 +7,19 @@ import type { PlacedLoad } from '../../1-load';
 import type { Hands, Member, Part, Rig, Station } from '../../model';
 import { followBends, frameAlong, neutralFractionFor, stripStart, type StripFrame } from '../bend';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { angleSpec, choiceSpec, lengthSpec, loadBox, named, namesOf, nilOf, toFive, usualInput, weighed, within } from '../familyTools';
+import {
+  angleSpec,
+  choiceSpec,
+  lengthSpec,
+  loadBox,
+  named,
+  namesOf,
+  nilOf,
+  toFive,
+  usualInput,
+  weighed,
+  within,
+} from '../familyTools';
 import { bolt } from '../parts/bolt';
 import { crossSlide } from '../parts/crossSlide';
 import { FLAT_BARS } from '../parts/flatBars';
@@ -40,13 +52,31 @@ function layOut({ dimensions: d, choices }: FamilyInput): Layout {
   const curved = choices['arm'] === 'curved';
   const insideRadius = curved ? d['armRadius']! : BEND_RADIUS;
   const neutralFraction = neutralFractionFor(insideRadius, thickness);
-  const segments = [{ straight: Math.max(d['stageFromPivot']!, 0) + Math.max(d['headAhead']!, 0.03) - rear }, { angle: d['armAngle']!, insideRadius, neutralFraction }, { straight: d['armLength']! }];
+  const segments = [
+    { straight: Math.max(d['stageFromPivot']!, 0) + Math.max(d['headAhead']!, 0.03) - rear },
+    { angle: d['armAngle']!, insideRadius, neutralFraction },
+    { straight: d['armLength']! },
+  ];
   const strip = followBends(stock.section, segments, stripStart(start, [1, 0, 0], [0, 0, -1]));
   const total = strip.developedLength;
   return {
     thickness,
-    arm: { id: 'arm', name: 'arm', from: 'arm-start', to: 'arm-end', stock, path: { kind: 'bent', along: [1, 0, 0], across: [0, 0, -1], segments }, leftLong: 0, holes: [{ id: 'hole-joint', name: 'universal joint', along: -rear, across: 0, diameter: 0.0085, afterBending: false }] },
-    nodes: [{ id: 'arm-start', at: start }, { id: 'arm-end', at: strip.end.at }],
+    arm: {
+      id: 'arm',
+      name: 'arm',
+      from: 'arm-start',
+      to: 'arm-end',
+      stock,
+      path: { kind: 'bent', along: [1, 0, 0], across: [0, 0, -1], segments },
+      leftLong: 0,
+      holes: [
+        { id: 'hole-joint', name: 'universal joint', along: -rear, across: 0, diameter: 0.0085, afterBending: false },
+      ],
+    },
+    nodes: [
+      { id: 'arm-start', at: start },
+      { id: 'arm-end', at: strip.end.at },
+    ],
     low: frameAlong(strip, total - Math.min(0.8 * total, d['lowClamp']!)),
     middle: frameAlong(strip, total - Math.min(0.8 * total, d['midClamp']!)),
   };
@@ -59,81 +89,281 @@ function build(input: FamilyInput): Rig {
   const room = d['stackRoom']!;
   const foot: Vec3 = [d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness];
   const stage = crossSlide(foot, TRAVEL);
-  const clamp = (id: string, frame: StripFrame): Part => clampBlock({ id, at: frame.at, size: [0.03, 0.045, lay.thickness + 0.016] });
-  const station = (id: string, name: string, frame: StripFrame): Station => ({ id, name, seat: addScaled(frame.at, frame.across, lay.thickness / 2 + 0.008), axis: frame.across, boltDiameter, room, washer, count: 0 });
-  const stations = [station('low', 'Low clamp washers', lay.low), station('middle', 'Middle clamp washers', lay.middle)];
+  const clamp = (id: string, frame: StripFrame): Part =>
+    clampBlock({ id, at: frame.at, size: [0.03, 0.045, lay.thickness + 0.016] });
+  const station = (id: string, name: string, frame: StripFrame): Station => ({
+    id,
+    name,
+    seat: addScaled(frame.at, frame.across, lay.thickness / 2 + 0.008),
+    axis: frame.across,
+    boltDiameter,
+    room,
+    washer,
+    count: 0,
+  });
+  const stations = [
+    station('low', 'Low clamp washers', lay.low),
+    station('middle', 'Middle clamp washers', lay.middle),
+  ];
   const marks = (['low', 'middle'] as const).map((id) => ({
-    id: `${id}-along`, name: id === 'low' ? 'Low clamp, along the arm' : 'Middle clamp, along the arm', kind: 'mark' as const, axis: lay[id].along, range: [-0.03, 0.03] as const, step: 0.001, value: 0,
-    moves: [{ kind: 'part' as const, id: `${id}-clamp` }, { kind: 'part' as const, id: `${id}-bolt` }, { kind: 'station' as const, id }],
+    id: `${id}-along`,
+    name: id === 'low' ? 'Low clamp, along the arm' : 'Middle clamp, along the arm',
+    kind: 'mark' as const,
+    axis: lay[id].along,
+    range: [-0.03, 0.03] as const,
+    step: 0.001,
+    value: 0,
+    moves: [
+      { kind: 'part' as const, id: `${id}-clamp` },
+      { kind: 'part' as const, id: `${id}-bolt` },
+      { kind: 'station' as const, id },
+    ],
   }));
   // On a curve only the tangent is straight: there the clamps are set by their dimension, not by a slide.
   const slides = choices['arm'] === 'straight' ? marks : [];
   return {
     bodies: [
-      { id: 'held-grip', name: 'grip', nodes: [], members: [], joints: [], parts: [...lowerJointAndGrip(d['gripLength']!)], stations: [] },
       {
-        id: 'sled', name: 'arm with camera',
+        id: 'held-grip',
+        name: 'grip',
+        nodes: [],
+        members: [],
+        joints: [],
+        parts: [...lowerJointAndGrip(d['gripLength']!)],
+        stations: [],
+      },
+      {
+        id: 'sled',
+        name: 'arm with camera',
         nodes: [...lay.nodes, { id: 'at-stage', at: foot }, { id: 'at-joint', at: [0, 0, d['jointHeight']!] }],
         members: [lay.arm],
         joints: [
-          { id: 'stage-on-arm', name: 'stage on the arm', node: 'at-stage', fitting: 'boltThrough', joins: ['arm', 'stage-base'], reversible: true, packs: true },
-          { id: 'joint-on-arm', name: 'joint under the arm', node: 'at-joint', fitting: 'boltThrough', joins: ['arm', 'joint-upper'], reversible: true, packs: true },
+          {
+            id: 'stage-on-arm',
+            name: 'stage on the arm',
+            node: 'at-stage',
+            fitting: 'boltThrough',
+            joins: ['arm', 'stage-base'],
+            reversible: true,
+            packs: true,
+          },
+          {
+            id: 'joint-on-arm',
+            name: 'joint under the arm',
+            node: 'at-joint',
+            fitting: 'boltThrough',
+            joins: ['arm', 'joint-upper'],
+            reversible: true,
+            packs: true,
+          },
         ],
         parts: [
-          ...stage.parts, ...(choices['rails'] === 'two' ? secondRails(foot, d['railSpacing']!) : []), upperJoint(d['jointHeight']!), clamp('low-clamp', lay.low), clamp('middle-clamp', lay.middle),
-          ...stations.map((s) => bolt({ id: `${s.id}-bolt`, name: `bolt ${Math.round(boltDiameter * 1000)} mm × ${Math.round(room * 1000) + 15} mm, ${s.id}`, seat: s.seat, axis: s.axis, diameter: boltDiameter, length: room + 0.01, inside: 0.005, price: 0.9 })),
+          ...stage.parts,
+          ...(choices['rails'] === 'two' ? secondRails(foot, d['railSpacing']!) : []),
+          upperJoint(d['jointHeight']!),
+          clamp('low-clamp', lay.low),
+          clamp('middle-clamp', lay.middle),
+          ...stations.map((s) =>
+            bolt({
+              id: `${s.id}-bolt`,
+              name: `bolt ${Math.round(boltDiameter * 1000)} mm × ${Math.round(room * 1000) + 15} mm, ${s.id}`,
+              seat: s.seat,
+              axis: s.axis,
+              diameter: boltDiameter,
+              length: room + 0.01,
+              inside: 0.005,
+              price: 0.9,
+            }),
+          ),
         ],
         stations,
       },
     ],
-    pivots: [{ id: 'joint', name: 'universal joint', kind: 'universal', at: [0, 0, 0], heldBy: 'held-grip', carries: 'sled', frictionTorque: { value: 0.0002, spread: 0.0001, source: 'bearing friction, a guess' } }],
-    contacts: [{ id: 'hand-on-grip', name: 'hand', kind: 'hand', body: 'held-grip', at: [0, 0, -0.02 - d['gripLength']! / 2], direction: [0, 0, 1] }],
+    pivots: [
+      {
+        id: 'joint',
+        name: 'universal joint',
+        kind: 'universal',
+        at: [0, 0, 0],
+        heldBy: 'held-grip',
+        carries: 'sled',
+        frictionTorque: { value: 0.0002, spread: 0.0001, source: 'bearing friction, a guess' },
+      },
+    ],
+    contacts: [
+      {
+        id: 'hand-on-grip',
+        name: 'hand',
+        kind: 'hand',
+        body: 'held-grip',
+        at: [0, 0, -0.02 - d['gripLength']! / 2],
+        direction: [0, 0, 1],
+      },
+    ],
     poses: [{ id: 'carried', name: 'Carried upright', contacts: ['hand-on-grip'], arm: 0.35 }],
     adjusters: [
       // The carriages' play lets the stage rock over its rails: the nearer they stand, the more.
-      ...stage.adjusters.map((a) => (a.id === stage.adjusters[0]!.id ? { ...a, play: { angle: Math.atan2(d['railPlay']!, choices['rails'] === 'two' ? Math.max(CARRIAGE, d['railSpacing']!) : CARRIAGE), way: 'roll' as const } } : a)),
-      { id: 'pivot-height', name: 'Pivot height', kind: 'thread', axis: [0, 0, 1], range: [-STUD.range, STUD.range], step: STUD.step, perTurn: STUD.perTurn, value: 0, moves: [{ kind: 'pivot', id: 'joint' }, { kind: 'body', id: 'held-grip' }] },
+      ...stage.adjusters.map((a) =>
+        a.id === stage.adjusters[0]!.id
+          ? {
+              ...a,
+              play: {
+                angle: Math.atan2(
+                  d['railPlay']!,
+                  choices['rails'] === 'two' ? Math.max(CARRIAGE, d['railSpacing']!) : CARRIAGE,
+                ),
+                way: 'roll' as const,
+              },
+            }
+          : a,
+      ),
+      {
+        id: 'pivot-height',
+        name: 'Pivot height',
+        kind: 'thread',
+        axis: [0, 0, 1],
+        range: [-STUD.range, STUD.range],
+        step: STUD.step,
+        perTurn: STUD.perTurn,
+        value: 0,
+        moves: [
+          { kind: 'pivot', id: 'joint' },
+          { kind: 'body', id: 'held-grip' },
+        ],
+      },
       ...slides,
-      ...stations.map((s) => ({ id: `${s.id}-count`, name: s.name, kind: 'count' as const, range: [0, Math.floor(room / washer.thickness + 1e-9)] as const, step: 1, value: 0, moves: [{ kind: 'station' as const, id: s.id }] })),
+      ...stations.map((s) => ({
+        id: `${s.id}-count`,
+        name: s.name,
+        kind: 'count' as const,
+        range: [0, Math.floor(room / washer.thickness + 1e-9)] as const,
+        step: 1,
+        value: 0,
+        moves: [{ kind: 'station' as const, id: s.id }],
+      })),
     ],
   };
 }
 
 /** Rails on both sides of the stage's own screw, the carriage of each under an edge of the top plate. */
 const secondRails = (foot: Vec3, spacing: number): readonly Part[] =>
-  ([['left', 1], ['right', -1]] as const).map(([side, s]) => ({
-    id: `rails-${side}`, twin: `rails-${side === 'left' ? 'right' : 'left'}`, name: 'rails with carriage', shape: { kind: 'box', size: [0.09, 0.012, 0.012] }, at: add(foot, [0, (s * spacing) / 2, 0.006]), material: 'steel',
-    mass: { value: 0.024, spread: 0.003, source: 'mass of rails with carriage' }, supply: { item: 'rail pair with carriage', packOf: 2, packPrice: 9 },
+  (
+    [
+      ['left', 1],
+      ['right', -1],
+    ] as const
+  ).map(([side, s]) => ({
+    id: `rails-${side}`,
+    twin: `rails-${side === 'left' ? 'right' : 'left'}`,
+    name: 'rails with carriage',
+    shape: { kind: 'box', size: [0.09, 0.012, 0.012] },
+    at: add(foot, [0, (s * spacing) / 2, 0.006]),
+    material: 'steel',
+    mass: { value: 0.024, spread: 0.003, source: 'mass of rails with carriage' },
+    supply: { item: 'rail pair with carriage', packOf: 2, packPrice: 9 },
   }));
 
 const dimensions = [
-  lengthSpec('headAhead', 'Arm leaves ahead of the stage', 'arm', 0.07, 0.03, 0.2, 'From the stage’s middle to where the arm bends down.'),
+  lengthSpec(
+    'headAhead',
+    'Arm leaves ahead of the stage',
+    'arm',
+    0.07,
+    0.03,
+    0.2,
+    'From the stage’s middle to where the arm bends down.',
+  ),
   lengthSpec('armLength', 'Arm, straight run', 'arm', 0.3, 0.05, 0.6, 'From the end of the bend to the arm’s end.'),
   lengthSpec('armRadius', 'Arm’s bend, inside radius', 'arm', 0.16, 0.05, 0.3, 'Of a curved arm.'),
-  angleSpec('armAngle', 'Arm turns down', 'arm', 100, 60, 170, 'From level: 90° hangs straight down, more comes back under the pivot.'),
+  angleSpec(
+    'armAngle',
+    'Arm turns down',
+    'arm',
+    100,
+    60,
+    170,
+    'From level: 90° hangs straight down, more comes back under the pivot.',
+  ),
   lengthSpec('lowClamp', 'Low clamp from the end', 'low', 0.03, 0.015, 0.3, 'Along the arm, from its end.'),
   lengthSpec('midClamp', 'Middle clamp from the end', 'middle', 0.18, 0.06, 0.5, 'Along the arm, from its end.'),
-  lengthSpec('stageFromPivot', 'Stage ahead of the pivot', 'stage-base', -0.02, -0.15, 0.06, 'Middle of the stage; behind is negative.'),
-  lengthSpec('jointHeight', 'Joint height', 'joint-upper', 0.035, 0.02, 0.07, 'Pivot to the underside of the head bar, with the stud in the middle of its thread.'),
+  lengthSpec(
+    'stageFromPivot',
+    'Stage ahead of the pivot',
+    'stage-base',
+    -0.02,
+    -0.15,
+    0.06,
+    'Middle of the stage; behind is negative.',
+  ),
+  lengthSpec(
+    'jointHeight',
+    'Joint height',
+    'joint-upper',
+    0.035,
+    0.02,
+    0.07,
+    'Pivot to the underside of the head bar, with the stud in the middle of its thread.',
+  ),
   lengthSpec('gripLength', 'Grip length', 'grip', 0.12, 0.08, 0.18, 'Length of the hand grip.'),
-  lengthSpec('stackRoom', 'Room for washers', 'low', 0.045, 0.01, 0.09, 'Length of each clamp’s bolt that can take washers.'),
+  lengthSpec(
+    'stackRoom',
+    'Room for washers',
+    'low',
+    0.045,
+    0.01,
+    0.09,
+    'Length of each clamp’s bolt that can take washers.',
+  ),
   lengthSpec('railSpacing', 'Rail spacing', 'stage-base', 0.07, 0.02, 0.12, 'Between the two pairs of rails.'),
-  lengthSpec('railPlay', 'Play of a carriage on its rails', 'stage-top', 0.00005, 0, 0.001, 'Rock the stage by hand and measure at a feeler gauge.'),
+  lengthSpec(
+    'railPlay',
+    'Play of a carriage on its rails',
+    'stage-top',
+    0.00005,
+    0,
+    0.001,
+    'Rock the stage by hand and measure at a feeler gauge.',
+  ),
 ];
 
 const choices = [
-  choiceSpec('arm', 'Arm', 'Curved keeps the weights under you; straight lets clamps slide.', 'straight', named({ straight: 'straight, one tight bend', curved: 'curved' })),
+  choiceSpec(
+    'arm',
+    'Arm',
+    'Curved keeps the weights under you; straight lets clamps slide.',
+    'straight',
+    named({ straight: 'straight, one tight bend', curved: 'curved' }),
+  ),
   choiceSpec('bar', 'Bar', 'Flat bar by trade size.', 'aluminium-30x6', namesOf(FLAT_BARS)),
-  choiceSpec('rails', 'Rails under the stage', 'One pair rocks when you run; two do not.', 'two', named({ one: 'one pair', two: 'two pairs' })),
+  choiceSpec(
+    'rails',
+    'Rails under the stage',
+    'One pair rocks when you run; two do not.',
+    'two',
+    named({ one: 'one pair', two: 'two pairs' }),
+  ),
   choiceSpec('washer', 'Washers', 'On both clamps.', 'm12-37', namesOf(WASHERS)),
 ];
 
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const usual = usualInput(dimensions, choices);
   const box = loadBox(load);
-  const picked = { ...usual.choices, bar: box.mass > 1.4 ? 'aluminium-40x5' : 'aluminium-30x6', washer: box.mass > 0.5 ? 'm12-37' : 'm10-30' };
+  const picked = {
+    ...usual.choices,
+    bar: box.mass > 1.4 ? 'aluminium-40x5' : 'aluminium-30x6',
+    washer: box.mass > 0.5 ? 'm12-37' : 'm10-30',
+  };
   const gripLength = within(hands.breadth + 0.03, 0.08, 0.18);
-  const at = (armLength: number, stageFromPivot = 0): FamilyInput => ({ choices: picked, dimensions: { ...usual.dimensions, armLength, stageFromPivot, gripLength, stackRoom: box.mass > 1.4 ? 0.07 : 0.045 } });
+  const at = (armLength: number, stageFromPivot = 0): FamilyInput => ({
+    choices: picked,
+    dimensions: {
+      ...usual.dimensions,
+      armLength,
+      stageFromPivot,
+      gripLength,
+      stackRoom: box.mass > 1.4 ? 0.07 : 0.045,
+    },
+  });
   const { washer } = washerOf(picked.washer);
   const each = 7850 * Math.PI * (washer.outerRadius ** 2 - washer.innerRadius ** 2) * washer.thickness;
   const most = Math.floor(at(0.2).dimensions['stackRoom']! / washer.thickness + 1e-9);
@@ -150,7 +380,9 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   }
   const low = Math.min(most, wanted);
   // The whole arm moves over the pivot with its stage: where that brings the mass centre over the joint.
-  const stageFromPivot = toFive(nilOf((x) => weighed(build(at(armLength, x)), load, { 'low-count': low }, ['sled']).centre[0], -0.15, 0.06));
+  const stageFromPivot = toFive(
+    nilOf((x) => weighed(build(at(armLength, x)), load, { 'low-count': low }, ['sled']).centre[0], -0.15, 0.06),
+  );
   const reasons: Phrase[] = [
     say`An arm of ${figure('length', armLength)} hangs ${figure('count', low)} washers low enough to carry your ${figure('mass', box.mass)} and clears your fist.`,
     say`The stage sits ${figure('length', Math.abs(stageFromPivot))} ${stageFromPivot < 0 ? 'behind' : 'ahead of'} the pivot, against the arm that reaches forward.`,
@@ -162,20 +394,41 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
 export const balanceArm: Family = {
   id: 'balance-arm',
   name: 'Balance arm with a cross-slide stage',
-  summary: 'Camera on a stage with two slides, an arm reaching forward and down, weights clamped along it: rebalanced in seconds.',
+  summary:
+    'Camera on a stage with two slides, an arm reaching forward and down, weights clamped along it: rebalanced in seconds.',
   goodFor: ['changing lenses often', 'walking shots', 'learning what balance does'],
   givesUp: 'Every slide has play, and bought slides cost more than the rest together.',
   suits: { carries: ['eye level', 'waist'], moves: ['walking', 'running'], hands: 1, wet: false, hangs: true },
-  goesWrong: ['The stage rocks on one pair of rails when you run.', 'A clamp creeps down the arm in the bag and all is lost: mark it.', 'The arm’s end meets the knee.'],
-  dimensions, choices, size, build, advise: () => [],
+  goesWrong: [
+    'The stage rocks on one pair of rails when you run.',
+    'A clamp creeps down the arm in the bag and all is lost: mark it.',
+    'The arm’s end meets the knee.',
+  ],
+  dimensions,
+  choices,
+  size,
+  build,
+  advise: () => [],
   drawn: (input) => {
     const lay = layOut(input);
     const [start, end] = [lay.nodes[0]!.at, lay.nodes[1]!.at];
     const bendEnd = addScaled(end, lay.low.along, -input.dimensions['armLength']!);
     return [
-      { dimension: 'headAhead', from: [input.dimensions['stageFromPivot']!, 0, start[2]], to: [input.dimensions['stageFromPivot']! + input.dimensions['headAhead']!, 0, start[2]], view: 'side', offset: -120 },
+      {
+        dimension: 'headAhead',
+        from: [input.dimensions['stageFromPivot']!, 0, start[2]],
+        to: [input.dimensions['stageFromPivot']! + input.dimensions['headAhead']!, 0, start[2]],
+        view: 'side',
+        offset: -120,
+      },
       { dimension: 'armLength', from: end, to: bendEnd, view: 'side', offset: 60 },
-      { dimension: 'stageFromPivot', from: [Math.min(0, input.dimensions['stageFromPivot']!), 0, start[2]], to: [Math.max(0, input.dimensions['stageFromPivot']!), 0, start[2]], view: 'side', offset: -180 },
+      {
+        dimension: 'stageFromPivot',
+        from: [Math.min(0, input.dimensions['stageFromPivot']!), 0, start[2]],
+        to: [Math.max(0, input.dimensions['stageFromPivot']!), 0, start[2]],
+        view: 'side',
+        offset: -180,
+      },
     ];
   },
 };

@@ -21,24 +21,37 @@ describe('every family', () => {
       });
 
       it('keeps its identifiers when a dimension changes', () => {
-        const ids = (input: typeof usual): string => family.build(input).bodies.flatMap((b) => [...b.members, ...b.parts, ...b.stations].map((e) => e.id)).join();
+        const ids = (input: typeof usual): string =>
+          family
+            .build(input)
+            .bodies.flatMap((b) => [...b.members, ...b.parts, ...b.stations].map((e) => e.id))
+            .join();
         for (const spec of family.dimensions) {
-          for (const value of spec.range) expect(ids({ ...usual, dimensions: { ...usual.dimensions, [spec.id]: value } })).withContext(spec.id).toBe(ids(usual));
+          for (const value of spec.range)
+            expect(ids({ ...usual, dimensions: { ...usual.dimensions, [spec.id]: value } }))
+              .withContext(spec.id)
+              .toBe(ids(usual));
         }
       });
 
       it('names every dimension that is out of range, and draws the nearest meanwhile', () => {
         for (const spec of family.dimensions) {
           const { faults, input } = familyInput(family, { [spec.id]: { value: spec.range[1] + 1 } }, {});
-          expect(faults.map((f) => f.id)).withContext(spec.id).toEqual([spec.id]);
+          expect(faults.map((f) => f.id))
+            .withContext(spec.id)
+            .toEqual([spec.id]);
           expect(input.dimensions[spec.id]).toBe(spec.range[1]);
         }
       });
 
       it('gives finite bodies at the ends of every range and for every choice', () => {
         const inputs = [
-          ...family.dimensions.flatMap((d) => d.range.map((value) => ({ ...usual, dimensions: { ...usual.dimensions, [d.id]: value } }))),
-          ...family.choices.flatMap((c) => c.options.map((o) => ({ ...usual, choices: { ...usual.choices, [c.id]: o.id } }))),
+          ...family.dimensions.flatMap((d) =>
+            d.range.map((value) => ({ ...usual, dimensions: { ...usual.dimensions, [d.id]: value } })),
+          ),
+          ...family.choices.flatMap((c) =>
+            c.options.map((o) => ({ ...usual, choices: { ...usual.choices, [c.id]: o.id } })),
+          ),
         ];
         for (const input of inputs) {
           const bodies = placedPieces(assemble(family.build(input), load), {});
@@ -49,11 +62,16 @@ describe('every family', () => {
 
       it('sizes itself to the load within its own ranges', () => {
         const sized = family.size(load, USUAL_HANDS);
-        for (const spec of family.dimensions) expect(sized.dimensions[spec.id]!).withContext(spec.id).toBeGreaterThanOrEqual(spec.range[0]);
+        for (const spec of family.dimensions)
+          expect(sized.dimensions[spec.id]!).withContext(spec.id).toBeGreaterThanOrEqual(spec.range[0]);
         expect(sized.reasons.length).toBeGreaterThan(0);
         const rig = family.build(sized);
         const frame = frameContext(assemble(rig, load), sized.startValues);
-        expect([...family.advise(sized, rig), ...FRAME_CHECKS.flatMap((c) => c.look(frame))].filter((f) => f.severity === 'stop')).toEqual([]);
+        expect(
+          [...family.advise(sized, rig), ...FRAME_CHECKS.flatMap((c) => c.look(frame))].filter(
+            (f) => f.severity === 'stop',
+          ),
+        ).toEqual([]);
       });
     });
   }
@@ -62,7 +80,14 @@ describe('every family', () => {
 describe('a design', () => {
   const design = { kind: 'family' as const, family: 'gimballed-bent-bar', dimensions: {}, choices: {}, edits: [] };
   it('takes the maker’s edits by identifier and keeps those that find nothing', () => {
-    const made = designRig({ ...design, edits: [{ kind: 'weigh', id: 'e1', target: 'bar', mass: { value: 0.5 } }, { kind: 'remove', id: 'e2', target: 'grip' }, { kind: 'weigh', id: 'e3', target: 'sail', mass: { value: 1 } }] });
+    const made = designRig({
+      ...design,
+      edits: [
+        { kind: 'weigh', id: 'e1', target: 'bar', mass: { value: 0.5 } },
+        { kind: 'remove', id: 'e2', target: 'grip' },
+        { kind: 'weigh', id: 'e3', target: 'sail', mass: { value: 1 } },
+      ],
+    });
     if (!made.ok) return fail(made.reason);
     expect(made.rig.bodies[1]!.members[0]!.mass!.value).toBe(0.5);
     expect(made.rig.bodies[0]!.parts.map((p) => p.id)).not.toContain('grip');

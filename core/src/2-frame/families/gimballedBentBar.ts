@@ -48,7 +48,12 @@ function layOut(input: FamilyInput): Layout {
   const neutralFraction = neutralFractionFor(insideRadius, thickness);
   const bend = d['bendAngle']!;
   const roll = d['outOfPlane']!;
-  const segments = [{ straight: d['platformLength']! }, ...(roll === 0 ? [] : [{ roll }]), { angle: bend, insideRadius, neutralFraction }, { straight: d['tail']! }];
+  const segments = [
+    { straight: d['platformLength']! },
+    ...(roll === 0 ? [] : [{ roll }]),
+    { angle: bend, insideRadius, neutralFraction },
+    { straight: d['tail']! },
+  ];
   const strip = followBends(stock.section, segments, stripStart(start, [1, 0, 0], [0, 0, -1]));
   const arc = bend * (insideRadius + neutralFraction * thickness);
   const bendEnd = strip.turningPoints.at(-2)!;
@@ -56,23 +61,39 @@ function layOut(input: FamilyInput): Layout {
   const toFoot = strip.end.along[0] < -0.2 ? -bendEnd[0] / strip.end.along[0] : 0;
   const footAlong = d['platformLength']! + arc + Math.max(0, toFoot);
   const washer = WASHERS[choices['washer']!]!;
-  const hole = (id: string, name: string, along: number, diameter: number, afterBending = false): Hole => ({ id, name, along, across: 0, diameter, afterBending });
+  const hole = (id: string, name: string, along: number, diameter: number, afterBending = false): Hole => ({
+    id,
+    name,
+    along,
+    across: 0,
+    diameter,
+    afterBending,
+  });
   const clear = washer.boltDiameter + 0.0005;
   const bar: Member = {
-    id: 'bar', name: 'bar', from: 'bar-start', to: 'bar-end', stock,
+    id: 'bar',
+    name: 'bar',
+    from: 'bar-start',
+    to: 'bar-end',
+    stock,
     path: { kind: 'bent', along: [1, 0, 0], across: [0, 0, -1], segments },
     leftLong: d['leftLong']!,
     holes: [
       hole('hole-rear', 'rear weight bolt', REAR_HOLE, clear),
       hole('hole-joint', 'universal joint', d['pivotFromRear']!, 0.0085),
       // Off the end there is no bar to drill, and advice says so.
-      ...[hole('hole-stage-rear', 'stage, rear screw', stageMiddle(input) - STAGE_SCREWS, 0.0053), hole('hole-stage-front', 'stage, front screw', stageMiddle(input) + STAGE_SCREWS, 0.0053)].filter((h) => h.along >= 0),
+      ...[
+        hole('hole-stage-rear', 'stage, rear screw', stageMiddle(input) - STAGE_SCREWS, 0.0053),
+        hole('hole-stage-front', 'stage, front screw', stageMiddle(input) + STAGE_SCREWS, 0.0053),
+      ].filter((h) => h.along >= 0),
       hole('hole-front', 'front weight bolt', d['platformLength']! + arc / 2, clear),
       hole('hole-foot', 'foot weight bolt', footAlong, clear, true),
     ],
   };
   return {
-    bar, strip, thickness,
+    bar,
+    strip,
+    thickness,
     rear: frameAlong(strip, REAR_HOLE),
     front: frameAlong(strip, d['platformLength']! + arc / 2),
     foot: frameAlong(strip, footAlong),
@@ -89,61 +110,164 @@ function build(input: FamilyInput): Rig {
   const stage = crossSlide([d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness], TRAVEL);
   // Rear weights hang under the platform, front ones sit inside the arc, foot ones stand on the tail: all on the +across side.
   const station = (id: string, name: string, frame: StripFrame): Station => ({
-    id, name, seat: addScaled(frame.at, frame.across, lay.thickness / 2), axis: frame.across, boltDiameter, room, washer: weights, count: 0,
+    id,
+    name,
+    seat: addScaled(frame.at, frame.across, lay.thickness / 2),
+    axis: frame.across,
+    boltDiameter,
+    room,
+    washer: weights,
+    count: 0,
   });
-  const stations = [station('rear', 'Rear washers', lay.rear), station('front', 'Front washers', lay.front), station('foot', 'Foot washers', lay.foot)];
-  const bolts = stations.map((s) => bolt({
-    id: `${s.id}-bolt`, name: `bolt ${Math.round(boltDiameter * 1000)} mm × ${Math.round((room + lay.thickness) * 1000) + 10} mm, ${s.id}`,
-    seat: s.seat, axis: s.axis, diameter: boltDiameter, length: room + 0.01, inside: lay.thickness + 0.006, price: 0.9,
-  }));
+  const stations = [
+    station('rear', 'Rear washers', lay.rear),
+    station('front', 'Front washers', lay.front),
+    station('foot', 'Foot washers', lay.foot),
+  ];
+  const bolts = stations.map((s) =>
+    bolt({
+      id: `${s.id}-bolt`,
+      name: `bolt ${Math.round(boltDiameter * 1000)} mm × ${Math.round((room + lay.thickness) * 1000) + 10} mm, ${s.id}`,
+      seat: s.seat,
+      axis: s.axis,
+      diameter: boltDiameter,
+      length: room + 0.01,
+      inside: lay.thickness + 0.006,
+      price: 0.9,
+    }),
+  );
   return {
     bodies: [
-      { id: 'held-grip', name: 'grip', nodes: [], members: [], joints: [], parts: [...lowerJointAndGrip(d['gripLength']!)], stations: [] },
       {
-        id: 'sled', name: 'bar with camera',
-        nodes: [{ id: 'bar-start', at: lay.strip.turningPoints[0]! }, { id: 'bar-end', at: lay.strip.end.at }, { id: 'at-stage', at: [d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness] }, { id: 'at-joint', at: [0, 0, d['jointHeight']!] }],
+        id: 'held-grip',
+        name: 'grip',
+        nodes: [],
+        members: [],
+        joints: [],
+        parts: [...lowerJointAndGrip(d['gripLength']!)],
+        stations: [],
+      },
+      {
+        id: 'sled',
+        name: 'bar with camera',
+        nodes: [
+          { id: 'bar-start', at: lay.strip.turningPoints[0]! },
+          { id: 'bar-end', at: lay.strip.end.at },
+          { id: 'at-stage', at: [d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness] },
+          { id: 'at-joint', at: [0, 0, d['jointHeight']!] },
+        ],
         members: [lay.bar],
         joints: [
-          { id: 'stage-on-bar', name: 'stage on the bar', node: 'at-stage', fitting: 'boltThrough', joins: ['bar', 'stage-base'], reversible: true },
-          { id: 'joint-on-bar', name: 'joint under the bar', node: 'at-joint', fitting: 'boltThrough', joins: ['bar', 'joint-upper'], reversible: true },
+          {
+            id: 'stage-on-bar',
+            name: 'stage on the bar',
+            node: 'at-stage',
+            fitting: 'boltThrough',
+            joins: ['bar', 'stage-base'],
+            reversible: true,
+          },
+          {
+            id: 'joint-on-bar',
+            name: 'joint under the bar',
+            node: 'at-joint',
+            fitting: 'boltThrough',
+            joins: ['bar', 'joint-upper'],
+            reversible: true,
+          },
         ],
         parts: [...stage.parts, upperJoint(d['jointHeight']!), ...bolts],
         stations,
       },
     ],
-    pivots: [{ id: 'joint', name: 'universal joint', kind: 'universal', at: [0, 0, 0], heldBy: 'held-grip', carries: 'sled', frictionTorque: { value: 0.0002, spread: 0.0001, source: 'bearing friction, a guess' } }],
-    contacts: [{ id: 'hand-on-grip', name: 'hand', kind: 'hand', body: 'held-grip', at: [0, 0, -0.02 - d['gripLength']! / 2], direction: [0, 0, 1] }],
+    pivots: [
+      {
+        id: 'joint',
+        name: 'universal joint',
+        kind: 'universal',
+        at: [0, 0, 0],
+        heldBy: 'held-grip',
+        carries: 'sled',
+        frictionTorque: { value: 0.0002, spread: 0.0001, source: 'bearing friction, a guess' },
+      },
+    ],
+    contacts: [
+      {
+        id: 'hand-on-grip',
+        name: 'hand',
+        kind: 'hand',
+        body: 'held-grip',
+        at: [0, 0, -0.02 - d['gripLength']! / 2],
+        direction: [0, 0, 1],
+      },
+    ],
     poses: [{ id: 'carried', name: 'Carried upright', contacts: ['hand-on-grip'], arm: 0.35 }],
     adjusters: [
       ...stage.adjusters,
-      { id: 'pivot-height', name: 'Pivot height', kind: 'thread', axis: [0, 0, 1], range: [-STUD.range, STUD.range], step: STUD.step, perTurn: STUD.perTurn, value: 0, moves: [{ kind: 'pivot', id: 'joint' }, { kind: 'body', id: 'held-grip' }] },
-      ...stations.map((s) => ({ id: `${s.id}-count`, name: s.name, kind: 'count' as const, range: [0, Math.floor(room / washer.thickness + 1e-9)] as const, step: 1, value: 0, moves: [{ kind: 'station' as const, id: s.id }] })),
+      {
+        id: 'pivot-height',
+        name: 'Pivot height',
+        kind: 'thread',
+        axis: [0, 0, 1],
+        range: [-STUD.range, STUD.range],
+        step: STUD.step,
+        perTurn: STUD.perTurn,
+        value: 0,
+        moves: [
+          { kind: 'pivot', id: 'joint' },
+          { kind: 'body', id: 'held-grip' },
+        ],
+      },
+      ...stations.map((s) => ({
+        id: `${s.id}-count`,
+        name: s.name,
+        kind: 'count' as const,
+        range: [0, Math.floor(room / washer.thickness + 1e-9)] as const,
+        step: 1,
+        value: 0,
+        moves: [{ kind: 'station' as const, id: s.id }],
+      })),
     ],
   };
 }
 
 /** Foot washers that bring the mass centre just under the pivot, with the rear ones on; and how far it hangs under with none. */
-function footWashersWanted(rig: Rig, load: PlacedLoad | null, rear: number): { readonly count: number; readonly under: number } {
+function footWashersWanted(
+  rig: Rig,
+  load: PlacedLoad | null,
+  rear: number,
+): { readonly count: number; readonly under: number } {
   const bare = weighed(rig, load, { 'rear-count': rear }, ['sled']);
   const foot = assemble(rig, null).stacks.find((s) => s.station.id === 'foot')!;
   const wantedDepth = 0.0015;
   const perWasher = foot.one.mass * -(foot.station.seat[2] + 0.01 + wantedDepth);
-  return { count: Math.max(0, Math.ceil((bare.mass * (bare.centre[2] + wantedDepth)) / perWasher)), under: -bare.centre[2] };
+  return {
+    count: Math.max(0, Math.ceil((bare.mass * (bare.centre[2] + wantedDepth)) / perWasher)),
+    under: -bare.centre[2],
+  };
 }
 
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const usual = usualInput(dimensions, choices);
   const gripLength = Math.min(0.16, Math.max(0.09, hands.breadth + 0.03));
   const loadMass = load ? sumsOf(load.bodies).mass : 0;
-  const picked = { ...usual.choices, washer: loadMass > 1.3 ? 'm12-37' : 'm10-30', bar: loadMass > 1.6 ? 'aluminium-40x5' : loadMass > 0.3 ? 'aluminium-30x6' : 'aluminium-25x5' };
+  const picked = {
+    ...usual.choices,
+    washer: loadMass > 1.3 ? 'm12-37' : 'm10-30',
+    bar: loadMass > 1.6 ? 'aluminium-40x5' : loadMass > 0.3 ? 'aluminium-30x6' : 'aluminium-25x5',
+  };
   const most = Math.floor(usual.dimensions['stackRoom']! / WASHERS[picked.washer]!.thickness);
-  const clear = (jointHeight: number): number => toFive((jointHeight + 0.02 + gripLength + HAND_ROOM + LONGEST_STACK) / 2 + 0.0024);
-  const at = (radius: number, jointHeight: number, stageFromPivot = 0): FamilyInput => ({ choices: picked, dimensions: { ...usual.dimensions, gripLength, jointHeight, bendInsideRadius: radius, stageFromPivot } });
+  const clear = (jointHeight: number): number =>
+    toFive((jointHeight + 0.02 + gripLength + HAND_ROOM + LONGEST_STACK) / 2 + 0.0024);
+  const at = (radius: number, jointHeight: number, stageFromPivot = 0): FamilyInput => ({
+    choices: picked,
+    dimensions: { ...usual.dimensions, gripLength, jointHeight, bendInsideRadius: radius, stageFromPivot },
+  });
   const rear = loadMass > 0.3 ? Math.round(most / 2) : 2;
   // A light camera leaves the bare bar bottom-heavy: a taller joint lowers the pivot until it is not.
   let jointHeight = usual.dimensions['jointHeight']!;
   const needed = (radius: number) => footWashersWanted(build(at(radius, jointHeight)), load, rear);
-  for (let step = 0; step < 6 && needed(clear(jointHeight)).under > 0.004 && jointHeight < 0.119; step++) jointHeight = toFive(Math.min(0.12, jointHeight + 1.2 * (needed(clear(jointHeight)).under - 0.002)));
+  for (let step = 0; step < 6 && needed(clear(jointHeight)).under > 0.004 && jointHeight < 0.119; step++)
+    jointHeight = toFive(Math.min(0.12, jointHeight + 1.2 * (needed(clear(jointHeight)).under - 0.002)));
   let bendInsideRadius = clear(jointHeight);
   let { count } = needed(bendInsideRadius);
   while (count > 0.65 * most && bendInsideRadius < 0.245) {
@@ -151,7 +275,13 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     ({ count } = needed(bendInsideRadius));
   }
   const startValues = { 'rear-count': rear, 'front-count': 0, 'foot-count': Math.min(count, most) };
-  const stageFromPivot = toFive(nilOf((x) => weighed(build(at(bendInsideRadius, jointHeight, x)), load, startValues, ['sled']).centre[0], -0.12, 0.06));
+  const stageFromPivot = toFive(
+    nilOf(
+      (x) => weighed(build(at(bendInsideRadius, jointHeight, x)), load, startValues, ['sled']).centre[0],
+      -0.12,
+      0.06,
+    ),
+  );
   const reasons: Phrase[] = [
     say`The arc's inside radius of ${figure('length', bendInsideRadius)} clears your fist and lets ${figure('count', count)} foot washers carry a load of ${figure('mass', loadMass)}.`,
     say`The stage sits ${figure('length', Math.abs(stageFromPivot))} ${stageFromPivot < 0 ? 'behind' : 'ahead of'} the pivot, because the arc and the lens pull forward.`,
@@ -161,22 +291,106 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
 }
 
 const dimensions = [
-  lengthSpec('platformLength', 'Platform length', 'bar', 0.21, 0.12, 0.32, 'Rear end of the bar to where the bend begins.'),
-  lengthSpec('pivotFromRear', 'Pivot from the rear end', 'joint-upper', 0.15, 0.06, 0.22, 'Hole for the universal joint, from the rear end.'),
-  lengthSpec('stageFromPivot', 'Stage ahead of the pivot', 'stage-base', -0.02, -0.12, 0.06, 'Middle of the stage; behind the pivot is negative.'),
-  lengthSpec('bendInsideRadius', 'Bend radius, inside', 'bar', 0.13, 0.03, 0.25, 'Radius of the inside of the arc. The foot hangs twice this below the platform.'),
-  angleSpec('bendAngle', 'Bend angle', 'bar', 180, 120, 190, 'How far the bar turns round: 180° brings the tail back level under the platform.'),
+  lengthSpec(
+    'platformLength',
+    'Platform length',
+    'bar',
+    0.21,
+    0.12,
+    0.32,
+    'Rear end of the bar to where the bend begins.',
+  ),
+  lengthSpec(
+    'pivotFromRear',
+    'Pivot from the rear end',
+    'joint-upper',
+    0.15,
+    0.06,
+    0.22,
+    'Hole for the universal joint, from the rear end.',
+  ),
+  lengthSpec(
+    'stageFromPivot',
+    'Stage ahead of the pivot',
+    'stage-base',
+    -0.02,
+    -0.12,
+    0.06,
+    'Middle of the stage; behind the pivot is negative.',
+  ),
+  lengthSpec(
+    'bendInsideRadius',
+    'Bend radius, inside',
+    'bar',
+    0.13,
+    0.03,
+    0.25,
+    'Radius of the inside of the arc. The foot hangs twice this below the platform.',
+  ),
+  angleSpec(
+    'bendAngle',
+    'Bend angle',
+    'bar',
+    180,
+    120,
+    190,
+    'How far the bar turns round: 180° brings the tail back level under the platform.',
+  ),
   lengthSpec('tail', 'Tail', 'bar', 0.13, 0.05, 0.3, 'Straight run behind the bend, as finished.'),
-  lengthSpec('leftLong', 'Left long', 'bar', 0.03, 0, 0.1, 'Extra on the tail until the foot hole is drilled; cut off last.'),
-  angleSpec('outOfPlane', 'Bend out of its plane', 'bar', 0, -5, 5, 'How far the bend leans out of the plane of the platform; 0° is true.'),
-  lengthSpec('jointHeight', 'Joint height', 'joint-upper', 0.035, 0.02, 0.12, 'Pivot to the underside of the bar, with the stud in the middle of its thread.'),
+  lengthSpec(
+    'leftLong',
+    'Left long',
+    'bar',
+    0.03,
+    0,
+    0.1,
+    'Extra on the tail until the foot hole is drilled; cut off last.',
+  ),
+  angleSpec(
+    'outOfPlane',
+    'Bend out of its plane',
+    'bar',
+    0,
+    -5,
+    5,
+    'How far the bend leans out of the plane of the platform; 0° is true.',
+  ),
+  lengthSpec(
+    'jointHeight',
+    'Joint height',
+    'joint-upper',
+    0.035,
+    0.02,
+    0.12,
+    'Pivot to the underside of the bar, with the stud in the middle of its thread.',
+  ),
   lengthSpec('gripLength', 'Grip length', 'grip', 0.12, 0.08, 0.18, 'Length of the hand grip.'),
-  lengthSpec('stackRoom', 'Room for washers', 'rear', 0.04, 0.01, 0.08, 'Length of each weight bolt that can take washers.'),
+  lengthSpec(
+    'stackRoom',
+    'Room for washers',
+    'rear',
+    0.04,
+    0.01,
+    0.08,
+    'Length of each weight bolt that can take washers.',
+  ),
 ];
 
 const choices = [
-  { id: 'bar', name: 'Bar', help: 'Flat bar by trade size.', usual: 'aluminium-30x6', options: Object.entries(FLAT_BARS).map(([id, s]) => ({ id, name: s.name })) },
-  { id: 'washer', name: 'Washers', help: 'Weights on all three bolts.', usual: 'm10-30', options: Object.entries(WASHERS).map(([id, w]) => ({ id, name: w.name })) },
+  {
+    id: 'bar',
+    name: 'Bar',
+    help: 'Flat bar by trade size.',
+    usual: 'aluminium-30x6',
+    options: Object.entries(FLAT_BARS).map(([id, s]) => ({ id, name: s.name })),
+  },
+  {
+    id: 'washer',
+    name: 'Washers',
+    help: 'Weights on all three bolts.',
+    usual: 'm10-30',
+    options: Object.entries(WASHERS).map(([id, w]) => ({ id, name: w.name })),
+  },
 ];
 
 function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
@@ -186,22 +400,40 @@ function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
   if (short > 1e-9) {
     const tail = toFive(input.dimensions['tail']! + short + 0.0024);
     findings.push({
-      code: 'tailTooShort', severity: 'stop', about: 'bar', figure: figure('length', lay.tailBehindFoot), limit: figure('length', TAIL_BEYOND_FOOT),
+      code: 'tailTooShort',
+      severity: 'stop',
+      about: 'bar',
+      figure: figure('length', lay.tailBehindFoot),
+      limit: figure('length', TAIL_BEYOND_FOOT),
       title: say`The tail is too short for a foot under the pivot.`,
       why: say`The foot hole needs ${figure('length', TAIL_BEYOND_FOOT)} of bar behind it, or the end tears out.`,
       toDo: say`Make the tail ${figure('length', tail)} long.`,
-      fixes: [{ label: say`Make the tail ${figure('length', tail)}`, changes: [{ kind: 'dimension', id: 'tail', value: tail }] }],
+      fixes: [
+        {
+          label: say`Make the tail ${figure('length', tail)}`,
+          changes: [{ kind: 'dimension', id: 'tail', value: tail }],
+        },
+      ],
     });
   }
   const behind = stageMiddle(input) - STAGE_SCREWS;
   if (behind < 0) {
     const ahead = Math.ceil((input.dimensions['stageFromPivot']! + STAGE_BEHIND - behind) * 1000 - 1e-6) / 1000;
     findings.push({
-      code: 'stageOffTheBar', severity: 'stop', about: 'stage-base', figure: figure('length', -behind), limit: null,
+      code: 'stageOffTheBar',
+      severity: 'stop',
+      about: 'stage-base',
+      figure: figure('length', -behind),
+      limit: null,
       title: say`The stage's rear screw lies ${figure('length', -behind)} behind the end of the bar.`,
       why: say`It needs ${figure('length', STAGE_BEHIND)} of bar behind it, or the end tears out.`,
       toDo: say`Bring the stage forward, or leave more bar behind the pivot.`,
-      fixes: [{ label: say`Bring the stage forward by ${figure('length', ahead - input.dimensions['stageFromPivot']!)}`, changes: [{ kind: 'dimension', id: 'stageFromPivot', value: ahead }] }],
+      fixes: [
+        {
+          label: say`Bring the stage forward by ${figure('length', ahead - input.dimensions['stageFromPivot']!)}`,
+          changes: [{ kind: 'dimension', id: 'stageFromPivot', value: ahead }],
+        },
+      ],
     });
   }
   const stackTop = add(lay.foot.at, scale(lay.foot.across, lay.thickness / 2 + input.dimensions['stackRoom']!))[2];
@@ -209,18 +441,34 @@ function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
   if (gap < HAND_ROOM - 0.0005) {
     const radius = toFive(input.dimensions['bendInsideRadius']! + (HAND_ROOM - gap) / 2 + 0.0024);
     findings.push({
-      code: 'fistMeetsWeights', severity: 'mend', about: 'foot', figure: figure('length', gap), limit: figure('length', HAND_ROOM),
+      code: 'fistMeetsWeights',
+      severity: 'mend',
+      about: 'foot',
+      figure: figure('length', gap),
+      limit: figure('length', HAND_ROOM),
       title: say`Only ${figure('length', gap)} between the grip and the foot's full bolt.`,
       why: say`With less than ${figure('length', HAND_ROOM)} the fist stops the swing.`,
       toDo: say`A wider bend, a shorter grip or a shorter foot bolt.`,
-      fixes: radius <= 0.25 ? [{ label: say`Bend to ${figure('length', radius)} inside`, changes: [{ kind: 'dimension', id: 'bendInsideRadius', value: radius }] }] : [],
+      fixes:
+        radius <= 0.25
+          ? [
+              {
+                label: say`Bend to ${figure('length', radius)} inside`,
+                changes: [{ kind: 'dimension', id: 'bendInsideRadius', value: radius }],
+              },
+            ]
+          : [],
     });
   }
   const lean = input.dimensions['outOfPlane']!;
   if (lean !== 0) {
     const centre = sideShift(rig);
     findings.push({
-      code: 'bendOutOfPlane', severity: 'note', about: 'bar', figure: figure('length', Math.abs(centre)), limit: null,
+      code: 'bendOutOfPlane',
+      severity: 'note',
+      about: 'bar',
+      figure: figure('length', Math.abs(centre)),
+      limit: null,
       title: say`The bend leaves its plane by ${figure('angle', Math.abs(lean))}: the bar's own mass centre moves ${figure('length', Math.abs(centre))} to the ${centre > 0 ? 'left' : 'right'}.`,
       why: say`A few tenths of a millimetre sideways are degrees of lean on a slow rig; the stage must take it up.`,
       toDo: say`Bend against a flat former, and check both ends on a flat table before drilling.`,
@@ -239,11 +487,22 @@ function sideShift(rig: Rig): number {
 export const gimballedBentBar: Family = {
   id: 'gimballed-bent-bar',
   name: 'Bent bar on a universal joint',
-  summary: 'One flat bar bent to an arc, camera on top, weights at the rear, the front and the foot, hung on a joint in the hand.',
+  summary:
+    'One flat bar bent to an arc, camera on top, weights at the rear, the front and the foot, hung on a joint in the hand.',
   goodFor: ['follow shots', 'eye level', 'tight corners'],
   givesUp: 'It does not fold, and a slow one is touchy in wind.',
-  suits: { carries: ['eye level', 'waist'], moves: ['walking', 'running', 'tight spaces'], hands: 1, wet: false, hangs: true },
-  goesWrong: ['The bend leaves its plane and it leans for ever.', 'The foot hole is drilled before the bar has hung.', 'A washer more or less after each change of lens.'],
+  suits: {
+    carries: ['eye level', 'waist'],
+    moves: ['walking', 'running', 'tight spaces'],
+    hands: 1,
+    wet: false,
+    hangs: true,
+  },
+  goesWrong: [
+    'The bend leaves its plane and it leans for ever.',
+    'The foot hole is drilled before the bar has hung.',
+    'A washer more or less after each change of lens.',
+  ],
   dimensions,
   choices,
   size,
@@ -256,7 +515,13 @@ export const gimballedBentBar: Family = {
     const end = strip.end.at;
     return [
       { dimension: 'platformLength', from: start, to: bendStart, view: 'side', offset: -152 },
-      { dimension: 'bendInsideRadius', from: [bendStart[0], 0, bendStart[2] - strip.stretches[1]!.bend!.midRadius], to: [bendStart[0] + d['bendInsideRadius']!, 0, bendStart[2] - strip.stretches[1]!.bend!.midRadius], view: 'side', offset: 0 },
+      {
+        dimension: 'bendInsideRadius',
+        from: [bendStart[0], 0, bendStart[2] - strip.stretches[1]!.bend!.midRadius],
+        to: [bendStart[0] + d['bendInsideRadius']!, 0, bendStart[2] - strip.stretches[1]!.bend!.midRadius],
+        view: 'side',
+        offset: 0,
+      },
       { dimension: 'tail', from: strip.turningPoints.at(-2)!, to: end, view: 'side', offset: -30 },
       { dimension: 'pivotFromRear', from: start, to: [0, 0, start[2]], view: 'side', offset: 60 },
     ];

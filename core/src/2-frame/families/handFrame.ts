@@ -21,7 +21,15 @@ const PIN_HOLE = 0.0055;
 const NECK = 0.05; // nipple above the top tee, for the handle to be pinned to
 
 function runsOf({ dimensions: d, choices }: FamilyInput): readonly Run[] {
-  const run = (id: string, name: string, from: string, to: string, direction: Vec3, cut: number, twin?: string): Run => ({ id, name, from, to, direction, cut, ...(twin ? { twin } : {}) });
+  const run = (
+    id: string,
+    name: string,
+    from: string,
+    to: string,
+    direction: Vec3,
+    cut: number,
+    twin?: string,
+  ): Run => ({ id, name, from, to, direction, cut, ...(twin ? { twin } : {}) });
   return [
     run('bottom-left', 'bottom, left', 'bottom', 'low-left', [0, 1, 0], d['halfWidth']!, 'bottom-right'),
     run('bottom-right', 'bottom, right', 'bottom', 'low-right', [0, -1, 0], d['halfWidth']!, 'bottom-left'),
@@ -30,16 +38,37 @@ function runsOf({ dimensions: d, choices }: FamilyInput): readonly Run[] {
     run('top-left', 'top, left', 'high-left', 'top', [0, -1, 0], d['halfWidth']!, 'top-right'),
     run('top-right', 'top, right', 'high-right', 'top', [0, 1, 0], d['halfWidth']!, 'top-left'),
     run('neck', 'neck', 'top', 'neck-end', [0, 0, 1], NECK),
-    ...(choices['camera'] === 'stub' ? [run('stub', 'stub', 'bottom', 'stub-bend', [1, 0, 0], d['stub']!), run('riser', 'riser', 'stub-bend', 'camera-end', [0, 0, 1], d['riser']!)] : []),
-    ...(choices['extension'] === 'monopod' || choices['extension'] === 'longHandle' ? [run('extension', choices['extension'] === 'monopod' ? 'monopod leg' : 'long handle', 'bottom', 'extension-end', [0, 0, -1], d['extension']!)] : []),
-    ...(choices['extension'] === 'shoulder' ? [run('extension', 'shoulder tube', 'bottom', 'extension-end', [-1, 0, 0], d['extension']!)] : []),
+    ...(choices['camera'] === 'stub'
+      ? [
+          run('stub', 'stub', 'bottom', 'stub-bend', [1, 0, 0], d['stub']!),
+          run('riser', 'riser', 'stub-bend', 'camera-end', [0, 0, 1], d['riser']!),
+        ]
+      : []),
+    ...(choices['extension'] === 'monopod' || choices['extension'] === 'longHandle'
+      ? [
+          run(
+            'extension',
+            choices['extension'] === 'monopod' ? 'monopod leg' : 'long handle',
+            'bottom',
+            'extension-end',
+            [0, 0, -1],
+            d['extension']!,
+          ),
+        ]
+      : []),
+    ...(choices['extension'] === 'shoulder'
+      ? [run('extension', 'shoulder tube', 'bottom', 'extension-end', [-1, 0, 0], d['extension']!)]
+      : []),
   ];
 }
 
 function layOut(input: FamilyInput): Pipework {
   const pipe = pipeOf(input.choices['pipe']!);
   return pipework({
-    pipe, start: { node: 'bottom', at: [0, 0, 0] }, runs: runsOf(input), bare: ['neck-end'],
+    pipe,
+    start: { node: 'bottom', at: [0, 0, 0] },
+    runs: runsOf(input),
+    bare: ['neck-end'],
     short: { value: 0, spread: 0.0005 },
     // The extension and the stub come out for the bag; the ring is glued for good.
     dry: ['stub-bend'],
@@ -59,35 +88,103 @@ function build(input: FamilyInput): Rig {
   const hand = addScaled(pin, lean, d['handle']! - d['gripLength']! / 2 - size.depth - size.takeOff.cap);
   // The handle is the same pipe, slotted over the neck and pinned: its own length runs from the pin.
   const handle: Member = {
-    id: 'handle', name: 'handle', from: 'neck-end', to: 'handle-end', stock: size.stock, leftLong: 0, path: { kind: 'straight', widthDirection: [0, 1, 0] },
+    id: 'handle',
+    name: 'handle',
+    from: 'neck-end',
+    to: 'handle-end',
+    stock: size.stock,
+    leftLong: 0,
+    path: { kind: 'straight', widthDirection: [0, 1, 0] },
     holes: [{ id: 'hole-pin', name: 'pin', along: 0.012, across: 0, diameter: PIN_HOLE, afterBending: false }],
   };
   const joints: Joint[] = [
-    { id: 'pin-joint', name: 'hinge pin', node: 'neck-end', fitting: 'hingePin', joins: ['handle', 'neck'], reversible: true, packs: true, loose: { clearance: PIN_HOLE - PIN, over: 2 * outside } },
-    { id: 'joint-handle-end', name: 'cap', node: 'handle-end', fitting: 'cap', hold: 'pressed', joins: ['handle'], reversible: true, packs: false, hub: hubOf('cap', pipeOf(choices['pipe']!).system, size, [[-lean[0], 0, -lean[2]]]) },
+    {
+      id: 'pin-joint',
+      name: 'hinge pin',
+      node: 'neck-end',
+      fitting: 'hingePin',
+      joins: ['handle', 'neck'],
+      reversible: true,
+      packs: true,
+      loose: { clearance: PIN_HOLE - PIN, over: 2 * outside },
+    },
+    {
+      id: 'joint-handle-end',
+      name: 'cap',
+      node: 'handle-end',
+      fitting: 'cap',
+      hold: 'pressed',
+      joins: ['handle'],
+      reversible: true,
+      packs: false,
+      hub: hubOf('cap', pipeOf(choices['pipe']!).system, size, [[-lean[0], 0, -lean[2]]]),
+    },
   ];
   const parts: Part[] = [
     ...cameraParts(input, pipes),
     foamGrip({ id: 'grip', at: hand, axis: lean, length: d['gripLength']!, inside: outside }),
-    ...(['left', 'right'] as const).map((side) => foamGrip({ id: `grip-${side}`, at: sideMiddle(pipes, side), axis: [0, 0, 1], length: Math.min(d['gripLength']!, d['side']! - 0.02), inside: outside, twin: side === 'left' ? 'grip-right' : 'grip-left' })),
-    ...(choices['extension'] === 'shoulder' ? [shoulderPad({ id: 'shoulder-pad', at: addScaled(pipes.at('extension-end'), [-1, 0, 0], -0.04) })] : []),
+    ...(['left', 'right'] as const).map((side) =>
+      foamGrip({
+        id: `grip-${side}`,
+        at: sideMiddle(pipes, side),
+        axis: [0, 0, 1],
+        length: Math.min(d['gripLength']!, d['side']! - 0.02),
+        inside: outside,
+        twin: side === 'left' ? 'grip-right' : 'grip-left',
+      }),
+    ),
+    ...(choices['extension'] === 'shoulder'
+      ? [shoulderPad({ id: 'shoulder-pad', at: addScaled(pipes.at('extension-end'), [-1, 0, 0], -0.04) })]
+      : []),
   ];
   return {
-    bodies: [{
-      id: 'frame', name: 'frame', nodes: [...pipes.nodes, { id: 'handle-end', at: handleEnd }],
-      members: [...pipes.members, handle], joints: [...pipes.joints, ...joints], parts, stations: [],
-    }],
+    bodies: [
+      {
+        id: 'frame',
+        name: 'frame',
+        nodes: [...pipes.nodes, { id: 'handle-end', at: handleEnd }],
+        members: [...pipes.members, handle],
+        joints: [...pipes.joints, ...joints],
+        parts,
+        stations: [],
+      },
+    ],
     pivots: [],
     contacts: [
       { id: 'hand-on-top', name: 'hand', kind: 'hand', body: 'frame', at: hand, direction: [0, 0, 1] },
-      { id: 'left-hand', name: 'left hand', kind: 'hand', body: 'frame', at: sideMiddle(pipes, 'left'), direction: [0, 0, 1] },
-      { id: 'right-hand', name: 'right hand', kind: 'hand', body: 'frame', at: sideMiddle(pipes, 'right'), direction: [0, 0, 1] },
+      {
+        id: 'left-hand',
+        name: 'left hand',
+        kind: 'hand',
+        body: 'frame',
+        at: sideMiddle(pipes, 'left'),
+        direction: [0, 0, 1],
+      },
+      {
+        id: 'right-hand',
+        name: 'right hand',
+        kind: 'hand',
+        body: 'frame',
+        at: sideMiddle(pipes, 'right'),
+        direction: [0, 0, 1],
+      },
     ],
     poses: [
       { id: 'both-hands', name: 'Both hands on the sides', contacts: ['left-hand', 'right-hand'], arm: 0.3 },
       { id: 'one-hand-low', name: 'One hand on the handle, low', contacts: ['hand-on-top'], arm: 0.12 },
     ],
-    adjusters: [{ id: 'camera-fore-aft', name: 'Camera along its plate', kind: 'slide', axis: [1, 0, 0], range: [-0.015, 0.015], step: 0.0005, value: 0, moves: [{ kind: 'part', id: 'camera-plate' }] }],
+    adjusters: [
+      {
+        id: 'camera-fore-aft',
+        name: 'Camera along its plate',
+        kind: 'slide',
+        axis: [1, 0, 0],
+        range: [-0.015, 0.015],
+        step: 0.0005,
+        value: 0,
+        moves: [{ kind: 'part', id: 'camera-plate' }],
+      },
+    ],
   };
 }
 
@@ -102,29 +199,102 @@ function cameraParts({ dimensions: d, choices }: FamilyInput, pipes: Pipework): 
     const middle: Vec3 = [d['stub']!, 0, 0.036];
     return [
       handlebarClamp({ id: 'bar-clamp', at: [0, 0, 0] }),
-      { id: 'clamp-arm', name: 'clamp arm', shape: { kind: 'box', size: [d['stub']!, 0.02, 0.006] }, at: [d['stub']! / 2, 0, 0.03], material: 'aluminium', supply: { item: 'aluminium flat 20 × 6, short', packOf: 1, packPrice: 1.5 } },
-      { ...plate({ id: 'camera-plate', name: 'camera plate', middle, size: PLATE, material: 'aluminium', mount: true, supply: { item: 'aluminium plate 70 × 55 × 6', packOf: 1, packPrice: 3.8 } }), screw },
+      {
+        id: 'clamp-arm',
+        name: 'clamp arm',
+        shape: { kind: 'box', size: [d['stub']!, 0.02, 0.006] },
+        at: [d['stub']! / 2, 0, 0.03],
+        material: 'aluminium',
+        supply: { item: 'aluminium flat 20 × 6, short', packOf: 1, packPrice: 1.5 },
+      },
+      {
+        ...plate({
+          id: 'camera-plate',
+          name: 'camera plate',
+          middle,
+          size: PLATE,
+          material: 'aluminium',
+          mount: true,
+          supply: { item: 'aluminium plate 70 × 55 × 6', packOf: 1, packPrice: 3.8 },
+        }),
+        screw,
+      },
     ];
   }
   const end = pipes.at('camera-end');
-  return [{ ...plate({ id: 'camera-plate', name: 'camera plate', middle: [end[0], 0, end[2] + PLATE[2] / 2], size: PLATE, material: 'aluminium', mount: true, supply: { item: 'aluminium plate 70 × 55 × 6', packOf: 1, packPrice: 3.8 } }), screw }];
+  return [
+    {
+      ...plate({
+        id: 'camera-plate',
+        name: 'camera plate',
+        middle: [end[0], 0, end[2] + PLATE[2] / 2],
+        size: PLATE,
+        material: 'aluminium',
+        mount: true,
+        supply: { item: 'aluminium plate 70 × 55 × 6', packOf: 1, packPrice: 3.8 },
+      }),
+      screw,
+    },
+  ];
 }
 
 const dimensions = [
-  lengthSpec('halfWidth', 'Half width', 'bottom-left', 0.11, 0.05, 0.25, 'Sawn length of each of the four level pieces: all the same, or it is not square.'),
+  lengthSpec(
+    'halfWidth',
+    'Half width',
+    'bottom-left',
+    0.11,
+    0.05,
+    0.25,
+    'Sawn length of each of the four level pieces: all the same, or it is not square.',
+  ),
   lengthSpec('side', 'Side', 'side-left', 0.17, 0.1, 0.35, 'Sawn length of both sides: your hands go here.'),
-  lengthSpec('stub', 'Camera ahead of the frame', 'stub', 0.08, 0.045, 0.25, 'Sawn length of the stub, or reach of the clamp’s arm.'),
+  lengthSpec(
+    'stub',
+    'Camera ahead of the frame',
+    'stub',
+    0.08,
+    0.045,
+    0.25,
+    'Sawn length of the stub, or reach of the clamp’s arm.',
+  ),
   lengthSpec('riser', 'Riser', 'riser', 0.05, 0.04, 0.2, 'Sawn length from the stub’s elbow up to the camera.'),
   lengthSpec('handle', 'Handle', 'handle', 0.17, 0.1, 0.4, 'From the pin to the handle’s end.'),
-  angleSpec('handleAngle', 'Handle leans forward', 'handle', 20, -20, 60, 'From upright: enough brings the hand over the mass centre.'),
+  angleSpec(
+    'handleAngle',
+    'Handle leans forward',
+    'handle',
+    20,
+    -20,
+    60,
+    'From upright: enough brings the hand over the mass centre.',
+  ),
   lengthSpec('gripLength', 'Grip length', 'grip', 0.118, 0.07, 0.2, 'Foam on handle and sides.'),
   lengthSpec('extension', 'Extension', 'extension', 0.4, 0.1, 1.4, 'Sawn length of what threads in below or behind.'),
 ];
 
 const choices = [
-  choiceSpec('pipe', 'Pipe', 'The whole ring and its stub.', 'pvc/1/2', pipeOptions(['pvc', 'plasticMetric', 'cpvc', 'steel', 'copper', 'copperMetric'])),
-  choiceSpec('camera', 'Camera on', 'A stub of the same pipe, or a bought clamp.', 'stub', named({ stub: 'a stub with an elbow', clamp: 'a handlebar clamp' })),
-  choiceSpec('extension', 'Extension', 'What threads in at the bottom.', 'none', named({ none: 'none', shoulder: 'shoulder piece', longHandle: 'long handle', monopod: 'monopod foot' })),
+  choiceSpec(
+    'pipe',
+    'Pipe',
+    'The whole ring and its stub.',
+    'pvc/1/2',
+    pipeOptions(['pvc', 'plasticMetric', 'cpvc', 'steel', 'copper', 'copperMetric']),
+  ),
+  choiceSpec(
+    'camera',
+    'Camera on',
+    'A stub of the same pipe, or a bought clamp.',
+    'stub',
+    named({ stub: 'a stub with an elbow', clamp: 'a handlebar clamp' }),
+  ),
+  choiceSpec(
+    'extension',
+    'Extension',
+    'What threads in at the bottom.',
+    'none',
+    named({ none: 'none', shoulder: 'shoulder piece', longHandle: 'long handle', monopod: 'monopod foot' }),
+  ),
 ];
 
 /** All that is sawn from the pipe, a kerf for each piece, and what one length sold leaves over. */
@@ -135,7 +305,9 @@ export function oneLength(rig: Rig, sold: number): { readonly needed: number; re
 }
 
 const soldFor = (choice: string, needed: number): number => {
-  const lengths = pipeOf(choice).size.stock.sold.map((s) => s.length).sort((a, b) => a - b);
+  const lengths = pipeOf(choice)
+    .size.stock.sold.map((s) => s.length)
+    .sort((a, b) => a - b);
   return lengths.find((l) => l >= needed) ?? lengths.at(-1)!;
 };
 
@@ -149,7 +321,10 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   let halfWidth = toFive(within(wide + 0.05, 0.09, 0.2));
   const side = toFive(within(Math.max(gripLength + 0.03, box.high[2] + 0.05), 0.1, 0.35));
   const stub = toFive(within(0.03 - box.low[0], 0.045, 0.2));
-  const at = (handle: number, handleAngle: number): FamilyInput => ({ choices: picked, dimensions: { ...usual.dimensions, halfWidth, side, stub, handle, handleAngle, gripLength } });
+  const at = (handle: number, handleAngle: number): FamilyInput => ({
+    choices: picked,
+    dimensions: { ...usual.dimensions, halfWidth, side, stub, handle, handleAngle, gripLength },
+  });
   let handle = toFive(within(gripLength + 0.05, 0.1, 0.3));
   // One length of stock: what is left over makes a longer handle, else a wider ring.
   const first = oneLength(build(at(handle, 0)), 0).needed;
@@ -164,14 +339,20 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const pin = build(at(handle, 0)).bodies[0]!.nodes.find((n) => n.id === 'neck-end')!.at;
   const { size: pipe } = pipeOf(picked.pipe);
   const reach = handle - gripLength / 2 - pipe.depth - pipe.takeOff.cap;
-  const handleAngle = within(Math.round(Math.asin(within((centre[0] - pin[0]) / reach, -0.34, 0.86)) / DEGREE) * DEGREE, -20 * DEGREE, 60 * DEGREE);
+  const handleAngle = within(
+    Math.round(Math.asin(within((centre[0] - pin[0]) / reach, -0.34, 0.86)) / DEGREE) * DEGREE,
+    -20 * DEGREE,
+    60 * DEGREE,
+  );
   const sized = at(handle, handleAngle);
   const over = oneLength(build(sized), sold).over;
   const reasons: Phrase[] = [
     say`The ring is ${figure('length', 2 * halfWidth)} of pipe wide: your ${figure('mass', box.mass)} load and a hand's room each side.`,
     say`The camera sits ${figure('length', stub)} ahead, so that hands and frame stay behind the lens.`,
     say`The handle leans ${figure('angle', handleAngle, 0)} so that your hand is over the mass centre.`,
-    ...(over >= 0 && spare < 0.6 ? [say`All of it comes from one length of ${figure('length', sold)}, with ${figure('length', over)} left over.`] : []),
+    ...(over >= 0 && spare < 0.6
+      ? [say`All of it comes from one length of ${figure('length', sold)}, with ${figure('length', over)} left over.`]
+      : []),
   ];
   return { ...sized, reasons, startValues: {} };
 }
@@ -185,20 +366,45 @@ function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
   const longer = Math.min(0.4, d['handle']! + over);
   if (over > 0.005 && over < 0.25) {
     findings.push({
-      code: 'pipeLeftOver', severity: 'note', about: 'handle', figure: figure('length', over), limit: figure('length', 0.005),
+      code: 'pipeLeftOver',
+      severity: 'note',
+      about: 'handle',
+      figure: figure('length', over),
+      limit: figure('length', 0.005),
       title: say`One length of ${figure('length', sold)} leaves ${figure('length', over)} over.`,
       why: say`All pieces with their saw cuts take ${figure('length', needed)}.`,
       toDo: say`Use it as a longer handle, or keep it for the bin.`,
-      fixes: longer > d['handle']! + 0.005 ? [{ label: say`Handle of ${figure('length', Math.floor(longer * 1000) / 1000)}`, changes: [{ kind: 'dimension', id: 'handle', value: Math.floor(longer * 1000) / 1000 }] }] : [],
+      fixes:
+        longer > d['handle']! + 0.005
+          ? [
+              {
+                label: say`Handle of ${figure('length', Math.floor(longer * 1000) / 1000)}`,
+                changes: [{ kind: 'dimension', id: 'handle', value: Math.floor(longer * 1000) / 1000 }],
+              },
+            ]
+          : [],
     });
   }
   if (over < 0) {
     const halfWidth = Math.floor((d['halfWidth']! + over / 4) * 1000) / 1000;
     findings.push({
-      code: 'moreThanOneLength', severity: 'note', about: 'bottom-left', figure: figure('length', needed), limit: figure('length', sold),
+      code: 'moreThanOneLength',
+      severity: 'note',
+      about: 'bottom-left',
+      figure: figure('length', needed),
+      limit: figure('length', sold),
       title: say`It takes ${figure('length', needed)} of pipe, ${figure('length', -over)} more than the longest sold.`,
-      why: say`A second length for a short piece is mostly waste.`, toDo: say`Make the ring a little smaller, or use a leftover.`,
-      fixes: halfWidth >= 0.05 ? [{ label: say`Half width of ${figure('length', halfWidth)}`, changes: [{ kind: 'dimension', id: 'halfWidth', value: halfWidth }] }] : [],
+      why: say`A second length for a short piece is mostly waste.`,
+      toDo: say`Make the ring a little smaller, or use a leftover.`,
+      fixes:
+        halfWidth >= 0.05
+          ? [
+              {
+                label: say`Half width of ${figure('length', halfWidth)}`,
+                changes: [{ kind: 'dimension', id: 'halfWidth', value: halfWidth }],
+              },
+            ]
+          : [],
     });
   }
   return findings;
@@ -207,21 +413,43 @@ function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
 export const handFrame: Family = {
   id: 'hand-frame',
   name: 'Closed hand frame',
-  summary: 'A rectangle of pipe with the camera on a stub ahead of it; hold the sides with both hands or the pinned handle with one.',
+  summary:
+    'A rectangle of pipe with the camera on a stub ahead of it; hold the sides with both hands or the pinned handle with one.',
   goodFor: ['low and waist shots', 'tight spaces', 'an evening’s build'],
   givesUp: 'It steadies only by its size and your arms: it has no weights and no joint.',
-  suits: { carries: ['eye level', 'waist', 'low'], moves: ['walking', 'running', 'tight spaces'], hands: 2, wet: true, hangs: false },
-  goesWrong: ['One level piece is a few millimetres longer and the ring is not square.', 'An elbow sets before it is turned true.', 'Thumbs in the picture of a wide lens.'],
-  dimensions, choices, size, build, advise,
+  suits: {
+    carries: ['eye level', 'waist', 'low'],
+    moves: ['walking', 'running', 'tight spaces'],
+    hands: 2,
+    wet: true,
+    hangs: false,
+  },
+  goesWrong: [
+    'One level piece is a few millimetres longer and the ring is not square.',
+    'An elbow sets before it is turned true.',
+    'Thumbs in the picture of a wide lens.',
+  ],
+  dimensions,
+  choices,
+  size,
+  build,
+  advise,
   drawn: (input) => {
     const pipes = layOut(input);
-    const [bottom, lowLeft, highLeft, lowRight] = ['bottom', 'low-left', 'high-left', 'low-right'].map((n) => pipes.at(n)) as [Vec3, Vec3, Vec3, Vec3];
+    const [bottom, lowLeft, highLeft, lowRight] = ['bottom', 'low-left', 'high-left', 'low-right'].map((n) =>
+      pipes.at(n),
+    ) as [Vec3, Vec3, Vec3, Vec3];
     const rig = build(input);
-    const [pin, end] = ['neck-end', 'handle-end'].map((n) => rig.bodies[0]!.nodes.find((o) => o.id === n)!.at) as [Vec3, Vec3];
+    const [pin, end] = ['neck-end', 'handle-end'].map((n) => rig.bodies[0]!.nodes.find((o) => o.id === n)!.at) as [
+      Vec3,
+      Vec3,
+    ];
     return [
       { dimension: 'halfWidth', from: bottom, to: lowLeft, view: 'front', offset: 44 },
       { dimension: 'side', from: lowRight, to: [lowRight[0], lowRight[1], highLeft[2]], view: 'front', offset: -52 },
-      ...(input.choices['camera'] === 'stub' ? [{ dimension: 'stub', from: bottom, to: pipes.at('stub-bend'), view: 'side' as const, offset: 44 }] : []),
+      ...(input.choices['camera'] === 'stub'
+        ? [{ dimension: 'stub', from: bottom, to: pipes.at('stub-bend'), view: 'side' as const, offset: 44 }]
+        : []),
       { dimension: 'handle', from: pin, to: end, view: 'side', offset: -66 },
     ];
   },

@@ -15,4 +15,19 @@ import { swivelGrip } from './swivelGrip';
 import { threeAxisFrame } from './threeAxisFrame';
 import { tubeFrame } from './tubeFrame';
 
-export const FAMILIES: readonly Family[] = [balanceArm, boom, gimballedBentBar, handFrame, helmetPole, pipePost, plateAndPillar, printedPhoneFrame, selfFilmingGrip, shoulderRig, slidingTopHandle, swivelGrip, threeAxisFrame, tubeFrame];
+export const FAMILIES: readonly Family[] = [
+  balanceArm,
+  boom,
+  gimballedBentBar,
+  handFrame,
+  helmetPole,
+  pipePost,
+  plateAndPillar,
+  printedPhoneFrame,
+  selfFilmingGrip,
+  shoulderRig,
+  slidingTopHandle,
+  swivelGrip,
+  threeAxisFrame,
+  tubeFrame,
+];

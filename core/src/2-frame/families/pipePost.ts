@@ -24,7 +24,12 @@ const BRACKET = { bar: 'aluminium-25x5', insideRadius: 0.02 };
 
 const WAYS: Readonly<Record<string, Vec3>> = { right: [0, -1, 0], left: [0, 1, 0], rear: [-1, 0, 0] };
 
-function layOut({ dimensions: d, choices }: FamilyInput): { readonly pipes: Pipework; readonly way: Vec3; readonly up: 1 | -1; readonly handleMiddle: Vec3 } {
+function layOut({ dimensions: d, choices }: FamilyInput): {
+  readonly pipes: Pipework;
+  readonly way: Vec3;
+  readonly up: 1 | -1;
+  readonly handleMiddle: Vec3;
+} {
   const pipe = pipeOf(choices['pipe']!);
   const up = choices['carry'] === 'low' ? -1 : 1;
   const way = WAYS[choices['handleSide']!]!;
@@ -33,14 +38,33 @@ function layOut({ dimensions: d, choices }: FamilyInput): { readonly pipes: Pipe
     start: { node: 'tee', at: [0, 0, 0] },
     short: { value: d['pushedShort']!, spread: pipe.system.threadPitch === null ? 0.0005 : THREAD_SPREAD },
     runs: [
-      { id: 'upper-post', name: up > 0 ? 'upper post' : 'camera post', from: 'tee', to: 'camera-end', direction: [0, 0, up], cut: d['upperPost']! },
-      { id: 'lower-post', name: up > 0 ? 'lower post' : 'weight post', from: 'tee', to: 'weight-end', direction: [0, 0, -up], cut: d['lowerPost']! },
+      {
+        id: 'upper-post',
+        name: up > 0 ? 'upper post' : 'camera post',
+        from: 'tee',
+        to: 'camera-end',
+        direction: [0, 0, up],
+        cut: d['upperPost']!,
+      },
+      {
+        id: 'lower-post',
+        name: up > 0 ? 'lower post' : 'weight post',
+        from: 'tee',
+        to: 'weight-end',
+        direction: [0, 0, -up],
+        cut: d['lowerPost']!,
+      },
       { id: 'handle', name: 'handle pipe', from: 'tee', to: 'handle-end', direction: way, cut: d['handle']! },
     ],
     fastens: { 'camera-end': ['camera-plate'], 'weight-end': ['discs', 'trim'] },
   });
   const end = pipes.at('handle-end');
-  return { pipes, way, up, handleMiddle: addScaled(end, way, -(d['gripLength']! / 2 + pipe.size.depth + pipe.size.takeOff.cap)) };
+  return {
+    pipes,
+    way,
+    up,
+    handleMiddle: addScaled(end, way, -(d['gripLength']! / 2 + pipe.size.depth + pipe.size.takeOff.cap)),
+  };
 }
 
 function build(input: FamilyInput): Rig {
@@ -53,33 +77,107 @@ function build(input: FamilyInput): Rig {
   const low = pipes.at('weight-end');
   const out: Vec3 = [0, 0, -up];
   const stations: Station[] = [
-    { id: 'discs', name: 'Disc weight', seat: low, axis: out, boltDiameter: BOLT, room: 0.06, washer: disc, sideError: sideError(2 * disc.innerRadius, BOLT, choices['centring']!), count: discs },
-    { id: 'trim', name: 'Trim washers', seat: addScaled(low, out, discs * disc.thickness), axis: out, boltDiameter: BOLT, room: TRIM_ROOM, washer: washerOf('m10-30').washer, count: 0 },
+    {
+      id: 'discs',
+      name: 'Disc weight',
+      seat: low,
+      axis: out,
+      boltDiameter: BOLT,
+      room: 0.06,
+      washer: disc,
+      sideError: sideError(2 * disc.innerRadius, BOLT, choices['centring']!),
+      count: discs,
+    },
+    {
+      id: 'trim',
+      name: 'Trim washers',
+      seat: addScaled(low, out, discs * disc.thickness),
+      axis: out,
+      boltDiameter: BOLT,
+      room: TRIM_ROOM,
+      washer: washerOf('m10-30').washer,
+      count: 0,
+    },
   ];
   const bolt = 0.03 + discs * disc.thickness + TRIM_ROOM;
   const parts: Part[] = [
     ...cameraParts(input, pipes.at('camera-end'), up),
     foamGrip({ id: 'grip', at: handleMiddle, axis: way, length: d['gripLength']!, inside: outside }),
-    { id: 'weight-bolt', name: 'weight bolt M10', shape: { kind: 'tube', outerRadius: BOLT / 2, innerRadius: 0, length: bolt }, at: addScaled(low, out, bolt / 2 - 0.02), material: 'steel', supply: { item: `bolt M10 × ${Math.round(bolt * 200) * 5} with nut`, packOf: 1, packPrice: 1.6 } },
+    {
+      id: 'weight-bolt',
+      name: 'weight bolt M10',
+      shape: { kind: 'tube', outerRadius: BOLT / 2, innerRadius: 0, length: bolt },
+      at: addScaled(low, out, bolt / 2 - 0.02),
+      material: 'steel',
+      supply: { item: `bolt M10 × ${Math.round(bolt * 200) * 5} with nut`, packOf: 1, packPrice: 1.6 },
+    },
   ];
   const centring = CENTRINGS[choices['centring']!]!;
-  if (centring.mass > 0) parts.push({ id: 'centring', name: 'centring', shape: { kind: 'tube', outerRadius: disc.innerRadius, innerRadius: BOLT / 2, length: discs * disc.thickness }, at: addScaled(low, out, (discs * disc.thickness) / 2), material: 'steel', mass: { value: centring.mass, spread: 0.2 * centring.mass, source: 'mass of centring' } });
-  if (choices['foot'] === 'dish' && up > 0) parts.push({ id: 'foot', name: 'dished washer, a foot', shape: { kind: 'tube', outerRadius: 0.035, innerRadius: BOLT / 2, length: 0.006 }, at: addScaled(low, out, discs * disc.thickness + TRIM_ROOM + 0.003), material: 'steel', mass: { value: 0.055, spread: 0.006, source: 'mass of dished washer' }, supply: { item: 'dished washer 70 mm', packOf: 1, packPrice: 2.2 } });
+  if (centring.mass > 0)
+    parts.push({
+      id: 'centring',
+      name: 'centring',
+      shape: { kind: 'tube', outerRadius: disc.innerRadius, innerRadius: BOLT / 2, length: discs * disc.thickness },
+      at: addScaled(low, out, (discs * disc.thickness) / 2),
+      material: 'steel',
+      mass: { value: centring.mass, spread: 0.2 * centring.mass, source: 'mass of centring' },
+    });
+  if (choices['foot'] === 'dish' && up > 0)
+    parts.push({
+      id: 'foot',
+      name: 'dished washer, a foot',
+      shape: { kind: 'tube', outerRadius: 0.035, innerRadius: BOLT / 2, length: 0.006 },
+      at: addScaled(low, out, discs * disc.thickness + TRIM_ROOM + 0.003),
+      material: 'steel',
+      mass: { value: 0.055, spread: 0.006, source: 'mass of dished washer' },
+      supply: { item: 'dished washer 70 mm', packOf: 1, packPrice: 2.2 },
+    });
   const bracket = up > 0 ? null : cBracket(input, pipes.at('camera-end'));
   return {
-    bodies: [{
-      id: 'post', name: 'post', nodes: [...pipes.nodes, ...(bracket?.nodes ?? [])], members: [...pipes.members, ...(bracket ? [bracket.member] : [])],
-      joints: [...pipes.joints, ...(bracket ? [{ id: 'bracket-on-cap', name: 'bracket on the cap', node: 'camera-end', fitting: 'boltThrough' as const, joins: ['upper-post', 'bracket'], reversible: true, packs: true }] : [])],
-      parts, stations,
-    }],
+    bodies: [
+      {
+        id: 'post',
+        name: 'post',
+        nodes: [...pipes.nodes, ...(bracket?.nodes ?? [])],
+        members: [...pipes.members, ...(bracket ? [bracket.member] : [])],
+        joints: [
+          ...pipes.joints,
+          ...(bracket
+            ? [
+                {
+                  id: 'bracket-on-cap',
+                  name: 'bracket on the cap',
+                  node: 'camera-end',
+                  fitting: 'boltThrough' as const,
+                  joins: ['upper-post', 'bracket'],
+                  reversible: true,
+                  packs: true,
+                },
+              ]
+            : []),
+        ],
+        parts,
+        stations,
+      },
+    ],
     pivots: [],
-    contacts: [{ id: 'hand-on-handle', name: 'hand', kind: 'hand', body: 'post', at: handleMiddle, direction: [0, 0, 1] }],
+    contacts: [
+      { id: 'hand-on-handle', name: 'hand', kind: 'hand', body: 'post', at: handleMiddle, direction: [0, 0, 1] },
+    ],
     poses: [
       { id: 'arm-close', name: 'Arm close', contacts: ['hand-on-handle'], arm: d['armClose']! },
       { id: 'arm-out', name: 'Arm out', contacts: ['hand-on-handle'], arm: d['armOut']! },
     ],
     adjusters: [
-      { id: 'trim-count', name: 'Trim washers', kind: 'count', range: [0, Math.floor(TRIM_ROOM / WASHERS['m10-30']!.thickness + 1e-9)], step: 1, value: 0, moves: [{ kind: 'station', id: 'trim' }] },
+      {
+        id: 'trim-count',
+        name: 'Trim washers',
+        kind: 'count',
+        range: [0, Math.floor(TRIM_ROOM / WASHERS['m10-30']!.thickness + 1e-9)],
+        step: 1,
+        value: 0,
+        moves: [{ kind: 'station', id: 'trim' }],
+      },
     ],
   };
 }
@@ -89,15 +187,43 @@ function cameraParts({ dimensions: d }: FamilyInput, end: Vec3, up: 1 | -1): rea
   const forward = d['cameraForward']!;
   if (up > 0) {
     const middle: Vec3 = [forward, 0, end[2] + PLATE[2] / 2];
-    return [{ ...plate({ id: 'camera-plate', name: 'camera plate', middle, size: PLATE, material: 'aluminium', holes: holesOf({ kind: 'single', diameter: 0.0066 }, middle), mount: true, supply: { item: 'aluminium plate 75 × 60 × 6', packOf: 1, packPrice: 4 } }), screw }];
+    return [
+      {
+        ...plate({
+          id: 'camera-plate',
+          name: 'camera plate',
+          middle,
+          size: PLATE,
+          material: 'aluminium',
+          holes: holesOf({ kind: 'single', diameter: 0.0066 }, middle),
+          mount: true,
+          supply: { item: 'aluminium plate 75 × 60 × 6', packOf: 1, packPrice: 4 },
+        }),
+        screw,
+      },
+    ];
   }
   const low = end[2] - d['bracketInside']! - 0.005;
   const middle: Vec3 = [forward, 0, low - 0.005];
-  return [{ id: 'camera-plate', name: 'camera screw and washer', shape: { kind: 'tube', outerRadius: 0.012, innerRadius: 0, length: 0.01 }, at: middle, material: 'steel', mount: [forward, 0, low], screw: { ...screw, length: 0.0127, passes: 0.008 }, supply: { item: '1/4-20 camera screw with knob', packOf: 1, packPrice: 2.4 } }];
+  return [
+    {
+      id: 'camera-plate',
+      name: 'camera screw and washer',
+      shape: { kind: 'tube', outerRadius: 0.012, innerRadius: 0, length: 0.01 },
+      at: middle,
+      material: 'steel',
+      mount: [forward, 0, low],
+      screw: { ...screw, length: 0.0127, passes: 0.008 },
+      supply: { item: '1/4-20 camera screw with knob', packOf: 1, packPrice: 2.4 },
+    },
+  ];
 }
 
 /** From over the post's cap to the left, down and back under: one hole right over the other. */
-function cBracket({ dimensions: d }: FamilyInput, end: Vec3): { readonly member: Member; readonly nodes: readonly { id: string; at: Vec3 }[] } {
+function cBracket(
+  { dimensions: d }: FamilyInput,
+  end: Vec3,
+): { readonly member: Member; readonly nodes: readonly { id: string; at: Vec3 }[] } {
   const stock = FLAT_BARS[BRACKET.bar]!;
   if (stock.section.kind !== 'flat') throw new TypeError('the bracket is bent from flat bar');
   const { thickness } = stock.section;
@@ -107,14 +233,35 @@ function cBracket({ dimensions: d }: FamilyInput, end: Vec3): { readonly member:
   const limb = d['bracketReach']! - insideRadius;
   const beyond = 0.02; // bar past each hole
   const start: Vec3 = [d['cameraForward']!, -beyond, end[2] - thickness / 2];
-  const segments = [{ straight: limb + beyond }, square, { straight: d['bracketInside']! - 2 * insideRadius }, square, { straight: limb + beyond }];
+  const segments = [
+    { straight: limb + beyond },
+    square,
+    { straight: d['bracketInside']! - 2 * insideRadius },
+    square,
+    { straight: limb + beyond },
+  ];
   const strip = followBends(stock.section, segments, stripStart(start, [0, 1, 0], [0, 0, -1]));
   const total = strip.developedLength;
-  const hole = (id: string, name: string, along: number) => ({ id, name, along, across: 0, diameter: 0.0066, afterBending: false });
+  const hole = (id: string, name: string, along: number) => ({
+    id,
+    name,
+    along,
+    across: 0,
+    diameter: 0.0066,
+    afterBending: false,
+  });
   return {
-    nodes: [{ id: 'bracket-start', at: start }, { id: 'bracket-end', at: strip.end.at }],
+    nodes: [
+      { id: 'bracket-start', at: start },
+      { id: 'bracket-end', at: strip.end.at },
+    ],
     member: {
-      id: 'bracket', name: 'C-bracket', from: 'bracket-start', to: 'bracket-end', stock, leftLong: 0,
+      id: 'bracket',
+      name: 'C-bracket',
+      from: 'bracket-start',
+      to: 'bracket-end',
+      stock,
+      leftLong: 0,
       path: { kind: 'bent', along: [0, 1, 0], across: [0, 0, -1], segments },
       holes: [hole('hole-cap', 'cap bolt', beyond), hole('hole-camera', 'camera screw', total - beyond)],
     },
@@ -122,25 +269,105 @@ function cBracket({ dimensions: d }: FamilyInput, end: Vec3): { readonly member:
 }
 
 const dimensions = [
-  lengthSpec('upperPost', 'Upper post', 'upper-post', 0.2, 0.06, 0.5, 'Sawn length from the tee to the cap under the camera.'),
-  lengthSpec('lowerPost', 'Lower post', 'lower-post', 0.3, 0.06, 0.7, 'Sawn length from the tee to the cap over the weight.'),
+  lengthSpec(
+    'upperPost',
+    'Upper post',
+    'upper-post',
+    0.2,
+    0.06,
+    0.5,
+    'Sawn length from the tee to the cap under the camera.',
+  ),
+  lengthSpec(
+    'lowerPost',
+    'Lower post',
+    'lower-post',
+    0.3,
+    0.06,
+    0.7,
+    'Sawn length from the tee to the cap over the weight.',
+  ),
   lengthSpec('handle', 'Handle pipe', 'handle', 0.165, 0.08, 0.3, 'Sawn length from the tee to the handle’s cap.'),
   lengthSpec('gripLength', 'Grip length', 'grip', 0.118, 0.07, 0.25, 'Foam on the outer end of the handle.'),
-  lengthSpec('cameraForward', 'Camera ahead of the post', 'camera-plate', 0, -0.04, 0.04, 'Camera hole from the post’s middle; behind is negative.'),
-  lengthSpec('pushedShort', 'Short of home, each thread', 'upper-post', 0, 0, 0.012, 'How far each pipe stops short of full make-up: one turn less is 1.8 mm on steel pipe.'),
-  lengthSpec('bracketInside', 'Bracket, inside height', 'bracket', 0.14, 0.06, 0.3, 'Room in the C for the camera, when it hangs low.'),
-  lengthSpec('bracketReach', 'Bracket, reach to the side', 'bracket', 0.09, 0.045, 0.16, 'From the post’s axis to the inside of the C’s spine.'),
-  lengthSpec('armClose', 'Arm close', 'hand-on-handle', 0.25, 0.1, 0.5, 'Level distance from your shoulder to the hand, arm close.'),
+  lengthSpec(
+    'cameraForward',
+    'Camera ahead of the post',
+    'camera-plate',
+    0,
+    -0.04,
+    0.04,
+    'Camera hole from the post’s middle; behind is negative.',
+  ),
+  lengthSpec(
+    'pushedShort',
+    'Short of home, each thread',
+    'upper-post',
+    0,
+    0,
+    0.012,
+    'How far each pipe stops short of full make-up: one turn less is 1.8 mm on steel pipe.',
+  ),
+  lengthSpec(
+    'bracketInside',
+    'Bracket, inside height',
+    'bracket',
+    0.14,
+    0.06,
+    0.3,
+    'Room in the C for the camera, when it hangs low.',
+  ),
+  lengthSpec(
+    'bracketReach',
+    'Bracket, reach to the side',
+    'bracket',
+    0.09,
+    0.045,
+    0.16,
+    'From the post’s axis to the inside of the C’s spine.',
+  ),
+  lengthSpec(
+    'armClose',
+    'Arm close',
+    'hand-on-handle',
+    0.25,
+    0.1,
+    0.5,
+    'Level distance from your shoulder to the hand, arm close.',
+  ),
   lengthSpec('armOut', 'Arm out', 'hand-on-handle', 0.5, 0.2, 0.8, 'The same with the arm out.'),
 ];
 
 const choices = [
-  choiceSpec('pipe', 'Pipe', 'All three pieces and the tee.', 'steel/1/2', pipeOptions(['steel', 'pvc', 'plasticMetric'])),
-  choiceSpec('carry', 'Camera', 'On top, or turned over and hung low.', 'top', named({ top: 'on top of the post', low: 'hung low in a C-bracket' })),
-  choiceSpec('handleSide', 'Handle', 'Which way the handle points.', 'right', named({ right: 'to the right', left: 'to the left', rear: 'to the rear' })),
+  choiceSpec(
+    'pipe',
+    'Pipe',
+    'All three pieces and the tee.',
+    'steel/1/2',
+    pipeOptions(['steel', 'pvc', 'plasticMetric']),
+  ),
+  choiceSpec(
+    'carry',
+    'Camera',
+    'On top, or turned over and hung low.',
+    'top',
+    named({ top: 'on top of the post', low: 'hung low in a C-bracket' }),
+  ),
+  choiceSpec(
+    'handleSide',
+    'Handle',
+    'Which way the handle points.',
+    'right',
+    named({ right: 'to the right', left: 'to the left', rear: 'to the rear' }),
+  ),
   choiceSpec('disc', 'Disc', 'The weight under the bottom cap.', 'disc-0.5kg', namesOf(DISC_PLATES)),
   choiceSpec('discs', 'How many', 'Discs on the bolt.', '1', named({ '1': 'one', '2': 'two', '3': 'three' })),
-  choiceSpec('centring', 'Disc kept in the middle by', 'The bore is far wider than the bolt.', 'washers', namesOf(CENTRINGS)),
+  choiceSpec(
+    'centring',
+    'Disc kept in the middle by',
+    'The bore is far wider than the bolt.',
+    'washers',
+    namesOf(CENTRINGS),
+  ),
   choiceSpec('foot', 'Foot', 'Under the disc.', 'dish', named({ dish: 'dished washer', none: 'none' })),
 ];
 
@@ -149,18 +376,29 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const box = loadBox(load);
   const pipe = box.mass > 2.5 ? 'steel/3/4' : box.mass > 0.35 ? 'steel/1/2' : 'steel/3/8';
   // A disc of about the camera's own mass: as much again below as above gives a long lever for little weight.
-  const disc = Object.entries(DISC_PLATES).reduce((a, b) => (Math.abs(b[1].mass!.value - box.mass * 0.9) < Math.abs(a[1].mass!.value - box.mass * 0.9) ? b : a))[0];
+  const disc = Object.entries(DISC_PLATES).reduce((a, b) =>
+    Math.abs(b[1].mass!.value - box.mass * 0.9) < Math.abs(a[1].mass!.value - box.mass * 0.9) ? b : a,
+  )[0];
   const picked = { ...usual.choices, pipe, disc, handleSide: hands.leftHanded ? 'left' : 'right' };
   const gripLength = within(hands.breadth + 0.03, 0.07, 0.25);
   const at = (lowerPost: number, cameraForward: number): FamilyInput => ({
     choices: picked,
     dimensions: {
-      ...usual.dimensions, upperPost: toFive(within(0.12 + box.high[2], 0.14, 0.3)), lowerPost, gripLength, handle: toFive(gripLength + 2 * pipeOf(pipe).size.depth + 0.0225), cameraForward,
-      armClose: hands.armClose, armOut: hands.armOut, bracketInside: toFive(within(box.high[2] + 0.03, 0.06, 0.3)), bracketReach: toFive(within(Math.max(box.high[1], 0.03) + 0.012, 0.045, 0.16)),
+      ...usual.dimensions,
+      upperPost: toFive(within(0.12 + box.high[2], 0.14, 0.3)),
+      lowerPost,
+      gripLength,
+      handle: toFive(gripLength + 2 * pipeOf(pipe).size.depth + 0.0225),
+      cameraForward,
+      armClose: hands.armClose,
+      armOut: hands.armOut,
+      bracketInside: toFive(within(box.high[2] + 0.03, 0.06, 0.3)),
+      bracketReach: toFive(within(Math.max(box.high[1], 0.03) + 0.012, 0.045, 0.16)),
     },
   });
   const trial = weighed(build(at(0.3, 0)), load);
-  const cameraForward = within(box.mass > 0 ? Math.round(((-trial.centre[0] * trial.mass) / box.mass) * 1000) / 1000 : 0, -0.02, 0.02) + 0; // no minus nought
+  const cameraForward =
+    within(box.mass > 0 ? Math.round(((-trial.centre[0] * trial.mass) / box.mass) * 1000) / 1000 : 0, -0.02, 0.02) + 0; // no minus nought
   // The lower post grows until the mass centre lies a little under the handle: then the hand need not hold it up.
   let lower = 0.1;
   while (lower < 0.6 && weighed(build(at(lower, cameraForward)), load).centre[2] > -0.03) lower = toFive(lower + 0.005);
@@ -181,22 +419,38 @@ function advise({ choices: c, dimensions: d }: FamilyInput, rig: Rig): readonly 
   if (error > 0.001) {
     const shift = (error * disc.mass!.value * Number(c['discs']!)) / mass;
     findings.push({
-      code: 'discOffCentre', severity: error > 0.003 ? 'mend' : 'note', about: 'discs', figure: figure('length', error, 1), limit: figure('length', 0.001, 1),
+      code: 'discOffCentre',
+      severity: error > 0.003 ? 'mend' : 'note',
+      about: 'discs',
+      figure: figure('length', error, 1),
+      limit: figure('length', 0.001, 1),
       title: say`The disc may lie ${figure('length', error, 1)} off its bolt.`,
       why: say`Its bore is ${figure('length', 2 * disc.innerRadius, 1)} and the bolt ${figure('length', BOLT, 1)}: the post's mass centre then wanders up to ${figure('length', shift, 1)} to a side, a new one each time it is put on.`,
       toDo: say`Fill the bore: a turned or printed bush leaves ${figure('length', sideError(2 * disc.innerRadius, BOLT, 'bush'), 2)}.`,
-      fixes: c['centring'] === 'bush' ? [] : [{ label: say`Centre it with a bush`, changes: [{ kind: 'choice', id: 'centring', value: 'bush' }] }],
+      fixes:
+        c['centring'] === 'bush'
+          ? []
+          : [{ label: say`Centre it with a bush`, changes: [{ kind: 'choice', id: 'centring', value: 'bush' }] }],
     });
   }
   const held = 2 * pipeOf(c['pipe']!).size.depth + 0.015; // threaded into tee and cap, and knuckles' room
   if (d['gripLength']! + held > d['handle']!) {
     const handle = toFive(d['gripLength']! + held + 0.0024);
     findings.push({
-      code: 'gripTooLong', severity: 'mend', about: 'grip', figure: figure('length', d['gripLength']!), limit: figure('length', d['handle']! - held),
+      code: 'gripTooLong',
+      severity: 'mend',
+      about: 'grip',
+      figure: figure('length', d['gripLength']!),
+      limit: figure('length', d['handle']! - held),
       title: say`The grip leaves no room between the hand and the post.`,
       why: say`Tee, cap and knuckles need ${figure('length', held)} of the pipe.`,
       toDo: say`Make the handle pipe ${figure('length', handle)} long.`,
-      fixes: [{ label: say`Handle of ${figure('length', handle)}`, changes: [{ kind: 'dimension', id: 'handle', value: handle }] }],
+      fixes: [
+        {
+          label: say`Handle of ${figure('length', handle)}`,
+          changes: [{ kind: 'dimension', id: 'handle', value: handle }],
+        },
+      ],
     });
   }
   return findings;
@@ -205,20 +459,42 @@ function advise({ choices: c, dimensions: d }: FamilyInput, rig: Rig): readonly 
 export const pipePost: Family = {
   id: 'pipe-post',
   name: 'Pipe post with a side handle',
-  summary: 'Three pipes and a tee: camera on top, a disc far below, a handle to the side. No bearing, no bend, an hour’s work.',
+  summary:
+    'Three pipes and a tee: camera on top, a disc far below, a handle to the side. No bearing, no bend, an hour’s work.',
   goodFor: ['walking shots', 'eye level and waist', 'turned over, close to the ground'],
   givesUp: 'The wrist carries its lean, and it is heavy for what it steadies.',
-  suits: { carries: ['eye level', 'waist', 'low'], moves: ['walking', 'standing still'], hands: 1, wet: true, hangs: false },
-  goesWrong: ['The side handle pulls the wrist over: hold the post with the other hand too.', 'The disc sits off its bolt and it leans differently each day.', 'Threads loosen by a turn and the camera swings round.'],
-  dimensions, choices, size, build, advise,
+  suits: {
+    carries: ['eye level', 'waist', 'low'],
+    moves: ['walking', 'standing still'],
+    hands: 1,
+    wet: true,
+    hangs: false,
+  },
+  goesWrong: [
+    'The side handle pulls the wrist over: hold the post with the other hand too.',
+    'The disc sits off its bolt and it leans differently each day.',
+    'Threads loosen by a turn and the camera swings round.',
+  ],
+  dimensions,
+  choices,
+  size,
+  build,
+  advise,
   drawn: (input) => {
     const { pipes, way } = layOut(input);
     const up = input.choices['carry'] === 'low' ? -1 : 1;
-    const [tee, top, low, end] = ['tee', 'camera-end', 'weight-end', 'handle-end'].map((n) => pipes.at(n)) as [Vec3, Vec3, Vec3, Vec3];
+    const [tee, top, low, end] = ['tee', 'camera-end', 'weight-end', 'handle-end'].map((n) => pipes.at(n)) as [
+      Vec3,
+      Vec3,
+      Vec3,
+      Vec3,
+    ];
     return [
       { dimension: 'upperPost', from: tee, to: top, view: 'side', offset: up > 0 ? -56 : 56 },
       { dimension: 'lowerPost', from: low, to: tee, view: 'side', offset: up > 0 ? -56 : 56 },
-      ...(way[0] === 0 ? [{ dimension: 'handle', from: tee, to: end, view: 'front' as const, offset: 40 }] : [{ dimension: 'handle', from: tee, to: end, view: 'side' as const, offset: 40 }]),
+      ...(way[0] === 0
+        ? [{ dimension: 'handle', from: tee, to: end, view: 'front' as const, offset: 40 }]
+        : [{ dimension: 'handle', from: tee, to: end, view: 'side' as const, offset: 40 }]),
     ];
   },
 };

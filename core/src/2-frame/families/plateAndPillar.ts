@@ -35,7 +35,11 @@ function layOut({ dimensions: d, choices }: FamilyInput): Layout {
   const rod = RODS[choices['rod']!]!;
   const rodDiameter = rod.section.kind === 'rod' ? rod.section.diameter : 0.008;
   return {
-    bar, thickness: section.thickness, width: section.width, rod, rodDiameter,
+    bar,
+    thickness: section.thickness,
+    width: section.width,
+    rod,
+    rodDiameter,
     upper: d['post']! + 2 * WASHER.thickness,
     rodLength: d['post']! + 2 * section.thickness + 4 * WASHER.thickness + 2 * (NUT + BEYOND),
   };
@@ -46,41 +50,135 @@ function build(input: FamilyInput): Rig {
   const lay = layOut(input);
   const half = d['span']! / 2;
   const reach = half + d['overhang']!;
-  const sides = [{ side: 'left', s: 1 }, { side: 'right', s: -1 }] as const;
+  const sides = [
+    { side: 'left', s: 1 },
+    { side: 'right', s: -1 },
+  ] as const;
   const level = (id: string, name: string, z: number): { nodes: { id: string; at: Vec3 }[]; member: Member } => ({
-    nodes: [{ id: `${id}-left`, at: [0, reach, z] }, { id: `${id}-right`, at: [0, -reach, z] }],
-    member: { id, name, from: `${id}-left`, to: `${id}-right`, stock: lay.bar, leftLong: 0, path: { kind: 'straight', widthDirection: [1, 0, 0] }, holes: barHoles(id, input, lay) },
+    nodes: [
+      { id: `${id}-left`, at: [0, reach, z] },
+      { id: `${id}-right`, at: [0, -reach, z] },
+    ],
+    member: {
+      id,
+      name,
+      from: `${id}-left`,
+      to: `${id}-right`,
+      stock: lay.bar,
+      leftLong: 0,
+      path: { kind: 'straight', widthDirection: [1, 0, 0] },
+      holes: barHoles(id, input, lay),
+    },
   });
-  const [lower, upper] = [level('lower-bar', 'lower bar', -lay.thickness / 2), level('upper-bar', 'upper bar', lay.upper + lay.thickness / 2)];
+  const [lower, upper] = [
+    level('lower-bar', 'lower bar', -lay.thickness / 2),
+    level('upper-bar', 'upper bar', lay.upper + lay.thickness / 2),
+  ];
   const below = -lay.thickness - WASHER.thickness - NUT - BEYOND;
   const rods = sides.map(({ side, s }) => ({
-    nodes: [{ id: `rod-${side}-low`, at: [0, s * half, below] as Vec3, twin: `rod-${side === 'left' ? 'right' : 'left'}-low` }, { id: `rod-${side}-high`, at: [0, s * half, below + lay.rodLength] as Vec3, twin: `rod-${side === 'left' ? 'right' : 'left'}-high` }],
-    member: { id: `rod-${side}`, name: `${side} rod`, from: `rod-${side}-low`, to: `rod-${side}-high`, stock: lay.rod, leftLong: 0, holes: [], path: { kind: 'straight' as const, widthDirection: [1, 0, 0] as Vec3 }, twin: `rod-${side === 'left' ? 'right' : 'left'}` } satisfies Member,
+    nodes: [
+      {
+        id: `rod-${side}-low`,
+        at: [0, s * half, below] as Vec3,
+        twin: `rod-${side === 'left' ? 'right' : 'left'}-low`,
+      },
+      {
+        id: `rod-${side}-high`,
+        at: [0, s * half, below + lay.rodLength] as Vec3,
+        twin: `rod-${side === 'left' ? 'right' : 'left'}-high`,
+      },
+    ],
+    member: {
+      id: `rod-${side}`,
+      name: `${side} rod`,
+      from: `rod-${side}-low`,
+      to: `rod-${side}-high`,
+      stock: lay.rod,
+      leftLong: 0,
+      holes: [],
+      path: { kind: 'straight' as const, widthDirection: [1, 0, 0] as Vec3 },
+      twin: `rod-${side === 'left' ? 'right' : 'left'}`,
+    } satisfies Member,
   }));
-  const joints: Joint[] = sides.flatMap(({ side }) => (['low', 'high'] as const).map((end) => ({
-    id: `nuts-${side}-${end}`, name: 'threaded rod in a sleeve', node: `rod-${side}-${end}`, fitting: 'rodInSleeve' as const, joins: [`rod-${side}`, `post-${side}`, end === 'low' ? 'lower-bar' : 'upper-bar'], reversible: true, packs: true,
-  })));
+  const joints: Joint[] = sides.flatMap(({ side }) =>
+    (['low', 'high'] as const).map((end) => ({
+      id: `nuts-${side}-${end}`,
+      name: 'threaded rod in a sleeve',
+      node: `rod-${side}-${end}`,
+      fitting: 'rodInSleeve' as const,
+      joins: [`rod-${side}`, `post-${side}`, end === 'low' ? 'lower-bar' : 'upper-bar'],
+      reversible: true,
+      packs: true,
+    })),
+  );
   const feet = footParts(input, lay);
   return {
-    bodies: [{
-      id: 'rig', name: 'rig', nodes: [...lower.nodes, ...upper.nodes, ...rods.flatMap((r) => r.nodes), { id: 'middle', at: [0, 0, 0] }],
-      members: [lower.member, upper.member, ...rods.map((r) => r.member)],
-      joints: [...joints, { id: 'plate-on-bar', name: 'bolt through', node: 'middle', fitting: 'boltThrough', joins: ['lower-bar', 'camera-plate'], reversible: true, packs: true }],
-      parts: [...postParts(input, lay), ...cameraParts(input), ...topHandle(input, lay), ...feet.parts],
-      stations: [],
-    }],
+    bodies: [
+      {
+        id: 'rig',
+        name: 'rig',
+        nodes: [...lower.nodes, ...upper.nodes, ...rods.flatMap((r) => r.nodes), { id: 'middle', at: [0, 0, 0] }],
+        members: [lower.member, upper.member, ...rods.map((r) => r.member)],
+        joints: [
+          ...joints,
+          {
+            id: 'plate-on-bar',
+            name: 'bolt through',
+            node: 'middle',
+            fitting: 'boltThrough',
+            joins: ['lower-bar', 'camera-plate'],
+            reversible: true,
+            packs: true,
+          },
+        ],
+        parts: [...postParts(input, lay), ...cameraParts(input), ...topHandle(input, lay), ...feet.parts],
+        stations: [],
+      },
+    ],
     pivots: [],
     contacts: [
-      ...sides.map(({ side, s }): Contact => ({ id: `${side}-hand`, name: `${side} hand`, kind: 'hand', body: 'rig', at: [0, s * half, lay.upper / 2], direction: [0, 0, 1] })),
-      ...(choices['handle'] === 'bar' ? [{ id: 'top-hand', name: 'top hand', kind: 'hand' as const, body: 'rig', at: [0, 0, lay.upper + lay.thickness + 0.05] as Vec3, direction: [0, 0, 1] as Vec3 }] : []),
+      ...sides.map(({ side, s }): Contact => ({
+        id: `${side}-hand`,
+        name: `${side} hand`,
+        kind: 'hand',
+        body: 'rig',
+        at: [0, s * half, lay.upper / 2],
+        direction: [0, 0, 1],
+      })),
+      ...(choices['handle'] === 'bar'
+        ? [
+            {
+              id: 'top-hand',
+              name: 'top hand',
+              kind: 'hand' as const,
+              body: 'rig',
+              at: [0, 0, lay.upper + lay.thickness + 0.05] as Vec3,
+              direction: [0, 0, 1] as Vec3,
+            },
+          ]
+        : []),
       ...feet.contacts,
     ],
     poses: [
       { id: 'both-hands', name: 'Both hands on the posts', contacts: ['left-hand', 'right-hand'], arm: 0.3 },
-      ...(choices['handle'] === 'bar' ? [{ id: 'from-above', name: 'One hand on top, low', contacts: ['top-hand'], arm: 0.12 }] : []),
+      ...(choices['handle'] === 'bar'
+        ? [{ id: 'from-above', name: 'One hand on top, low', contacts: ['top-hand'], arm: 0.12 }]
+        : []),
     ],
     adjusters: [
-      { id: 'camera-fore-aft', name: 'Camera, fore and aft', kind: 'slide', axis: [1, 0, 0], range: [-0.02, 0.02], step: 0.0005, value: 0, moves: [{ kind: 'part', id: 'camera-plate' }, ...(choices['release'] === 'quick' ? [{ kind: 'part' as const, id: 'release' }] : [])] },
+      {
+        id: 'camera-fore-aft',
+        name: 'Camera, fore and aft',
+        kind: 'slide',
+        axis: [1, 0, 0],
+        range: [-0.02, 0.02],
+        step: 0.0005,
+        value: 0,
+        moves: [
+          { kind: 'part', id: 'camera-plate' },
+          ...(choices['release'] === 'quick' ? [{ kind: 'part' as const, id: 'release' }] : []),
+        ],
+      },
     ],
   };
 }
@@ -88,52 +186,162 @@ function build(input: FamilyInput): Rig {
 function barHoles(id: string, { dimensions: d }: FamilyInput, lay: Layout): Hole[] {
   // A slotted strip has its holes already: the rods go through slots.
   if (lay.bar.section.kind === 'flat' && lay.bar.section.slots) return [];
-  const hole = (which: string, name: string, along: number): Hole => ({ id: `${id}-${which}`, name, along, across: 0, diameter: lay.rodDiameter + 0.0005, afterBending: false });
+  const hole = (which: string, name: string, along: number): Hole => ({
+    id: `${id}-${which}`,
+    name,
+    along,
+    across: 0,
+    diameter: lay.rodDiameter + 0.0005,
+    afterBending: false,
+  });
   return [hole('left', 'left post', d['overhang']!), hole('right', 'right post', d['overhang']! + d['span']!)];
 }
 
 function postParts({ dimensions: d, choices }: FamilyInput, lay: Layout): readonly Part[] {
   const middle = lay.upper / 2;
-  return ([['left', 1], ['right', -1]] as const).map(([side, s]): Part => {
-    const place = { id: `post-${side}`, at: [0, s * (d['span']! / 2), middle] as Vec3, axis: [0, 0, 1] as Vec3, length: d['post']!, twin: `post-${side === 'left' ? 'right' : 'left'}` };
-    if (choices['posts'] === 'wood') return { ...woodenGrip({ ...place, diameter: d['postDiameter']!, bore: lay.rodDiameter + 0.0006 }), name: 'hand post' };
-    if (choices['posts'] === 'dowel') return { ...woodenGrip({ ...place, diameter: d['postDiameter']!, bore: lay.rodDiameter + 0.0006, material: 'pine' }), name: 'hand post' };
-    return { ...foamGrip({ ...place, inside: Math.max(lay.rodDiameter + 0.004, d['postDiameter']! - 0.012) }), name: 'hand post, foam on a sleeve' };
+  return (
+    [
+      ['left', 1],
+      ['right', -1],
+    ] as const
+  ).map(([side, s]): Part => {
+    const place = {
+      id: `post-${side}`,
+      at: [0, s * (d['span']! / 2), middle] as Vec3,
+      axis: [0, 0, 1] as Vec3,
+      length: d['post']!,
+      twin: `post-${side === 'left' ? 'right' : 'left'}`,
+    };
+    if (choices['posts'] === 'wood')
+      return {
+        ...woodenGrip({ ...place, diameter: d['postDiameter']!, bore: lay.rodDiameter + 0.0006 }),
+        name: 'hand post',
+      };
+    if (choices['posts'] === 'dowel')
+      return {
+        ...woodenGrip({ ...place, diameter: d['postDiameter']!, bore: lay.rodDiameter + 0.0006, material: 'pine' }),
+        name: 'hand post',
+      };
+    return {
+      ...foamGrip({ ...place, inside: Math.max(lay.rodDiameter + 0.004, d['postDiameter']! - 0.012) }),
+      name: 'hand post, foam on a sleeve',
+    };
   });
 }
 
 function cameraParts({ dimensions: d, choices }: FamilyInput): readonly Part[] {
   const quick = choices['release'] === 'quick';
   const middle: Vec3 = [d['cameraForward']!, 0, 0.003];
-  const base = plate({ id: 'camera-plate', name: 'camera plate', middle, size: [0.1, 0.06, 0.006], material: 'aluminium', mount: !quick, supply: { item: 'aluminium plate 100 × 60 × 6', packOf: 1, packPrice: 5 } });
+  const base = plate({
+    id: 'camera-plate',
+    name: 'camera plate',
+    middle,
+    size: [0.1, 0.06, 0.006],
+    material: 'aluminium',
+    mount: !quick,
+    supply: { item: 'aluminium plate 100 × 60 × 6', packOf: 1, packPrice: 5 },
+  });
   const screw = { diameter: 0.00635, length: 0.0127, passes: 0.008 };
   if (!quick) return [{ ...base, screw }];
-  return [base, { ...quickRelease({ id: 'release', at: [d['cameraForward']!, 0, 0.006] }), mount: [d['cameraForward']!, 0, 0.006 + QUICK_RELEASE_HEIGHT], screw: { ...screw, passes: 0.008 } }];
+  return [
+    base,
+    {
+      ...quickRelease({ id: 'release', at: [d['cameraForward']!, 0, 0.006] }),
+      mount: [d['cameraForward']!, 0, 0.006 + QUICK_RELEASE_HEIGHT],
+      screw: { ...screw, passes: 0.008 },
+    },
+  ];
 }
 
 function topHandle({ choices }: FamilyInput, lay: Layout): readonly Part[] {
   if (choices['handle'] !== 'bar') return [];
   const top = lay.upper + lay.thickness;
-  const post = (id: string, y: number): Part => ({ id, name: 'handle stand-off', shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0, length: 0.05 }, at: [0, y, top + 0.025], material: 'aluminium', ...(id.endsWith('left') ? { twin: 'stand-off-right' } : { twin: 'stand-off-left' }), supply: { item: 'stand-off 50 mm with screws', packOf: 2, packPrice: 3.4 } });
-  const bar: Part = { id: 'handle-bar', name: 'handle bar', shape: { kind: 'box', size: [0.02, 0.16, 0.004] }, at: [0, 0, top + 0.052], material: 'aluminium', supply: { item: 'aluminium flat 20 × 4, short', packOf: 1, packPrice: 1.8 } };
-  return [post('stand-off-left', 0.065), post('stand-off-right', -0.065), bar, { ...foamGrip({ id: 'handle-grip', at: [0, 0, top + 0.052], axis: [0, 1, 0], length: 0.1, inside: 0.021 }), name: 'handle grip' }];
+  const post = (id: string, y: number): Part => ({
+    id,
+    name: 'handle stand-off',
+    shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0, length: 0.05 },
+    at: [0, y, top + 0.025],
+    material: 'aluminium',
+    ...(id.endsWith('left') ? { twin: 'stand-off-right' } : { twin: 'stand-off-left' }),
+    supply: { item: 'stand-off 50 mm with screws', packOf: 2, packPrice: 3.4 },
+  });
+  const bar: Part = {
+    id: 'handle-bar',
+    name: 'handle bar',
+    shape: { kind: 'box', size: [0.02, 0.16, 0.004] },
+    at: [0, 0, top + 0.052],
+    material: 'aluminium',
+    supply: { item: 'aluminium flat 20 × 4, short', packOf: 1, packPrice: 1.8 },
+  };
+  return [
+    post('stand-off-left', 0.065),
+    post('stand-off-right', -0.065),
+    bar,
+    {
+      ...foamGrip({ id: 'handle-grip', at: [0, 0, top + 0.052], axis: [0, 1, 0], length: 0.1, inside: 0.021 }),
+      name: 'handle grip',
+    },
+  ];
 }
 
-function footParts({ dimensions: d }: FamilyInput, lay: Layout): { readonly parts: readonly Part[]; readonly contacts: readonly Contact[] } {
+function footParts(
+  { dimensions: d }: FamilyInput,
+  lay: Layout,
+): { readonly parts: readonly Part[]; readonly contacts: readonly Contact[] } {
   const half = d['foot']! / 2;
   const z = -lay.thickness;
   const strip = FLAT_BARS['aluminium-25x5']!;
   const thick = strip.section.kind === 'flat' ? strip.section.thickness : 0.005;
   const y = d['span']! / 2 - 0.035; // inside the post nuts
-  const corners = ([['left', 1], ['right', -1]] as const).flatMap(([side, s]) => ([['front', 1], ['rear', -1]] as const).map(([end, e]) => ({ id: `foot-${end}-${side}`, twin: `foot-${end}-${side === 'left' ? 'right' : 'left'}`, at: [e * (half - 0.012), s * y, z - thick] as Vec3 })));
+  const corners = (
+    [
+      ['left', 1],
+      ['right', -1],
+    ] as const
+  ).flatMap(([side, s]) =>
+    (
+      [
+        ['front', 1],
+        ['rear', -1],
+      ] as const
+    ).map(([end, e]) => ({
+      id: `foot-${end}-${side}`,
+      twin: `foot-${end}-${side === 'left' ? 'right' : 'left'}`,
+      at: [e * (half - 0.012), s * y, z - thick] as Vec3,
+    })),
+  );
   // Feet stand below the rods' nuts, or the nuts would be the feet.
   const drop = Math.max(0, WASHER.thickness + NUT + BEYOND - thick - 0.01 + 0.004);
   return {
     parts: [
-      ...([['left', 1], ['right', -1]] as const).map(([side, s]): Part => ({ id: `foot-bar-${side}`, name: 'foot bar', twin: `foot-bar-${side === 'left' ? 'right' : 'left'}`, shape: { kind: 'box', size: [d['foot']!, 0.025, thick] }, at: [0, s * y, z - thick / 2], material: 'aluminium', supply: { item: `${strip.name}, ${Math.round(d['foot']! * 1000)} mm`, packOf: 1, packPrice: Math.round(d['foot']! * 600) / 100 } })),
+      ...(
+        [
+          ['left', 1],
+          ['right', -1],
+        ] as const
+      ).map(([side, s]): Part => ({
+        id: `foot-bar-${side}`,
+        name: 'foot bar',
+        twin: `foot-bar-${side === 'left' ? 'right' : 'left'}`,
+        shape: { kind: 'box', size: [d['foot']!, 0.025, thick] },
+        at: [0, s * y, z - thick / 2],
+        material: 'aluminium',
+        supply: {
+          item: `${strip.name}, ${Math.round(d['foot']! * 1000)} mm`,
+          packOf: 1,
+          packPrice: Math.round(d['foot']! * 600) / 100,
+        },
+      })),
       ...corners.map((c) => rubberFoot({ ...c, at: [c.at[0], c.at[1], c.at[2] - drop] })),
     ],
-    contacts: corners.map((c) => ({ id: `${c.id}-down`, name: 'foot', kind: 'ground', body: 'rig', at: [c.at[0], c.at[1], c.at[2] - drop - 0.01], direction: [0, 0, 1] })),
+    contacts: corners.map((c) => ({
+      id: `${c.id}-down`,
+      name: 'foot',
+      kind: 'ground',
+      body: 'rig',
+      at: [c.at[0], c.at[1], c.at[2] - drop - 0.01],
+      direction: [0, 0, 1],
+    })),
   };
 }
 
@@ -141,17 +349,57 @@ const dimensions = [
   lengthSpec('span', 'Post to post', 'post-left', 0.26, 0.16, 0.5, 'Between the middles of the two hand posts.'),
   lengthSpec('post', 'Post height', 'post-left', 0.13, 0.08, 0.3, 'Length of each hand post between its washers.'),
   lengthSpec('postDiameter', 'Post diameter', 'post-left', 0.032, 0.022, 0.045, 'Outside, where the hand closes.'),
-  lengthSpec('overhang', 'Bar beyond the posts', 'lower-bar', 0.025, 0.012, 0.08, 'From a post’s middle to the bar’s end.'),
-  lengthSpec('cameraForward', 'Camera ahead of the posts', 'camera-plate', 0.03, -0.06, 0.12, 'Camera hole from the line of the posts.'),
+  lengthSpec(
+    'overhang',
+    'Bar beyond the posts',
+    'lower-bar',
+    0.025,
+    0.012,
+    0.08,
+    'From a post’s middle to the bar’s end.',
+  ),
+  lengthSpec(
+    'cameraForward',
+    'Camera ahead of the posts',
+    'camera-plate',
+    0.03,
+    -0.06,
+    0.12,
+    'Camera hole from the line of the posts.',
+  ),
   lengthSpec('foot', 'Foot bars', 'foot-bar-left', 0.2, 0.08, 0.4, 'Fore and aft, for the rig to stand on.'),
 ];
 
 const choices = [
   choiceSpec('bar', 'Bars', 'Upper and lower.', 'aluminium-30x6', barOptions(FLAT_BARS, SLOTTED_STRIPS, WOOD_STRIPS)),
-  choiceSpec('rod', 'Rods', 'Through both bars and the posts.', 'rod-m8', barOptions(Object.fromEntries(Object.entries(RODS).filter(([id]) => id.startsWith('rod-'))))),
-  choiceSpec('posts', 'Hand posts', 'What your hands close on.', 'wood', named({ wood: 'turned wood', dowel: 'bored dowel', foam: 'foam on a sleeve' })),
-  choiceSpec('handle', 'Top handle', 'For carrying, and for low shots.', 'bar', named({ bar: 'bar on stand-offs', none: 'none' })),
-  choiceSpec('release', 'Camera held by', 'On its plate.', 'screw', named({ screw: 'a camera screw', quick: 'a quick-release clamp' })),
+  choiceSpec(
+    'rod',
+    'Rods',
+    'Through both bars and the posts.',
+    'rod-m8',
+    barOptions(Object.fromEntries(Object.entries(RODS).filter(([id]) => id.startsWith('rod-')))),
+  ),
+  choiceSpec(
+    'posts',
+    'Hand posts',
+    'What your hands close on.',
+    'wood',
+    named({ wood: 'turned wood', dowel: 'bored dowel', foam: 'foam on a sleeve' }),
+  ),
+  choiceSpec(
+    'handle',
+    'Top handle',
+    'For carrying, and for low shots.',
+    'bar',
+    named({ bar: 'bar on stand-offs', none: 'none' }),
+  ),
+  choiceSpec(
+    'release',
+    'Camera held by',
+    'On its plate.',
+    'screw',
+    named({ screw: 'a camera screw', quick: 'a quick-release clamp' }),
+  ),
 ];
 
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
@@ -161,7 +409,10 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const span = toFive(within(2 * (wide + FINGERS + 0.01), 0.16, 0.5));
   const post = toFive(within(Math.max(hands.breadth + 0.03, box.high[2] + 0.03), 0.08, 0.3));
   const postDiameter = within(Math.round(hands.breadth * 0.36 * 1000) / 1000, 0.022, 0.045);
-  const picked = { ...usual.choices, bar: box.mass > 1.2 ? 'aluminium-40x5' : box.mass > 0.3 ? 'aluminium-30x6' : 'aluminium-25x5' };
+  const picked = {
+    ...usual.choices,
+    bar: box.mass > 1.2 ? 'aluminium-40x5' : box.mass > 0.3 ? 'aluminium-30x6' : 'aluminium-25x5',
+  };
   // The load's own middle is brought over the line of the hands, or as near as its lens allows the knuckles to be unseen.
   const sums = load?.bodies.reduce((s, b) => ({ m: s.m + b.mass, x: s.x + b.mass * b.centre[0] }), { m: 0, x: 0 });
   const centre = sums && sums.m > 0 ? sums.x / sums.m : 0;
@@ -172,7 +423,12 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     say`Posts ${figure('length', post)} high and ${figure('length', postDiameter)} thick fit a hand ${figure('length', hands.breadth)} across; the load stands between the bars.`,
     say`The camera sits ${figure('length', Math.abs(cameraForward))} ${cameraForward >= 0 ? 'ahead of' : 'behind'} the posts: its weight over your hands, the hands behind its lens.`,
   ];
-  return { choices: picked, dimensions: { ...usual.dimensions, span, post, postDiameter, cameraForward, foot }, reasons, startValues: {} };
+  return {
+    choices: picked,
+    dimensions: { ...usual.dimensions, span, post, postDiameter, cameraForward, foot },
+    reasons,
+    startValues: {},
+  };
 }
 
 function advise(input: FamilyInput): readonly Finding[] {
@@ -182,24 +438,42 @@ function advise(input: FamilyInput): readonly Finding[] {
   const { section } = lay.bar;
   if (section.kind === 'flat' && section.slots && WASHER.outside < section.slots.width + 0.01) {
     findings.push({
-      code: 'washerInSlot', severity: 'mend', about: 'lower-bar', figure: figure('length', WASHER.outside), limit: figure('length', section.slots.width + 0.01),
+      code: 'washerInSlot',
+      severity: 'mend',
+      about: 'lower-bar',
+      figure: figure('length', WASHER.outside),
+      limit: figure('length', section.slots.width + 0.01),
       title: say`A washer of ${figure('length', WASHER.outside)} hardly bridges a slot ${figure('length', section.slots.width)} wide.`,
-      why: say`It dishes into the slot when the nut is pulled up.`, toDo: say`Take a wider, thicker washer.`, fixes: [],
+      why: say`It dishes into the slot when the nut is pulled up.`,
+      toDo: say`Take a wider, thicker washer.`,
+      fixes: [],
     });
   }
   if (section.kind === 'flat' && section.slots && lay.rodDiameter > section.slots.width) {
     findings.push({
-      code: 'rodInSlot', severity: 'stop', about: 'rod-left', figure: figure('length', lay.rodDiameter), limit: figure('length', section.slots.width),
+      code: 'rodInSlot',
+      severity: 'stop',
+      about: 'rod-left',
+      figure: figure('length', lay.rodDiameter),
+      limit: figure('length', section.slots.width),
       title: say`A rod of ${figure('length', lay.rodDiameter)} does not go through a slot ${figure('length', section.slots.width)} wide.`,
-      why: say`The strip comes with its slots.`, toDo: say`Take a thinner rod.`,
+      why: say`The strip comes with its slots.`,
+      toDo: say`Take a thinner rod.`,
       fixes: [{ label: say`M6 rods`, changes: [{ kind: 'choice', id: 'rod', value: 'rod-m6' }] }],
     });
   }
   findings.push({
-    code: 'rodLength', severity: 'note', about: 'rod-left', figure: figure('length', lay.rodLength), limit: null,
+    code: 'rodLength',
+    severity: 'note',
+    about: 'rod-left',
+    figure: figure('length', lay.rodLength),
+    limit: null,
     title: say`Cut both rods ${figure('length', lay.rodLength)} long.`,
     why: say`The post of ${figure('length', input.dimensions['post']!)}, two bars, four washers, two nuts and ${figure('length', BEYOND)} of thread beyond each.`,
-    toDo: c['posts'] === 'foam' ? say`Both the same, or the bars are not parallel.` : say`Both the same; face the posts square, and recess their ends ${figure('length', 0.002)} so that the washers do not bear on end grain alone.`,
+    toDo:
+      c['posts'] === 'foam'
+        ? say`Both the same, or the bars are not parallel.`
+        : say`Both the same; face the posts square, and recess their ends ${figure('length', 0.002)} so that the washers do not bear on end grain alone.`,
     fixes: [],
   });
   return findings;
@@ -208,20 +482,47 @@ function advise(input: FamilyInput): readonly Finding[] {
 export const plateAndPillar: Family = {
   id: 'plate-and-pillar',
   name: 'Plate and pillar',
-  summary: 'Two bars joined by two hand posts, camera between them, handle on top, feet to set it down. Both hands, no surprises.',
+  summary:
+    'Two bars joined by two hand posts, camera between them, handle on top, feet to set it down. Both hands, no surprises.',
   goodFor: ['both hands', 'low from the top handle', 'setting down between takes'],
   givesUp: 'It steadies by width alone; running still shows.',
-  suits: { carries: ['eye level', 'waist', 'low'], moves: ['walking', 'tight spaces', 'standing still'], hands: 2, wet: false, hangs: false },
-  goesWrong: ['The two rods are not the same length and the bars are not parallel.', 'Washers sink into end grain and the posts come loose.', 'Knuckles between post and lens.'],
-  dimensions, choices, size, build, advise,
+  suits: {
+    carries: ['eye level', 'waist', 'low'],
+    moves: ['walking', 'tight spaces', 'standing still'],
+    hands: 2,
+    wet: false,
+    hangs: false,
+  },
+  goesWrong: [
+    'The two rods are not the same length and the bars are not parallel.',
+    'Washers sink into end grain and the posts come loose.',
+    'Knuckles between post and lens.',
+  ],
+  dimensions,
+  choices,
+  size,
+  build,
+  advise,
   drawn: (input) => {
     const lay = layOut(input);
     const half = input.dimensions['span']! / 2;
     return [
       { dimension: 'span', from: [0, half, lay.upper], to: [0, -half, lay.upper], view: 'front', offset: 74 },
       { dimension: 'post', from: [0, half, 0], to: [0, half, lay.upper], view: 'front', offset: -62 },
-      { dimension: 'cameraForward', from: [Math.min(0, input.dimensions['cameraForward']!), 0, 0], to: [Math.max(0, input.dimensions['cameraForward']!), 0, 0], view: 'side', offset: 96 },
-      { dimension: 'foot', from: [-input.dimensions['foot']! / 2, 0, -lay.thickness], to: [input.dimensions['foot']! / 2, 0, -lay.thickness], view: 'side', offset: 56 },
+      {
+        dimension: 'cameraForward',
+        from: [Math.min(0, input.dimensions['cameraForward']!), 0, 0],
+        to: [Math.max(0, input.dimensions['cameraForward']!), 0, 0],
+        view: 'side',
+        offset: 96,
+      },
+      {
+        dimension: 'foot',
+        from: [-input.dimensions['foot']! / 2, 0, -lay.thickness],
+        to: [input.dimensions['foot']! / 2, 0, -lay.thickness],
+        view: 'side',
+        offset: 56,
+      },
     ];
   },
 };

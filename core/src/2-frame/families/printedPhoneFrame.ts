@@ -8,21 +8,41 @@ import type { Hands, Joint, Member, Node, Part, Rig } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
 import { choiceSpec, lengthSpec, loadBox, named, namesOf, toFive, usualInput, within } from '../familyTools';
 import { RODS } from '../parts/bars';
-import { BEDS, boxFilled, cornerwise, NUT_ROOM, NUTS, pauseLayer, printedMaterial, tubeFilled, type PrintSettings } from '../parts/printed';
+import {
+  BEDS,
+  boxFilled,
+  cornerwise,
+  NUT_ROOM,
+  NUTS,
+  pauseLayer,
+  printedMaterial,
+  tubeFilled,
+  type PrintSettings,
+} from '../parts/printed';
 
-const SIDES = [{ side: 'left', other: 'right', s: 1 }, { side: 'right', other: 'left', s: -1 }] as const;
+const SIDES = [
+  { side: 'left', other: 'right', s: 1 },
+  { side: 'right', other: 'left', s: -1 },
+] as const;
 const PLATE_DEEP = 0.055; // fore and aft
 const HANDLE_BORE = 0.0092; // round the M8 rod
 const CAP = 0.008; // under each handle: the rod's nut and washer
 const SCREW = { diameter: 0.00635, length: 0.0127, passes: 0.008 };
 
 /** How far phone clamps open, m: measure yours. */
-const CLAMPS: Readonly<Record<string, { readonly name: string; readonly opens: readonly [number, number]; readonly price: number }>> = {
+const CLAMPS: Readonly<
+  Record<string, { readonly name: string; readonly opens: readonly [number, number]; readonly price: number }>
+> = {
   phone: { name: 'phone clamp with 1/4-20 foot, to 95 mm', opens: [0.045, 0.095], price: 8 },
   wide: { name: 'wide clamp with 1/4-20 foot, to 200 mm', opens: [0.09, 0.2], price: 14 },
 };
 
-const settingsOf = ({ dimensions: d, choices }: FamilyInput): PrintSettings => ({ plastic: choices['plastic'] as PrintSettings['plastic'], wall: d['wall']!, skin: d['wall']!, infill: Number(choices['infill']!) / 100 });
+const settingsOf = ({ dimensions: d, choices }: FamilyInput): PrintSettings => ({
+  plastic: choices['plastic'] as PrintSettings['plastic'],
+  wall: d['wall']!,
+  skin: d['wall']!,
+  infill: Number(choices['infill']!) / 100,
+});
 
 function build(input: FamilyInput): Rig {
   const { dimensions: d, choices } = input;
@@ -33,39 +53,134 @@ function build(input: FamilyInput): Rig {
   const handle = { outerRadius: d['handleDiameter']! / 2, innerRadius: HANDLE_BORE / 2, length: d['handle']! };
   const under = -d['plate']!;
   const halves = choices['split'] === 'two';
-  const bodyPlate = (id: string, y: number, width: number, name: string): Part => ({ id, name, shape: { kind: 'box', size: [PLATE_DEEP, width, d['plate']!] }, at: [0, y, under / 2], material: 'printed-plate', ...(id === 'plate' ? {} : { twin: id === 'plate-left' ? 'plate-right' : 'plate-left' }), supply: { item: 'printing, plate', packOf: 1, packPrice: 4 } });
+  const bodyPlate = (id: string, y: number, width: number, name: string): Part => ({
+    id,
+    name,
+    shape: { kind: 'box', size: [PLATE_DEEP, width, d['plate']!] },
+    at: [0, y, under / 2],
+    material: 'printed-plate',
+    ...(id === 'plate' ? {} : { twin: id === 'plate-left' ? 'plate-right' : 'plate-left' }),
+    supply: { item: 'printing, plate', packOf: 1, packPrice: 4 },
+  });
   const clampTop: Vec3 = [d['clampForward']!, 0, 0.014];
   const nut = NUTS[choices['nut']!]!;
   const clamp = CLAMPS[choices['clamp']!]!;
   const parts: Part[] = [
-    ...(halves ? [bodyPlate('plate-left', long / 4, long / 2, 'plate, left half'), bodyPlate('plate-right', -long / 4, long / 2, 'plate, right half')] : [bodyPlate('plate', 0, long, 'plate')]),
-    ...(halves ? [{ id: 'splice', name: 'splice with screws', shape: { kind: 'box' as const, size: [PLATE_DEEP - 0.01, 0.07, 0.004] as Vec3 }, at: [0, 0, under - 0.002] as Vec3, material: 'aluminium', supply: { item: 'aluminium strip 45 × 4, short, with four screws', packOf: 1, packPrice: 2.4 } }] : []),
+    ...(halves
+      ? [
+          bodyPlate('plate-left', long / 4, long / 2, 'plate, left half'),
+          bodyPlate('plate-right', -long / 4, long / 2, 'plate, right half'),
+        ]
+      : [bodyPlate('plate', 0, long, 'plate')]),
+    ...(halves
+      ? [
+          {
+            id: 'splice',
+            name: 'splice with screws',
+            shape: { kind: 'box' as const, size: [PLATE_DEEP - 0.01, 0.07, 0.004] as Vec3 },
+            at: [0, 0, under - 0.002] as Vec3,
+            material: 'aluminium',
+            supply: { item: 'aluminium strip 45 × 4, short, with four screws', packOf: 1, packPrice: 2.4 },
+          },
+        ]
+      : []),
     ...SIDES.flatMap(({ side, other, s }): Part[] => [
-      { id: `handle-${side}`, name: `${side} handle`, shape: { kind: 'tube', ...handle }, at: [0, s * half, under - d['handle']! / 2], material: 'printed-handle', twin: `handle-${other}`, supply: { item: 'printing, handle', packOf: 1, packPrice: 2.5 } },
-      { id: `nut-${side}`, name: `captive nut ${nut.name}`, shape: { kind: 'tube', outerRadius: nut.flats * 0.53, innerRadius: nut.bolt / 2, length: nut.height }, at: [0.018, s * (half - 0.04), -d['pocketTop']! + nut.height / 2], material: 'steel', twin: `nut-${other}`, supply: { item: `nut ${nut.name}`, packOf: 20, packPrice: 1.8 } },
+      {
+        id: `handle-${side}`,
+        name: `${side} handle`,
+        shape: { kind: 'tube', ...handle },
+        at: [0, s * half, under - d['handle']! / 2],
+        material: 'printed-handle',
+        twin: `handle-${other}`,
+        supply: { item: 'printing, handle', packOf: 1, packPrice: 2.5 },
+      },
+      {
+        id: `nut-${side}`,
+        name: `captive nut ${nut.name}`,
+        shape: { kind: 'tube', outerRadius: nut.flats * 0.53, innerRadius: nut.bolt / 2, length: nut.height },
+        at: [0.018, s * (half - 0.04), -d['pocketTop']! + nut.height / 2],
+        material: 'steel',
+        twin: `nut-${other}`,
+        supply: { item: `nut ${nut.name}`, packOf: 20, packPrice: 1.8 },
+      },
     ]),
-    { id: 'phone-clamp', name: 'phone clamp', shape: { kind: 'box', size: [0.02, 0.06, 0.014] }, at: [d['clampForward']!, 0, 0.007], material: 'aluminium', mass: { value: 0.052, spread: 0.006, source: 'mass of phone clamp' }, mount: clampTop, screw: SCREW, jaws: { axis: [0, 0, 1], opens: clamp.opens }, supply: { item: clamp.name, packOf: 1, packPrice: clamp.price } },
+    {
+      id: 'phone-clamp',
+      name: 'phone clamp',
+      shape: { kind: 'box', size: [0.02, 0.06, 0.014] },
+      at: [d['clampForward']!, 0, 0.007],
+      material: 'aluminium',
+      mass: { value: 0.052, spread: 0.006, source: 'mass of phone clamp' },
+      mount: clampTop,
+      screw: SCREW,
+      jaws: { axis: [0, 0, 1], opens: clamp.opens },
+      supply: { item: clamp.name, packOf: 1, packPrice: clamp.price },
+    },
     ...(choices['shoes'] === 'none' ? [] : shoes(choices['shoes']!, half)),
   ];
   const rod = RODS['rod-m8']!;
   const rodLength = d['handle']! + d['plate']! + CAP;
-  const nodes: Node[] = SIDES.flatMap(({ side, other, s }) => [{ id: `rod-${side}-low`, at: [0, s * half, -rodLength] as Vec3, twin: `rod-${other}-low` }, { id: `rod-${side}-high`, at: [0, s * half, 0] as Vec3, twin: `rod-${other}-high` }]);
-  const members: Member[] = SIDES.map(({ side, other }) => ({ id: `rod-${side}`, name: `${side} rod`, from: `rod-${side}-low`, to: `rod-${side}-high`, stock: rod, leftLong: 0, holes: [], path: { kind: 'straight', widthDirection: [1, 0, 0] }, twin: `rod-${other}` }));
+  const nodes: Node[] = SIDES.flatMap(({ side, other, s }) => [
+    { id: `rod-${side}-low`, at: [0, s * half, -rodLength] as Vec3, twin: `rod-${other}-low` },
+    { id: `rod-${side}-high`, at: [0, s * half, 0] as Vec3, twin: `rod-${other}-high` },
+  ]);
+  const members: Member[] = SIDES.map(({ side, other }) => ({
+    id: `rod-${side}`,
+    name: `${side} rod`,
+    from: `rod-${side}-low`,
+    to: `rod-${side}-high`,
+    stock: rod,
+    leftLong: 0,
+    holes: [],
+    path: { kind: 'straight', widthDirection: [1, 0, 0] },
+    twin: `rod-${other}`,
+  }));
   const plateOf = (side: string): string => (halves ? `plate-${side}` : 'plate');
   const joints: Joint[] = SIDES.flatMap(({ side }) => [
-    { id: `rod-joint-${side}`, name: 'threaded rod in a sleeve', node: `rod-${side}-low`, fitting: 'rodInSleeve', joins: [`rod-${side}`, `handle-${side}`], reversible: true, packs: true },
-    { id: `insert-${side}`, name: 'heat-set insert', node: `rod-${side}-high`, fitting: 'heatSetInsert', joins: [`rod-${side}`, plateOf(side)], reversible: false },
+    {
+      id: `rod-joint-${side}`,
+      name: 'threaded rod in a sleeve',
+      node: `rod-${side}-low`,
+      fitting: 'rodInSleeve',
+      joins: [`rod-${side}`, `handle-${side}`],
+      reversible: true,
+      packs: true,
+    },
+    {
+      id: `insert-${side}`,
+      name: 'heat-set insert',
+      node: `rod-${side}-high`,
+      fitting: 'heatSetInsert',
+      joins: [`rod-${side}`, plateOf(side)],
+      reversible: false,
+    },
   ]);
   return {
     bodies: [{ id: 'frame', name: 'frame', nodes, members, joints, parts, stations: [] }],
     pivots: [],
-    contacts: SIDES.map(({ side, s }) => ({ id: `${side}-hand`, name: `${side} hand`, kind: 'hand', body: 'frame', at: [0, s * half, under - d['handle']! / 2], direction: [0, 0, 1] })),
+    contacts: SIDES.map(({ side, s }) => ({
+      id: `${side}-hand`,
+      name: `${side} hand`,
+      kind: 'hand',
+      body: 'frame',
+      at: [0, s * half, under - d['handle']! / 2],
+      direction: [0, 0, 1],
+    })),
     poses: [
       { id: 'both-hands', name: 'Both hands on the handles', contacts: ['left-hand', 'right-hand'], arm: 0.3 },
       { id: 'one-hand', name: 'One hand, the other pulls focus', contacts: ['right-hand'], arm: 0.3 },
     ],
     adjusters: [
-      { id: 'clamp-fore-aft', name: 'Clamp, fore and aft', kind: 'slide', axis: [1, 0, 0], range: [-0.018, 0.018], step: 0.0005, value: 0, moves: [{ kind: 'part', id: 'phone-clamp' }] },
+      {
+        id: 'clamp-fore-aft',
+        name: 'Clamp, fore and aft',
+        kind: 'slide',
+        axis: [1, 0, 0],
+        range: [-0.018, 0.018],
+        step: 0.0005,
+        value: 0,
+        moves: [{ kind: 'part', id: 'phone-clamp' }],
+      },
     ],
     materials: {
       'printed-plate': printedMaterial('printed plate', boxFilled(plateSize, settings), settings),
@@ -75,29 +190,104 @@ function build(input: FamilyInput): Rig {
 }
 
 function shoes(which: string, half: number): readonly Part[] {
-  const shoe = (id: string, y: number, other: string): Part => ({ id, name: 'shoe', shape: { kind: 'box', size: [0.02, 0.02, 0.006] }, at: [0, y, 0.003], material: 'aluminium', mass: { value: 0.009, spread: 0.001, source: 'mass of shoe' }, ...(other ? { twin: other } : {}), supply: { item: 'shoe, screw-on', packOf: 2, packPrice: 4 } });
-  return which === 'one' ? [shoe('shoe-left', half - 0.02, '')] : [shoe('shoe-left', half - 0.02, 'shoe-right'), shoe('shoe-right', 0.02 - half, 'shoe-left')];
+  const shoe = (id: string, y: number, other: string): Part => ({
+    id,
+    name: 'shoe',
+    shape: { kind: 'box', size: [0.02, 0.02, 0.006] },
+    at: [0, y, 0.003],
+    material: 'aluminium',
+    mass: { value: 0.009, spread: 0.001, source: 'mass of shoe' },
+    ...(other ? { twin: other } : {}),
+    supply: { item: 'shoe, screw-on', packOf: 2, packPrice: 4 },
+  });
+  return which === 'one'
+    ? [shoe('shoe-left', half - 0.02, '')]
+    : [shoe('shoe-left', half - 0.02, 'shoe-right'), shoe('shoe-right', 0.02 - half, 'shoe-left')];
 }
 
 const dimensions = [
   lengthSpec('span', 'Handle to handle', 'handle-left', 0.24, 0.14, 0.36, 'Between the middles of the two handles.'),
   lengthSpec('plate', 'Plate thickness', 'plate', 0.012, 0.006, 0.03, 'Printed flat on the bed, top side down.'),
-  lengthSpec('handle', 'Handle length', 'handle-left', 0.115, 0.07, 0.18, 'Printed standing; the rod through it holds it in compression.'),
+  lengthSpec(
+    'handle',
+    'Handle length',
+    'handle-left',
+    0.115,
+    0.07,
+    0.18,
+    'Printed standing; the rod through it holds it in compression.',
+  ),
   lengthSpec('handleDiameter', 'Handle diameter', 'handle-left', 0.032, 0.022, 0.045, 'Where the hand closes.'),
-  lengthSpec('clampForward', 'Clamp ahead of the handles', 'phone-clamp', 0, -0.02, 0.02, 'Middle of the clamp from the line of the handles.'),
-  lengthSpec('wall', 'Walls and skins', 'plate', 0.0016, 0.0004, 0.006, 'All outlines together, on each side; the closed layers above and below the same.'),
+  lengthSpec(
+    'clampForward',
+    'Clamp ahead of the handles',
+    'phone-clamp',
+    0,
+    -0.02,
+    0.02,
+    'Middle of the clamp from the line of the handles.',
+  ),
+  lengthSpec(
+    'wall',
+    'Walls and skins',
+    'plate',
+    0.0016,
+    0.0004,
+    0.006,
+    'All outlines together, on each side; the closed layers above and below the same.',
+  ),
   lengthSpec('layer', 'Layer height', 'plate', 0.0002, 0.00008, 0.0004, 'As set in the slicer.'),
-  lengthSpec('pocketTop', 'Top of the nut pocket above the bed', 'nut-left', 0.008, 0.003, 0.028, 'Where the next layer would close over the nut.'),
-  lengthSpec('pocketFlats', 'Nut pocket, across flats', 'nut-left', 0.0082, 0.006, 0.014, 'As drawn; a hot plastic shrinks a little into it.'),
+  lengthSpec(
+    'pocketTop',
+    'Top of the nut pocket above the bed',
+    'nut-left',
+    0.008,
+    0.003,
+    0.028,
+    'Where the next layer would close over the nut.',
+  ),
+  lengthSpec(
+    'pocketFlats',
+    'Nut pocket, across flats',
+    'nut-left',
+    0.0082,
+    0.006,
+    0.014,
+    'As drawn; a hot plastic shrinks a little into it.',
+  ),
 ];
 const choices = [
-  choiceSpec('plastic', 'Plastic', 'Soft when hot: not on a dashboard in the sun.', 'petg', named({ petg: 'PETG', pla: 'PLA' })),
-  choiceSpec('infill', 'Infill', 'Of the inside.', '25', named({ 10: '10 %', 15: '15 %', 25: '25 %', 40: '40 %', 60: '60 %', 100: 'solid' })),
+  choiceSpec(
+    'plastic',
+    'Plastic',
+    'Soft when hot: not on a dashboard in the sun.',
+    'petg',
+    named({ petg: 'PETG', pla: 'PLA' }),
+  ),
+  choiceSpec(
+    'infill',
+    'Infill',
+    'Of the inside.',
+    '25',
+    named({ 10: '10 %', 15: '15 %', 25: '25 %', 40: '40 %', 60: '60 %', 100: 'solid' }),
+  ),
   choiceSpec('bed', 'Printer bed', 'Square, usable side.', '220', namesOf(BEDS)),
-  choiceSpec('split', 'Plate', 'In one piece, or two with a splice.', 'one', named({ one: 'in one piece', two: 'in two halves, spliced' })),
+  choiceSpec(
+    'split',
+    'Plate',
+    'In one piece, or two with a splice.',
+    'one',
+    named({ one: 'in one piece', two: 'in two halves, spliced' }),
+  ),
   choiceSpec('nut', 'Captive nuts', 'For what is bolted on later.', 'm5', namesOf(NUTS)),
   choiceSpec('clamp', 'Clamp', 'Measure your phone across, in its case.', 'phone', namesOf(CLAMPS)),
-  choiceSpec('shoes', 'Shoes', 'For light or microphone.', 'two', named({ two: 'one each side', one: 'one, left', none: 'none' })),
+  choiceSpec(
+    'shoes',
+    'Shoes',
+    'For light or microphone.',
+    'two',
+    named({ two: 'one each side', one: 'one, left', none: 'none' }),
+  ),
 ];
 
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
@@ -113,9 +303,16 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const reasons: Phrase[] = [
     say`Handles ${figure('length', span)} apart leave your thumbs beside a phone ${figure('length', 2 * wide)} wide.`,
     say`Handles ${figure('length', handle)} long and ${figure('length', handleDiameter)} thick fit a hand ${figure('length', hands.breadth)} across.`,
-    split === 'one' ? say`The plate, ${figure('length', span + 0.05)} long, goes on the bed in one piece.` : say`The plate, ${figure('length', span + 0.05)} long, is printed in two halves with a splice.`,
+    split === 'one'
+      ? say`The plate, ${figure('length', span + 0.05)} long, goes on the bed in one piece.`
+      : say`The plate, ${figure('length', span + 0.05)} long, is printed in two halves with a splice.`,
   ];
-  return { choices: { ...usual.choices, split }, dimensions: { ...usual.dimensions, span, handle, handleDiameter, clampForward }, reasons, startValues: {} };
+  return {
+    choices: { ...usual.choices, split },
+    dimensions: { ...usual.dimensions, span, handle, handleDiameter, clampForward },
+    reasons,
+    startValues: {},
+  };
 }
 
 const fitsBed = (long: number, bed: number): boolean => long <= bed || cornerwise(long, PLATE_DEEP) <= bed;
@@ -129,42 +326,95 @@ function advise(input: FamilyInput): readonly Finding[] {
   const long = (d['span']! + 0.05) / (c['split'] === 'two' ? 2 : 1);
   if (!fitsBed(long, bed.side)) {
     findings.push({
-      code: 'doesNotFitBed', severity: 'stop', about: c['split'] === 'two' ? 'plate-left' : 'plate', figure: figure('length', long), limit: figure('length', bed.side),
+      code: 'doesNotFitBed',
+      severity: 'stop',
+      about: c['split'] === 'two' ? 'plate-left' : 'plate',
+      figure: figure('length', long),
+      limit: figure('length', bed.side),
       title: say`A plate ${figure('length', long)} long does not go on a bed of ${figure('length', bed.side)}.`,
       why: say`Cornerwise it would need ${figure('length', cornerwise(long, PLATE_DEEP))}.`,
       toDo: say`Print it in two halves, split in the middle where the bending is taken by a splice, or bring the handles nearer.`,
-      fixes: c['split'] === 'one' && fitsBed(long / 2, bed.side) ? [{ label: say`Two halves with a splice`, changes: [{ kind: 'choice', id: 'split', value: 'two' }] }] : [],
+      fixes:
+        c['split'] === 'one' && fitsBed(long / 2, bed.side)
+          ? [{ label: say`Two halves with a splice`, changes: [{ kind: 'choice', id: 'split', value: 'two' }] }]
+          : [],
     });
   }
   const tight = nut.flats + NUT_ROOM;
   if (d['pocketFlats']! < nut.flats) {
     findings.push({
-      code: 'nutDoesNotFit', severity: 'stop', about: 'nut-left', figure: figure('length', d['pocketFlats']!, 1), limit: figure('length', tight, 1),
-      title: say`A nut ${nut.name} does not go into a pocket of ${figure('length', d['pocketFlats']!, 1)}.`, why: say`It is ${figure('length', nut.flats, 1)} across its flats.`, toDo: say`Draw the pocket ${figure('length', tight, 1)}, or take a smaller nut.`,
-      fixes: [{ label: say`Pocket of ${figure('length', tight, 1)}`, changes: [{ kind: 'dimension', id: 'pocketFlats', value: tight }] }],
+      code: 'nutDoesNotFit',
+      severity: 'stop',
+      about: 'nut-left',
+      figure: figure('length', d['pocketFlats']!, 1),
+      limit: figure('length', tight, 1),
+      title: say`A nut ${nut.name} does not go into a pocket of ${figure('length', d['pocketFlats']!, 1)}.`,
+      why: say`It is ${figure('length', nut.flats, 1)} across its flats.`,
+      toDo: say`Draw the pocket ${figure('length', tight, 1)}, or take a smaller nut.`,
+      fixes: [
+        {
+          label: say`Pocket of ${figure('length', tight, 1)}`,
+          changes: [{ kind: 'dimension', id: 'pocketFlats', value: tight }],
+        },
+      ],
     });
   } else if (d['pocketFlats']! > nut.flats * 1.1) {
     findings.push({
-      code: 'nutSpins', severity: 'mend', about: 'nut-left', figure: figure('length', d['pocketFlats']!, 1), limit: figure('length', tight, 1),
-      title: say`A nut ${nut.name} spins in a pocket of ${figure('length', d['pocketFlats']!, 1)}.`, why: say`It is ${figure('length', nut.flats, 1)} across its flats.`, toDo: say`Draw the pocket ${figure('length', tight, 1)}.`,
-      fixes: [{ label: say`Pocket of ${figure('length', tight, 1)}`, changes: [{ kind: 'dimension', id: 'pocketFlats', value: tight }] }],
+      code: 'nutSpins',
+      severity: 'mend',
+      about: 'nut-left',
+      figure: figure('length', d['pocketFlats']!, 1),
+      limit: figure('length', tight, 1),
+      title: say`A nut ${nut.name} spins in a pocket of ${figure('length', d['pocketFlats']!, 1)}.`,
+      why: say`It is ${figure('length', nut.flats, 1)} across its flats.`,
+      toDo: say`Draw the pocket ${figure('length', tight, 1)}.`,
+      fixes: [
+        {
+          label: say`Pocket of ${figure('length', tight, 1)}`,
+          changes: [{ kind: 'dimension', id: 'pocketFlats', value: tight }],
+        },
+      ],
     });
   }
   const roof = d['plate']! - d['pocketTop']!;
   if (d['pocketTop']! < nut.height + 2 * d['layer']! || roof < 3 * d['layer']!) {
-    const top = Math.min(d['plate']! - 3 * d['layer']!, Math.max(nut.height + 5 * d['layer']!, d['plate']! / 2 + nut.height / 2));
+    const top = Math.min(
+      d['plate']! - 3 * d['layer']!,
+      Math.max(nut.height + 5 * d['layer']!, d['plate']! / 2 + nut.height / 2),
+    );
     findings.push({
-      code: 'pocketShallow', severity: 'stop', about: 'nut-left', figure: figure('length', d['pocketTop']!, 1), limit: figure('length', nut.height, 1),
-      title: roof < 3 * d['layer']! ? say`The pocket ends ${figure('length', Math.max(0, roof), 1)} under the plate’s face: too thin to close over.` : say`The pocket’s top, ${figure('length', d['pocketTop']!, 1)} above the bed, leaves no floor under a nut ${figure('length', nut.height, 1)} high.`,
-      why: say`A nut needs its height, two layers under it and three above.`, toDo: say`Thicken the plate, move the pocket, or take a smaller nut.`,
-      fixes: top > nut.height + 2 * d['layer']! ? [{ label: say`Pocket’s top at ${figure('length', top, 1)}`, changes: [{ kind: 'dimension', id: 'pocketTop', value: top }] }] : [],
+      code: 'pocketShallow',
+      severity: 'stop',
+      about: 'nut-left',
+      figure: figure('length', d['pocketTop']!, 1),
+      limit: figure('length', nut.height, 1),
+      title:
+        roof < 3 * d['layer']!
+          ? say`The pocket ends ${figure('length', Math.max(0, roof), 1)} under the plate’s face: too thin to close over.`
+          : say`The pocket’s top, ${figure('length', d['pocketTop']!, 1)} above the bed, leaves no floor under a nut ${figure('length', nut.height, 1)} high.`,
+      why: say`A nut needs its height, two layers under it and three above.`,
+      toDo: say`Thicken the plate, move the pocket, or take a smaller nut.`,
+      fixes:
+        top > nut.height + 2 * d['layer']!
+          ? [
+              {
+                label: say`Pocket’s top at ${figure('length', top, 1)}`,
+                changes: [{ kind: 'dimension', id: 'pocketTop', value: top }],
+              },
+            ]
+          : [],
     });
   }
   findings.push({
-    code: 'pauseLayer', severity: 'note', about: 'nut-left', figure: figure('count', layer), limit: null,
+    code: 'pauseLayer',
+    severity: 'note',
+    about: 'nut-left',
+    figure: figure('count', layer),
+    limit: null,
     title: say`Pause the plate’s print after layer ${figure('count', layer)} and drop the nuts in.`,
     why: say`The pockets end ${figure('length', d['pocketTop']!, 1)} above the bed; layers are ${figure('length', d['layer']!, 2)}. One layer later they are closed.`,
-    toDo: say`Have the nuts cleaned and at hand: a cold print lets go of its bed. A drop of glue keeps them down.`, fixes: [],
+    toDo: say`Have the nuts cleaned and at hand: a cold print lets go of its bed. A drop of glue keeps them down.`,
+    fixes: [],
   });
   return findings;
 }
@@ -172,14 +422,42 @@ function advise(input: FamilyInput): readonly Finding[] {
 export const printedPhoneFrame: Family = {
   id: 'printed-phone-frame',
   name: 'Printed phone frame',
-  summary: 'A printed plate with a phone clamp, a printed handle under each end held by a rod in compression, shoes for light and microphone.',
+  summary:
+    'A printed plate with a phone clamp, a printed handle under each end held by a rod in compression, shoes for light and microphone.',
   goodFor: ['a phone with light and microphone', 'both hands', 'cheap, if you have a printer'],
   givesUp: 'Plastic creeps and softens in the sun; layers part where a handle is bent instead of pressed.',
-  suits: { carries: ['eye level', 'waist', 'low'], moves: ['walking', 'tight spaces', 'standing still'], hands: 2, wet: true, hangs: false, loadAtMost: 0.6 },
-  goesWrong: ['The pause comes a layer late and the pocket is closed.', 'The handle snaps between two layers: no rod through it.', 'Left in a hot car, the plate sags.'],
-  dimensions, choices, size, build, advise,
+  suits: {
+    carries: ['eye level', 'waist', 'low'],
+    moves: ['walking', 'tight spaces', 'standing still'],
+    hands: 2,
+    wet: true,
+    hangs: false,
+    loadAtMost: 0.6,
+  },
+  goesWrong: [
+    'The pause comes a layer late and the pocket is closed.',
+    'The handle snaps between two layers: no rod through it.',
+    'Left in a hot car, the plate sags.',
+  ],
+  dimensions,
+  choices,
+  size,
+  build,
+  advise,
   drawn: ({ dimensions: d }) => [
-    { dimension: 'span', from: [0, d['span']! / 2, -d['plate']! - d['handle']!], to: [0, -d['span']! / 2, -d['plate']! - d['handle']!], view: 'front', offset: 56 },
-    { dimension: 'handle', from: [0, d['span']! / 2, -d['plate']!], to: [0, d['span']! / 2, -d['plate']! - d['handle']!], view: 'front', offset: -64 },
+    {
+      dimension: 'span',
+      from: [0, d['span']! / 2, -d['plate']! - d['handle']!],
+      to: [0, -d['span']! / 2, -d['plate']! - d['handle']!],
+      view: 'front',
+      offset: 56,
+    },
+    {
+      dimension: 'handle',
+      from: [0, d['span']! / 2, -d['plate']!],
+      to: [0, d['span']! / 2, -d['plate']! - d['handle']!],
+      view: 'front',
+      offset: -64,
+    },
   ],
 };

@@ -12,10 +12,26 @@ import { foamGrip, woodenGrip } from '../parts/hardware';
 const RAIL = { wide: 0.038, thick: 0.012, pitch: 0.0125, hole: 0.0066 };
 /** Lengths that such rails are sold in, m, and what they are asked for. */
 const RAILS: Readonly<Record<string, { readonly name: string; readonly length: number; readonly price: number }>> = {
-  100: { name: '100 mm', length: 0.1, price: 9 }, 150: { name: '150 mm', length: 0.15, price: 12 }, 200: { name: '200 mm', length: 0.2, price: 15 }, 250: { name: '250 mm', length: 0.25, price: 19 }, 300: { name: '300 mm', length: 0.3, price: 23 },
+  100: { name: '100 mm', length: 0.1, price: 9 },
+  150: { name: '150 mm', length: 0.15, price: 12 },
+  200: { name: '200 mm', length: 0.2, price: 15 },
+  250: { name: '250 mm', length: 0.25, price: 19 },
+  300: { name: '300 mm', length: 0.3, price: 23 },
 };
 /** How high a clamp is, how long along the rail, and what its lever or knob needs beside it. */
-const CLAMPS: Readonly<Record<string, { readonly name: string; readonly length: number; readonly high: number; readonly beside: number; readonly mass: number; readonly price: number }>> = {
+const CLAMPS: Readonly<
+  Record<
+    string,
+    {
+      readonly name: string;
+      readonly length: number;
+      readonly high: number;
+      readonly beside: number;
+      readonly mass: number;
+      readonly price: number;
+    }
+  >
+> = {
   lever: { name: 'lever clamp', length: 0.05, high: 0.02, beside: 0.022, mass: 0.095, price: 18 },
   knob: { name: 'screw-knob clamp', length: 0.04, high: 0.018, beside: 0.034, mass: 0.07, price: 10 },
 };
@@ -44,54 +60,240 @@ function build(input: FamilyInput): Rig {
   const { dimensions: d, choices } = input;
   const lay = layOut(input);
   const ends = [-1, 1].map((s) => s * (lay.gripLength / 2 - 0.012));
-  const holes: PartHole[] = Array.from({ length: Math.floor((lay.rail.length - 0.02) / RAIL.pitch) + 1 }, (_, i, ) => i).map((i) => {
+  const holes: PartHole[] = Array.from(
+    { length: Math.floor((lay.rail.length - 0.02) / RAIL.pitch) + 1 },
+    (_, i) => i,
+  ).map((i) => {
     const count = Math.floor((lay.rail.length - 0.02) / RAIL.pitch);
-    return { at: [lay.middle + (i - Math.round(count / 2)) * RAIL.pitch, 0, RAIL.thick / 2], axis: [0, 0, 1], diameter: RAIL.hole };
+    return {
+      at: [lay.middle + (i - Math.round(count / 2)) * RAIL.pitch, 0, RAIL.thick / 2],
+      axis: [0, 0, 1],
+      diameter: RAIL.hole,
+    };
   });
   const slides = ['clamp', ...ends.map((_, i) => `post-${i + 1}`), 'grip'];
   const parts: Part[] = [
-    { id: 'rail', name: 'dovetail rail', shape: { kind: 'box', size: [lay.rail.length, RAIL.wide, RAIL.thick] }, at: [lay.middle, 0, RAIL.thick / 2], material: 'aluminium', holes, mount: [0, 0, -d['topHeight']!], supply: { item: `dovetail rail ${lay.rail.name}`, packOf: 1, packPrice: lay.rail.price } },
-    { id: 'clamp', name: lay.clamp.name, shape: { kind: 'box', size: [lay.clamp.length, 0.05, lay.clamp.high] }, at: [lay.middle, 0, RAIL.thick + lay.clamp.high / 2], material: 'aluminium', mass: { value: lay.clamp.mass, spread: 0.08 * lay.clamp.mass, source: `mass of ${lay.clamp.name}` }, supply: { item: `quick-release ${lay.clamp.name}`, packOf: 1, packPrice: lay.clamp.price } },
-    ...ends.map((x, i): Part => ({ id: `post-${i + 1}`, name: i === 0 ? 'rear post' : 'front post', shape: { kind: 'tube', outerRadius: POST, innerRadius: 0, length: lay.grip - lay.top }, at: [lay.middle + x, 0, (lay.grip + lay.top) / 2], material: 'aluminium', supply: { item: 'stand-off M6, 50 mm, with screws', packOf: 2, packPrice: 5 } })),
-    { ...(choices['grip'] === 'wood' ? woodenGrip({ id: 'grip', at: [lay.middle, 0, lay.grip], axis: [1, 0, 0], length: lay.gripLength, diameter: 2 * GRIP_RADIUS, bore: 0.0065 }) : foamGrip({ id: 'grip', at: [lay.middle, 0, lay.grip], axis: [1, 0, 0], length: lay.gripLength, inside: 2 * GRIP_RADIUS - 0.012 })), name: 'grip' },
-    ...(choices['finder'] === 'none' ? [] : [{ id: 'finder', name: choices['finder'] === 'monitor' ? 'monitor on its arm' : 'finder on its arm', shape: { kind: 'box' as const, size: (choices['finder'] === 'monitor' ? [0.02, 0.13, 0.08] : [0.1, 0.045, 0.045]) as Vec3 }, at: [lay.middle + d['finderAhead']!, choices['finderSide'] === 'left' ? 0.08 : choices['finderSide'] === 'right' ? -0.08 : 0, RAIL.thick + FINDER_HIGH] as Vec3, material: 'petg', seenFrom: (choices['finder'] === 'monitor' ? [SCREEN_FROM, SCREEN_TO] : [0, FINDER_TO]) as [number, number], mass: { value: choices['finder'] === 'monitor' ? 0.29 : 0.24, spread: 0.04, source: 'mass of finder and arm' } }]),
+    {
+      id: 'rail',
+      name: 'dovetail rail',
+      shape: { kind: 'box', size: [lay.rail.length, RAIL.wide, RAIL.thick] },
+      at: [lay.middle, 0, RAIL.thick / 2],
+      material: 'aluminium',
+      holes,
+      mount: [0, 0, -d['topHeight']!],
+      supply: { item: `dovetail rail ${lay.rail.name}`, packOf: 1, packPrice: lay.rail.price },
+    },
+    {
+      id: 'clamp',
+      name: lay.clamp.name,
+      shape: { kind: 'box', size: [lay.clamp.length, 0.05, lay.clamp.high] },
+      at: [lay.middle, 0, RAIL.thick + lay.clamp.high / 2],
+      material: 'aluminium',
+      mass: { value: lay.clamp.mass, spread: 0.08 * lay.clamp.mass, source: `mass of ${lay.clamp.name}` },
+      supply: { item: `quick-release ${lay.clamp.name}`, packOf: 1, packPrice: lay.clamp.price },
+    },
+    ...ends.map((x, i): Part => ({
+      id: `post-${i + 1}`,
+      name: i === 0 ? 'rear post' : 'front post',
+      shape: { kind: 'tube', outerRadius: POST, innerRadius: 0, length: lay.grip - lay.top },
+      at: [lay.middle + x, 0, (lay.grip + lay.top) / 2],
+      material: 'aluminium',
+      supply: { item: 'stand-off M6, 50 mm, with screws', packOf: 2, packPrice: 5 },
+    })),
+    {
+      ...(choices['grip'] === 'wood'
+        ? woodenGrip({
+            id: 'grip',
+            at: [lay.middle, 0, lay.grip],
+            axis: [1, 0, 0],
+            length: lay.gripLength,
+            diameter: 2 * GRIP_RADIUS,
+            bore: 0.0065,
+          })
+        : foamGrip({
+            id: 'grip',
+            at: [lay.middle, 0, lay.grip],
+            axis: [1, 0, 0],
+            length: lay.gripLength,
+            inside: 2 * GRIP_RADIUS - 0.012,
+          })),
+      name: 'grip',
+    },
+    ...(choices['finder'] === 'none'
+      ? []
+      : [
+          {
+            id: 'finder',
+            name: choices['finder'] === 'monitor' ? 'monitor on its arm' : 'finder on its arm',
+            shape: {
+              kind: 'box' as const,
+              size: (choices['finder'] === 'monitor' ? [0.02, 0.13, 0.08] : [0.1, 0.045, 0.045]) as Vec3,
+            },
+            at: [
+              lay.middle + d['finderAhead']!,
+              choices['finderSide'] === 'left' ? 0.08 : choices['finderSide'] === 'right' ? -0.08 : 0,
+              RAIL.thick + FINDER_HIGH,
+            ] as Vec3,
+            material: 'petg',
+            seenFrom: (choices['finder'] === 'monitor' ? [SCREEN_FROM, SCREEN_TO] : [0, FINDER_TO]) as [number, number],
+            mass: {
+              value: choices['finder'] === 'monitor' ? 0.29 : 0.24,
+              spread: 0.04,
+              source: 'mass of finder and arm',
+            },
+          },
+        ]),
   ];
   const joints: Joint[] = [
-    { id: 'rail-on-camera', name: 'camera screws', node: 'top', fitting: 'screw', joins: ['rail'], reversible: true, packs: true },
-    { id: 'clamp-on-rail', name: 'quick-release clamp', node: 'clamp-place', fitting: 'groundClamp', joins: ['rail', 'clamp'], reversible: true, packs: true },
+    {
+      id: 'rail-on-camera',
+      name: 'camera screws',
+      node: 'top',
+      fitting: 'screw',
+      joins: ['rail'],
+      reversible: true,
+      packs: true,
+    },
+    {
+      id: 'clamp-on-rail',
+      name: 'quick-release clamp',
+      node: 'clamp-place',
+      fitting: 'groundClamp',
+      joins: ['rail', 'clamp'],
+      reversible: true,
+      packs: true,
+    },
   ];
   const slide: Adjuster = {
-    id: 'handle-along', name: 'Handle, along the rail', kind: 'mark', axis: [1, 0, 0], range: [-lay.travel, lay.travel], step: 0.0005, value: 0,
+    id: 'handle-along',
+    name: 'Handle, along the rail',
+    kind: 'mark',
+    axis: [1, 0, 0],
+    range: [-lay.travel, lay.travel],
+    step: 0.0005,
+    value: 0,
     moves: [{ kind: 'contact', id: 'hand-on-handle' }, ...slides.map((id) => ({ kind: 'part' as const, id }))],
   };
   return {
-    bodies: [{ id: 'camera', name: 'camera with its rail', nodes: [{ id: 'top', at: [0, 0, 0] }, { id: 'clamp-place', at: [lay.middle, 0, RAIL.thick] }], members: [], joints, parts, stations: [] }],
+    bodies: [
+      {
+        id: 'camera',
+        name: 'camera with its rail',
+        nodes: [
+          { id: 'top', at: [0, 0, 0] },
+          { id: 'clamp-place', at: [lay.middle, 0, RAIL.thick] },
+        ],
+        members: [],
+        joints,
+        parts,
+        stations: [],
+      },
+    ],
     pivots: [],
-    contacts: [{ id: 'hand-on-handle', name: 'hand', kind: 'hand', body: 'camera', at: [lay.middle, 0, lay.grip], direction: [0, 0, 1] }],
+    contacts: [
+      {
+        id: 'hand-on-handle',
+        name: 'hand',
+        kind: 'hand',
+        body: 'camera',
+        at: [lay.middle, 0, lay.grip],
+        direction: [0, 0, 1],
+      },
+    ],
     poses: [
       { id: 'low', name: 'Carried low by the handle', contacts: ['hand-on-handle'], arm: 0.12 },
       { id: 'waist', name: 'At the waist, arm bent', contacts: ['hand-on-handle'], arm: 0.3 },
       // The camera stands on its own handle, upside down: the picture is turned over later.
-      { id: 'inverted', name: 'Upside down over the handle', contacts: ['hand-on-handle'], arm: 0.3, turn: [0, 1, 0, 0] },
+      {
+        id: 'inverted',
+        name: 'Upside down over the handle',
+        contacts: ['hand-on-handle'],
+        arm: 0.3,
+        turn: [0, 1, 0, 0],
+      },
     ],
     adjusters: [slide],
   };
 }
 
 const dimensions = [
-  lengthSpec('topHeight', 'Top plate above the tripod socket', 'rail', 0.09, 0.04, 0.25, 'Measure from the camera’s foot up to the plate the rail screws on.'),
-  lengthSpec('railForward', 'Rail ahead of the camera’s top screw', 'rail', 0, -0.125, 0.2, 'Middle of the rail; it goes by the rail’s holes, 12.5 mm apart.'),
-  lengthSpec('fingerRoom', 'Room under the grip', 'grip', 0.04, 0.025, 0.08, 'From the clamp’s top to the grip’s underside: four fingers and a glove.'),
+  lengthSpec(
+    'topHeight',
+    'Top plate above the tripod socket',
+    'rail',
+    0.09,
+    0.04,
+    0.25,
+    'Measure from the camera’s foot up to the plate the rail screws on.',
+  ),
+  lengthSpec(
+    'railForward',
+    'Rail ahead of the camera’s top screw',
+    'rail',
+    0,
+    -0.125,
+    0.2,
+    'Middle of the rail; it goes by the rail’s holes, 12.5 mm apart.',
+  ),
+  lengthSpec(
+    'fingerRoom',
+    'Room under the grip',
+    'grip',
+    0.04,
+    0.025,
+    0.08,
+    'From the clamp’s top to the grip’s underside: four fingers and a glove.',
+  ),
   lengthSpec('gripLength', 'Grip length', 'grip', 0.125, 0.09, 0.2, 'Your hand and a little.'),
-  lengthSpec('finderAhead', 'Finder ahead of the rail’s middle', 'finder', -0.06, -0.25, 0.2, 'Where the finder or monitor stands on the rail; behind is negative.'),
-  lengthSpec('eyeRelief', 'Eye behind the finder', 'finder', 0.02, 0, 0.5, 'A finder takes the eye close; a screen is read from 250 mm and more.'),
+  lengthSpec(
+    'finderAhead',
+    'Finder ahead of the rail’s middle',
+    'finder',
+    -0.06,
+    -0.25,
+    0.2,
+    'Where the finder or monitor stands on the rail; behind is negative.',
+  ),
+  lengthSpec(
+    'eyeRelief',
+    'Eye behind the finder',
+    'finder',
+    0.02,
+    0,
+    0.5,
+    'A finder takes the eye close; a screen is read from 250 mm and more.',
+  ),
 ];
 const choices = [
-  choiceSpec('rail', 'Rail', 'The longer, the more loadouts it balances.', '150', Object.entries(RAILS).map(([id, r]) => ({ id, name: r.name }))),
-  choiceSpec('clamp', 'Clamp', 'On the rail, under the grip.', 'lever', Object.entries(CLAMPS).map(([id, c]) => ({ id, name: c.name }))),
+  choiceSpec(
+    'rail',
+    'Rail',
+    'The longer, the more loadouts it balances.',
+    '150',
+    Object.entries(RAILS).map(([id, r]) => ({ id, name: r.name })),
+  ),
+  choiceSpec(
+    'clamp',
+    'Clamp',
+    'On the rail, under the grip.',
+    'lever',
+    Object.entries(CLAMPS).map(([id, c]) => ({ id, name: c.name })),
+  ),
   choiceSpec('grip', 'Grip', 'What the hand closes on.', 'foam', named({ foam: 'foam on a bar', wood: 'turned wood' })),
-  choiceSpec('finder', 'Finder on the same rail', 'Weigh yours and type its mass.', 'none', named({ none: 'none', finder: 'eye finder', monitor: 'small monitor' })),
-  choiceSpec('finderSide', 'Finder stands', 'Beside the lens’s line or over it.', 'middle', named({ middle: 'in the middle', left: 'to the left', right: 'to the right' })),
+  choiceSpec(
+    'finder',
+    'Finder on the same rail',
+    'Weigh yours and type its mass.',
+    'none',
+    named({ none: 'none', finder: 'eye finder', monitor: 'small monitor' }),
+  ),
+  choiceSpec(
+    'finderSide',
+    'Finder stands',
+    'Beside the lens’s line or over it.',
+    'middle',
+    named({ middle: 'in the middle', left: 'to the left', right: 'to the right' }),
+  ),
 ];
 
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
@@ -104,14 +306,22 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const topHeight = Math.round(within(high, 0.04, 0.25) * 1000) / 1000;
   const gripLength = toFive(within(hands.breadth + 2 * GRIP_LONG, 0.09, 0.2));
   const fingerRoom = toFive(within(FINGERS_DEEP + (hands.breadth - 0.088) * 0.2 + 0.006, 0.025, 0.08));
-  const rail = Object.entries(RAILS).find(([, r]) => r.length / 2 - CLAMPS['lever']!.length / 2 >= Math.abs(centre) * 0.35 + 0.03)?.[0] ?? '300';
+  const rail =
+    Object.entries(RAILS).find(
+      ([, r]) => r.length / 2 - CLAMPS['lever']!.length / 2 >= Math.abs(centre) * 0.35 + 0.03,
+    )?.[0] ?? '300';
   const railForward = within(Math.round(centre / RAIL.pitch) * RAIL.pitch, -0.125, 0.2) + 0;
   const reasons: Phrase[] = [
     say`Your load’s mass centre lies ${figure('length', Math.abs(centre))} ${centre >= 0 ? 'ahead of' : 'behind'} its screw: the rail’s middle goes over it, by the nearest hole.`,
     say`A rail of ${figure('length', RAILS[rail]!.length)} lets the handle go ${figure('length', RAILS[rail]!.length / 2 - CLAMPS['lever']!.length / 2)} each way for other lenses.`,
     say`The grip is ${figure('length', gripLength)} long with ${figure('length', fingerRoom)} under it for a hand ${figure('length', hands.breadth)} across.`,
   ];
-  return { choices: { ...usual.choices, rail }, dimensions: { ...usual.dimensions, topHeight, railForward, fingerRoom, gripLength }, reasons, startValues: {} };
+  return {
+    choices: { ...usual.choices, rail },
+    dimensions: { ...usual.dimensions, topHeight, railForward, fingerRoom, gripLength },
+    reasons,
+    startValues: {},
+  };
 }
 
 function advise(input: FamilyInput): readonly Finding[] {
@@ -120,41 +330,90 @@ function advise(input: FamilyInput): readonly Finding[] {
   const findings: Finding[] = [];
   if (lay.rail.length < lay.clamp.length + 0.01) {
     findings.push({
-      code: 'railShort', severity: 'stop', about: 'rail', figure: figure('length', lay.rail.length), limit: figure('length', lay.clamp.length + 0.01),
-      title: say`The rail is no longer than its clamp.`, why: say`The handle could not slide at all.`, toDo: say`Take the next length.`, fixes: [],
+      code: 'railShort',
+      severity: 'stop',
+      about: 'rail',
+      figure: figure('length', lay.rail.length),
+      limit: figure('length', lay.clamp.length + 0.01),
+      title: say`The rail is no longer than its clamp.`,
+      why: say`The handle could not slide at all.`,
+      toDo: say`Take the next length.`,
+      fixes: [],
     });
   }
   if (d['fingerRoom']! < FINGERS_DEEP) {
     const wanted = toFive(FINGERS_DEEP + 0.004);
     findings.push({
-      code: 'handRoomUnder', severity: 'mend', about: 'grip', figure: figure('length', d['fingerRoom']!), limit: figure('length', FINGERS_DEEP),
-      title: say`Only ${figure('length', d['fingerRoom']!)} under the grip for fingers.`, why: say`A finger in a glove takes ${figure('length', FINGERS_DEEP)}${c['clamp'] === 'lever' ? ', and the lever opens into it' : ', and the knob is turned beside it'}.`, toDo: say`Longer posts.`,
-      fixes: [{ label: say`Room of ${figure('length', wanted)}`, changes: [{ kind: 'dimension', id: 'fingerRoom', value: wanted }] }],
+      code: 'handRoomUnder',
+      severity: 'mend',
+      about: 'grip',
+      figure: figure('length', d['fingerRoom']!),
+      limit: figure('length', FINGERS_DEEP),
+      title: say`Only ${figure('length', d['fingerRoom']!)} under the grip for fingers.`,
+      why: say`A finger in a glove takes ${figure('length', FINGERS_DEEP)}${c['clamp'] === 'lever' ? ', and the lever opens into it' : ', and the knob is turned beside it'}.`,
+      toDo: say`Longer posts.`,
+      fixes: [
+        {
+          label: say`Room of ${figure('length', wanted)}`,
+          changes: [{ kind: 'dimension', id: 'fingerRoom', value: wanted }],
+        },
+      ],
     });
   }
   if (c['finder'] !== 'none') {
     const reach = lay.middle + d['finderAhead']!;
     if (Math.abs(d['finderAhead']!) > lay.rail.length / 2) {
       findings.push({
-        code: 'finderOffRail', severity: 'mend', about: 'finder', figure: figure('length', Math.abs(d['finderAhead']!)), limit: figure('length', lay.rail.length / 2),
-        title: say`The finder would stand off the rail’s end.`, why: say`The rail reaches ${figure('length', lay.rail.length / 2)} each way from its middle.`, toDo: say`A longer rail, or the finder nearer.`,
-        fixes: [{ label: say`Finder at the rail’s end`, changes: [{ kind: 'dimension', id: 'finderAhead', value: Math.sign(d['finderAhead']!) * (lay.rail.length / 2 - 0.01) }] }],
+        code: 'finderOffRail',
+        severity: 'mend',
+        about: 'finder',
+        figure: figure('length', Math.abs(d['finderAhead']!)),
+        limit: figure('length', lay.rail.length / 2),
+        title: say`The finder would stand off the rail’s end.`,
+        why: say`The rail reaches ${figure('length', lay.rail.length / 2)} each way from its middle.`,
+        toDo: say`A longer rail, or the finder nearer.`,
+        fixes: [
+          {
+            label: say`Finder at the rail’s end`,
+            changes: [
+              {
+                kind: 'dimension',
+                id: 'finderAhead',
+                value: Math.sign(d['finderAhead']!) * (lay.rail.length / 2 - 0.01),
+              },
+            ],
+          },
+        ],
       });
     }
     const screen = c['finder'] === 'monitor';
     const relief = d['eyeRelief']!;
     if (screen ? relief < SCREEN_FROM : relief > FINDER_TO) {
       findings.push({
-        code: 'eyeDistance', severity: 'note', about: 'finder', figure: figure('length', relief), limit: figure('length', screen ? SCREEN_FROM : FINDER_TO),
-        title: screen ? say`A screen ${figure('length', relief)} from the eye is too near to read.` : say`The eye is ${figure('length', relief)} behind the finder: it sees a keyhole.`,
+        code: 'eyeDistance',
+        severity: 'note',
+        about: 'finder',
+        figure: figure('length', relief),
+        limit: figure('length', screen ? SCREEN_FROM : FINDER_TO),
+        title: screen
+          ? say`A screen ${figure('length', relief)} from the eye is too near to read.`
+          : say`The eye is ${figure('length', relief)} behind the finder: it sees a keyhole.`,
         why: say`It stands ${figure('length', Math.abs(reach))} ${reach >= 0 ? 'ahead of' : 'behind'} the camera’s screw. Below it stands how far the eye is from it on the shoulder, at the waist and behind the tripod.`,
-        toDo: screen ? say`Move it forward, or hold the rig lower.` : say`Move it back till the eye cup meets you.`, fixes: [],
+        toDo: screen ? say`Move it forward, or hold the rig lower.` : say`Move it back till the eye cup meets you.`,
+        fixes: [],
       });
     }
   }
   findings.push({
-    code: 'handleScale', severity: 'note', about: 'rail', figure: figure('length', 2 * lay.travel), limit: null,
-    title: say`Stick a scale on the rail: the handle goes ${figure('length', lay.travel)} each way from its middle.`, why: say`Balance lists where each loadout wants it; a mark on the scale finds the place again in the dark.`, toDo: say`Set it, tighten, lift by a finger: the lens must stay level.`, fixes: [],
+    code: 'handleScale',
+    severity: 'note',
+    about: 'rail',
+    figure: figure('length', 2 * lay.travel),
+    limit: null,
+    title: say`Stick a scale on the rail: the handle goes ${figure('length', lay.travel)} each way from its middle.`,
+    why: say`Balance lists where each loadout wants it; a mark on the scale finds the place again in the dark.`,
+    toDo: say`Set it, tighten, lift by a finger: the lens must stay level.`,
+    fixes: [],
   });
   return findings;
 }
@@ -162,18 +421,45 @@ function advise(input: FamilyInput): readonly Finding[] {
 export const slidingTopHandle: Family = {
   id: 'sliding-top-handle',
   name: 'Sliding top handle',
-  summary: 'A rail on the camera’s top with a handle that slides to stand over the mass centre of every lens; finder or monitor on the same rail.',
+  summary:
+    'A rail on the camera’s top with a handle that slides to stand over the mass centre of every lens; finder or monitor on the same rail.',
   goodFor: ['low and waist shots', 'changing lenses often', 'carrying between set-ups'],
   givesUp: 'It steadies by the camera’s own mass alone.',
   suits: { carries: ['low', 'waist'], moves: ['walking', 'tight spaces'], hands: 1, wet: true, hangs: false },
-  goesWrong: ['The rail is too short for the long lens and the nose droops all day.', 'The lever opens against the fingers.', 'The eyepiece or a battery door is under the clamp.'],
-  dimensions, choices, size, build, advise,
+  goesWrong: [
+    'The rail is too short for the long lens and the nose droops all day.',
+    'The lever opens against the fingers.',
+    'The eyepiece or a battery door is under the clamp.',
+  ],
+  dimensions,
+  choices,
+  size,
+  build,
+  advise,
   drawn: (input) => {
     const lay = layOut(input);
     return [
-      { dimension: 'topHeight', from: [lay.middle - lay.rail.length / 2 - 0.02, 0, -input.dimensions['topHeight']!], to: [lay.middle - lay.rail.length / 2 - 0.02, 0, 0], view: 'side', offset: -40 },
-      { dimension: 'gripLength', from: [lay.middle - lay.gripLength / 2, 0, lay.grip], to: [lay.middle + lay.gripLength / 2, 0, lay.grip], view: 'side', offset: -50 },
-      { dimension: 'railForward', from: [Math.min(0, lay.middle), 0, 0], to: [Math.max(0, lay.middle), 0, 0], view: 'side', offset: 40 },
+      {
+        dimension: 'topHeight',
+        from: [lay.middle - lay.rail.length / 2 - 0.02, 0, -input.dimensions['topHeight']!],
+        to: [lay.middle - lay.rail.length / 2 - 0.02, 0, 0],
+        view: 'side',
+        offset: -40,
+      },
+      {
+        dimension: 'gripLength',
+        from: [lay.middle - lay.gripLength / 2, 0, lay.grip],
+        to: [lay.middle + lay.gripLength / 2, 0, lay.grip],
+        view: 'side',
+        offset: -50,
+      },
+      {
+        dimension: 'railForward',
+        from: [Math.min(0, lay.middle), 0, 0],
+        to: [Math.max(0, lay.middle), 0, 0],
+        view: 'side',
+        offset: 40,
+      },
     ];
   },
 };

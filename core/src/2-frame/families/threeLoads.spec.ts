@@ -15,7 +15,10 @@ describe('each family, started for each of three loads', () => {
   });
 
   for (const family of FAMILIES) {
-    const takes = THREE_LOADS.filter((l) => placeLoad(l.loadout, l.kit).bodies.reduce((m, b) => m + b.mass, 0) <= (family.suits.loadAtMost ?? Infinity));
+    const takes = THREE_LOADS.filter(
+      (l) =>
+        placeLoad(l.loadout, l.kit).bodies.reduce((m, b) => m + b.mass, 0) <= (family.suits.loadAtMost ?? Infinity),
+    );
     it(`${family.name} is made for one of them at least`, () => expect(takes.length).toBeGreaterThan(0));
     for (const { name, loadout, kit } of takes) {
       it(`${family.name}, ${name}`, () => {
@@ -24,14 +27,26 @@ describe('each family, started for each of three loads', () => {
         if (!made.ok) return fail(made.reason);
         const { evaluation, findings } = judged(made.piece, start.values, wants);
         expect(findings.filter((f) => f.severity === 'stop').map((f) => f.code)).toEqual([]);
-        expect(evaluation.loadMass).toBeCloseTo(placeLoad(loadout, kit).bodies.reduce((m, b) => m + b.mass, 0), 9);
+        expect(evaluation.loadMass).toBeCloseTo(
+          placeLoad(loadout, kit).bodies.reduce((m, b) => m + b.mass, 0),
+          9,
+        );
         // It hangs under its joint, or its mass centre lies within a hand of where the hands hold it.
         if (evaluation.hung) expect(evaluation.hung.hang.state).toBe('hangs');
         else expect(Math.abs(evaluation.fromSupport![0])).toBeLessThan(0.13);
         expect(evaluation.mass).toBeLessThan(6);
 
         // Saved, opened, freed, and told on the command line, it is the same rig.
-        const rig: RigDocument = { id: 'r', name: 'Test', notes: '', wants, loadout: loadout.id, done: {}, kerf: 0.0015, design: start.design };
+        const rig: RigDocument = {
+          id: 'r',
+          name: 'Test',
+          notes: '',
+          wants,
+          loadout: loadout.id,
+          done: {},
+          kerf: 0.0015,
+          design: start.design,
+        };
         const setups = [{ id: 's', rig: 'r', loadout: loadout.id, values: { ...start.values } }];
         const file = rigFileOf(rig, { kit: [...kit.values()], loadouts: [loadout], setups });
         const back = parseRigFile(JSON.stringify(file));

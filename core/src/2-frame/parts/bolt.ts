@@ -3,7 +3,16 @@ import { addScaled, alignZ, quaternionOf, unit, type Vec3 } from '../../0-base';
 import type { Part } from '../../model';
 
 /** From the seat outwards along `axis`; `length` is what sticks out, head and bar thickness included by `inside`. */
-export function bolt(at: { id: string; name: string; seat: Vec3; axis: Vec3; diameter: number; length: number; inside: number; price: number }): Part {
+export function bolt(at: {
+  id: string;
+  name: string;
+  seat: Vec3;
+  axis: Vec3;
+  diameter: number;
+  length: number;
+  inside: number;
+  price: number;
+}): Part {
   const axis = unit(at.axis);
   const total = at.length + at.inside;
   const turn = quaternionOf(alignZ(axis));

@@ -16,33 +16,54 @@ export interface CrossSlide {
 export function crossSlide(foot: Vec3, travel: { foreAft: number; sideways: number }): CrossSlide {
   const [x, y, z] = foot;
   const base: Part = {
-    id: 'stage-base', name: 'stage base',
-    shape: { kind: 'box', size: [SIZE.length, SIZE.width, SIZE.base] }, at: [x, y, z + SIZE.base / 2],
+    id: 'stage-base',
+    name: 'stage base',
+    shape: { kind: 'box', size: [SIZE.length, SIZE.width, SIZE.base] },
+    at: [x, y, z + SIZE.base / 2],
     material: 'aluminium',
     // Rails and screws leave it about half hollow: a catalogue mass, to be weighed.
     mass: { value: 0.062, spread: 0.004, source: 'mass of stage base' },
     supply: { item: 'cross-slide stage', packOf: 1, packPrice: 14.5 },
   };
   const top: Part = {
-    id: 'stage-top', name: 'stage top',
-    shape: { kind: 'box', size: [SIZE.length, SIZE.width, SIZE.top] }, at: [x, y, z + SIZE.base + SIZE.top / 2],
+    id: 'stage-top',
+    name: 'stage top',
+    shape: { kind: 'box', size: [SIZE.length, SIZE.width, SIZE.top] },
+    at: [x, y, z + SIZE.base + SIZE.top / 2],
     material: 'aluminium',
     mass: { value: 0.058, spread: 0.004, source: 'mass of stage top' },
     mount: [x, y, z + SIZE.base + SIZE.top],
   };
   const screw: Part = {
-    id: 'camera-screw', name: 'camera screw',
-    shape: { kind: 'tube', outerRadius: 0.008, innerRadius: 0, length: 0.006 }, at: [x, y, z + SIZE.base - 0.004],
-    mass: { value: 0.012, spread: 0.001, source: 'mass of camera screw' }, material: 'steel',
+    id: 'camera-screw',
+    name: 'camera screw',
+    shape: { kind: 'tube', outerRadius: 0.008, innerRadius: 0, length: 0.006 },
+    at: [x, y, z + SIZE.base - 0.004],
+    mass: { value: 0.012, spread: 0.001, source: 'mass of camera screw' },
+    material: 'steel',
     supply: { item: '1/4-20 camera screw', packOf: 1, packPrice: 1.2 },
   };
-  const moves = [{ kind: 'part' as const, id: 'stage-top' }, { kind: 'part' as const, id: 'camera-screw' }];
+  const moves = [
+    { kind: 'part' as const, id: 'stage-top' },
+    { kind: 'part' as const, id: 'camera-screw' },
+  ];
   const slide = (id: string, name: string, axis: Vec3, range: number): Adjuster => ({
-    id, name, kind: 'slide', axis, range: [-range, range], step: FINE_SCREW.step, perTurn: FINE_SCREW.perTurn, value: 0, moves,
+    id,
+    name,
+    kind: 'slide',
+    axis,
+    range: [-range, range],
+    step: FINE_SCREW.step,
+    perTurn: FINE_SCREW.perTurn,
+    value: 0,
+    moves,
   });
   return {
     parts: [base, top, screw],
-    adjusters: [slide('stage-fore-aft', 'Stage, fore and aft', [1, 0, 0], travel.foreAft), slide('stage-sideways', 'Stage, side to side', [0, 1, 0], travel.sideways)],
+    adjusters: [
+      slide('stage-fore-aft', 'Stage, fore and aft', [1, 0, 0], travel.foreAft),
+      slide('stage-sideways', 'Stage, side to side', [0, 1, 0], travel.sideways),
+    ],
     height: SIZE.base + SIZE.top,
   };
 }

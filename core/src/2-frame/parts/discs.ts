@@ -2,7 +2,11 @@
 import type { Washer } from '../../model';
 
 const disc = (name: string, mass: number, outer: number, bore: number, thickness: number, price: number): Washer => ({
-  name, outerRadius: outer / 2, innerRadius: bore / 2, thickness, material: 'steel',
+  name,
+  outerRadius: outer / 2,
+  innerRadius: bore / 2,
+  thickness,
+  material: 'steel',
   // Cast plates are stamped with a round figure and weigh within a few per cent of it.
   mass: { value: mass, spread: 0.02 * mass, source: `mass of ${name}` },
   supply: { item: name, packOf: 1, packPrice: price },
@@ -17,10 +21,25 @@ export const DISC_PLATES: Readonly<Record<string, Washer>> = {
 };
 
 /** How a disc is kept in the middle of a bolt thinner than its bore. */
-export const CENTRINGS: Readonly<Record<string, { readonly name: string; readonly outside: (bore: number) => number; readonly hole: number; readonly mass: number }>> = {
+export const CENTRINGS: Readonly<
+  Record<
+    string,
+    { readonly name: string; readonly outside: (bore: number) => number; readonly hole: number; readonly mass: number }
+  >
+> = {
   none: { name: 'nothing: it lies where it lies', outside: () => 0, hole: 0, mass: 0 },
-  washers: { name: 'a stack of washers that just fits the bore', outside: (bore) => bore - 0.0012, hole: 0.0105, mass: 0.012 },
-  tape: { name: 'washers wound with tape till they are snug', outside: (bore) => bore - 0.0003, hole: 0.0105, mass: 0.013 },
+  washers: {
+    name: 'a stack of washers that just fits the bore',
+    outside: (bore) => bore - 0.0012,
+    hole: 0.0105,
+    mass: 0.012,
+  },
+  tape: {
+    name: 'washers wound with tape till they are snug',
+    outside: (bore) => bore - 0.0003,
+    hole: 0.0105,
+    mass: 0.013,
+  },
   bush: { name: 'a turned or printed bush', outside: (bore) => bore - 0.0001, hole: 0.0102, mass: 0.008 },
 };
 

@@ -22,7 +22,14 @@ export interface Outrigger {
 }
 export interface OutriggerInput {
   /** As it was before it was carried away. */
-  readonly weight: { readonly id: string; readonly name: string; readonly seat: Vec3; readonly axis: Vec3; readonly boltDiameter: number; readonly washerRadius: number };
+  readonly weight: {
+    readonly id: string;
+    readonly name: string;
+    readonly seat: Vec3;
+    readonly axis: Vec3;
+    readonly boltDiameter: number;
+    readonly washerRadius: number;
+  };
   readonly by: Vec3;
   /** What it is bolted to. */
   readonly onto: string;
@@ -51,11 +58,21 @@ export function outrigger({ weight, by, onto }: OutriggerInput): Outrigger | nul
   const beyond = dot(along, axis);
   if (Math.abs(beyond) > ALONG_THE_BOLT) {
     const rod = rodOf(weight.boltDiameter);
-    return rod && far >= LONG_NUT * weight.boltDiameter ? made({
-      id, name: `rod for the ${lower(weight.name)}`, stock: rod, from: weight.seat, to: addScaled(weight.seat, by, 1), widthDirection: unit(cross(along, Math.abs(along[1]) < 0.9 ? [0, 1, 0] : [1, 0, 0])), holes: [],
-      fastener: longNut({ id: fastenerId(weight.id), from: weight.seat, axis: along, thread: weight.boltDiameter }),
-      seat: addScaled(weight.seat, by, 1), fitting: 'rodInSleeve', onto,
-    }) : null;
+    return rod && far >= LONG_NUT * weight.boltDiameter
+      ? made({
+          id,
+          name: `rod for the ${lower(weight.name)}`,
+          stock: rod,
+          from: weight.seat,
+          to: addScaled(weight.seat, by, 1),
+          widthDirection: unit(cross(along, Math.abs(along[1]) < 0.9 ? [0, 1, 0] : [1, 0, 0])),
+          holes: [],
+          fastener: longNut({ id: fastenerId(weight.id), from: weight.seat, axis: along, thread: weight.boltDiameter }),
+          seat: addScaled(weight.seat, by, 1),
+          fitting: 'rodInSleeve',
+          onto,
+        })
+      : null;
   }
   if (far < weight.washerRadius + 1.5 * weight.boltDiameter) return null;
   const up = unit(addScaled(axis, along, -beyond));
@@ -63,32 +80,79 @@ export function outrigger({ weight, by, onto }: OutriggerInput): Outrigger | nul
   const end = FROM_END * hole;
   const middle = addScaled(weight.seat, up, STRIP_THICKNESS / 2);
   return made({
-    id, name: `strip for the ${lower(weight.name)}`, stock: STRIP, from: addScaled(middle, along, -end), to: addScaled(middle, along, far + end), widthDirection: unit(cross(up, along)),
-    holes: [end, far + end].map((at, i) => ({ id: `${id}-hole-${i + 1}`, name: i === 0 ? 'bolt that holds it' : 'weight bolt', along: at, across: 0, diameter: hole, afterBending: false })),
-    fastener: bolt({ id: fastenerId(weight.id), name: `bolt ${Math.round(weight.boltDiameter * 1000)} mm × ${Math.round((STRIP_THICKNESS + BOLT.nut * weight.boltDiameter + BOLT.inside) * 1000)} mm, strip`, seat: weight.seat, axis, diameter: weight.boltDiameter, length: STRIP_THICKNESS + BOLT.nut * weight.boltDiameter, inside: BOLT.inside, price: 0.9 }),
-    seat: addScaled(addScaled(weight.seat, by, 1), up, STRIP_THICKNESS), fitting: 'boltThrough', onto,
+    id,
+    name: `strip for the ${lower(weight.name)}`,
+    stock: STRIP,
+    from: addScaled(middle, along, -end),
+    to: addScaled(middle, along, far + end),
+    widthDirection: unit(cross(up, along)),
+    holes: [end, far + end].map((at, i) => ({
+      id: `${id}-hole-${i + 1}`,
+      name: i === 0 ? 'bolt that holds it' : 'weight bolt',
+      along: at,
+      across: 0,
+      diameter: hole,
+      afterBending: false,
+    })),
+    fastener: bolt({
+      id: fastenerId(weight.id),
+      name: `bolt ${Math.round(weight.boltDiameter * 1000)} mm × ${Math.round((STRIP_THICKNESS + BOLT.nut * weight.boltDiameter + BOLT.inside) * 1000)} mm, strip`,
+      seat: weight.seat,
+      axis,
+      diameter: weight.boltDiameter,
+      length: STRIP_THICKNESS + BOLT.nut * weight.boltDiameter,
+      inside: BOLT.inside,
+      price: 0.9,
+    }),
+    seat: addScaled(addScaled(weight.seat, by, 1), up, STRIP_THICKNESS),
+    fitting: 'boltThrough',
+    onto,
   });
 }
 
 /** Where the weight was before, how far it was carried and what its outrigger is bolted to; null when it has none. */
-export function homeOf({ id, axis, boltDiameter }: Pick<Station, 'id' | 'axis' | 'boltDiameter'>, { bodies }: Pick<Rig, 'bodies'>): { readonly seat: Vec3; readonly by: Vec3; readonly onto: string } | null {
+export function homeOf(
+  { id, axis, boltDiameter }: Pick<Station, 'id' | 'axis' | 'boltDiameter'>,
+  { bodies }: Pick<Rig, 'bodies'>,
+): { readonly seat: Vec3; readonly by: Vec3; readonly onto: string } | null {
   for (const { nodes, members, parts, joints } of bodies) {
     const member = members.find((m) => m.id === outriggerId(id));
     const fastener = parts.find((p) => p.id === fastenerId(id));
     const [from, to] = [member?.from, member?.to].map((n) => nodes.find((m) => m.id === n)?.at);
     if (!member || !from || !to || fastener?.shape.kind !== 'tube') continue;
-    const onto = joints.find((j) => j.id === jointId(member.id))?.joins.find((j) => j !== member.id && j !== fastener.id) ?? '';
+    const onto =
+      joints.find((j) => j.id === jointId(member.id))?.joins.find((j) => j !== member.id && j !== fastener.id) ?? '';
     const run = subtract(to, from);
     if (member.stock.section.kind === 'rod') return { seat: from, by: run, onto };
     const ends = 2 * FROM_END * (boltDiameter + CLEAR);
-    return { seat: addScaled(fastener.at, unit(axis), BOLT.inside - fastener.shape.length / 2), by: scale(run, 1 - ends / length(run)), onto };
+    return {
+      seat: addScaled(fastener.at, unit(axis), BOLT.inside - fastener.shape.length / 2),
+      by: scale(run, 1 - ends / length(run)),
+      onto,
+    };
   }
   return null;
 }
 
 /** Its bodies, as a rig has them once it is on. */
 export function outriggerBodies({ nodes, member, joint, fastener }: Outrigger): readonly FlatBody[] {
-  const alone: Rig = { bodies: [{ id: 'alone', name: member.name, nodes: [...nodes], members: [member], joints: [joint], parts: [fastener], stations: [] }], pivots: [], contacts: [], poses: [], adjusters: [] };
+  const alone: Rig = {
+    bodies: [
+      {
+        id: 'alone',
+        name: member.name,
+        nodes: [...nodes],
+        members: [member],
+        joints: [joint],
+        parts: [fastener],
+        stations: [],
+      },
+    ],
+    pivots: [],
+    contacts: [],
+    poses: [],
+    adjusters: [],
+  };
   return assemble(alone, null).pieces.map((p) => p.flat);
 }
 
@@ -101,10 +165,30 @@ interface Made extends Pick<Outrigger, 'fastener' | 'seat'>, Pick<Member, 'id' |
 }
 function made({ id, name, stock, holes, from, to, widthDirection, fastener, seat, fitting, onto }: Made): Outrigger {
   return {
-    nodes: [{ id: `${id}-from`, at: from }, { id: `${id}-to`, at: to }],
-    member: { id, name, from: `${id}-from`, to: `${id}-to`, stock, path: { kind: 'straight', widthDirection }, leftLong: 0, holes },
-    joint: { id: jointId(id), name: `${name}, bolted on`, node: `${id}-from`, fitting, joins: [...(onto ? [onto] : []), id, fastener.id], reversible: true },
-    fastener, seat,
+    nodes: [
+      { id: `${id}-from`, at: from },
+      { id: `${id}-to`, at: to },
+    ],
+    member: {
+      id,
+      name,
+      from: `${id}-from`,
+      to: `${id}-to`,
+      stock,
+      path: { kind: 'straight', widthDirection },
+      leftLong: 0,
+      holes,
+    },
+    joint: {
+      id: jointId(id),
+      name: `${name}, bolted on`,
+      node: `${id}-from`,
+      fitting,
+      joins: [...(onto ? [onto] : []), id, fastener.id],
+      reversible: true,
+    },
+    fastener,
+    seat,
   };
 }
 const jointId = (id: string): string => `${id}-on`;
@@ -112,5 +196,10 @@ const lower = (name: string): string => `${name[0]!.toLowerCase()}${name.slice(1
 
 /** Rod of the bolt's thread, to a tenth of a millimetre. */
 function rodOf(diameter: number): Stock | null {
-  return Object.values(RODS).find(({ section }) => section.kind === 'rod' && section.threadPitch !== undefined && Math.abs(section.diameter - diameter) < 1e-4) ?? null;
+  return (
+    Object.values(RODS).find(
+      ({ section }) =>
+        section.kind === 'rod' && section.threadPitch !== undefined && Math.abs(section.diameter - diameter) < 1e-4,
+    ) ?? null
+  );
 }

@@ -23,25 +23,38 @@ describe('a printed part', () => {
     expect(pauseLayer(0.0081, 0.0002)).toBe(40);
     expect(pauseLayer(0.0082, 0.0002)).toBe(41);
   });
-  it('lies cornerwise on a square bed that is (long + wide) over root two', () => expect(cornerwise(0.2, 0.05)).toBeCloseTo(0.25 / Math.SQRT2, 12));
+  it('lies cornerwise on a square bed that is (long + wide) over root two', () =>
+    expect(cornerwise(0.2, 0.05)).toBeCloseTo(0.25 / Math.SQRT2, 12));
 });
 
 describe('the printed phone frame answers its own questions', () => {
   const family = familyById('printed-phone-frame')!;
   const told = (dimensions: Record<string, number>, choices: Record<string, string> = {}) => {
-    const { input } = familyInput(family, Object.fromEntries(Object.entries(dimensions).map(([id, value]) => [id, { value }])), choices);
+    const { input } = familyInput(
+      family,
+      Object.fromEntries(Object.entries(dimensions).map(([id, value]) => [id, { value }])),
+      choices,
+    );
     return family.advise(input, family.build(input));
   };
   it('which layer to pause after', () => {
-    expect(render(told({ pocketTop: 0.009, layer: 0.00025 }).find((f) => f.code === 'pauseLayer')!.title, METRIC)).toContain('layer 36');
+    expect(
+      render(told({ pocketTop: 0.009, layer: 0.00025 }).find((f) => f.code === 'pauseLayer')!.title, METRIC),
+    ).toContain('layer 36');
   });
   it('a nut that does not go in, spins, or has no roof: each with the figure that mends it', () => {
-    for (const [dimensions, code] of [[{ pocketFlats: 0.0075 }, 'nutDoesNotFit'], [{ pocketFlats: 0.0095 }, 'nutSpins'], [{ pocketTop: 0.0119 }, 'pocketShallow']] as const) {
+    for (const [dimensions, code] of [
+      [{ pocketFlats: 0.0075 }, 'nutDoesNotFit'],
+      [{ pocketFlats: 0.0095 }, 'nutSpins'],
+      [{ pocketTop: 0.0119 }, 'pocketShallow'],
+    ] as const) {
       const finding = told(dimensions).find((f) => f.code === code)!;
       expect(finding).withContext(code).toBeDefined();
       const change = finding.fixes[0]!.changes[0]!;
       if (change.kind !== 'dimension') return fail('a size mends it');
-      expect(told({ ...dimensions, [change.id]: change.value }).map((f) => f.code)).withContext(code).not.toContain(code);
+      expect(told({ ...dimensions, [change.id]: change.value }).map((f) => f.code))
+        .withContext(code)
+        .not.toContain(code);
     }
     expect(NUTS['m5']!.flats).toBe(0.008);
   });
@@ -49,6 +62,8 @@ describe('the printed phone frame answers its own questions', () => {
     const long = told({ span: 0.36 }, { bed: '220' }).find((f) => f.code === 'doesNotFitBed')!;
     expect(long.fixes.length).toBe(1);
     expect(told({ span: 0.36 }, { bed: '220', split: 'two' }).map((f) => f.code)).not.toContain('doesNotFitBed');
-    expect(told({ span: 0.36 }, { bed: '120', split: 'two' }).find((f) => f.code === 'doesNotFitBed')!.fixes).toEqual([]);
+    expect(told({ span: 0.36 }, { bed: '120', split: 'two' }).find((f) => f.code === 'doesNotFitBed')!.fixes).toEqual(
+      [],
+    );
   });
 });

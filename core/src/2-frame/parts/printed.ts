@@ -19,7 +19,10 @@ export function boxFilled([a, b, c]: readonly [number, number, number], { wall, 
 }
 
 /** The same of an upright tube. */
-export function tubeFilled({ outerRadius, innerRadius, length }: { outerRadius: number; innerRadius: number; length: number }, { wall, skin, infill }: PrintSettings): number {
+export function tubeFilled(
+  { outerRadius, innerRadius, length }: { outerRadius: number; innerRadius: number; length: number },
+  { wall, skin, infill }: PrintSettings,
+): number {
   const [out, bore] = [Math.max(0, outerRadius - wall), innerRadius > 0 ? innerRadius + wall : 0];
   const core = Math.max(0, out * out - bore * bore) * Math.max(0, length - 2 * skin);
   return 1 - (core / ((outerRadius * outerRadius - innerRadius * innerRadius) * length)) * (1 - infill);
@@ -31,11 +34,19 @@ const PRINT_SPREAD = 0.08;
 /** The printed part as a stuff of its own: evenly thinned, so that its inertia is a little low where walls are far out. */
 export function printedMaterial(name: string, filled: number, { plastic }: PrintSettings): Material {
   const solid = MATERIALS[plastic]!;
-  return { ...solid, name: `${name}, ${solid.name.replace(', solid', '')}`, density: solid.density * filled, densitySpread: PRINT_SPREAD, source: 'walls, skins and infill as set; weigh the print' };
+  return {
+    ...solid,
+    name: `${name}, ${solid.name.replace(', solid', '')}`,
+    density: solid.density * filled,
+    densitySpread: PRINT_SPREAD,
+    source: 'walls, skins and infill as set; weigh the print',
+  };
 }
 
 /** Hexagon nuts by bolt: across the flats, height, and how much wider and deeper their pocket is printed, m. */
-export const NUTS: Readonly<Record<string, { readonly name: string; readonly bolt: number; readonly flats: number; readonly height: number }>> = {
+export const NUTS: Readonly<
+  Record<string, { readonly name: string; readonly bolt: number; readonly flats: number; readonly height: number }>
+> = {
   m4: { name: 'M4', bolt: 0.004, flats: 0.007, height: 0.0032 },
   m5: { name: 'M5', bolt: 0.005, flats: 0.008, height: 0.0047 },
   m6: { name: 'M6', bolt: 0.006, flats: 0.01, height: 0.0052 },
@@ -52,5 +63,9 @@ export const cornerwise = (long: number, wide: number): number => (long + wide) 
 
 /** Square beds as they are sold, m. */
 export const BEDS: Readonly<Record<string, { readonly name: string; readonly side: number }>> = {
-  120: { name: '120 × 120', side: 0.12 }, 180: { name: '180 × 180', side: 0.18 }, 220: { name: '220 × 220', side: 0.22 }, 256: { name: '256 × 256', side: 0.256 }, 300: { name: '300 × 300', side: 0.3 },
+  120: { name: '120 × 120', side: 0.12 },
+  180: { name: '180 × 180', side: 0.18 },
+  220: { name: '220 × 220', side: 0.22 },
+  256: { name: '256 × 256', side: 0.256 },
+  300: { name: '300 × 300', side: 0.3 },
 };

@@ -8,5 +8,8 @@ const ALL: ReadonlyMap<string, Stock> = new Map([
   ...Object.entries(BARS),
 ]);
 
-export const STOCK_OPTIONS: readonly { readonly id: string; readonly name: string }[] = [...ALL].map(([id, s]) => ({ id, name: s.name }));
+export const STOCK_OPTIONS: readonly { readonly id: string; readonly name: string }[] = [...ALL].map(([id, s]) => ({
+  id,
+  name: s.name,
+}));
 export const stockById = (id: string): Stock | null => ALL.get(id) ?? null;

@@ -5,7 +5,15 @@ export interface WasherSize extends Washer {
   readonly boltDiameter: number;
 }
 
-const size = (name: string, bolt: number, outer: number, hole: number, thickness: number, packOf: number, packPrice: number): WasherSize => ({
+const size = (
+  name: string,
+  bolt: number,
+  outer: number,
+  hole: number,
+  thickness: number,
+  packOf: number,
+  packPrice: number,
+): WasherSize => ({
   name,
   boltDiameter: bolt,
   outerRadius: outer / 2,

@@ -1,5 +1,17 @@
 /** A hinge that is clamped: does its friction hold what it carries, as it is set and at the worst tilt. */
-import { cross, DEGREE, dot, figure, length, say, STANDARD_GRAVITY, subtract, unit, type Finding, type Vec3 } from '../../0-base';
+import {
+  cross,
+  DEGREE,
+  dot,
+  figure,
+  length,
+  say,
+  STANDARD_GRAVITY,
+  subtract,
+  unit,
+  type Finding,
+  type Vec3,
+} from '../../0-base';
 import { massCentre, sumsOf } from '../../1-load';
 import { bodiesBeyond, pivotAt, valuesInOrder } from '../../2-frame';
 import type { BalanceCheck } from '../balanceCheck';
@@ -18,7 +30,19 @@ export const clampHolds: BalanceCheck = {
       const carried = evaluation.pieces.filter((p) => beyond.has(p.body)).map((p) => p.flat);
       if (carried.length === 0) return [];
       if (!pivot.frictionTorque) {
-        return [{ code: 'clampNotKnown', severity: 'measure' as const, about: pivot.id, figure: null, limit: null, title: say`What the ${pivot.name} holds is not known.`, why: say`It is held by friction alone.`, toDo: say`Hang a weight on an arm from it till it slips: weight times arm is its hold.`, fixes: [] }];
+        return [
+          {
+            code: 'clampNotKnown',
+            severity: 'measure' as const,
+            about: pivot.id,
+            figure: null,
+            limit: null,
+            title: say`What the ${pivot.name} holds is not known.`,
+            why: say`It is held by friction alone.`,
+            toDo: say`Hang a weight on an arm from it till it slips: weight times arm is its hold.`,
+            fixes: [],
+          },
+        ];
       }
       const { mass, ...rest } = sumsOf(carried);
       const d = subtract(massCentre({ mass, ...rest }), pivotAt(rig, pivot, inOrder));
@@ -31,13 +55,21 @@ export const clampHolds: BalanceCheck = {
       if (worst * SPARE <= holds) return [];
       const slipsNow = now * SPARE > holds;
       const upTo = Math.asin(Math.min(1, holds / (SPARE * worst)));
-      return [{
-        code: 'clampSlips', severity: slipsNow ? ('stop' as const) : ('mend' as const), about: pivot.id, figure: figure('torque', slipsNow ? now : worst), limit: figure('torque', holds / SPARE),
-        title: slipsNow ? say`The ${pivot.name} slips: the camera tips it with ${figure('torque', now)}.` : say`The ${pivot.name} holds here, and slips when the camera lies over further.`,
-        why: say`It holds ${figure('torque', holds)}, which should be half as much again as what it carries: ${figure('torque', now)} as set, ${figure('torque', worst)} with the camera abeam. It is safe within ${figure('angle', upTo, 0)} of balance${upTo < 1 * DEGREE ? ', which is nowhere' : ''}.`,
-        toDo: say`Bring the camera’s mass nearer the bolt, tighten by a bigger nut, or put a wider or rougher washer in the clamp. Never tighten into the camera’s own socket by force.`,
-        fixes: [],
-      }];
+      return [
+        {
+          code: 'clampSlips',
+          severity: slipsNow ? ('stop' as const) : ('mend' as const),
+          about: pivot.id,
+          figure: figure('torque', slipsNow ? now : worst),
+          limit: figure('torque', holds / SPARE),
+          title: slipsNow
+            ? say`The ${pivot.name} slips: the camera tips it with ${figure('torque', now)}.`
+            : say`The ${pivot.name} holds here, and slips when the camera lies over further.`,
+          why: say`It holds ${figure('torque', holds)}, which should be half as much again as what it carries: ${figure('torque', now)} as set, ${figure('torque', worst)} with the camera abeam. It is safe within ${figure('angle', upTo, 0)} of balance${upTo < 1 * DEGREE ? ', which is nowhere' : ''}.`,
+          toDo: say`Bring the camera’s mass nearer the bolt, tighten by a bigger nut, or put a wider or rougher washer in the clamp. Never tighten into the camera’s own socket by force.`,
+          fixes: [],
+        },
+      ];
     });
   },
 };

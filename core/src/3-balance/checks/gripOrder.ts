@@ -16,13 +16,22 @@ export const gripOrder: BalanceCheck = {
     if (order.length < FROM) return [];
     const [first, second, third] = order as [HeldPose, HeldPose, HeldPose];
     const rests = second.tires !== first.tires;
-    return [{
-      code: 'gripOrder', severity: 'note', about: first.hands[0]?.contact.id ?? first.pose.contacts[0] ?? 'rig', figure: null, limit: null,
-      title: say`On a long take change grips in this order: “${first.pose.name}”, “${second.pose.name}”, “${third.pose.name}”.`,
-      why: say`The first tires the ${TIRED[first.tires]} (${strain(first)} of its strength), the second the ${TIRED[second.tires]} (${strain(second)}), the third the ${TIRED[third.tires]} (${strain(third)}).${rests ? ' What was spent rests meanwhile.' : ' All tire the same: put it down in between.'}`,
-      toDo: first.holds.kind === 'minutes' ? say`Change at half of what it lasts, after about ${figure('time', (first.holds.usual * MINUTE) / 2, 0)}: a muscle rested then lasts far longer than one spent.` : say`Change before it burns: a muscle rested at half time lasts far longer than one spent.`,
-      fixes: [],
-    }];
+    return [
+      {
+        code: 'gripOrder',
+        severity: 'note',
+        about: first.hands[0]?.contact.id ?? first.pose.contacts[0] ?? 'rig',
+        figure: null,
+        limit: null,
+        title: say`On a long take change grips in this order: “${first.pose.name}”, “${second.pose.name}”, “${third.pose.name}”.`,
+        why: say`The first tires the ${TIRED[first.tires]} (${strain(first)} of its strength), the second the ${TIRED[second.tires]} (${strain(second)}), the third the ${TIRED[third.tires]} (${strain(third)}).${rests ? ' What was spent rests meanwhile.' : ' All tire the same: put it down in between.'}`,
+        toDo:
+          first.holds.kind === 'minutes'
+            ? say`Change at half of what it lasts, after about ${figure('time', (first.holds.usual * MINUTE) / 2, 0)}: a muscle rested then lasts far longer than one spent.`
+            : say`Change before it burns: a muscle rested at half time lasts far longer than one spent.`,
+        fixes: [],
+      },
+    ];
   },
 };
 
@@ -32,7 +41,11 @@ export function orderOfGrips(held: readonly HeldPose[]): readonly HeldPose[] {
   const order: HeldPose[] = left.slice(0, 1);
   while (order.length > 0 && order.length < left.length) {
     const last = order.at(-1)!;
-    const next = left.filter((p) => !order.includes(p)).sort((a, b) => Number(a.tires === last.tires) - Number(b.tires === last.tires) || a.holds.share - b.holds.share)[0]!;
+    const next = left
+      .filter((p) => !order.includes(p))
+      .sort(
+        (a, b) => Number(a.tires === last.tires) - Number(b.tires === last.tires) || a.holds.share - b.holds.share,
+      )[0]!;
     order.push(next);
   }
   return order;

@@ -9,7 +9,11 @@ export const heavyAndCalm: BalanceCheck = {
     const findings: Finding[] = [];
     if (evaluation.mass > wants.massAtMost) {
       findings.push({
-        code: 'tooHeavy', severity: 'mend', about: 'load', figure: figure('mass', evaluation.mass), limit: figure('mass', wants.massAtMost),
+        code: 'tooHeavy',
+        severity: 'mend',
+        about: 'load',
+        figure: figure('mass', evaluation.mass),
+        limit: figure('mass', wants.massAtMost),
         title: say`At ${figure('mass', evaluation.mass)} it is heavier than the ${figure('mass', wants.massAtMost)} you want to carry.`,
         why: say`The arm tires first; ${figure('mass', evaluation.addedMass)} of it is washers.`,
         toDo: say`The same weights further out do more, so fewer will do; a lighter frame or load helps at once.`,
@@ -19,7 +23,11 @@ export const heavyAndCalm: BalanceCheck = {
     const { calm } = evaluation;
     if (calm && calm.pitch < wants.calmAtLeast) {
       findings.push({
-        code: 'notCalm', severity: 'note', about: 'load', figure: figure('ratio', calm.pitch), limit: figure('ratio', wants.calmAtLeast),
+        code: 'notCalm',
+        severity: 'note',
+        about: 'load',
+        figure: figure('ratio', calm.pitch),
+        limit: figure('ratio', wants.calmAtLeast),
         title: say`In pitch it resists a twist only ${figure('ratio', calm.pitch)} as well as the bare camera.`,
         why: say`You want ${figure('ratio', wants.calmAtLeast)}. Mass further from where it is held counts with the square of its distance.`,
         toDo: say`A longer frame, or the same weights further out.`,

@@ -10,16 +10,29 @@ import { THREE_LOADS } from '../../testing/loads';
 import { balanceContext, wants } from '../../testing/rigs';
 import { orderOfGrips } from './gripOrder';
 
-function started(family: string, load: number, sizes: Record<string, number> = {}, choices: Record<string, string> = {}): { readonly rig: Rig; readonly assembly: Assembly; readonly values: AdjusterValues } {
+function started(
+  family: string,
+  load: number,
+  sizes: Record<string, number> = {},
+  choices: Record<string, string> = {},
+): { readonly rig: Rig; readonly assembly: Assembly; readonly values: AdjusterValues } {
   const { loadout, kit } = THREE_LOADS[load]!;
   const start = startRig(familyById(family)!, loadout, kit, wants);
   if (start.design.kind !== 'family') throw new Error('a family was asked for');
   const { design } = start;
-  const made = designRig({ ...design, dimensions: { ...design.dimensions, ...Object.fromEntries(Object.entries(sizes).map(([id, value]) => [id, { value }])) }, choices: { ...design.choices, ...choices } });
+  const made = designRig({
+    ...design,
+    dimensions: {
+      ...design.dimensions,
+      ...Object.fromEntries(Object.entries(sizes).map(([id, value]) => [id, { value }])),
+    },
+    choices: { ...design.choices, ...choices },
+  });
   if (!made.ok) throw new Error(made.reason);
   return { rig: made.rig, assembly: assemble(made.rig, placeLoad(loadout, kit)), values: start.values };
 }
-const told = (assembly: Assembly, values: AdjusterValues, code: string): Finding | undefined => BALANCE_CHECKS.flatMap((c) => c.look(balanceContext(assembly, values))).find((f) => f.code === code);
+const told = (assembly: Assembly, values: AdjusterValues, code: string): Finding | undefined =>
+  BALANCE_CHECKS.flatMap((c) => c.look(balanceContext(assembly, values))).find((f) => f.code === code);
 
 describe('the order of grips on a long take', () => {
   it('is worked out from what each pose tires, the take’s own pose first', () => {
@@ -33,8 +46,22 @@ describe('the order of grips on a long take', () => {
     else expect(found).toBeUndefined();
   });
   it('prefers a pose that rests what was last at work, and leaves out what cannot be held', () => {
-    const pose = (id: string, tires: 'wrist' | 'shoulder' | 'pad', share: number, falls = false) => ({ pose: { id, name: id, contacts: [] }, hands: [], shoulder: null, bears: [], tires, holds: share >= 1 ? { kind: 'tooMuch' as const, share } : { kind: 'long' as const, share }, falls: falls ? { noseDown: 1, leftSideDown: 0 } : null });
-    const order = orderOfGrips([pose('a', 'wrist', 0.1), pose('b', 'wrist', 0.05), pose('c', 'shoulder', 0.12), pose('d', 'pad', 0.01, true), pose('e', 'pad', 2)]);
+    const pose = (id: string, tires: 'wrist' | 'shoulder' | 'pad', share: number, falls = false) => ({
+      pose: { id, name: id, contacts: [] },
+      hands: [],
+      shoulder: null,
+      bears: [],
+      tires,
+      holds: share >= 1 ? { kind: 'tooMuch' as const, share } : { kind: 'long' as const, share },
+      falls: falls ? { noseDown: 1, leftSideDown: 0 } : null,
+    });
+    const order = orderOfGrips([
+      pose('a', 'wrist', 0.1),
+      pose('b', 'wrist', 0.05),
+      pose('c', 'shoulder', 0.12),
+      pose('d', 'pad', 0.01, true),
+      pose('e', 'pad', 2),
+    ]);
     expect(order.map((p) => p.pose.id)).toEqual(['a', 'c', 'b']);
   });
 });
@@ -68,8 +95,19 @@ describe('a borrowed shoulder piece on a rig that hangs', () => {
   it('is judged as worn in its own pose, and the rig still as it hangs', () => {
     const { rig, values } = started('tube-frame', 1);
     const body = rig.pivots.find((p) => p.kind === 'universal')!.carries;
-    const piece = BORROWED.find((p) => p.id === 'shoulder-piece')!.make('shoulder-piece-1', body, [-0.05, 0, -0.1], rig);
-    const edits = piece.parts.map((part, i) => ({ kind: 'add' as const, id: `e${i}`, body, part, ...(i === 0 ? { hold: { contact: piece.contact, pose: piece.pose } } : {}) }));
+    const piece = BORROWED.find((p) => p.id === 'shoulder-piece')!.make(
+      'shoulder-piece-1',
+      body,
+      [-0.05, 0, -0.1],
+      rig,
+    );
+    const edits = piece.parts.map((part, i) => ({
+      kind: 'add' as const,
+      id: `e${i}`,
+      body,
+      part,
+      ...(i === 0 ? { hold: { contact: piece.contact, pose: piece.pose } } : {}),
+    }));
     const { rig: with_, unapplied } = applyEdits(rig, edits);
     expect(unapplied).toEqual([]);
     const { loadout, kit } = THREE_LOADS[1]!;
@@ -93,7 +131,9 @@ describe('what a maker can bear at a contact', () => {
     const { rig: weak, unapplied } = applyEdits(rig, [{ kind: 'comfort', id: 'c', target: 'on-shoulder', limit: 3 }]);
     expect(unapplied).toEqual([]);
     const { loadout, kit } = THREE_LOADS[2]!;
-    const found = judge(balanceContext(assemble(weak, placeLoad(loadout, kit)), values)).find((f) => f.code === 'overComfort' && f.about === 'on-shoulder');
+    const found = judge(balanceContext(assemble(weak, placeLoad(loadout, kit)), values)).find(
+      (f) => f.code === 'overComfort' && f.about === 'on-shoulder',
+    );
     expect(found).toBeDefined();
     expect(applyEdits(rig, [{ kind: 'comfort', id: 'c', target: 'nowhere', limit: 3 }]).unapplied.length).toBe(1);
   });

@@ -21,4 +21,25 @@ import { topHeavy } from './topHeavy';
 import { wornLoads } from './wornLoads';
 import { wristLoad } from './wristLoad';
 
-export const BALANCE_CHECKS: readonly BalanceCheck[] = [axesBalanced, clampHolds, dropInPool, eyeAtFinder, fitsTheBag, gripOrder, hangsLevel, heavyAndCalm, holdTime, leansInPan, levelNotKnown, nothingMounted, poleOnHead, poseReach, stackFitsBolt, standsOnFeet, stopPadding, topHeavy, wornLoads, wristLoad];
+export const BALANCE_CHECKS: readonly BalanceCheck[] = [
+  axesBalanced,
+  clampHolds,
+  dropInPool,
+  eyeAtFinder,
+  fitsTheBag,
+  gripOrder,
+  hangsLevel,
+  heavyAndCalm,
+  holdTime,
+  leansInPan,
+  levelNotKnown,
+  nothingMounted,
+  poleOnHead,
+  poseReach,
+  stackFitsBolt,
+  standsOnFeet,
+  stopPadding,
+  topHeavy,
+  wornLoads,
+  wristLoad,
+];

@@ -15,13 +15,18 @@ export const levelNotKnown: BalanceCheck = {
     const spread = 2 * hung.spread.massCentre[0];
     const allowed = Math.max(1e-6, hung.hang.bottomHeaviness) * Math.tan(wants.levelWithin);
     if (hung.hang.state !== 'hangs' || spread <= LEAN_NOT_KNOWN * allowed || !hung.spread.largestForeAft) return [];
-    return [{
-      code: 'levelNotKnown', severity: 'note', about: hung.spread.largestForeAft.owner,
-      figure: figure('length', spread, 2), limit: figure('length', allowed, 2),
-      title: say`Where it hangs is known to ${figure('length', spread, 1)} only; level within ${figure('angle', wants.levelWithin)} needs ${figure('length', allowed, 2)}.`,
-      why: say`Most of it comes from the ${sourceWords(hung.spread.largestForeAft.source)}. At this drop time no ruler is fine enough.`,
-      toDo: say`Weigh or measure that to know better. Then set it up as shown, hang it, and finish with the fine screw.`,
-      fixes: [],
-    }];
+    return [
+      {
+        code: 'levelNotKnown',
+        severity: 'note',
+        about: hung.spread.largestForeAft.owner,
+        figure: figure('length', spread, 2),
+        limit: figure('length', allowed, 2),
+        title: say`Where it hangs is known to ${figure('length', spread, 1)} only; level within ${figure('angle', wants.levelWithin)} needs ${figure('length', allowed, 2)}.`,
+        why: say`Most of it comes from the ${sourceWords(hung.spread.largestForeAft.source)}. At this drop time no ruler is fine enough.`,
+        toDo: say`Weigh or measure that to know better. Then set it up as shown, hang it, and finish with the fine screw.`,
+        fixes: [],
+      },
+    ];
   },
 };

@@ -6,11 +6,19 @@ export const nothingMounted: BalanceCheck = {
   id: 'nothingMounted',
   stage: 'load',
   look: ({ evaluation }) =>
-    evaluation.loadMass > 0 ? [] : [{
-      code: 'nothingMounted', severity: 'measure', about: 'load', figure: null, limit: null,
-      title: say`Nothing is mounted.`,
-      why: say`Level and drop time are of the bare rig and change when the camera goes on.`,
-      toDo: say`Choose a loadout, or make one in Load.`,
-      fixes: [],
-    }],
+    evaluation.loadMass > 0
+      ? []
+      : [
+          {
+            code: 'nothingMounted',
+            severity: 'measure',
+            about: 'load',
+            figure: null,
+            limit: null,
+            title: say`Nothing is mounted.`,
+            why: say`Level and drop time are of the bare rig and change when the camera goes on.`,
+            toDo: say`Choose a loadout, or make one in Load.`,
+            fixes: [],
+          },
+        ],
 };

@@ -12,13 +12,19 @@ export const stackFitsBolt: BalanceCheck = {
       const { station } = stack;
       const height = countOf(stack, inOrder) * station.washer.thickness;
       if (height <= station.room + 1e-9) return [];
-      return [{
-        code: 'stackTooHigh', severity: 'stop' as const, about: station.id, figure: figure('length', height), limit: figure('length', station.room),
-        title: say`${station.name}: a stack of ${figure('length', height)} on a bolt with room for ${figure('length', station.room)}.`,
-        why: say`The nut would hold by too few threads, or not at all.`,
-        toDo: say`Take washers off or fit a longer bolt.`,
-        fixes: [],
-      }];
+      return [
+        {
+          code: 'stackTooHigh',
+          severity: 'stop' as const,
+          about: station.id,
+          figure: figure('length', height),
+          limit: figure('length', station.room),
+          title: say`${station.name}: a stack of ${figure('length', height)} on a bolt with room for ${figure('length', station.room)}.`,
+          why: say`The nut would hold by too few threads, or not at all.`,
+          toDo: say`Take washers off or fit a longer bolt.`,
+          fixes: [],
+        },
+      ];
     });
   },
 };

@@ -15,18 +15,29 @@ export const standsOnFeet: BalanceCheck = {
     const feet = rig.contacts.filter((c) => c.kind === 'ground');
     if (feet.length < 3 || !evaluation.massCentre) return [];
     const inOrder = valuesInOrder(rig, values);
-    const outcome = tipOver(evaluation.massCentre, feet.map((f) => contactAt(rig, f, inOrder)));
+    const outcome = tipOver(
+      evaluation.massCentre,
+      feet.map((f) => contactAt(rig, f, inOrder)),
+    );
     if (outcome.kind === 'noBase') return [];
     const { tip } = outcome;
     if (tip.leastTilt >= LEAST_TILT) return [];
     const [x, y] = tip.towards;
     const way = Math.abs(x) > Math.abs(y) ? (x > 0 ? 'forward' : 'back') : y > 0 ? 'to the left' : 'to the right';
-    return [{
-      code: 'standsOnFeet', severity: tip.standsAlone ? ('note' as const) : ('mend' as const), about: feet[0]!.id, figure: figure('angle', Math.max(0, tip.leastTilt)), limit: figure('angle', LEAST_TILT),
-      title: tip.standsAlone ? say`Set down, it goes over ${way} when tilted ${figure('angle', tip.leastTilt)}.` : say`Set down, it falls over ${way} by itself.`,
-      why: say`Its mass centre stands ${figure('length', tip.height)} up and only ${figure('length', Math.max(0, tip.edge))} inside its feet that way.`,
-      toDo: say`Put the feet further out by ${figure('length', tip.height * Math.tan(LEAST_TILT) - tip.edge)} on that side, or lay it down between takes.`,
-      fixes: [],
-    }];
+    return [
+      {
+        code: 'standsOnFeet',
+        severity: tip.standsAlone ? ('note' as const) : ('mend' as const),
+        about: feet[0]!.id,
+        figure: figure('angle', Math.max(0, tip.leastTilt)),
+        limit: figure('angle', LEAST_TILT),
+        title: tip.standsAlone
+          ? say`Set down, it goes over ${way} when tilted ${figure('angle', tip.leastTilt)}.`
+          : say`Set down, it falls over ${way} by itself.`,
+        why: say`Its mass centre stands ${figure('length', tip.height)} up and only ${figure('length', Math.max(0, tip.edge))} inside its feet that way.`,
+        toDo: say`Put the feet further out by ${figure('length', tip.height * Math.tan(LEAST_TILT) - tip.edge)} on that side, or lay it down between takes.`,
+        fixes: [],
+      },
+    ];
   },
 };

@@ -20,15 +20,31 @@ export const stopPadding: BalanceCheck = {
     if (rate === 0) return [];
     const carried = massCentre(sumsOf(pieces.filter((p) => p.body === pole.hinge.carries).map((p) => p.flat)));
     const arm = length(subtract(massCentre(sumsOf(load)), subtract(carried, pole.pole.fromHinge)));
-    const needed = paddingFor({ rate, cameraFromAxis: arm, padFromAxis: padding.fromAxis, jolt: JOLT * STANDARD_GRAVITY });
+    const needed = paddingFor({
+      rate,
+      cameraFromAxis: arm,
+      padFromAxis: padding.fromAxis,
+      jolt: JOLT * STANDARD_GRAVITY,
+    });
     if (padding.thickness + THIN / 2 >= needed) return [];
     const wanted = Math.ceil(needed / THIN) * THIN;
-    return [{
-      code: 'stopPadding', severity: 'mend', about: pole.hinge.id, figure: figure('length', padding.thickness, 0), limit: figure('length', wanted, 0),
-      title: say`Let go level, the pole lands on its stop: the padding is ${figure('length', padding.thickness, 0)}, and ${figure('length', wanted, 0)} is wanted.`,
-      why: say`The camera arrives at ${(rate * arm).toFixed(1)} m/s. Foam gives about two thirds of its thickness; with this much the camera feels no more than ${String(JOLT)} gravities (rough, what a small camera stands again and again).`,
-      toDo: say`Glue foam where the pole meets the fork, on both sides.`,
-      fixes: [{ label: say`Padding of ${figure('length', wanted, 0)}`, changes: [{ kind: 'dimension', id: 'padding', value: wanted }] }],
-    }];
+    return [
+      {
+        code: 'stopPadding',
+        severity: 'mend',
+        about: pole.hinge.id,
+        figure: figure('length', padding.thickness, 0),
+        limit: figure('length', wanted, 0),
+        title: say`Let go level, the pole lands on its stop: the padding is ${figure('length', padding.thickness, 0)}, and ${figure('length', wanted, 0)} is wanted.`,
+        why: say`The camera arrives at ${(rate * arm).toFixed(1)} m/s. Foam gives about two thirds of its thickness; with this much the camera feels no more than ${String(JOLT)} gravities (rough, what a small camera stands again and again).`,
+        toDo: say`Glue foam where the pole meets the fork, on both sides.`,
+        fixes: [
+          {
+            label: say`Padding of ${figure('length', wanted, 0)}`,
+            changes: [{ kind: 'dimension', id: 'padding', value: wanted }],
+          },
+        ],
+      },
+    ];
   },
 };

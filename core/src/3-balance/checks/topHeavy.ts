@@ -10,23 +10,37 @@ export const topHeavy: BalanceCheck = {
     const { hung } = context.evaluation;
     if (!hung || hung.hang.state === 'hangs') return [];
     if (hung.hang.state === 'neutral') {
-      return [{
-        code: 'neutral', severity: 'stop', about: hung.pivot.id, figure: figure('length', 0), limit: null,
-        title: say`The mass centre is on the pivot: it stays however you leave it.`,
-        why: say`Nothing brings it upright again.`,
-        toDo: say`Bring the mass centre a millimetre or two under the pivot.`,
-        fixes: [],
-      }];
+      return [
+        {
+          code: 'neutral',
+          severity: 'stop',
+          about: hung.pivot.id,
+          figure: figure('length', 0),
+          limit: null,
+          title: say`The mass centre is on the pivot: it stays however you leave it.`,
+          why: say`Nothing brings it upright again.`,
+          toDo: say`Bring the mass centre a millimetre or two under the pivot.`,
+          fixes: [],
+        },
+      ];
     }
     const above = -hung.hang.bottomHeaviness;
     // Two millimetres under is a usual, slow rig.
     const fix = fixByAdjuster(context, 2, (r) => -r.fromPivot[2] - 0.002);
-    return [{
-      code: 'topHeavy', severity: 'stop', about: hung.pivot.id, figure: figure('length', above, 1), limit: figure('length', 0),
-      title: say`Top-heavy: the mass centre lies ${figure('length', above, 1)} above the pivot.`,
-      why: say`Let go, it turns over with the camera. It has no rest and no drop time.`,
-      toDo: fix ? say`Raise the pivot, or put more on the foot.` : say`Put more on the foot: trim it, or hang the foot lower.`,
-      fixes: fix ? [fix] : [],
-    }];
+    return [
+      {
+        code: 'topHeavy',
+        severity: 'stop',
+        about: hung.pivot.id,
+        figure: figure('length', above, 1),
+        limit: figure('length', 0),
+        title: say`Top-heavy: the mass centre lies ${figure('length', above, 1)} above the pivot.`,
+        why: say`Let go, it turns over with the camera. It has no rest and no drop time.`,
+        toDo: fix
+          ? say`Raise the pivot, or put more on the foot.`
+          : say`Put more on the foot: trim it, or hang the foot lower.`,
+        fixes: fix ? [fix] : [],
+      },
+    ];
   },
 };

@@ -16,7 +16,12 @@ export interface Outside {
 }
 export type ContactLoads =
   /** Forces in the order given, N. `unique`: no other set holds it, so this is no estimate. */
-  | { readonly kind: 'held'; readonly forces: readonly number[]; readonly sumOfSquaredShares: number; readonly unique: boolean }
+  | {
+      readonly kind: 'held';
+      readonly forces: readonly number[];
+      readonly sumOfSquaredShares: number;
+      readonly unique: boolean;
+    }
   /** Pushing alone cannot hold it: with the best that pushing can do, this force (N) and torque (N m, about the mass centre) are left over. */
   | { readonly kind: 'cannotHold'; readonly leftForce: Vec3; readonly leftTorque: Vec3 };
 
@@ -30,20 +35,33 @@ const NOUGHT = 1e-9;
  * from outside add up to nought, each push at least nought; of all that do, the one with the least sum of (force / comfort limit)². That is the
  * minimum-norm answer on the set that carries, found exactly once the set is known.
  */
-export function contactLoads(weight: number, massCentre: Vec3, pushes: readonly Push[], outside: readonly Outside[] = []): ContactLoads {
+export function contactLoads(
+  weight: number,
+  massCentre: Vec3,
+  pushes: readonly Push[],
+  outside: readonly Outside[] = [],
+): ContactLoads {
   const limits = pushes.map((p) => p.comfortLimit ?? 1);
   const columns = pushes.map((p, i) => columnOf(p, massCentre, limits[i]!));
-  const wanted = outside.reduce<readonly number[]>((sum, { force, point }) => {
-    const moment = scale(cross(subtract(point, massCentre), force), 1 / SCALE);
-    return sum.map((w, i) => w - (i < 3 ? force[i]! : moment[i - 3]!));
-  }, [0, 0, weight, 0, 0, 0]);
+  const wanted = outside.reduce<readonly number[]>(
+    (sum, { force, point }) => {
+      const moment = scale(cross(subtract(point, massCentre), force), 1 / SCALE);
+      return sum.map((w, i) => w - (i < 3 ? force[i]! : moment[i - 3]!));
+    },
+    [0, 0, weight, 0, 0, 0],
+  );
   const whole = columns.map((_, i) => i);
   const all = leastOn(columns, whole, wanted);
   // Where even pulling would not hold it, pushing does not.
   const best = !all || all.every((g) => g >= -NOUGHT * weight) ? all : carriers(columns, wanted);
   if (!best) return { kind: 'cannotHold', ...leftOver(columns, wanted, weight) };
   const shares = best.map((g) => Math.max(0, g));
-  return { kind: 'held', forces: shares.map((g, i) => g * limits[i]!), sumOfSquaredShares: shares.reduce((sum, g) => sum + g * g, 0), unique: rankOf(columns) === columns.length };
+  return {
+    kind: 'held',
+    forces: shares.map((g, i) => g * limits[i]!),
+    sumOfSquaredShares: shares.reduce((sum, g) => sum + g * g, 0),
+    unique: rankOf(columns) === columns.length,
+  };
 }
 
 function columnOf({ point, direction }: Push, about: Vec3, limit: number): readonly number[] {
@@ -108,12 +126,20 @@ function carriers(columns: readonly (readonly number[])[], wanted: readonly numb
   }
   let most = 0;
   for (const g of shares) most = Math.max(most, g);
-  const exact = leastOn(columns, columns.map((_, i) => i).filter((i) => shares[i]! > 1e-9 * most), wanted);
+  const exact = leastOn(
+    columns,
+    columns.map((_, i) => i).filter((i) => shares[i]! > 1e-9 * most),
+    wanted,
+  );
   return exact?.every((x) => x >= -NOUGHT * most) ? exact : null;
 }
 
 /** Minimum-norm answer of the columns in `members` (the rest nought); null when they cannot make what is wanted. */
-function leastOn(columns: readonly (readonly number[])[], members: readonly number[], wanted: readonly number[]): readonly number[] | null {
+function leastOn(
+  columns: readonly (readonly number[])[],
+  members: readonly number[],
+  wanted: readonly number[],
+): readonly number[] | null {
   // With orthonormal rows of the columns' space, the least answer is read off directly: modified Gram-Schmidt over rows.
   const rows = wanted.map((w, r) => ({ row: members.map((c) => columns[c]![r]!), right: w }));
   const size = Math.max(...rows.map(({ row }) => norm(row)), 1e-300);
@@ -155,7 +181,11 @@ function rankOf(columns: readonly (readonly number[])[]): number {
 }
 
 /** What the nearest pushes (projected descent, bounded steps) leave: enough to say which way it falls. */
-function leftOver(columns: readonly (readonly number[])[], wanted: readonly number[], weight: number): { leftForce: Vec3; leftTorque: Vec3 } {
+function leftOver(
+  columns: readonly (readonly number[])[],
+  wanted: readonly number[],
+  weight: number,
+): { leftForce: Vec3; leftTorque: Vec3 } {
   const answer = columns.map(() => 0);
   const size = columns.reduce((sum, c) => sum + product(c, c), 0) || 1;
   const residual = (): number[] => wanted.map((w, r) => w - columns.reduce((sum, c, i) => sum + c[r]! * answer[i]!, 0));
@@ -165,7 +195,10 @@ function leftOver(columns: readonly (readonly number[])[], wanted: readonly numb
   }
   const now = residual().map((x) => (Math.abs(x) < 1e-6 * weight ? 0 : x));
   // What the pushes must still make is the opposite of what the rig then does.
-  return { leftForce: [-now[0]!, -now[1]!, -now[2]!], leftTorque: [-now[3]! * SCALE, -now[4]! * SCALE, -now[5]! * SCALE] };
+  return {
+    leftForce: [-now[0]!, -now[1]!, -now[2]!],
+    leftTorque: [-now[3]! * SCALE, -now[4]! * SCALE, -now[5]! * SCALE],
+  };
 }
 
 function product(a: readonly number[], b: readonly number[]): number {

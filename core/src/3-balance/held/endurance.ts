@@ -6,7 +6,13 @@ export type Endurance =
   /** Under 15 % of strength the curve says nothing but "long". */
   | { readonly kind: 'long'; readonly share: number }
   /** Minutes, from the curve and a factor of two each way between people. */
-  | { readonly kind: 'minutes'; readonly share: number; readonly least: number; readonly usual: number; readonly most: number };
+  | {
+      readonly kind: 'minutes';
+      readonly share: number;
+      readonly least: number;
+      readonly usual: number;
+      readonly most: number;
+    };
 
 /** People differ about twofold at the same share of strength (scatter of published endurance curves). */
 const BETWEEN_PEOPLE = 2;

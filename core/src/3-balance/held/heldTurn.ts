@@ -1,5 +1,16 @@
 /** How a rig held loosely at a point starts to turn when the hand moves: what shakes a boom's picture. */
-import { cross, IDENTITY, inverse, multiply, scale, subtract, transform, transpose, type Mat3, type Vec3 } from '../../0-base';
+import {
+  cross,
+  IDENTITY,
+  inverse,
+  multiply,
+  scale,
+  subtract,
+  transform,
+  transpose,
+  type Mat3,
+  type Vec3,
+} from '../../0-base';
 import { inertiaAbout, massCentre, type Sums } from '../../1-load';
 
 /**

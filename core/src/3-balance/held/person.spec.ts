@@ -6,7 +6,13 @@ import { familyInput } from '../../2-frame/family';
 import { balanceContext } from '../../testing/rigs';
 import type { Pose } from '../../model';
 
-const pose = (arm: number, more: Partial<Pose> = {}): Pose => ({ id: 'p', name: 'Held', contacts: ['h'], arm, ...more });
+const pose = (arm: number, more: Partial<Pose> = {}): Pose => ({
+  id: 'p',
+  name: 'Held',
+  contacts: ['h'],
+  arm,
+  ...more,
+});
 const stance = (arm: number, hands = USUAL_HANDS, more: Partial<Pose> = {}) => {
   const found = stanceOf(pose(arm, more), [0.1, -0.2, 0.3], hands);
   if (found.kind !== 'reaches') throw new Error('out of reach');
@@ -15,14 +21,22 @@ const stance = (arm: number, hands = USUAL_HANDS, more: Partial<Pose> = {}) => {
 
 describe('a person who holds a rig', () => {
   it('has arms of one length whatever the pose: both links keep theirs', () => {
-    expect(() => fc.assert(fc.property(fc.integer({ min: 5, max: 60 }), fc.integer({ min: 140, max: 200 }), (cm, height) => {
-      const hands = { ...USUAL_HANDS, stature: height / 100 };
-      const found = stanceOf(pose(cm / 100), [0, 0, 0], hands);
-      if (found.kind !== 'reaches') return expect(cm / 100).toBeGreaterThan(0.9 * reachOfArm(hands));
-      expect(length(subtract(found.elbow, found.shoulder))).toBeCloseTo(0.186 * hands.stature, 9);
-      expect(length(subtract(found.hand, found.elbow))).toBeCloseTo(0.196 * hands.stature, 9);
-      expect(Math.hypot(found.hand[0] - found.shoulder[0], found.hand[1] - found.shoulder[1])).toBeCloseTo(cm / 100, 9);
-    }), { numRuns: 100, seed: 8 })).not.toThrow();
+    expect(() =>
+      fc.assert(
+        fc.property(fc.integer({ min: 5, max: 60 }), fc.integer({ min: 140, max: 200 }), (cm, height) => {
+          const hands = { ...USUAL_HANDS, stature: height / 100 };
+          const found = stanceOf(pose(cm / 100), [0, 0, 0], hands);
+          if (found.kind !== 'reaches') return expect(cm / 100).toBeGreaterThan(0.9 * reachOfArm(hands));
+          expect(length(subtract(found.elbow, found.shoulder))).toBeCloseTo(0.186 * hands.stature, 9);
+          expect(length(subtract(found.hand, found.elbow))).toBeCloseTo(0.196 * hands.stature, 9);
+          expect(Math.hypot(found.hand[0] - found.shoulder[0], found.hand[1] - found.shoulder[1])).toBeCloseTo(
+            cm / 100,
+            9,
+          );
+        }),
+        { numRuns: 100, seed: 8 },
+      ),
+    ).not.toThrow();
   });
 
   it('stands behind the rig, or before it when the lens looks back', () => {

@@ -3,7 +3,17 @@ import { add, dot, length, scale, subtract, unit, type Vec3 } from '../../0-base
 import type { Contact, Hands, Pose } from '../../model';
 
 /** Lengths as parts of stature (Drillis and Contini 1966); people differ by a twentieth each way. */
-const OF_STATURE = { upperArm: 0.186, forearm: 0.146, toGrip: 0.05, shoulderHeight: 0.818, eyeHeight: 0.936, hipHeight: 0.53, headRadius: 0.06, halfShoulders: 0.12, neck: 0.87 };
+const OF_STATURE = {
+  upperArm: 0.186,
+  forearm: 0.146,
+  toGrip: 0.05,
+  shoulderHeight: 0.818,
+  eyeHeight: 0.936,
+  hipHeight: 0.53,
+  headRadius: 0.06,
+  halfShoulders: 0.12,
+  neck: 0.87,
+};
 const USUAL_STATURE = 1.72;
 /** An arm is hardly ever held quite straight. */
 const STRAIGHT = 0.985;
@@ -25,7 +35,8 @@ export type StanceOutcome = Stance | { readonly kind: 'outOfReach'; readonly rea
 
 export const statureOf = (hands: Hands): number => hands.stature ?? USUAL_STATURE;
 /** From shoulder to the middle of a closed hand, m. */
-export const reachOfArm = (hands: Hands): number => (OF_STATURE.upperArm + OF_STATURE.forearm + OF_STATURE.toGrip) * statureOf(hands);
+export const reachOfArm = (hands: Hands): number =>
+  (OF_STATURE.upperArm + OF_STATURE.forearm + OF_STATURE.toGrip) * statureOf(hands);
 
 /**
  * Who holds `hand` (m, rig axes) with the arm out by the pose's own distance, or with the shoulder under a contact that rests
@@ -40,7 +51,11 @@ export function stanceOf(pose: Pose, hand: Vec3, hands: Hands, onShoulder: Vec3 
   if (onShoulder === null && arm > reach) return { kind: 'outOfReach', reach, asked: arm };
   // A hand that hangs carries low; one held out is about at the height that leaves the arm a little bent.
   const drop = Math.sqrt(Math.max(0, (STRAIGHT * reach) ** 2 - arm ** 2));
-  const shoulder: Vec3 = onShoulder ?? [hand[0] - ahead * arm, hand[1], hand[2] + (pose.facesHolder ? 0.25 : 0.9) * drop];
+  const shoulder: Vec3 = onShoulder ?? [
+    hand[0] - ahead * arm,
+    hand[1],
+    hand[2] + (pose.facesHolder ? 0.25 : 0.9) * drop,
+  ];
   const asked = length(subtract(hand, shoulder));
   if (asked > reach) return { kind: 'outOfReach', reach, asked };
   const [upper, fore] = [OF_STATURE.upperArm * stature, (OF_STATURE.forearm + OF_STATURE.toGrip) * stature];
@@ -49,8 +64,14 @@ export function stanceOf(pose: Pose, hand: Vec3, hands: Hands, onShoulder: Vec3 
   const up = (part: number): Vec3 => [middle[0], middle[1], shoulder[2] + (part - OF_STATURE.shoulderHeight) * stature];
   const centre = add(up(OF_STATURE.eyeHeight), [0.02 * ahead, 0, 0]);
   return {
-    kind: 'reaches', shoulder, elbow, hand, hip: up(OF_STATURE.hipHeight), neck: up(OF_STATURE.neck),
-    eye: add(centre, [OF_STATURE.headRadius * stature * ahead, 0, 0]), head: { centre, radius: OF_STATURE.headRadius * stature },
+    kind: 'reaches',
+    shoulder,
+    elbow,
+    hand,
+    hip: up(OF_STATURE.hipHeight),
+    neck: up(OF_STATURE.neck),
+    eye: add(centre, [OF_STATURE.headRadius * stature * ahead, 0, 0]),
+    head: { centre, radius: OF_STATURE.headRadius * stature },
   };
 }
 
@@ -58,7 +79,11 @@ export function stanceOf(pose: Pose, hand: Vec3, hands: Hands, onShoulder: Vec3 
 export function eyeOverShoulder(foot: Vec3, hands: Hands): Vec3 {
   const stature = statureOf(hands);
   const side = hands.leftHanded ? 1 : -1;
-  return [foot[0] + 0.02 + OF_STATURE.headRadius * stature, foot[1] - side * OF_STATURE.halfShoulders * stature, foot[2] + (OF_STATURE.eyeHeight - OF_STATURE.shoulderHeight) * stature];
+  return [
+    foot[0] + 0.02 + OF_STATURE.headRadius * stature,
+    foot[1] - side * OF_STATURE.halfShoulders * stature,
+    foot[2] + (OF_STATURE.eyeHeight - OF_STATURE.shoulderHeight) * stature,
+  ];
 }
 
 /** Moment at the elbow, N m, of a weight (N) in the hand, forearm and hand with it: level distances count. */
@@ -80,4 +105,5 @@ function jointBetween(from: Vec3, to: Vec3, first: number, second: number, bend:
 }
 
 /** The contact on whose shoulder a pose rests, if it does. */
-export const shoulderOf = (pose: Pose, contacts: readonly Contact[]): Contact | null => contacts.find((c) => c.kind === 'shoulder' && pose.contacts.includes(c.id)) ?? null;
+export const shoulderOf = (pose: Pose, contacts: readonly Contact[]): Contact | null =>
+  contacts.find((c) => c.kind === 'shoulder' && pose.contacts.includes(c.id)) ?? null;

@@ -8,5 +8,6 @@ const ARM_WEIGHT = 35;
 const ARM_CENTRE = 0.42;
 
 /** Moment at the shoulder, N m, of a weight (N) held at a level distance (m), the arm's own weight with it. */
-export const shoulderMoment = (weight: number, reach: number): number => weight * reach + ARM_WEIGHT * ARM_CENTRE * reach;
+export const shoulderMoment = (weight: number, reach: number): number =>
+  weight * reach + ARM_WEIGHT * ARM_CENTRE * reach;
 export const shoulderStrength = (hands: Hands): number => SHOULDER_TO_WRIST * hands.wristStrength;

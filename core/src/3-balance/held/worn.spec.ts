@@ -10,7 +10,14 @@ import { shoulderMoment } from './shoulder';
 const { loadout, kit } = THREE_LOADS[2]!;
 const start = startRig(familyById('shoulder-rig')!, loadout, kit, wants);
 const made = designRig(start.design);
-const assembly: Assembly = assemble(made.ok ? made.rig : (() => { throw new Error(made.reason); })(), placeLoad(loadout, kit));
+const assembly: Assembly = assemble(
+  made.ok
+    ? made.rig
+    : (() => {
+        throw new Error(made.reason);
+      })(),
+  placeLoad(loadout, kit),
+);
 const codes = (of: Assembly, values: AdjusterValues) => judge(balanceContext(of, values));
 
 describe('a rig worn on the shoulder', () => {
@@ -20,7 +27,12 @@ describe('a rig worn on the shoulder', () => {
     const [eye, waist] = held;
     const up = eye!.bears.reduce((sum, b) => sum + b.force[2], 0);
     expect(up).toBeCloseTo(mass * STANDARD_GRAVITY, 6);
-    expect(Math.hypot(eye!.bears.reduce((s, b) => s + b.force[0], 0), eye!.bears.reduce((s, b) => s + b.force[1], 0))).toBeLessThan(1e-6);
+    expect(
+      Math.hypot(
+        eye!.bears.reduce((s, b) => s + b.force[0], 0),
+        eye!.bears.reduce((s, b) => s + b.force[1], 0),
+      ),
+    ).toBeLessThan(1e-6);
     expect(eye!.bears.find((b) => b.contact.kind === 'shoulder')!.size).toBeGreaterThan(0.8 * up);
     expect(waist!.bears).toEqual([]);
     expect(supportOf(assembly.rig)!.kind).toBe('hands');
@@ -28,9 +40,20 @@ describe('a rig worn on the shoulder', () => {
 
   it('without its tail the hands carry, the finding says so, and one change takes it off them', () => {
     const bare = { ...start.values, 'tail-count': 0, 'camera-fore-aft': 0.04 };
-    const hands = (v: AdjusterValues): number => Math.max(...evaluate(assembly, v).held[0]!.bears.filter((b) => b.contact.kind === 'hand').map((b) => b.size));
+    const hands = (v: AdjusterValues): number =>
+      Math.max(
+        ...evaluate(assembly, v)
+          .held[0]!.bears.filter((b) => b.contact.kind === 'hand')
+          .map((b) => b.size),
+      );
     expect(hands(bare)).toBeGreaterThan(5 * hands(start.values));
-    const strict: Assembly = { ...assembly, rig: { ...assembly.rig, contacts: assembly.rig.contacts.map((c) => (c.kind === 'hand' ? { ...c, comfortLimit: 4 } : c)) } };
+    const strict: Assembly = {
+      ...assembly,
+      rig: {
+        ...assembly.rig,
+        contacts: assembly.rig.contacts.map((c) => (c.kind === 'hand' ? { ...c, comfortLimit: 4 } : c)),
+      },
+    };
     const told = codes(strict, bare).find((f) => f.code === 'overComfort')!;
     expect(told.limit!.value).toBe(4);
     expect(render(told.why, METRIC)).toContain('ahead of the shoulder');

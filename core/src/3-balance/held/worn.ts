@@ -20,38 +20,91 @@ export interface Bearing {
 }
 
 /** What is borne for a while without pain, N: rough, from carrying straps and hand tools; one's own limit goes over it. */
-const COMFORT: Readonly<Record<Contact['kind'], number>> = { hand: 30, shoulder: 80, chest: 40, helmet: 25, ground: 1e4 };
+const COMFORT: Readonly<Record<Contact['kind'], number>> = {
+  hand: 30,
+  shoulder: 80,
+  chest: 40,
+  helmet: 25,
+  ground: 1e4,
+};
 /** A hand can push for a moment with about this many times what a wrist turns with, N for N m. */
 const PUSH_TO_WRIST = 18;
 
 export const comfortOf = (contact: Contact): number => contact.comfortLimit ?? COMFORT[contact.kind];
 
 export function wornIn(rig: Rig, values: readonly number[], sums: Sums, hands: Hands): readonly HeldPose[] {
-  return wornPoses(rig).map(({ pose, bearing }) => wornPose(pose, bearing.map((contact) => ({ contact, at: contactAt(rig, contact, values) })), sums, hands));
+  return wornPoses(rig).map(({ pose, bearing }) =>
+    wornPose(
+      pose,
+      bearing.map((contact) => ({ contact, at: contactAt(rig, contact, values) })),
+      sums,
+      hands,
+    ),
+  );
 }
 
-function wornPose(pose: Pose, places: readonly { readonly contact: Contact; readonly at: Vec3 }[], sums: Sums, hands: Hands): HeldPose {
+function wornPose(
+  pose: Pose,
+  places: readonly { readonly contact: Contact; readonly at: Vec3 }[],
+  sums: Sums,
+  hands: Hands,
+): HeldPose {
   const attitude = pose.turn ? rotationOf(pose.turn) : IDENTITY;
   const level = (p: Vec3): Vec3 => transform(attitude, p);
   // Directions are the person's, who stands upright however the rig is turned; places are the rig's.
-  const pushes = places.flatMap(({ contact, at }, owner) => [contact.direction, ...(contact.also ?? [])].map((direction) => ({ owner, push: { point: level(at), direction, comfortLimit: comfortOf(contact) } satisfies Push })));
-  const outcome = contactLoads(sums.mass * STANDARD_GRAVITY, level(massCentre(sums)), pushes.map((p) => p.push));
-  const bears = outcome.kind === 'cannotHold' ? [] : places.map(({ contact, at }, owner): Bearing => {
-    const force = pushes.reduce<Vec3>((sum, p, i) => (p.owner === owner ? [sum[0] + p.push.direction[0] * outcome.forces[i]!, sum[1] + p.push.direction[1] * outcome.forces[i]!, sum[2] + p.push.direction[2] * outcome.forces[i]!] : sum), [0, 0, 0]);
-    const size = Math.hypot(...force);
-    return { contact, at, force, size, share: size / comfortOf(contact) };
-  });
+  const pushes = places.flatMap(({ contact, at }, owner) =>
+    [contact.direction, ...(contact.also ?? [])].map((direction) => ({
+      owner,
+      push: { point: level(at), direction, comfortLimit: comfortOf(contact) } satisfies Push,
+    })),
+  );
+  const outcome = contactLoads(
+    sums.mass * STANDARD_GRAVITY,
+    level(massCentre(sums)),
+    pushes.map((p) => p.push),
+  );
+  const bears =
+    outcome.kind === 'cannotHold'
+      ? []
+      : places.map(({ contact, at }, owner): Bearing => {
+          const force = pushes.reduce<Vec3>(
+            (sum, p, i) =>
+              p.owner === owner
+                ? [
+                    sum[0] + p.push.direction[0] * outcome.forces[i]!,
+                    sum[1] + p.push.direction[1] * outcome.forces[i]!,
+                    sum[2] + p.push.direction[2] * outcome.forces[i]!,
+                  ]
+                : sum,
+            [0, 0, 0],
+          );
+          const size = Math.hypot(...force);
+          return { contact, at, force, size, share: size / comfortOf(contact) };
+        });
   const inHand = bears.filter((b) => b.contact.kind === 'hand');
   const pushShare = Math.max(0, ...inHand.map((b) => b.size / (PUSH_TO_WRIST * hands.wristStrength)));
-  const shoulder = pose.arm === undefined || inHand.length === 0 ? null : Math.max(...inHand.map((b) => shoulderMoment(Math.max(0, dot(b.force, [0, 0, 1])), pose.arm!)));
+  const shoulder =
+    pose.arm === undefined || inHand.length === 0
+      ? null
+      : Math.max(...inHand.map((b) => shoulderMoment(Math.max(0, dot(b.force, [0, 0, 1])), pose.arm!)));
   const armShare = shoulder === null ? 0 : shoulder / shoulderStrength(hands);
   const padShare = Math.max(0, ...bears.filter((b) => b.contact.kind !== 'hand').map((b) => b.share / PAD_STRENGTH));
   const worst = Math.max(pushShare, armShare, padShare);
   return {
     pose,
-    hands: inHand.map(({ contact, at, force }): HeldHand => ({ contact, at, up: force[2], noseDown: 0, leftSideDown: 0 })),
-    shoulder, holds: outcome.kind === 'cannotHold' ? NOT_AT_ALL : endurance(worst), tires: padShare === worst ? 'pad' : armShare === worst ? 'shoulder' : 'wrist',
-    bears, falls: outcome.kind === 'cannotHold' ? { noseDown: outcome.leftTorque[1], leftSideDown: -outcome.leftTorque[0] } : null,
+    hands: inHand.map(({ contact, at, force }): HeldHand => ({
+      contact,
+      at,
+      up: force[2],
+      noseDown: 0,
+      leftSideDown: 0,
+    })),
+    shoulder,
+    holds: outcome.kind === 'cannotHold' ? NOT_AT_ALL : endurance(worst),
+    tires: padShare === worst ? 'pad' : armShare === worst ? 'shoulder' : 'wrist',
+    bears,
+    falls:
+      outcome.kind === 'cannotHold' ? { noseDown: outcome.leftTorque[1], leftSideDown: -outcome.leftTorque[0] } : null,
   };
 }
 

@@ -1,5 +1,16 @@
 /** How a hung rig leans in a steady pan, and the rate past which hanging upright is no rest to rely on. */
-import { cross, dot, length, scale, STANDARD_GRAVITY, subtract, transform, unit, type Mat3, type Vec3 } from '../../0-base';
+import {
+  cross,
+  dot,
+  length,
+  scale,
+  STANDARD_GRAVITY,
+  subtract,
+  transform,
+  unit,
+  type Mat3,
+  type Vec3,
+} from '../../0-base';
 import { restWithUp, type Rest } from '../hang';
 
 /** The hung rig in rig axes: mass (kg), mass centre from the pivot (m), inertia about the pivot (kg m², tensor sign). */
@@ -45,7 +56,11 @@ export function steadyPan(rig: PanRig, rate: number): PanRest | null {
     const found = stationary(rig, next, up);
     // What lands far off, or on no least energy, has jumped to another branch: creep instead. A branch that does lose its
     // least energy does so however small the step.
-    if (found && length(subtract(found, up)) < TURN_AT_MOST && (!isLeast || step < LEAST_STEP * target || isMinimum(rig, next, found))) {
+    if (
+      found &&
+      length(subtract(found, up)) < TURN_AT_MOST &&
+      (!isLeast || step < LEAST_STEP * target || isMinimum(rig, next, found))
+    ) {
       isLeast &&= isMinimum(rig, next, found);
       up = found;
       square = next;
@@ -91,7 +106,15 @@ function tangentFrame({ mass, fromPivot, inertia }: PanRig, square: number, n: V
   const along = dot(n, k);
   const [ia, ib] = [transform(inertia, a), transform(inertia, b)];
   const cross_ = -square * dot(a, ib);
-  return { a, b, gradient: [dot(a, k), dot(b, k)], hessian: [[-square * dot(a, ia) - along, cross_], [cross_, -square * dot(b, ib) - along]] };
+  return {
+    a,
+    b,
+    gradient: [dot(a, k), dot(b, k)],
+    hessian: [
+      [-square * dot(a, ia) - along, cross_],
+      [cross_, -square * dot(b, ib) - along],
+    ],
+  };
 }
 
 function isMinimum(rig: PanRig, square: number, n: Vec3): boolean {
@@ -110,10 +133,14 @@ export interface PanLimit {
 export function panLimit({ mass, fromPivot, inertia }: PanRig): PanLimit {
   const [[ixx, ixy, ixz], [, iyy, iyz], [, , izz]] = inertia;
   const size = Math.sqrt((ixx + iyy + izz) / mass);
-  const balanced = Math.hypot(fromPivot[0], fromPivot[1]) <= NOUGHT * size && Math.hypot(ixz, iyz) <= NOUGHT * (ixx + iyy + izz);
+  const balanced =
+    Math.hypot(fromPivot[0], fromPivot[1]) <= NOUGHT * size && Math.hypot(ixz, iyz) <= NOUGHT * (ixx + iyy + izz);
   const h = -fromPivot[2];
   const larger = (ixx + iyy) / 2 + Math.hypot((ixx - iyy) / 2, ixy);
-  return { balanced, unstableAbove: h > 0 && larger > izz ? Math.sqrt((mass * STANDARD_GRAVITY * h) / (larger - izz)) : null };
+  return {
+    balanced,
+    unstableAbove: h > 0 && larger > izz ? Math.sqrt((mass * STANDARD_GRAVITY * h) / (larger - izz)) : null,
+  };
 }
 
 /** Lean (rad) of the new rest of a balanced rig panned beyond w1: cos = M g h/(w² (e - Izz)); null where upright still is one. */

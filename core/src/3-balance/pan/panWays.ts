@@ -1,7 +1,18 @@
 /** Ways to move something of a hung rig for a level pan: weights on their bolts, carried away by a strip or a rod that weighs too, and what slides move. */
 import { addScaled, cross, dot, length, scale, subtract, unit, type Change, type Vec3 } from '../../0-base';
 import { addScaledSums, addSums, moveSums, NO_SUMS, sumsOf, sumsOfOne, type Sums } from '../../1-load';
-import { fastenerId, homeOf, outrigger, outriggerBodies, outriggerId, pointGap, shiftOf, valuesInOrder, type AdjusterValues, type PlacedPiece } from '../../2-frame';
+import {
+  fastenerId,
+  homeOf,
+  outrigger,
+  outriggerBodies,
+  outriggerId,
+  pointGap,
+  shiftOf,
+  valuesInOrder,
+  type AdjusterValues,
+  type PlacedPiece,
+} from '../../2-frame';
 import type { Body, Part, Rig, Station } from '../../model';
 import type { Hung } from '../evaluate';
 import { toStep } from '../trim/toStep';
@@ -49,7 +60,12 @@ const UNDER = 0.003;
 const LEFT: Vec3 = [0, 1, 0];
 
 export function panWays(input: PanInput): readonly PanWay[] {
-  return [...slideWays(input), ...input.rig.bodies.filter((b) => input.carries.has(b.id)).flatMap((body) => body.stations.flatMap((s) => weightWays(input, body, s)))];
+  return [
+    ...slideWays(input),
+    ...input.rig.bodies
+      .filter((b) => input.carries.has(b.id))
+      .flatMap((body) => body.stations.flatMap((s) => weightWays(input, body, s))),
+  ];
 }
 
 function slideWays({ rig, values, hung, pieces, carries }: PanInput): readonly PanWay[] {
@@ -58,12 +74,29 @@ function slideWays({ rig, values, hung, pieces, carries }: PanInput): readonly P
     const moved = pieces.filter((p) => carries.has(p.body) && p.movedBy.includes(i));
     const { axis } = a;
     if (a.kind === 'count' || !axis || moved.length === 0 || a.moves.some((m) => m.kind === 'pivot')) return [];
-    const sums = aboutPivot(moved.reduce((sum, p) => addSums(sum, sumsOfOne(p.flat)), NO_SUMS), hung);
-    return [{
-      id: a.id, along: axis, range: [a.range[0] - now[i]!, a.range[1] - now[i]!], rides: [], ...slope(sums, axis),
-      change: (by) => movedBy(sums, scale(axis, by)),
-      move: (by) => ({ id: a.id, name: a.name, kind: 'adjuster', along: axis, by, carrier: null, changes: [{ kind: 'adjuster', id: a.id, value: toStep(a, now[i]! + by) }] }),
-    }];
+    const sums = aboutPivot(
+      moved.reduce((sum, p) => addSums(sum, sumsOfOne(p.flat)), NO_SUMS),
+      hung,
+    );
+    return [
+      {
+        id: a.id,
+        along: axis,
+        range: [a.range[0] - now[i]!, a.range[1] - now[i]!],
+        rides: [],
+        ...slope(sums, axis),
+        change: (by) => movedBy(sums, scale(axis, by)),
+        move: (by) => ({
+          id: a.id,
+          name: a.name,
+          kind: 'adjuster',
+          along: axis,
+          by,
+          carrier: null,
+          changes: [{ kind: 'adjuster', id: a.id, value: toStep(a, now[i]! + by) }],
+        }),
+      },
+    ];
   });
 }
 
@@ -77,18 +110,43 @@ function weightWays({ rig, values, hung, pieces }: PanInput, body: Body, station
   const sums = aboutPivot(sumsOf(own.map((p) => p.flat)), hung);
   const home = homeOf(station, rig);
   const from = home?.by ?? [0, 0, 0];
-  const weight = { id: station.id, name: station.name, seat: home?.seat ?? station.seat, axis: station.axis, boltDiameter: station.boltDiameter, washerRadius: station.washer.outerRadius };
-  const onto = home?.onto ?? underneath(pieces.filter((p) => p.body === body.id && p.movedBy.join() === first.movedBy.join()), addScaled(station.seat, slid, 1), station.axis, new Set([station.id, ...bolts.map((b) => b.id)]));
-  const before = home ? sumsOf(pieces.filter((p) => p.flat.owner === outriggerId(station.id) || p.flat.owner === fastenerId(station.id)).map((p) => p.flat)) : NO_SUMS;
+  const weight = {
+    id: station.id,
+    name: station.name,
+    seat: home?.seat ?? station.seat,
+    axis: station.axis,
+    boltDiameter: station.boltDiameter,
+    washerRadius: station.washer.outerRadius,
+  };
+  const onto =
+    home?.onto ??
+    underneath(
+      pieces.filter((p) => p.body === body.id && p.movedBy.join() === first.movedBy.join()),
+      addScaled(station.seat, slid, 1),
+      station.axis,
+      new Set([station.id, ...bolts.map((b) => b.id)]),
+    );
+  const before = home
+    ? sumsOf(
+        pieces
+          .filter((p) => p.flat.owner === outriggerId(station.id) || p.flat.owner === fastenerId(station.id))
+          .map((p) => p.flat),
+      )
+    : NO_SUMS;
   const carried = (along: Vec3, by: number) => outrigger({ weight, by: addScaled(from, along, by), onto });
-  const counted = rig.adjusters.find((a) => a.kind === 'count' && a.moves.some((m) => m.id === station.id))?.name ?? station.name;
+  const counted =
+    rig.adjusters.find((a) => a.kind === 'count' && a.moves.some((m) => m.id === station.id))?.name ?? station.name;
   const name = own.some((p) => p.flat.owner === station.id) ? counted : `${counted} (bare bolt)`;
   return directionsOf(station.axis).map((along): PanWay => {
     // Within reach of where it was: |from + by along| at most so much.
     const [b, c] = [dot(from, along), dot(from, from) - REACH ** 2];
     const root = Math.sqrt(Math.max(0, b * b - c));
     return {
-      id: station.id, along, range: [-b - root, -b + root], rides: first.movedBy.map((i) => rig.adjusters[i]!.id), ...slope(sums, along),
+      id: station.id,
+      along,
+      range: [-b - root, -b + root],
+      rides: first.movedBy.map((i) => rig.adjusters[i]!.id),
+      ...slope(sums, along),
       change: (by) => {
         const made = carried(along, by);
         if (!made) return null;
@@ -100,9 +158,28 @@ function weightWays({ rig, values, hung, pieces }: PanInput, body: Body, station
         const shift = subtract(made.seat, station.seat);
         const [start, end] = made.nodes;
         return {
-          id: station.id, name, kind: 'weight', along, by,
-          carrier: { kind: made.member.stock.section.kind === 'rod' ? 'rod' : 'strip', length: length(subtract(end.at, start.at)), mass: sumsOf(outriggerBodies(made)).mass },
-          changes: [{ kind: 'carry', id: station.id, body: body.id, onto, by: addScaled(from, along, by), again: home !== null, weight }, ...[station.id, ...bolts.map((p) => p.id)].map((id): Change => ({ kind: 'move', id, by: shift }))],
+          id: station.id,
+          name,
+          kind: 'weight',
+          along,
+          by,
+          carrier: {
+            kind: made.member.stock.section.kind === 'rod' ? 'rod' : 'strip',
+            length: length(subtract(end.at, start.at)),
+            mass: sumsOf(outriggerBodies(made)).mass,
+          },
+          changes: [
+            {
+              kind: 'carry',
+              id: station.id,
+              body: body.id,
+              onto,
+              by: addScaled(from, along, by),
+              again: home !== null,
+              weight,
+            },
+            ...[station.id, ...bolts.map((p) => p.id)].map((id): Change => ({ kind: 'move', id, by: shift })),
+          ],
         };
       },
     };
@@ -112,7 +189,11 @@ function weightWays({ rig, values, hung, pieces }: PanInput, body: Body, station
 const aboutPivot = (sums: Sums, { pivotAt: [x, y, z] }: Hung): Sums => moveSums(sums, [-x, -y, -z]);
 const movedBy = (sums: Sums, by: Vec3): Sums => addScaledSums(moveSums(sums, by), sums, -1);
 /** Ixz = -Σ m x z: moved by u along (a, b, c) it changes by -(z a + x c) m u, with z m and x m the first moments. */
-const slope = ({ mass, first: [x, y, z] }: Sums, [a, b, c]: Vec3): Pick<PanWay, 'first' | 'xz' | 'yz'> => ({ first: [mass * a, mass * b, mass * c], xz: -(z * a + x * c), yz: -(z * b + y * c) });
+const slope = ({ mass, first: [x, y, z] }: Sums, [a, b, c]: Vec3): Pick<PanWay, 'first' | 'xz' | 'yz'> => ({
+  first: [mass * a, mass * b, mass * c],
+  xz: -(z * a + x * c),
+  yz: -(z * b + y * c),
+});
 
 /** Along its bolt, on a longer one; and on a strip that lies flat on what its bolt goes through. */
 function directionsOf(axis: Vec3): readonly Vec3[] {
@@ -124,7 +205,13 @@ function directionsOf(axis: Vec3): readonly Vec3[] {
 
 /** A bolt through the face its washers sit on: as thick, in line with it, and within its own length of there. */
 function isBoltOf({ id, shape, at }: Part, { id: of, seat, axis, boltDiameter, room }: Station): boolean {
-  if (shape.kind !== 'tube' || shape.innerRadius > 0 || Math.abs(2 * shape.outerRadius - boltDiameter) > 5e-4 || id === fastenerId(of)) return false;
+  if (
+    shape.kind !== 'tube' ||
+    shape.innerRadius > 0 ||
+    Math.abs(2 * shape.outerRadius - boltDiameter) > 5e-4 ||
+    id === fastenerId(of)
+  )
+    return false;
   const [off, along] = [subtract(at, seat), unit(axis)];
   const beside = length(addScaled(off, along, -dot(off, along)));
   return beside < 1e-3 && length(off) < room + 0.03;
@@ -133,5 +220,11 @@ function isBoltOf({ id, shape, at }: Part, { id: of, seat, axis, boltDiameter, r
 /** The member or part that its face lies on. */
 function underneath(pieces: readonly PlacedPiece[], seat: Vec3, axis: Vec3, own: ReadonlySet<string>): string {
   const inside = addScaled(seat, unit(axis), -UNDER / 2);
-  return pieces.filter((p) => !p.isLoad && !own.has(p.flat.owner)).map((p) => ({ id: p.flat.owner, gap: pointGap(inside, p.flat) })).filter((p) => p.gap < UNDER).sort((p, q) => p.gap - q.gap)[0]?.id ?? '';
+  return (
+    pieces
+      .filter((p) => !p.isLoad && !own.has(p.flat.owner))
+      .map((p) => ({ id: p.flat.owner, gap: pointGap(inside, p.flat) }))
+      .filter((p) => p.gap < UNDER)
+      .sort((p, q) => p.gap - q.gap)[0]?.id ?? ''
+  );
 }

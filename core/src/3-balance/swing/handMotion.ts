@@ -3,9 +3,29 @@ import { type Vec3 } from '../../0-base';
 
 /** Accelerations of the pivot, m/s², world axes; times in s. Left out: from nought, for ever. */
 export type Push =
-  | { readonly type: 'halfSine'; readonly direction: Vec3; readonly peak: number; readonly start: number; readonly duration: number }
-  | { readonly type: 'constant'; readonly direction: Vec3; readonly value: number; readonly start?: number; readonly duration: number }
-  | { readonly type: 'sine'; readonly direction: Vec3; readonly amplitude: number; readonly frequency: number; readonly phase?: number; readonly start?: number; readonly duration?: number };
+  | {
+      readonly type: 'halfSine';
+      readonly direction: Vec3;
+      readonly peak: number;
+      readonly start: number;
+      readonly duration: number;
+    }
+  | {
+      readonly type: 'constant';
+      readonly direction: Vec3;
+      readonly value: number;
+      readonly start?: number;
+      readonly duration: number;
+    }
+  | {
+      readonly type: 'sine';
+      readonly direction: Vec3;
+      readonly amplitude: number;
+      readonly frequency: number;
+      readonly phase?: number;
+      readonly start?: number;
+      readonly duration?: number;
+    };
 /** A turn of the hand to the left about the vertical, rad, smooth from start to end. */
 export interface PanTurn {
   readonly angle: number;
@@ -40,7 +60,12 @@ export function addAcceleration({ pushes }: HandMotion, t: number, out: Float64A
   for (const p of pushes) {
     const since = t - (p.start ?? 0);
     if (since < 0 || since > (p.duration ?? Infinity)) continue;
-    const size = p.type === 'constant' ? p.value : p.type === 'halfSine' ? p.peak * Math.sin((Math.PI * since) / p.duration) : p.amplitude * Math.sin(2 * Math.PI * p.frequency * since + (p.phase ?? 0));
+    const size =
+      p.type === 'constant'
+        ? p.value
+        : p.type === 'halfSine'
+          ? p.peak * Math.sin((Math.PI * since) / p.duration)
+          : p.amplitude * Math.sin(2 * Math.PI * p.frequency * since + (p.phase ?? 0));
     for (let i = 0; i < 3; i++) out[i] = out[i]! + size * p.direction[i]!;
   }
 }
@@ -91,6 +116,9 @@ function faded(t: number, duration: number): readonly [number, number] {
 
 /** Times at which something begins or ends: a step in time must not run across one. In order, without doubles. */
 export function breaksOf({ pushes, turns = [], gusts = [], wobbles = [] }: HandMotion): readonly number[] {
-  const ends = [...[...pushes, ...turns, ...gusts].flatMap((p) => [p.start ?? 0, (p.start ?? 0) + (p.duration ?? Infinity)]), ...wobbles.flatMap((w) => [FADE, (w.duration ?? Infinity) - FADE, w.duration ?? Infinity])];
+  const ends = [
+    ...[...pushes, ...turns, ...gusts].flatMap((p) => [p.start ?? 0, (p.start ?? 0) + (p.duration ?? Infinity)]),
+    ...wobbles.flatMap((w) => [FADE, (w.duration ?? Infinity) - FADE, w.duration ?? Infinity]),
+  ];
   return [...new Set(ends.filter((t) => t > 0 && Number.isFinite(t)))].sort((a, b) => a - b);
 }

@@ -14,10 +14,22 @@ export interface Motion {
   readonly until: number;
 }
 
-const [X, Y, Z]: readonly [Vec3, Vec3, Vec3] = [[1, 0, 0], [0, 1, 0], [0, 0, 1]];
+const [X, Y, Z]: readonly [Vec3, Vec3, Vec3] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
 
 /** Steps a second, and the sizes of bob, its second harmonic, surge and sway, m/s²; sway goes at half the pace. `rock`: how far the hand itself nods, rad. */
-function gait(pace: number, bob: number, second: number, surge: number, sway: number, rock: number, duration: number): HandMotion {
+function gait(
+  pace: number,
+  bob: number,
+  second: number,
+  surge: number,
+  sway: number,
+  rock: number,
+  duration: number,
+): HandMotion {
   return {
     pushes: [
       { type: 'sine', direction: Z, amplitude: bob, frequency: pace, duration },
@@ -34,19 +46,89 @@ function gait(pace: number, bob: number, second: number, surge: number, sway: nu
 }
 
 export const MOTIONS: readonly Motion[] = [
-  { id: 'drop', name: 'Drop', says: 'Held nose up by a right angle and let go.', release: Math.PI / 2, motion: { pushes: [] }, ends: 0, until: 12 },
-  { id: 'walk', name: 'Walk', says: 'Ten seconds of walking, 1.8 steps a second.', motion: gait(1.8, 1.9, 0.5, 0.8, 0.55, 1.2 * DEGREE, 10), ends: 10, until: 16 },
-  { id: 'run', name: 'Run', says: 'Six seconds of running, 2.7 steps a second.', motion: gait(2.7, 6, 2, 2.4, 1.4, 2.5 * DEGREE, 6), ends: 6, until: 14 },
-  { id: 'stairs', name: 'Stairs', says: 'Eight seconds down a flight, 1.5 steps a second.', motion: gait(1.5, 2.8, 1.1, 1, 0.7, 1.6 * DEGREE, 8), ends: 8, until: 14 },
   {
-    id: 'start', name: 'Start and stop', says: 'From standing to a walk, four steps, and stop.',
-    motion: { pushes: [{ type: 'halfSine', direction: X, peak: 2.1, start: 0.5, duration: 0.9 }, { type: 'halfSine', direction: X, peak: -2.1, start: 3.6, duration: 0.9 }] }, ends: 4.5, until: 14,
+    id: 'drop',
+    name: 'Drop',
+    says: 'Held nose up by a right angle and let go.',
+    release: Math.PI / 2,
+    motion: { pushes: [] },
+    ends: 0,
+    until: 12,
   },
-  { id: 'pan', name: 'Slow pan', says: 'A quarter turn to the left in four seconds.', motion: { pushes: [], turns: [{ angle: 90 * DEGREE, start: 0.5, duration: 4 }] }, ends: 4.5, until: 14 },
-  { id: 'whip', name: 'Whip pan', says: 'A quarter turn to the left in two thirds of a second.', motion: { pushes: [], turns: [{ angle: 90 * DEGREE, start: 0.5, duration: 0.67 }] }, ends: 1.17, until: 10 },
-  { id: 'gust', name: 'Gust', says: 'A puff of about 8 m/s from the right on a hand-sized camera.', motion: { pushes: [], gusts: [{ torque: [-0.05, 0, 0.01], start: 0.5, duration: 1.2 }] }, ends: 1.7, until: 12 },
   {
-    id: 'crouch', name: 'Crouch', says: 'Down by half a metre and up again, leaning a little forward.',
-    motion: { pushes: [{ type: 'halfSine', direction: [0.15, 0, -1], peak: 2.4, start: 0.5, duration: 0.6 }, { type: 'halfSine', direction: [-0.15, 0, 1], peak: 2.4, start: 1.1, duration: 0.6 }, { type: 'halfSine', direction: [-0.15, 0, 1], peak: 2.4, start: 3, duration: 0.6 }, { type: 'halfSine', direction: [0.15, 0, -1], peak: 2.4, start: 3.6, duration: 0.6 }] }, ends: 4.2, until: 12,
+    id: 'walk',
+    name: 'Walk',
+    says: 'Ten seconds of walking, 1.8 steps a second.',
+    motion: gait(1.8, 1.9, 0.5, 0.8, 0.55, 1.2 * DEGREE, 10),
+    ends: 10,
+    until: 16,
+  },
+  {
+    id: 'run',
+    name: 'Run',
+    says: 'Six seconds of running, 2.7 steps a second.',
+    motion: gait(2.7, 6, 2, 2.4, 1.4, 2.5 * DEGREE, 6),
+    ends: 6,
+    until: 14,
+  },
+  {
+    id: 'stairs',
+    name: 'Stairs',
+    says: 'Eight seconds down a flight, 1.5 steps a second.',
+    motion: gait(1.5, 2.8, 1.1, 1, 0.7, 1.6 * DEGREE, 8),
+    ends: 8,
+    until: 14,
+  },
+  {
+    id: 'start',
+    name: 'Start and stop',
+    says: 'From standing to a walk, four steps, and stop.',
+    motion: {
+      pushes: [
+        { type: 'halfSine', direction: X, peak: 2.1, start: 0.5, duration: 0.9 },
+        { type: 'halfSine', direction: X, peak: -2.1, start: 3.6, duration: 0.9 },
+      ],
+    },
+    ends: 4.5,
+    until: 14,
+  },
+  {
+    id: 'pan',
+    name: 'Slow pan',
+    says: 'A quarter turn to the left in four seconds.',
+    motion: { pushes: [], turns: [{ angle: 90 * DEGREE, start: 0.5, duration: 4 }] },
+    ends: 4.5,
+    until: 14,
+  },
+  {
+    id: 'whip',
+    name: 'Whip pan',
+    says: 'A quarter turn to the left in two thirds of a second.',
+    motion: { pushes: [], turns: [{ angle: 90 * DEGREE, start: 0.5, duration: 0.67 }] },
+    ends: 1.17,
+    until: 10,
+  },
+  {
+    id: 'gust',
+    name: 'Gust',
+    says: 'A puff of about 8 m/s from the right on a hand-sized camera.',
+    motion: { pushes: [], gusts: [{ torque: [-0.05, 0, 0.01], start: 0.5, duration: 1.2 }] },
+    ends: 1.7,
+    until: 12,
+  },
+  {
+    id: 'crouch',
+    name: 'Crouch',
+    says: 'Down by half a metre and up again, leaning a little forward.',
+    motion: {
+      pushes: [
+        { type: 'halfSine', direction: [0.15, 0, -1], peak: 2.4, start: 0.5, duration: 0.6 },
+        { type: 'halfSine', direction: [-0.15, 0, 1], peak: 2.4, start: 1.1, duration: 0.6 },
+        { type: 'halfSine', direction: [-0.15, 0, 1], peak: 2.4, start: 3, duration: 0.6 },
+        { type: 'halfSine', direction: [0.15, 0, -1], peak: 2.4, start: 3.6, duration: 0.6 },
+      ],
+    },
+    ends: 4.2,
+    until: 12,
   },
 ];

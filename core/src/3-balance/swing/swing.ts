@@ -2,7 +2,18 @@
  * The hung rig set in motion: one rigid body on a free point that a hand moves, in full rotation. Air is left out; a
  * joint may drag and rub, and a hand may lead it softly in pan. Integrated to a stated error at exact sample times.
  */
-import { cross, extrapolatedMidpoint, fromColumns, quaternionOf, rotationOf, STANDARD_GRAVITY, type Mat3, type Quaternion, unit, type Vec3 } from '../../0-base';
+import {
+  cross,
+  extrapolatedMidpoint,
+  fromColumns,
+  quaternionOf,
+  rotationOf,
+  STANDARD_GRAVITY,
+  type Mat3,
+  type Quaternion,
+  unit,
+  type Vec3,
+} from '../../0-base';
 
 import type { PanRig } from '../pan/panLean';
 import { addAcceleration, addGust, addWobble, breaksOf, headingAt, type HandMotion } from './handMotion';
@@ -44,7 +55,10 @@ export interface Swing {
   /** The largest error estimate of any step. */
   readonly error: number;
 }
-export type SwingOutcome = { readonly kind: 'swings'; readonly swing: Swing } | { readonly kind: 'notConverged'; readonly at: number } | { readonly kind: 'tooLong'; readonly samples: number; readonly most: number };
+export type SwingOutcome =
+  | { readonly kind: 'swings'; readonly swing: Swing }
+  | { readonly kind: 'notConverged'; readonly at: number }
+  | { readonly kind: 'tooLong'; readonly samples: number; readonly most: number };
 
 export const SAMPLE = 7;
 const SAMPLES_AT_MOST = 200_000;
@@ -66,7 +80,11 @@ export function turnFromUp(up: Vec3): Quaternion {
   const y = unit(cross(up, [1, 0, 0]));
   const x = cross(y, up);
   const columns: Mat3 = fromColumns(x, y, up);
-  return quaternionOf([[columns[0][0], columns[1][0], columns[2][0]], [columns[0][1], columns[1][1], columns[2][1]], [columns[0][2], columns[1][2], columns[2][2]]]);
+  return quaternionOf([
+    [columns[0][0], columns[1][0], columns[2][0]],
+    [columns[0][1], columns[1][1], columns[2][1]],
+    [columns[0][2], columns[1][2], columns[2][2]],
+  ]);
 }
 
 export function swing(input: SwingInput): SwingOutcome {
@@ -114,11 +132,21 @@ function upAtRest({ fromPivot: [x, y, z] }: PanRig): Vec3 {
 }
 
 /** Euler's equations about the pivot in rig axes: I w' + w × I w = d × M Rᵀ(g - a) + joint; q' = q (0, w)/2. */
-function ratesOf({ rig: { mass, fromPivot: d, inertia }, motion, joint = {} }: SwingInput, held: Quaternion): (t: number, y: Float64Array, out: Float64Array) => void {
+function ratesOf(
+  { rig: { mass, fromPivot: d, inertia }, motion, joint = {} }: SwingInput,
+  held: Quaternion,
+): (t: number, y: Float64Array, out: Float64Array) => void {
   const [[ixx, ixy, ixz], [, iyy, iyz], [, , izz]] = inertia;
   const det = ixx * (iyy * izz - iyz * iyz) - ixy * (ixy * izz - iyz * ixz) + ixz * (ixy * iyz - iyy * ixz);
   if (!(det > 0)) throw new RangeError('the inertia about the pivot is not that of a body');
-  const inverse = [(iyy * izz - iyz * iyz) / det, (ixz * iyz - ixy * izz) / det, (ixy * iyz - ixz * iyy) / det, (ixx * izz - ixz * ixz) / det, (ixy * ixz - ixx * iyz) / det, (ixx * iyy - ixy * ixy) / det] as const;
+  const inverse = [
+    (iyy * izz - iyz * iyz) / det,
+    (ixz * iyz - ixy * izz) / det,
+    (ixy * iyz - ixz * iyy) / det,
+    (ixx * izz - ixz * ixz) / det,
+    (ixy * ixz - ixx * iyz) / det,
+    (ixx * iyy - ixy * ixy) / det,
+  ] as const;
   const a = new Float64Array(3);
   const torque = new Float64Array(3);
   const hand = new Float64Array(6);
@@ -132,7 +160,15 @@ function ratesOf({ rig: { mass, fromPivot: d, inertia }, motion, joint = {} }: S
   const whole: Vec3 = [mass * d[0], mass * d[1], mass * d[2]];
   const { roll, tilt, pan: turn } = joint.axes ?? { roll: whole, tilt: whole, pan: whole };
   return (t, y, out) => {
-    const [q0, q1, q2, q3, wx, wy, wz] = y as unknown as readonly [number, number, number, number, number, number, number];
+    const [q0, q1, q2, q3, wx, wy, wz] = y as unknown as readonly [
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+    ];
     a.fill(0);
     addAcceleration(motion, t, a);
     const [ax, ay, az] = [-a[0]!, -a[1]!, -STANDARD_GRAVITY - a[2]!];
@@ -148,7 +184,11 @@ function ratesOf({ rig: { mass, fromPivot: d, inertia }, motion, joint = {} }: S
     torque.fill(0);
     addGust(motion, t, torque);
     const [heading, turning] = pan || wrist ? headingAt(motion, t) : [0, 0];
-    if (pan) torque[2] = torque[2]! - pan.spring * angleBetween(headingOf(q0, q1, q2, q3), start + heading) - pan.damper * (zx * wx + zy * wy + zz * wz - turning);
+    if (pan)
+      torque[2] =
+        torque[2]! -
+        pan.spring * angleBetween(headingOf(q0, q1, q2, q3), start + heading) -
+        pan.damper * (zx * wx + zy * wy + zz * wz - turning);
     tx += xx * torque[0]! + yx * torque[1]! + zx * torque[2]!;
     ty += xy * torque[0]! + yy * torque[1]! + zy * torque[2]!;
     tz += xz * torque[0]! + yz * torque[1]! + zz * torque[2]!;
@@ -157,18 +197,34 @@ function ratesOf({ rig: { mass, fromPivot: d, inertia }, motion, joint = {} }: S
       addWobble(motion, t, hand);
     }
     // The hand's own turning, in rig axes.
-    const [hwx, hwy, hwz] = rocks ? [xx * hand[3]! + yx * hand[4]! + zx * hand[5]!, xy * hand[3]! + yy * hand[4]! + zy * hand[5]!, xz * hand[3]! + yz * hand[4]! + zz * hand[5]!] : [0, 0, 0];
+    const [hwx, hwy, hwz] = rocks
+      ? [
+          xx * hand[3]! + yx * hand[4]! + zx * hand[5]!,
+          xy * hand[3]! + yy * hand[4]! + zy * hand[5]!,
+          xz * hand[3]! + yz * hand[4]! + zz * hand[5]!,
+        ]
+      : [0, 0, 0];
     const [rx, ry, rz] = [wx - hwx, wy - hwy, wz - hwz];
     if (wrist) {
       const [offX, offY, offZ] = offFrom(held, heading, q0, q1, q2, q3);
-      const [ex, ey, ez] = rocks ? [offX - (xx * hand[0]! + yx * hand[1]! + zx * hand[2]!), offY - (xy * hand[0]! + yy * hand[1]! + zy * hand[2]!), offZ - (xz * hand[0]! + yz * hand[1]! + zz * hand[2]!)] : [offX, offY, offZ];
+      const [ex, ey, ez] = rocks
+        ? [
+            offX - (xx * hand[0]! + yx * hand[1]! + zx * hand[2]!),
+            offY - (xy * hand[0]! + yy * hand[1]! + zy * hand[2]!),
+            offZ - (xz * hand[0]! + yz * hand[1]! + zz * hand[2]!),
+          ]
+        : [offX, offY, offZ];
       tx -= borne[0] + wrist.spring * ex + wrist.damper * (rx - turning * zx);
       ty -= borne[1] + wrist.spring * ey + wrist.damper * (ry - turning * zy);
       tz -= borne[2] + wrist.spring * ez + wrist.damper * (rz - turning * zz);
     }
     const speed = dry > 0 ? Math.sqrt(rx * rx + ry * ry + rz * rz) : 0;
     const rub = viscous + (dry > 0 ? dry / Math.sqrt(speed * speed + sticks * sticks) : 0);
-    const [hx, hy, hz] = [ixx * wx + ixy * wy + ixz * wz, ixy * wx + iyy * wy + iyz * wz, ixz * wx + iyz * wy + izz * wz];
+    const [hx, hy, hz] = [
+      ixx * wx + ixy * wy + ixz * wz,
+      ixy * wx + iyy * wy + iyz * wz,
+      ixz * wx + iyz * wy + izz * wz,
+    ];
     tx -= rub * rx + wy * hz - wz * hy;
     ty -= rub * ry + wz * hx - wx * hz;
     tz -= rub * rz + wx * hy - wy * hx;
@@ -183,17 +239,30 @@ function ratesOf({ rig: { mass, fromPivot: d, inertia }, motion, joint = {} }: S
 }
 
 /** Where the lens points on the level, rad to the left of world x. */
-const headingOf = (q0: number, q1: number, q2: number, q3: number): number => Math.atan2(2 * (q1 * q2 + q0 * q3), 1 - 2 * (q2 * q2 + q3 * q3));
+const headingOf = (q0: number, q1: number, q2: number, q3: number): number =>
+  Math.atan2(2 * (q1 * q2 + q0 * q3), 1 - 2 * (q2 * q2 + q3 * q3));
 const angleBetween = (a: number, b: number): number => {
   const d = (a - b) % (2 * Math.PI);
   return d > Math.PI ? d - 2 * Math.PI : d < -Math.PI ? d + 2 * Math.PI : d;
 };
 
 /** The small turn (rotation vector, rig axes) by which it is off from how it was held, panned by `heading`. */
-function offFrom(held: Quaternion, heading: number, q0: number, q1: number, q2: number, q3: number): readonly [number, number, number] {
+function offFrom(
+  held: Quaternion,
+  heading: number,
+  q0: number,
+  q1: number,
+  q2: number,
+  q3: number,
+): readonly [number, number, number] {
   const [c, s] = [Math.cos(heading / 2), Math.sin(heading / 2)];
   // wanted = pan · held; off = conj(wanted) · q.
-  const [a0, a1, a2, a3] = [c * held[0] - s * held[3], c * held[1] - s * held[2], c * held[2] + s * held[1], c * held[3] + s * held[0]];
+  const [a0, a1, a2, a3] = [
+    c * held[0] - s * held[3],
+    c * held[1] - s * held[2],
+    c * held[2] + s * held[1],
+    c * held[3] + s * held[0],
+  ];
   const e0 = a0 * q0 + a1 * q1 + a2 * q2 + a3 * q3;
   const e1 = a0 * q1 - a1 * q0 - a2 * q3 + a3 * q2;
   const e2 = a0 * q2 + a1 * q3 - a2 * q0 - a3 * q1;
@@ -229,7 +298,12 @@ export function firstAcceleration(input: Pick<SwingInput, 'rig' | 'motion' | 'jo
 export function energyAt({ mass, fromPivot, inertia }: PanRig, { samples }: Swing, n: number): number {
   const at = n * SAMPLE;
   const turn = rotationOf([samples[at]!, samples[at + 1]!, samples[at + 2]!, samples[at + 3]!]);
-  const w = [0, 1, 2].map((i) => turn[0][i]! * samples[at + 4]! + turn[1][i]! * samples[at + 5]! + turn[2][i]! * samples[at + 6]!);
-  const spin = [0, 1, 2].reduce((sum, i) => sum + [0, 1, 2].reduce((row, k) => row + w[i]! * inertia[i]![k]! * w[k]!, 0), 0) / 2;
-  return spin + mass * STANDARD_GRAVITY * (turn[2][0] * fromPivot[0] + turn[2][1] * fromPivot[1] + turn[2][2] * fromPivot[2]);
+  const w = [0, 1, 2].map(
+    (i) => turn[0][i]! * samples[at + 4]! + turn[1][i]! * samples[at + 5]! + turn[2][i]! * samples[at + 6]!,
+  );
+  const spin =
+    [0, 1, 2].reduce((sum, i) => sum + [0, 1, 2].reduce((row, k) => row + w[i]! * inertia[i]![k]! * w[k]!, 0), 0) / 2;
+  return (
+    spin + mass * STANDARD_GRAVITY * (turn[2][0] * fromPivot[0] + turn[2][1] * fromPivot[1] + turn[2][2] * fromPivot[2])
+  );
 }

@@ -1,4 +1,15 @@
-import { bareSwinger, evaluate, MOTIONS, SETTLED, swing, swingerOf, swingFigures, traceOf, type Swinger, type SwingFigures } from '..';
+import {
+  bareSwinger,
+  evaluate,
+  MOTIONS,
+  SETTLED,
+  swing,
+  swingerOf,
+  swingFigures,
+  traceOf,
+  type Swinger,
+  type SwingFigures,
+} from '..';
 import { DEGREE, quaternionAbout, ZERO } from '../../0-base';
 import { placeLoad } from '../../1-load';
 import { assemble, designRig, familyById, type AdjusterValues } from '../../2-frame';
@@ -11,7 +22,16 @@ const ACROSS = 0.7;
 function figuresOf({ rig, joint, level, holds }: Swinger, id: string): SwingFigures {
   const { motion, ends, until, release } = MOTIONS.find((m) => m.id === id)!;
   const wrist = holds !== 'joint' ? { from: quaternionAbout([0, 0, 1], 0) } : {};
-  const outcome = swing({ rig, joint, motion, every: 1 / 60, until, tolerance: 1e-8, ...wrist, ...(release ? { from: quaternionAbout([0, 1, 0], -release) } : {}) });
+  const outcome = swing({
+    rig,
+    joint,
+    motion,
+    every: 1 / 60,
+    until,
+    tolerance: 1e-8,
+    ...wrist,
+    ...(release ? { from: quaternionAbout([0, 1, 0], -release) } : {}),
+  });
   if (outcome.kind !== 'swings') throw new Error(outcome.kind);
   return swingFigures(traceOf(outcome.swing, motion, level), ACROSS, ends);
 }
@@ -27,7 +47,8 @@ describe('a swing read as a picture', () => {
     expect(MOTIONS.length).toBeGreaterThanOrEqual(8);
     for (const { id } of MOTIONS) {
       const f = figuresOf(hung, id);
-      for (const axis of [f.pitch, f.roll, f.pan]) for (const x of Object.values(axis)) expect(Number.isFinite(x)).withContext(id).toBeTrue();
+      for (const axis of [f.pitch, f.roll, f.pan])
+        for (const x of Object.values(axis)) expect(Number.isFinite(x)).withContext(id).toBeTrue();
       expect(f.pitch.peak).toBeGreaterThanOrEqual(f.pitch.rms);
     }
   });
@@ -35,7 +56,8 @@ describe('a swing read as a picture', () => {
     const [rig, camera] = [figuresOf(hung, 'walk'), figuresOf(bare, 'walk')];
     expect(hung.holds).toBe('joint');
     expect(bare.holds).toBe('wrist');
-    for (const axis of ['pitch', 'roll', 'pan'] as const) expect(rig[axis].rms).withContext(axis).toBeLessThan(camera[axis].rms);
+    for (const axis of ['pitch', 'roll', 'pan'] as const)
+      expect(rig[axis].rms).withContext(axis).toBeLessThan(camera[axis].rms);
     expect(camera.settles).not.toBeNull();
     expect(camera.settles!).toBeLessThan(2);
   });
@@ -53,12 +75,16 @@ describe('a swing read as a picture', () => {
     const found = trim(frame, {}, wants);
     if (found.kind !== 'axesSet') return fail(found.kind);
     const at = (set: AdjusterValues): Swinger => swingerOf(frame, set, evaluate(frame, set))!;
-    const [set, off] = [at(found.values), at({ ...found.values, 'camera-fore-aft': found.values['camera-fore-aft']! + 0.01 })];
+    const [set, off] = [
+      at(found.values),
+      at({ ...found.values, 'camera-fore-aft': found.values['camera-fore-aft']! + 0.01 }),
+    ];
     expect(set.holds).toBe('axes');
     expect(Math.max(set.joint.axes!.tilt[2], set.joint.axes!.roll[2])).toBeLessThanOrEqual(0);
     // Nothing left over at all: what does not rub keeps all of the hand's walk away, what rubs hard follows its rocking of 1.2°.
     const axes = { roll: ZERO, tilt: ZERO, pan: ZERO };
-    const peak = (joint: Swinger['joint']): number => figuresOf({ ...set, joint: { axes, ...joint } }, 'walk').pitch.peak;
+    const peak = (joint: Swinger['joint']): number =>
+      figuresOf({ ...set, joint: { axes, ...joint } }, 'walk').pitch.peak;
     expect(peak({})).toBeLessThan(1e-9);
     expect(peak({ dry: 0.05 })).toBeGreaterThan(0.8 * 1.2 * DEGREE);
     expect(figuresOf(off, 'walk').pitch.peak).toBeGreaterThan(1);

@@ -28,8 +28,16 @@ export interface SwingFigures {
 export const SETTLED = Math.PI / 360;
 
 /** `level`: the lens elevation and left elevation it comes back to, rad. Nought for a rig that hangs level. */
-export function traceOf(swing: Swing, motion: HandMotion, level: { readonly lens: number; readonly left: number }): SwingTrace {
-  const [pitch, roll, pan] = Array.from({ length: 3 }, () => new Float64Array(swing.count)) as [Float64Array, Float64Array, Float64Array];
+export function traceOf(
+  swing: Swing,
+  motion: HandMotion,
+  level: { readonly lens: number; readonly left: number },
+): SwingTrace {
+  const [pitch, roll, pan] = Array.from({ length: 3 }, () => new Float64Array(swing.count)) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ];
   let before = 0;
   let first: number | null = null;
   for (let n = 0; n < swing.count; n++) {
@@ -37,7 +45,8 @@ export function traceOf(swing: Swing, motion: HandMotion, level: { readonly lens
     pitch[n] = Math.asin(clamp(turn[2][0])) - level.lens;
     roll[n] = Math.atan2(turn[2][1], turn[2][2]) - level.left;
     // Straight up or down the lens points nowhere on the level: what it last had stands.
-    const heading: number = Math.hypot(turn[0][0], turn[1][0]) < 1e-6 ? before : unwrapped(Math.atan2(turn[1][0], turn[0][0]), before);
+    const heading: number =
+      Math.hypot(turn[0][0], turn[1][0]) < 1e-6 ? before : unwrapped(Math.atan2(turn[1][0], turn[0][0]), before);
     before = heading;
     first ??= heading;
     pan[n] = heading - first - headingAt(motion, n * swing.every)[0];
@@ -58,13 +67,19 @@ export function swingFigures(trace: SwingTrace, across: number, ends: number): S
       squares += a * a;
       peak = Math.max(peak, Math.abs(a));
     }
-    return { rms: Math.sqrt(squares / angles.length), peak, peakOfFrame: Math.min(1, Math.tan(Math.min(peak, 1.5)) / (2 * Math.tan(across / 2))) };
+    return {
+      rms: Math.sqrt(squares / angles.length),
+      peak,
+      peakOfFrame: Math.min(1, Math.tan(Math.min(peak, 1.5)) / (2 * Math.tan(across / 2))),
+    };
   };
   let last = -1;
-  for (let n = 0; n < trace.pitch.length; n++) if (Math.max(Math.abs(trace.pitch[n]!), Math.abs(trace.roll[n]!)) > SETTLED) last = n;
+  for (let n = 0; n < trace.pitch.length; n++)
+    if (Math.max(Math.abs(trace.pitch[n]!), Math.abs(trace.roll[n]!)) > SETTLED) last = n;
   const settled = last + 1 < trace.pitch.length ? Math.max(0, (last + 1) * trace.every - ends) : null;
   return { pitch: axis(trace.pitch), roll: axis(trace.roll), pan: axis(trace.pan), settles: settled };
 }
 
 const clamp = (x: number): number => Math.max(-1, Math.min(1, x));
-const unwrapped = (angle: number, near: number): number => angle + 2 * Math.PI * Math.round((near - angle) / (2 * Math.PI));
+const unwrapped = (angle: number, near: number): number =>
+  angle + 2 * Math.PI * Math.round((near - angle) / (2 * Math.PI));

@@ -36,19 +36,33 @@ export function swingerOf(assembly: Assembly, values: AdjusterValues, evaluation
   if (evaluation.hung) {
     const { hung } = evaluation;
     const at = pivotAt(rig, hung.pivot, inOrder);
-    const panRig = { mass: hung.sums.mass, fromPivot: subtract(hung.massCentre, at), inertia: inertiaAbout(hung.sums, at) };
+    const panRig = {
+      mass: hung.sums.mass,
+      fromPivot: subtract(hung.massCentre, at),
+      inertia: inertiaAbout(hung.sums, at),
+    };
     const rest = steadyPan(panRig, 0);
     if (!rest) return null;
-    return { rig: panRig, joint: { dry: hung.pivot.frictionTorque?.value ?? 0, viscous: DRAG, pan: FINGERS }, level: { lens: rest.lensElevation, left: Math.atan2(rest.up[1], rest.up[2]) }, holds: 'joint' };
+    return {
+      rig: panRig,
+      joint: { dry: hung.pivot.frictionTorque?.value ?? 0, viscous: DRAG, pan: FINGERS },
+      level: { lens: rest.lensElevation, left: Math.atan2(rest.up[1], rest.up[2]) },
+      holds: 'joint',
+    };
   }
   if (support.kind !== 'hands') return null;
   if (evaluation.axes.length > 0) return nested(assembly, evaluation);
-  return held(evaluation.pieces.map((p) => p.flat), supportAt(rig, support, inOrder));
+  return held(
+    evaluation.pieces.map((p) => p.flat),
+    supportAt(rig, support, inOrder),
+  );
 }
 
 /** Three free axes square to each other, along the rig's own; null for any others. Each carries all that is inside it. */
 function nested({ rig }: Assembly, { axes, pieces, mass }: Evaluation): Swinger | null {
-  const found = ([0, 1, 2] as const).map((way) => axes.filter((a) => Math.abs((a.pivot.axis ?? UPRIGHT)[way]) > ALONG_ITS_WAY));
+  const found = ([0, 1, 2] as const).map((way) =>
+    axes.filter((a) => Math.abs((a.pivot.axis ?? UPRIGHT)[way]) > ALONG_ITS_WAY),
+  );
   if (axes.length !== 3 || found.some((f) => f.length !== 1)) return null;
   const [roll, tilt, pan] = found.map(([a]) => a!) as [AxisReading, AxisReading, AxisReading];
   const about = (axis: AxisReading, way: 0 | 1 | 2): number => {
@@ -57,8 +71,23 @@ function nested({ rig }: Assembly, { axes, pieces, mass }: Evaluation): Swinger 
   };
   const moment = ({ carriedMass, offset }: AxisReading): Vec3 => scale(offset, carriedMass);
   return {
-    rig: { mass, fromPivot: [0, 0, 0], inertia: [[about(roll, 0), 0, 0], [0, about(tilt, 1), 0], [0, 0, about(pan, 2)]] },
-    joint: { axes: { roll: moment(roll), tilt: moment(tilt), pan: moment(pan) }, dry: Math.max(...axes.map((a) => a.friction)), viscous: DRAG, pan: FINGERS }, level: { lens: 0, left: 0 }, holds: 'axes',
+    rig: {
+      mass,
+      fromPivot: [0, 0, 0],
+      inertia: [
+        [about(roll, 0), 0, 0],
+        [0, about(tilt, 1), 0],
+        [0, 0, about(pan, 2)],
+      ],
+    },
+    joint: {
+      axes: { roll: moment(roll), tilt: moment(tilt), pan: moment(pan) },
+      dry: Math.max(...axes.map((a) => a.friction)),
+      viscous: DRAG,
+      pan: FINGERS,
+    },
+    level: { lens: 0, left: 0 },
+    holds: 'axes',
   };
 }
 
@@ -66,12 +95,21 @@ function nested({ rig }: Assembly, { axes, pieces, mass }: Evaluation): Swinger 
 export function bareSwinger(assembly: Assembly, values: AdjusterValues, evaluation: Evaluation): Swinger | null {
   const load = evaluation.pieces.filter((p) => p.isLoad).map((p) => p.flat);
   if (load.length === 0 || !assembly.mount) return null;
-  const shift = shiftOf(assembly.rig, assembly.pieces.find((p) => p.isLoad)?.movedBy ?? [], valuesInOrder(assembly.rig, values));
+  const shift = shiftOf(
+    assembly.rig,
+    assembly.pieces.find((p) => p.isLoad)?.movedBy ?? [],
+    valuesInOrder(assembly.rig, values),
+  );
   return held(load, [assembly.mount[0] + shift[0], assembly.mount[1] + shift[1], assembly.mount[2] + shift[2]]);
 }
 
 /** Held as it stands: the wrist's own set holds its weight, and what the hand does is what moves it. */
 function held(bodies: Parameters<typeof sumsOf>[0], at: Vec3): Swinger {
   const sums = sumsOf(bodies);
-  return { rig: { mass: sums.mass, fromPivot: subtract(massCentre(sums), at), inertia: inertiaAbout(sums, at) }, joint: { wrist: WRIST }, level: { lens: 0, left: 0 }, holds: 'wrist' };
+  return {
+    rig: { mass: sums.mass, fromPivot: subtract(massCentre(sums), at), inertia: inertiaAbout(sums, at) },
+    joint: { wrist: WRIST },
+    level: { lens: 0, left: 0 },
+    holds: 'wrist',
+  };
 }

@@ -66,7 +66,17 @@ const RETRIED = 500;
 export function aboutSupport(problem: TrimProblem): TrimProblem {
   const back = [-problem.support[0], -problem.support[1], -problem.support[2]] as const;
   const moved = (s: Sums): Sums => moveSums(s, back);
-  return { ...problem, support: [0, 0, 0], fixed: moved(problem.fixed), groups: problem.groups.map((g) => ({ ...g, sums: moved(g.sums) })), stacks: problem.stacks.map((s) => ({ ...s, byCount: s.byCount.map(moved), rides: (s.rides ?? []).map((r) => ({ ...r, byCount: r.byCount.map(moved) })) })) };
+  return {
+    ...problem,
+    support: [0, 0, 0],
+    fixed: moved(problem.fixed),
+    groups: problem.groups.map((g) => ({ ...g, sums: moved(g.sums) })),
+    stacks: problem.stacks.map((s) => ({
+      ...s,
+      byCount: s.byCount.map(moved),
+      rides: (s.rides ?? []).map((r) => ({ ...r, byCount: r.byCount.map(moved) })),
+    })),
+  };
 }
 
 /** Of one support. `still`: washers on, about the support; the problem from `aboutSupport`. */
@@ -74,15 +84,33 @@ export function mendedBySlides(stepped: TrimProblem, still: Sums): Mended<Sums> 
   // Whether travel is enough is asked, not whether a step is fine enough: settings between steps count.
   const problem: TrimProblem = { ...stepped, movers: stepped.movers.map((m) => ({ ...m, step: 0 })) };
   const roles = rolesOf(problem);
-  const wider = (more?: { readonly mover: string; readonly by: number }): TrimProblem => (more ? { ...problem, movers: problem.movers.map((m) => (m.id === more.mover ? { ...m, range: [m.range[0] - more.by, m.range[1] + more.by] as const } : m)) } : problem);
+  const wider = (more?: { readonly mover: string; readonly by: number }): TrimProblem =>
+    more
+      ? {
+          ...problem,
+          movers: problem.movers.map((m) =>
+            m.id === more.mover ? { ...m, range: [m.range[0] - more.by, m.range[1] + more.by] as const } : m,
+          ),
+        }
+      : problem;
   return {
-    still, plus: addScaledSums, movers: [...roles.foreAft, ...roles.sideways, ...roles.height].map((i) => problem.movers[i]!.id),
+    still,
+    plus: addScaledSums,
+    movers: [...roles.foreAft, ...roles.sideways, ...roles.height].map((i) => problem.movers[i]!.id),
     mended: (sums, more) => sums.mass > 0 && settle(wider(more), roles, sums).slack >= MET,
     fails: (sums) => settle(problem, roles, sums).tightest,
   };
 }
 
-export function accuracy<C>(of: Mended<C>, unsure: readonly Unsure<C>[], { seed, builds, tell = () => undefined }: { readonly seed: number; readonly builds: number; readonly tell?: (part: number) => void }): Accuracy {
+export function accuracy<C>(
+  of: Mended<C>,
+  unsure: readonly Unsure<C>[],
+  {
+    seed,
+    builds,
+    tell = () => undefined,
+  }: { readonly seed: number; readonly builds: number; readonly tell?: (part: number) => void },
+): Accuracy {
   const leeway = unsure.map((u): Leeway => {
     const off = (by: number): C => of.plus(of.still, u.change, by);
     const side = (way: 1 | -1): number | null => {
@@ -99,7 +127,16 @@ export function accuracy<C>(of: Mended<C>, unsure: readonly Unsure<C>[], { seed,
     const [less, more] = [side(-1), side(1)];
     const tight = Math.min(less ?? Infinity, more ?? Infinity);
     const fails = tight === Infinity ? null : of.fails(off((tight === less ? -1 : 1) * (tight * 1.02 + u.most * 1e-4)));
-    return { id: u.id, name: u.name, kind: u.kind, spread: u.spread, less, more, fails, spreads: u.spread > 0 ? tight / u.spread : Infinity };
+    return {
+      id: u.id,
+      name: u.name,
+      kind: u.kind,
+      spread: u.spread,
+      less,
+      more,
+      fails,
+      spreads: u.spread > 0 ? tight / u.spread : Infinity,
+    };
   });
   let good = 0;
   const failing: C[] = [];
@@ -109,18 +146,27 @@ export function accuracy<C>(of: Mended<C>, unsure: readonly Unsure<C>[], { seed,
     if (n % TOLD_EVERY === 0) tell((0.7 * n) / builds);
   });
   const part = good / builds;
-  const withMore = of.movers.flatMap((mover, k) => MORE_TRAVEL.map((by, j) => {
-    tell(0.7 + (0.3 * (2 * k + j)) / (2 * of.movers.length));
-    // More travel never harms: only what failed is tried again, and of many a share stands for all.
-    const tried = failing.slice(0, RETRIED);
-    const mended = tried.length === 0 ? 0 : tried.filter((state) => of.mended(state, { mover, by })).length / tried.length;
-    return { mover, by, part: (good + mended * failing.length) / builds };
-  }));
-  return { leeway: leeway.sort((a, b) => a.spreads - b.spreads), chance: { builds, part, uncertain: Math.sqrt((part * (1 - part)) / builds) }, withMore };
+  const withMore = of.movers.flatMap((mover, k) =>
+    MORE_TRAVEL.map((by, j) => {
+      tell(0.7 + (0.3 * (2 * k + j)) / (2 * of.movers.length));
+      // More travel never harms: only what failed is tried again, and of many a share stands for all.
+      const tried = failing.slice(0, RETRIED);
+      const mended =
+        tried.length === 0 ? 0 : tried.filter((state) => of.mended(state, { mover, by })).length / tried.length;
+      return { mover, by, part: (good + mended * failing.length) / builds };
+    }),
+  );
+  return {
+    leeway: leeway.sort((a, b) => a.spreads - b.spreads),
+    chance: { builds, part, uncertain: Math.sqrt((part * (1 - part)) / builds) },
+    withMore,
+  };
 }
 
 /** Builds drawn by chance, every figure off by its own spread, independent of the others. */
 function drawn<C>(of: Mended<C>, unsure: readonly Unsure<C>[], seed: number, builds: number): readonly C[] {
   const draw = normalDraws(seed);
-  return Array.from({ length: builds }, () => unsure.reduce((state, u) => of.plus(state, u.change, u.spread * draw()), of.still));
+  return Array.from({ length: builds }, () =>
+    unsure.reduce((state, u) => of.plus(state, u.change, u.spread * draw()), of.still),
+  );
 }

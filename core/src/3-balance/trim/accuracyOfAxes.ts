@@ -7,16 +7,34 @@ import type { Mended } from './accuracy';
 /** From each axis to the mass centre it carries, square to the axis, m; innermost first. */
 export type AxisOffsets = readonly Vec3[];
 
-export function mendedOnAxes(assembly: Assembly, values: AdjusterValues, read: (values: AdjusterValues) => readonly AxisReading[]): Mended<AxisOffsets> {
+export function mendedOnAxes(
+  assembly: Assembly,
+  values: AdjusterValues,
+  read: (values: AdjusterValues) => readonly AxisReading[],
+): Mended<AxisOffsets> {
   const axes = read(values);
   const slides = axisSlides(assembly, values, read);
   const wider = (more: { readonly mover: string; readonly by: number }): readonly AxisSlide[] =>
-    slides.map((s) => (s.adjuster.id === more.mover ? { ...s, adjuster: { ...s.adjuster, range: [s.adjuster.range[0] - more.by, s.adjuster.range[1] + more.by] as [number, number] } } : s));
+    slides.map((s) =>
+      s.adjuster.id === more.mover
+        ? {
+            ...s,
+            adjuster: {
+              ...s.adjuster,
+              range: [s.adjuster.range[0] - more.by, s.adjuster.range[1] + more.by] as [number, number],
+            },
+          }
+        : s,
+    );
   const held = (offsets: AxisOffsets, by: readonly AxisSlide[]): boolean =>
-    setOnAxes(offsets, by).left.every((left, i) => axes[i]!.carriedMass * STANDARD_GRAVITY * length(left) <= axes[i]!.friction);
+    setOnAxes(offsets, by).left.every(
+      (left, i) => axes[i]!.carriedMass * STANDARD_GRAVITY * length(left) <= axes[i]!.friction,
+    );
   return {
-    still: axes.map((a) => a.offset), plus: (offsets, change, by) => offsets.map((o, i) => addScaled(o, change[i]!, by)),
+    still: axes.map((a) => a.offset),
+    plus: (offsets, change, by) => offsets.map((o, i) => addScaled(o, change[i]!, by)),
     mended: (offsets, more) => held(offsets, more ? wider(more) : slides),
-    fails: () => 'axis', movers: slides.filter((s) => s.ways.some((w) => length(w) > 1e-4)).map((s) => s.adjuster.id),
+    fails: () => 'axis',
+    movers: slides.filter((s) => s.ways.some((w) => length(w) > 1e-4)).map((s) => s.adjuster.id),
   };
 }

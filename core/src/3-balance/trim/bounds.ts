@@ -27,19 +27,28 @@ export function highest({ support, movers, supportMovedBy }: TrimProblem): Highe
 }
 
 /** Everything about one place of the support: then it adds up. */
-export const fromHighest = ({ support }: Highest, sums: Sums): Sums => sumsAbout({ movers: [], groups: [], support, supportMovedBy: [] }, sums, []);
+export const fromHighest = ({ support }: Highest, sums: Sums): Sums =>
+  sumsAbout({ movers: [], groups: [], support, supportMovedBy: [] }, sums, []);
 
 export function boundsOf({ conditions, movers, supportMovedBy }: TrimProblem, { ranges }: Highest): readonly Bound[] {
-  return conditions.flatMap((c) => c.bounds).flatMap((b) => {
-    let held: Bound | null = b;
-    for (const i of supportMovedBy) held = held && withMovingSupport(held, movers[i]!.axis, ranges.get(i)!);
-    return held ? [held] : [];
-  });
+  return conditions
+    .flatMap((c) => c.bounds)
+    .flatMap((b) => {
+      let held: Bound | null = b;
+      for (const i of supportMovedBy) held = held && withMovingSupport(held, movers[i]!.axis, ranges.get(i)!);
+      return held ? [held] : [];
+    });
 }
 
 /** How far a group may be shifted each way, m. */
-export function boxOf({ movers }: TrimProblem, movedBy: readonly number[]): readonly [readonly number[], readonly number[]] {
-  const [low, high] = [[0, 0, 0], [0, 0, 0]];
+export function boxOf(
+  { movers }: TrimProblem,
+  movedBy: readonly number[],
+): readonly [readonly number[], readonly number[]] {
+  const [low, high] = [
+    [0, 0, 0],
+    [0, 0, 0],
+  ];
   for (const i of movedBy) {
     const { axis, range } = movers[i]!;
     for (let k = 0; k < 3; k++) {
@@ -51,10 +60,17 @@ export function boxOf({ movers }: TrimProblem, movedBy: readonly number[]): read
 }
 
 /** Each bound with what stands still, and the least that each moved group can bring to it. */
-export function leastOfGroups(problem: TrimProblem, top: Highest, bounds: readonly Bound[], still: Sums): readonly number[] {
+export function leastOfGroups(
+  problem: TrimProblem,
+  top: Highest,
+  bounds: readonly Bound[],
+  still: Sums,
+): readonly number[] {
   const about = fromHighest(top, still);
   const groups = problem.groups.map((g) => ({ sums: fromHighest(top, g.sums), box: boxOf(problem, g.movedBy) }));
-  return bounds.map((b) => b.constant + valueOf(b, about) + groups.reduce((sum, g) => sum + leastOver(b, g.sums, ...g.box), 0));
+  return bounds.map(
+    (b) => b.constant + valueOf(b, about) + groups.reduce((sum, g) => sum + leastOver(b, g.sums, ...g.box), 0),
+  );
 }
 
 /** A bound is broken only beyond rounding: a little of `size`, its own. */
@@ -65,5 +81,7 @@ export function mayMeet(problem: TrimProblem, still: Sums): boolean {
   const top = highest(problem);
   const bounds = boundsOf(problem, top);
   const about = fromHighest(top, still);
-  return leastOfGroups(problem, top, bounds, still).every((least, j) => !isBroken(least, Math.abs(bounds[j]!.constant) + Math.abs(valueOf(bounds[j]!, about))));
+  return leastOfGroups(problem, top, bounds, still).every(
+    (least, j) => !isBroken(least, Math.abs(bounds[j]!.constant) + Math.abs(valueOf(bounds[j]!, about))),
+  );
 }

@@ -10,7 +10,24 @@ import type { Pivot } from '../../model';
 import { pinDepth } from '../pins';
 import { steadyPan } from '../pan/panLean';
 
-export type ConditionId = 'upright' | 'levelForeAft' | 'levelSideways' | 'dropPitch' | 'dropRoll' | 'mass' | 'added' | 'calmPitch' | 'calmRoll' | 'calmPan' | 'panLean' | 'wristNose' | 'wristSides' | 'overSupport' | 'axis' | 'bin' | 'bag';
+export type ConditionId =
+  | 'upright'
+  | 'levelForeAft'
+  | 'levelSideways'
+  | 'dropPitch'
+  | 'dropRoll'
+  | 'mass'
+  | 'added'
+  | 'calmPitch'
+  | 'calmRoll'
+  | 'calmPan'
+  | 'panLean'
+  | 'wristNose'
+  | 'wristSides'
+  | 'overSupport'
+  | 'axis'
+  | 'bin'
+  | 'bag';
 
 /** constant + mass·m + first·(x, y, z) + inertia·(xx, yy, zz) must not be above nought, for sums about the support. */
 export interface Bound {
@@ -29,11 +46,21 @@ export interface Condition {
   readonly curved?: boolean;
 }
 
-const bound = (part: Partial<Bound>): Bound => ({ constant: 0, mass: 0, first: [0, 0, 0], inertia: [0, 0, 0], ...part });
+const bound = (part: Partial<Bound>): Bound => ({
+  constant: 0,
+  mass: 0,
+  first: [0, 0, 0],
+  inertia: [0, 0, 0],
+  ...part,
+});
 /** Far outside: not a number of parts, only an order. */
 const OUT = -1e3;
 
-export const upright: Condition = { id: 'upright', slack: ({ first }) => (first[2] < 0 ? Infinity : OUT - first[2]), bounds: [bound({ first: [0, 0, 1] })] };
+export const upright: Condition = {
+  id: 'upright',
+  slack: ({ first }) => (first[2] < 0 ? Infinity : OUT - first[2]),
+  bounds: [bound({ first: [0, 0, 1] })],
+};
 
 /** Lens, or horizon, within `within` (rad) of level as it hangs. */
 export function level(axis: 'foreAft' | 'sideways', within: number): Condition {
@@ -52,13 +79,23 @@ const BY_INERTIA = DROP_K ** 2 / STANDARD_GRAVITY;
 
 /** `friction`: dry, in the joint, N m. */
 export const dropOf = (axis: 'pitch' | 'roll', { first, inertia }: Sums, friction = 0): number =>
-  dropFromLevel(axis === 'pitch' ? inertia[1][1] : inertia[0][0], STANDARD_GRAVITY * Math.hypot(first[axis === 'pitch' ? 0 : 1], first[2]), friction);
+  dropFromLevel(
+    axis === 'pitch' ? inertia[1][1] : inertia[0][0],
+    STANDARD_GRAVITY * Math.hypot(first[axis === 'pitch' ? 0 : 1], first[2]),
+    friction,
+  );
 
 /** About the joint itself, with its pins and its friction. */
-export const dropOnJoint = (joint: Pick<Pivot, 'pins' | 'frictionTorque'>, about: Sums): number => dropOf('pitch', moveSums(about, [0, 0, pinDepth(joint, 'pitch')]), joint.frictionTorque?.value ?? 0);
+export const dropOnJoint = (joint: Pick<Pivot, 'pins' | 'frictionTorque'>, about: Sums): number =>
+  dropOf('pitch', moveSums(about, [0, 0, pinDepth(joint, 'pitch')]), joint.frictionTorque?.value ?? 0);
 
 /** Drop time from level between two (s), with dry friction (N m). `lean`: how far off level (rad) the rest allow, for |F| is then more than -F.z. */
-export function drop(axis: 'pitch' | 'roll', [least, most]: readonly [number, number], lean: number, friction = 0): Condition {
+export function drop(
+  axis: 'pitch' | 'roll',
+  [least, most]: readonly [number, number],
+  lean: number,
+  friction = 0,
+): Condition {
   const inertia = (k: number): [number, number, number] => (axis === 'pitch' ? [0, k, 0] : [k, 0, 0]);
   const half = Math.max((most - least) / 2, 1e-9);
   return {
@@ -71,7 +108,11 @@ export function drop(axis: 'pitch' | 'roll', [least, most]: readonly [number, nu
     },
     bounds: [
       // Friction makes a drop longer, and by no more than this: `dropFactor` says why.
-      bound({ first: [0, 0, -(least ** 2)], inertia: inertia(-BY_INERTIA), constant: -(least ** 2) * FRICTION_SLOPE * BY_INERTIA * friction }),
+      bound({
+        first: [0, 0, -(least ** 2)],
+        inertia: inertia(-BY_INERTIA),
+        constant: -(least ** 2) * FRICTION_SLOPE * BY_INERTIA * friction,
+      }),
       bound({ first: [0, 0, most ** 2 / Math.cos(Math.min(lean, 1.5))], inertia: inertia(BY_INERTIA) }),
     ],
   };
@@ -86,13 +127,19 @@ export function atPin(condition: Condition, depth: number): Condition {
     bounds: condition.bounds.map((b) => {
       // About the pin: F + M s up, and both inertias across it by 2 s F.z + M s².
       const across = b.inertia[0] + b.inertia[1];
-      return { ...b, mass: b.mass + b.first[2] * depth + across * depth ** 2, first: [b.first[0], b.first[1], b.first[2] + 2 * across * depth] as const };
+      return {
+        ...b,
+        mass: b.mass + b.first[2] * depth + across * depth ** 2,
+        first: [b.first[0], b.first[1], b.first[2] + 2 * across * depth] as const,
+      };
     }),
   };
 }
 
 export const massAtMost = (id: 'mass' | 'added', most: number, also: number): Condition => ({
-  id, slack: ({ mass }) => (most - also - mass) / Math.max(most, 1e-9), bounds: [bound({ constant: also - most, mass: 1 })],
+  id,
+  slack: ({ mass }) => (most - also - mass) / Math.max(most, 1e-9),
+  bounds: [bound({ constant: also - most, mass: 1 })],
 });
 
 /** Inertia about the support of at least `least`, kg m². */
@@ -100,24 +147,39 @@ export function calm(axis: 'roll' | 'pitch' | 'pan', least: number): Condition {
   const i = { roll: 0, pitch: 1, pan: 2 }[axis];
   const row: [number, number, number] = [0, 0, 0];
   row[i] = -1;
-  return { id: ({ roll: 'calmRoll', pitch: 'calmPitch', pan: 'calmPan' } as const)[axis], slack: ({ inertia }) => (inertia[i]![i]! - least) / Math.max(least, 1e-12), bounds: [bound({ constant: least, inertia: row })] };
+  return {
+    id: ({ roll: 'calmRoll', pitch: 'calmPitch', pan: 'calmPan' } as const)[axis],
+    slack: ({ inertia }) => (inertia[i]![i]! - least) / Math.max(least, 1e-12),
+    bounds: [bound({ constant: least, inertia: row })],
+  };
 }
 
 /** Lean (rad) in a steady pan at `rate` (rad/s), from how it hangs, at most `most`. No bound: it takes products of inertia. */
-export const panLean = (rate: number, most: number): Condition => ({ id: 'panLean', slack: (about) => (most - leanInPan(about, rate)) / most, bounds: [] });
+export const panLean = (rate: number, most: number): Condition => ({
+  id: 'panLean',
+  slack: (about) => (most - leanInPan(about, rate)) / most,
+  bounds: [],
+});
 
 /** The turn between how it hangs at rest and panned at `rate`, rad; infinite where it does not stay upright or does not hang. */
 export function leanInPan({ mass, first, inertia }: Sums, rate: number): number {
   const rig = { mass, fromPivot: [first[0] / mass, first[1] / mass, first[2] / mass] as const, inertia };
   const [still, panned] = [steadyPan(rig, 0), steadyPan(rig, rate)];
-  return still && panned?.minimum ? Math.acos(Math.min(1, still.up[0] * panned.up[0] + still.up[1] * panned.up[1] + still.up[2] * panned.up[2])) : Infinity;
+  return still && panned?.minimum
+    ? Math.acos(Math.min(1, still.up[0] * panned.up[0] + still.up[1] * panned.up[1] + still.up[2] * panned.up[2]))
+    : Infinity;
 }
 
 /** What tips in the hand it is held by, N m, at most `most`. */
 export function wrist(axis: 'nose' | 'sides', most: number): Condition {
   const i = axis === 'nose' ? 0 : 1;
-  const side = (sign: 1 | -1): Bound => bound({ constant: -most, first: i === 0 ? [sign * STANDARD_GRAVITY, 0, 0] : [0, sign * STANDARD_GRAVITY, 0] });
-  return { id: axis === 'nose' ? 'wristNose' : 'wristSides', slack: ({ first }) => (most - STANDARD_GRAVITY * Math.abs(first[i]!)) / most, bounds: [side(1), side(-1)] };
+  const side = (sign: 1 | -1): Bound =>
+    bound({ constant: -most, first: i === 0 ? [sign * STANDARD_GRAVITY, 0, 0] : [0, sign * STANDARD_GRAVITY, 0] });
+  return {
+    id: axis === 'nose' ? 'wristNose' : 'wristSides',
+    slack: ({ first }) => (most - STANDARD_GRAVITY * Math.abs(first[i]!)) / most,
+    bounds: [side(1), side(-1)],
+  };
 }
 
 /** Mass centre between two places ahead of the support, m. */
@@ -129,7 +191,13 @@ export const overSupport = ([least, most]: readonly [number, number]): Condition
 
 /** The bound's value without its constant. */
 export const valueOf = (b: Bound, { mass, first, inertia }: Sums): number =>
-  b.mass * mass + b.first[0] * first[0] + b.first[1] * first[1] + b.first[2] * first[2] + b.inertia[0] * inertia[0][0] + b.inertia[1] * inertia[1][1] + b.inertia[2] * inertia[2][2];
+  b.mass * mass +
+  b.first[0] * first[0] +
+  b.first[1] * first[1] +
+  b.first[2] * first[2] +
+  b.inertia[0] * inertia[0][0] +
+  b.inertia[1] * inertia[1][1] +
+  b.inertia[2] * inertia[2][2];
 
 /** Least value of a bound when the matter may be moved anywhere in a box of shifts, m; exact, for each way stands by itself. */
 export function leastOver(b: Bound, sums: Sums, low: readonly number[], high: readonly number[]): number {
@@ -149,14 +217,23 @@ export function leastOver(b: Bound, sums: Sums, low: readonly number[], high: re
  * The same bound, weakened so that it holds wherever the support itself stands along `axis` between two travels. Null
  * where that cannot be said linearly. The mass is above nought, and the first moment along z below it once it hangs.
  */
-export function withMovingSupport(b: Bound, axis: readonly [number, number, number], [from, to]: readonly [number, number]): Bound | null {
+export function withMovingSupport(
+  b: Bound,
+  axis: readonly [number, number, number],
+  [from, to]: readonly [number, number],
+): Bound | null {
   const inertial = b.inertia.some((k) => k !== 0);
   if (inertial && (Math.abs(axis[0]) > 1e-9 || Math.abs(axis[1]) > 1e-9)) return null;
   const about = b.inertia[0] + b.inertia[1];
   // Moved up by u: F.z loses M u, the level inertias gain -2 F.z u + M u².
-  const mass = (u: number): number => -(b.first[0] * axis[0] + b.first[1] * axis[1] + b.first[2] * axis[2]) * u + about * (axis[2] * u) ** 2;
+  const mass = (u: number): number =>
+    -(b.first[0] * axis[0] + b.first[1] * axis[1] + b.first[2] * axis[2]) * u + about * (axis[2] * u) ** 2;
   const lift = (u: number): number => -2 * about * axis[2] * u;
   const dip = about > 0 ? (b.first[2] * axis[2]) / (2 * about * axis[2] ** 2) : from;
   const places = [from, to, Math.min(to, Math.max(from, dip))];
-  return { ...b, mass: b.mass + Math.min(...places.map(mass)), first: [b.first[0], b.first[1], b.first[2] + Math.max(lift(from), lift(to))] };
+  return {
+    ...b,
+    mass: b.mass + Math.min(...places.map(mass)),
+    first: [b.first[0], b.first[1], b.first[2] + Math.max(lift(from), lift(to))],
+  };
 }

@@ -31,9 +31,16 @@ const MOST_PAIRS = 4;
 const LOOKED_A_TRY = 250;
 
 /** Each limit alone; where none is enough, two together. On the rig with one click first, then what is bought or sawn, then what is given up. */
-export function remedies(assembly: Assembly, values: AdjusterValues, wants: Wants, wanted: Wanted, tell: (part: number) => void): readonly Remedy[] {
+export function remedies(
+  assembly: Assembly,
+  values: AdjusterValues,
+  wants: Wants,
+  wanted: Wanted,
+  tell: (part: number) => void,
+): readonly Remedy[] {
   const base = trimProblem(assembly, values, wanted.borne, wanted.firm);
-  const possible = (problem: TrimProblem): boolean => solveTrim(problem, 'lightest', undefined, LOOKED_A_TRY).kind === 'solved';
+  const possible = (problem: TrimProblem): boolean =>
+    solveTrim(problem, 'lightest', undefined, LOOKED_A_TRY).kind === 'solved';
   const limits = limitsOf(assembly, values, wants, wanted, base);
   const alone = limits.flatMap((limit, i) => {
     tell((0.4 * i) / limits.length);
@@ -42,7 +49,9 @@ export function remedies(assembly: Assembly, values: AdjusterValues, wants: Want
   });
   if (alone.length > 0) return alone.sort((a, b) => a.rank - b.rank).map((r) => r.remedy);
   const pairs: { readonly rank: number; readonly remedy: Remedy }[] = [];
-  const all = limits.flatMap((one, i) => limits.slice(i + 1).map((other) => [one, other] as const)).sort((a, b) => a[0].rank + a[1].rank - b[0].rank - b[1].rank);
+  const all = limits
+    .flatMap((one, i) => limits.slice(i + 1).map((other) => [one, other] as const))
+    .sort((a, b) => a[0].rank + a[1].rank - b[0].rank - b[1].rank);
   for (const [i, [one, other]] of all.entries()) {
     tell(0.4 + (0.6 * i) / all.length);
     if (pairs.length >= MOST_PAIRS) break;
@@ -51,55 +60,164 @@ export function remedies(assembly: Assembly, values: AdjusterValues, wants: Want
     const first = second === null ? null : leastThat(one, (d) => possible(other.by(one.by(base, d), second)));
     if (first === null || second === null) continue;
     const [a, b] = [one.told(first), other.told(second)];
-    pairs.push({ rank: one.rank + other.rank, remedy: { whole: one.rank !== 1 && other.rank !== 1, label: [...a.label, ' And: ', ...b.label], changes: [...a.changes, ...b.changes], wants: a.wants || b.wants ? { ...a.wants, ...b.wants } : null } });
+    pairs.push({
+      rank: one.rank + other.rank,
+      remedy: {
+        whole: one.rank !== 1 && other.rank !== 1,
+        label: [...a.label, ' And: ', ...b.label],
+        changes: [...a.changes, ...b.changes],
+        wants: a.wants || b.wants ? { ...a.wants, ...b.wants } : null,
+      },
+    });
   }
   return pairs.map((p) => p.remedy);
 }
 
-function limitsOf(assembly: Assembly, values: AdjusterValues, wants: Wants, wanted: Wanted, base: TrimProblem): readonly Limit[] {
-  const loosened = (problem: TrimProblem, part: Partial<Wants>): TrimProblem => ({ ...problem, conditions: wantedOf(assembly, values, { ...wants, ...part })!.firm });
+function limitsOf(
+  assembly: Assembly,
+  values: AdjusterValues,
+  wants: Wants,
+  wanted: Wanted,
+  base: TrimProblem,
+): readonly Limit[] {
+  const loosened = (problem: TrimProblem, part: Partial<Wants>): TrimProblem => ({
+    ...problem,
+    conditions: wantedOf(assembly, values, { ...wants, ...part })!.firm,
+  });
   const { lowest, at } = lowestStacks(assembly, base, wanted);
   const support = supportOf(assembly.rig);
   const hangs = wanted.kind === 'hangs' && support?.kind === 'pivot' ? support.pivot : null;
   const [least, most] = wants.dropTime;
   return [
-    ...(lowest.size === 0 ? [] : [{
-      first: 0.002, most: 0.3, step: 0.001, rank: 0,
-      by: (p, d) => ({ ...p, stacks: p.stacks.map((s) => (lowest.has(s.id) ? { ...s, byCount: s.byCount.map((b) => moveSums(b, [0, 0, -d])), rides: (s.rides ?? []).map((r) => ({ ...r, byCount: r.byCount.map((b) => moveSums(b, [0, 0, -d])) })) } : s)) }),
-      told: (d) => ({ label: say`Lowest weights ${figure('length', d, 0)} further down.`, changes: at.map((id): Change => ({ kind: 'move', id, by: [0, 0, -d] })), wants: null }),
-    } satisfies Limit]),
-    ...(hangs ? ([1, -1] as const).map((way): Limit => ({
-      first: 0.0005, most: 0.06, step: 0.0005, rank: 0,
-      by: (p, d) => ({ ...p, support: addScaled(p.support, [0, 0, way], d) }),
-      told: (d) => ({ label: say`Pivot ${figure('length', d, 1)} ${way > 0 ? 'higher' : 'lower'}.`, changes: [{ kind: 'move', id: hangs.id, by: [0, 0, way * d] }], wants: null }),
-    })) : []),
+    ...(lowest.size === 0
+      ? []
+      : [
+          {
+            first: 0.002,
+            most: 0.3,
+            step: 0.001,
+            rank: 0,
+            by: (p, d) => ({
+              ...p,
+              stacks: p.stacks.map((s) =>
+                lowest.has(s.id)
+                  ? {
+                      ...s,
+                      byCount: s.byCount.map((b) => moveSums(b, [0, 0, -d])),
+                      rides: (s.rides ?? []).map((r) => ({
+                        ...r,
+                        byCount: r.byCount.map((b) => moveSums(b, [0, 0, -d])),
+                      })),
+                    }
+                  : s,
+              ),
+            }),
+            told: (d) => ({
+              label: say`Lowest weights ${figure('length', d, 0)} further down.`,
+              changes: at.map((id): Change => ({ kind: 'move', id, by: [0, 0, -d] })),
+              wants: null,
+            }),
+          } satisfies Limit,
+        ]),
+    ...(hangs
+      ? ([1, -1] as const).map((way): Limit => ({
+          first: 0.0005,
+          most: 0.06,
+          step: 0.0005,
+          rank: 0,
+          by: (p, d) => ({ ...p, support: addScaled(p.support, [0, 0, way], d) }),
+          told: (d) => ({
+            label: say`Pivot ${figure('length', d, 1)} ${way > 0 ? 'higher' : 'lower'}.`,
+            changes: [{ kind: 'move', id: hangs.id, by: [0, 0, way * d] }],
+            wants: null,
+          }),
+        }))
+      : []),
     ...base.movers.map((m, i): Limit => ({
-      first: 0.001, most: 0.2, step: 0.001, rank: 1,
-      by: (p, d) => ({ ...p, movers: p.movers.map((o, k) => (k === i ? { ...o, range: [o.range[0] - d, o.range[1] + d] as const } : o)) }),
-      told: (d) => ({ label: say`${figure('length', d, 0)} more travel of the ${lower(nameOf(assembly, m.id))}, each way.`, changes: [], wants: null }),
+      first: 0.001,
+      most: 0.2,
+      step: 0.001,
+      rank: 1,
+      by: (p, d) => ({
+        ...p,
+        movers: p.movers.map((o, k) => (k === i ? { ...o, range: [o.range[0] - d, o.range[1] + d] as const } : o)),
+      }),
+      told: (d) => ({
+        label: say`${figure('length', d, 0)} more travel of the ${lower(nameOf(assembly, m.id))}, each way.`,
+        changes: [],
+        wants: null,
+      }),
     })),
     ...base.stacks.map((s): Limit => ({
-      first: 1, most: 24, step: 1, rank: 1,
+      first: 1,
+      most: 24,
+      step: 1,
+      rank: 1,
       by: (p, n) => ({ ...p, stacks: p.stacks.map((o) => (o.id === s.id ? longer(assembly, o, Math.round(n)) : o)) }),
-      told: (n) => ({ label: n === 1 ? say`Room for one more washer on the bolt of “${nameOf(assembly, s.id)}”.` : say`Room for ${figure('count', n)} more washers on the bolt of “${nameOf(assembly, s.id)}”.`, changes: [], wants: null }),
-    })),
-    ...(hangs ? [
-      ...([[0, 1], [1, 0]] as const).map(([shorter, longer_]): Limit => {
-        const dropTime = (d: number): readonly [number, number] => [plain(Math.max(0.1, least - shorter * d)), plain(most + longer_ * d)];
-        return {
-          first: 0.05, most: 6, step: 0.05, rank: 2, by: (p, d) => loosened(p, { dropTime: dropTime(d) }),
-          told: (d) => ({ label: say`Want a drop of ${figure('time', dropTime(d)[0], 2)} to ${figure('time', dropTime(d)[1], 2)}.`, changes: [], wants: { dropTime: dropTime(d) } }),
-        };
+      told: (n) => ({
+        label:
+          n === 1
+            ? say`Room for one more washer on the bolt of “${nameOf(assembly, s.id)}”.`
+            : say`Room for ${figure('count', n)} more washers on the bolt of “${nameOf(assembly, s.id)}”.`,
+        changes: [],
+        wants: null,
       }),
-      {
-        first: 0.002, most: 0.35, step: 0.001, rank: 2, by: (p, d) => loosened(p, { levelWithin: wants.levelWithin + d }),
-        told: (d) => ({ label: say`Be content with level within ${figure('angle', wants.levelWithin + d)}.`, changes: [], wants: { levelWithin: plain(wants.levelWithin + d) } }),
-      } satisfies Limit,
-    ] : []),
-    ...(wanted.kind === 'held' ? [{
-      first: 0.1, most: 20, step: 0.1, rank: 2, by: (p, d) => loosened(p, { wristAtMost: wristAtMost(wants) + d }),
-      told: (d) => ({ label: say`Let the wrist carry ${figure('torque', wristAtMost(wants) + d, 1)}.`, changes: [], wants: { wristAtMost: plain(wristAtMost(wants) + d) } }),
-    } satisfies Limit] : []),
+    })),
+    ...(hangs
+      ? [
+          ...(
+            [
+              [0, 1],
+              [1, 0],
+            ] as const
+          ).map(([shorter, longer_]): Limit => {
+            const dropTime = (d: number): readonly [number, number] => [
+              plain(Math.max(0.1, least - shorter * d)),
+              plain(most + longer_ * d),
+            ];
+            return {
+              first: 0.05,
+              most: 6,
+              step: 0.05,
+              rank: 2,
+              by: (p, d) => loosened(p, { dropTime: dropTime(d) }),
+              told: (d) => ({
+                label: say`Want a drop of ${figure('time', dropTime(d)[0], 2)} to ${figure('time', dropTime(d)[1], 2)}.`,
+                changes: [],
+                wants: { dropTime: dropTime(d) },
+              }),
+            };
+          }),
+          {
+            first: 0.002,
+            most: 0.35,
+            step: 0.001,
+            rank: 2,
+            by: (p, d) => loosened(p, { levelWithin: wants.levelWithin + d }),
+            told: (d) => ({
+              label: say`Be content with level within ${figure('angle', wants.levelWithin + d)}.`,
+              changes: [],
+              wants: { levelWithin: plain(wants.levelWithin + d) },
+            }),
+          } satisfies Limit,
+        ]
+      : []),
+    ...(wanted.kind === 'held'
+      ? [
+          {
+            first: 0.1,
+            most: 20,
+            step: 0.1,
+            rank: 2,
+            by: (p, d) => loosened(p, { wristAtMost: wristAtMost(wants) + d }),
+            told: (d) => ({
+              label: say`Let the wrist carry ${figure('torque', wristAtMost(wants) + d, 1)}.`,
+              changes: [],
+              wants: { wristAtMost: plain(wristAtMost(wants) + d) },
+            }),
+          } satisfies Limit,
+        ]
+      : []),
   ];
 }
 
@@ -109,7 +227,11 @@ const plain = (value: number): number => Number(value.toPrecision(10));
 const lower = (name: string): string => `${name[0]!.toLowerCase()}${name.slice(1)}`;
 
 /** Counts whose bolts hang within a finger's breadth of the lowest of all, and those bolts. */
-function lowestStacks(assembly: Assembly, problem: TrimProblem, { borne }: Wanted): { readonly lowest: ReadonlySet<string>; readonly at: readonly string[] } {
+function lowestStacks(
+  assembly: Assembly,
+  problem: TrimProblem,
+  { borne }: Wanted,
+): { readonly lowest: ReadonlySet<string>; readonly at: readonly string[] } {
   const stacks = assembly.stacks.filter((s) => borne.carries.has(s.body) && s.countedBy !== null);
   const foot = Math.min(...stacks.map((s) => s.station.seat[2]));
   const low = stacks.filter((s) => s.station.seat[2] - foot < 0.01);
@@ -122,7 +244,8 @@ function longer(assembly: Assembly, stack: StackChoice, by: number): StackChoice
   const adjuster = assembly.rig.adjusters.findIndex((a) => a.id === stack.id);
   const places = assembly.stacks.filter((s) => s.countedBy === adjuster);
   const most = stack.least + stack.byCount.length - 1;
-  const more = (of: typeof places): readonly Sums[] => Array.from({ length: by }, (_, n) => sumsOf(of.flatMap((p) => stackBody(p, most + n + 1) ?? [])));
+  const more = (of: typeof places): readonly Sums[] =>
+    Array.from({ length: by }, (_, n) => sumsOf(of.flatMap((p) => stackBody(p, most + n + 1) ?? [])));
   // A bolt that a mover carries is its own; the others of the count stand still together.
   const riders = places.filter((p) => p.movedBy.length > 0);
   return {

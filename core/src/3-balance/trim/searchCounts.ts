@@ -28,7 +28,16 @@ export function searchCounts(problem: TrimProblem, between: readonly [number, nu
   // The stack with the heaviest steps is set first: its branches differ most.
   const order = stacks.map((_, i) => i).sort((p, q) => stepOf(problem, q) - stepOf(problem, p));
   const rides = stacks.map((s) => (s.rides ?? []).map((r) => ({ ...r, box: boxOf(problem, r.movedBy) })));
-  const values = order.map((i) => stacks[i]!.byCount.map((s, n) => Float64Array.from(bounds, (b) => rides[i]!.reduce((sum, r) => sum + leastOver(b, fromSupport(r.byCount[n]!), ...r.box), valueOf(b, fromSupport(s))))));
+  const values = order.map((i) =>
+    stacks[i]!.byCount.map((s, n) =>
+      Float64Array.from(bounds, (b) =>
+        rides[i]!.reduce(
+          (sum, r) => sum + leastOver(b, fromSupport(r.byCount[n]!), ...r.box),
+          valueOf(b, fromSupport(s)),
+        ),
+      ),
+    ),
+  );
   const masses = order.map((i) => Float64Array.from(stacks[i]!.byCount, (_, n) => stackMass(stacks[i]!, n)));
   const radix = radixOf(problem);
   const weights = order.map((i) => radix[i]!);
@@ -38,11 +47,15 @@ export function searchCounts(problem: TrimProblem, between: readonly [number, nu
   // Washers of one kind, over all their bolts, are no more than there are.
   const kinds = problem.atHand ? [...new Set(stacks.flatMap((s) => [...(s.takes?.keys() ?? [])]))] : [];
   const takes = order.map((i) => kinds.map((kind) => stacks[i]!.takes?.get(kind) ?? 0));
-  const room = kinds.map((kind) => (problem.atHand!.get(kind) ?? 0) - stacks.reduce((sum, s) => sum + s.least * (s.takes?.get(kind) ?? 0), 0));
+  const room = kinds.map(
+    (kind) =>
+      (problem.atHand!.get(kind) ?? 0) - stacks.reduce((sum, s) => sum + s.least * (s.takes?.get(kind) ?? 0), 0),
+  );
   const restMost = new Float64Array(depth + 1);
   const restLeast = new Float64Array(depth + 1);
   for (let k = depth - 1; k >= 0; k--) {
-    for (let j = 0; j < bounds.length; j++) rest[k]![j] = rest[k + 1]![j]! + values[k]!.reduce((least, v) => Math.min(least, v[j]!), Infinity);
+    for (let j = 0; j < bounds.length; j++)
+      rest[k]![j] = rest[k + 1]![j]! + values[k]!.reduce((least, v) => Math.min(least, v[j]!), Infinity);
     restMost[k] = restMost[k + 1]! + Math.max(...masses[k]!);
     restLeast[k] = restLeast[k + 1]! + Math.min(...masses[k]!);
   }

@@ -16,27 +16,105 @@ import { wantedOf } from './wantedOf';
 const withWants = (more: Partial<Wants>): Wants => ({ ...wants, massAtMost: 9, calmAtLeast: 0, ...more });
 
 /** Problems of a few bolts, a camera on one slide or two, and a drop window that may or may not be had. */
-const problems = fc.record({
-  rooms: fc.array(fc.integer({ min: 1, max: 5 }), { minLength: 1, maxLength: 3 }), places: fc.array(fc.integer({ min: -150, max: 150 }), { minLength: 9, maxLength: 9 }), grams: fc.array(fc.integer({ min: 5, max: 60 }), { minLength: 3, maxLength: 3 }),
-  off: fc.tuple(fc.integer({ min: -20, max: 20 }), fc.integer({ min: -10, max: 10 })), middle: fc.integer({ min: 8, max: 25 }), half: fc.integer({ min: 1, max: 6 }), slides: fc.integer({ min: 0, max: 2 }), level: fc.integer({ min: 1, max: 6 }),
-}).map(({ rooms, places, grams, off, middle, half, slides, level: degrees }): TrimProblem => {
-  const lump = (mass: number, at: readonly [number, number, number], size = 0.05): Sums => sumsOf([{ mass, centre: at, inertia: [[mass * size ** 2, 0, 0], [0, mass * size ** 2, 0], [0, 0, mass * size ** 2]] }]);
-  const camera = lump(0.9, [off[0] / 1000, off[1] / 1000, 0.08]);
-  const movers = ([[1, 0, 0], [0, 1, 0]] as const).slice(0, slides).map((axis, i) => ({ id: `s${i}`, axis, range: [-0.012, 0.015] as const, step: 0, now: 0 }));
-  const within = (degrees * Math.PI) / 180;
-  const conditions: readonly Condition[] = [upright, level('foreAft', within), level('sideways', within), drop('pitch', [(middle - half) / 10, (middle + half) / 10], within)];
-  return {
-    movers, conditions, support: [0, 0, 0], supportMovedBy: [],
-    groups: slides === 0 ? [] : [{ movedBy: movers.map((_, i) => i), sums: camera }],
-    fixed: slides === 0 ? sumsOf([{ mass: 0.9, centre: [off[0] / 1000, off[1] / 1000, 0.08], inertia: [[0.002, 0, 0], [0, 0.002, 0], [0, 0, 0.002]] }, { mass: 0.25, centre: [0, 0, -0.2], inertia: [[0.003, 0, 0], [0, 0.003, 0], [0, 0, 0.0001]] }]) : lump(0.25, [0, 0, -0.2], 0.1),
-    stacks: rooms.map((most, i) => ({ id: `c${i}`, least: 0, now: 0, byCount: Array.from({ length: most + 1 }, (_, n) => (n === 0 ? sumsOf([]) : lump((n * grams[i]!) / 1000, [places[3 * i]! / 1000, places[3 * i + 1]! / 2000, -0.3 - Math.abs(places[3 * i + 2]!) / 1500 - 0.0015 * n], 0.01))) })),
-  };
-});
+const problems = fc
+  .record({
+    rooms: fc.array(fc.integer({ min: 1, max: 5 }), { minLength: 1, maxLength: 3 }),
+    places: fc.array(fc.integer({ min: -150, max: 150 }), { minLength: 9, maxLength: 9 }),
+    grams: fc.array(fc.integer({ min: 5, max: 60 }), { minLength: 3, maxLength: 3 }),
+    off: fc.tuple(fc.integer({ min: -20, max: 20 }), fc.integer({ min: -10, max: 10 })),
+    middle: fc.integer({ min: 8, max: 25 }),
+    half: fc.integer({ min: 1, max: 6 }),
+    slides: fc.integer({ min: 0, max: 2 }),
+    level: fc.integer({ min: 1, max: 6 }),
+  })
+  .map(({ rooms, places, grams, off, middle, half, slides, level: degrees }): TrimProblem => {
+    const lump = (mass: number, at: readonly [number, number, number], size = 0.05): Sums =>
+      sumsOf([
+        {
+          mass,
+          centre: at,
+          inertia: [
+            [mass * size ** 2, 0, 0],
+            [0, mass * size ** 2, 0],
+            [0, 0, mass * size ** 2],
+          ],
+        },
+      ]);
+    const camera = lump(0.9, [off[0] / 1000, off[1] / 1000, 0.08]);
+    const movers = (
+      [
+        [1, 0, 0],
+        [0, 1, 0],
+      ] as const
+    )
+      .slice(0, slides)
+      .map((axis, i) => ({ id: `s${i}`, axis, range: [-0.012, 0.015] as const, step: 0, now: 0 }));
+    const within = (degrees * Math.PI) / 180;
+    const conditions: readonly Condition[] = [
+      upright,
+      level('foreAft', within),
+      level('sideways', within),
+      drop('pitch', [(middle - half) / 10, (middle + half) / 10], within),
+    ];
+    return {
+      movers,
+      conditions,
+      support: [0, 0, 0],
+      supportMovedBy: [],
+      groups: slides === 0 ? [] : [{ movedBy: movers.map((_, i) => i), sums: camera }],
+      fixed:
+        slides === 0
+          ? sumsOf([
+              {
+                mass: 0.9,
+                centre: [off[0] / 1000, off[1] / 1000, 0.08],
+                inertia: [
+                  [0.002, 0, 0],
+                  [0, 0.002, 0],
+                  [0, 0, 0.002],
+                ],
+              },
+              {
+                mass: 0.25,
+                centre: [0, 0, -0.2],
+                inertia: [
+                  [0.003, 0, 0],
+                  [0, 0.003, 0],
+                  [0, 0, 0.0001],
+                ],
+              },
+            ])
+          : lump(0.25, [0, 0, -0.2], 0.1),
+      stacks: rooms.map((most, i) => ({
+        id: `c${i}`,
+        least: 0,
+        now: 0,
+        byCount: Array.from({ length: most + 1 }, (_, n) =>
+          n === 0
+            ? sumsOf([])
+            : lump(
+                (n * grams[i]!) / 1000,
+                [
+                  places[3 * i]! / 1000,
+                  places[3 * i + 1]! / 2000,
+                  -0.3 - Math.abs(places[3 * i + 2]!) / 1500 - 0.0015 * n,
+                ],
+                0.01,
+              ),
+        ),
+      })),
+    };
+  });
 
 /** The slow way: every count, every slide walked in fine steps, every condition asked. */
 function byTryingAll(problem: TrimProblem): number | null {
   const ticks = Array.from({ length: 28 }, (_, i) => -0.012 + i * 0.001);
-  const places = problem.movers.length === 0 ? [[]] : problem.movers.length === 1 ? ticks.map((t) => [t]) : ticks.flatMap((t) => ticks.map((u) => [t, u]));
+  const places =
+    problem.movers.length === 0
+      ? [[]]
+      : problem.movers.length === 1
+        ? ticks.map((t) => [t])
+        : ticks.flatMap((t) => ticks.map((u) => [t, u]));
   return everyCount(problem, (counts) => {
     const still = withCounts(problem, counts);
     return places.some((s) => slackOf(problem.conditions, sumsAbout(problem, still, s)).slack >= 0);
@@ -62,33 +140,109 @@ const leastOf = (problem: TrimProblem): Found | null => {
 };
 
 /** Two heights, the joint's thread and a weight on a post, and drop times in pitch and roll that want both of them. */
-const twoHeights = fc.record({ pitch: fc.integer({ min: 20, max: 45 }), roll: fc.integer({ min: 20, max: 45 }), half: fc.integer({ min: 1, max: 3 }), grams: fc.integer({ min: 80, max: 500 }), wide: fc.integer({ min: 20, max: 160 }), low: fc.integer({ min: 5, max: 40 }) })
+const twoHeights = fc
+  .record({
+    pitch: fc.integer({ min: 20, max: 45 }),
+    roll: fc.integer({ min: 20, max: 45 }),
+    half: fc.integer({ min: 1, max: 3 }),
+    grams: fc.integer({ min: 80, max: 500 }),
+    wide: fc.integer({ min: 20, max: 160 }),
+    low: fc.integer({ min: 5, max: 40 }),
+  })
   .map(({ pitch, roll, half, grams, wide, low }): TrimProblem => {
-    const bar = (mass: number, z: number, long: number): Sums => sumsOf([{ mass, centre: [0, 0, z], inertia: [[0.002, 0, 0], [0, (mass * long ** 2) / 12 + 0.002, 0], [0, 0, 0.002]] }]);
+    const bar = (mass: number, z: number, long: number): Sums =>
+      sumsOf([
+        {
+          mass,
+          centre: [0, 0, z],
+          inertia: [
+            [0.002, 0, 0],
+            [0, (mass * long ** 2) / 12 + 0.002, 0],
+            [0, 0, 0.002],
+          ],
+        },
+      ]);
     const window = (middle: number): [number, number] => [(middle - half) / 100, (middle + half) / 100];
     return {
-      movers: [{ id: 'thread', axis: [0, 0, 1], range: [0, 0.012], step: 0.0005, now: 0 }, { id: 'post', axis: [0, 0, 1], range: [-0.12, 0.12], step: 0.002, now: 0 }],
-      groups: [{ movedBy: [1], sums: bar(grams / 1000, -0.15, wide / 1000) }], stacks: [], fixed: bar(1.2, -low / 1000, 0.2),
-      support: [0, 0, 0], supportMovedBy: [0], conditions: [upright, drop('pitch', window(pitch), 0.01), drop('roll', window(roll), 0.01)],
+      movers: [
+        { id: 'thread', axis: [0, 0, 1], range: [0, 0.012], step: 0.0005, now: 0 },
+        { id: 'post', axis: [0, 0, 1], range: [-0.12, 0.12], step: 0.002, now: 0 },
+      ],
+      groups: [{ movedBy: [1], sums: bar(grams / 1000, -0.15, wide / 1000) }],
+      stacks: [],
+      fixed: bar(1.2, -low / 1000, 0.2),
+      support: [0, 0, 0],
+      supportMovedBy: [0],
+      conditions: [upright, drop('pitch', window(pitch), 0.01), drop('roll', window(roll), 0.01)],
     };
   });
 
 /** A camera and one or two things beside it, each on a slide of its own along the lens: how far apart they stand sets the inertia, and so the drop. */
-const severalSlides = fc.record({ more: fc.integer({ min: 1, max: 2 }), grams: fc.array(fc.integer({ min: 60, max: 500 }), { minLength: 2, maxLength: 2 }), middle: fc.integer({ min: 8, max: 24 }), half: fc.integer({ min: 1, max: 4 }), room: fc.integer({ min: 2, max: 8 }), washer: fc.integer({ min: 10, max: 60 }), off: fc.integer({ min: -25, max: 25 }), now: fc.integer({ min: -4, max: 4 }) })
+const severalSlides = fc
+  .record({
+    more: fc.integer({ min: 1, max: 2 }),
+    grams: fc.array(fc.integer({ min: 60, max: 500 }), { minLength: 2, maxLength: 2 }),
+    middle: fc.integer({ min: 8, max: 24 }),
+    half: fc.integer({ min: 1, max: 4 }),
+    room: fc.integer({ min: 2, max: 8 }),
+    washer: fc.integer({ min: 10, max: 60 }),
+    off: fc.integer({ min: -25, max: 25 }),
+    now: fc.integer({ min: -4, max: 4 }),
+  })
   .map(({ more, grams, middle, half, room, washer, off, now }): TrimProblem => {
-    const lump = (mass: number, at: readonly [number, number, number], size = 0.03): Sums => sumsOf([{ mass, centre: at, inertia: [[mass * size ** 2, 0, 0], [0, mass * size ** 2, 0], [0, 0, mass * size ** 2]] }]);
+    const lump = (mass: number, at: readonly [number, number, number], size = 0.03): Sums =>
+      sumsOf([
+        {
+          mass,
+          centre: at,
+          inertia: [
+            [mass * size ** 2, 0, 0],
+            [0, mass * size ** 2, 0],
+            [0, 0, mass * size ** 2],
+          ],
+        },
+      ]);
     const within = (3 * Math.PI) / 180;
     return {
-      movers: [{ id: 'camera', axis: [1, 0, 0], range: [-0.06, 0.06], step: 0.004, now: 0 }, ...Array.from({ length: more }, (_, i) => ({ id: `slide ${i}`, axis: [1, 0, 0] as const, range: [-0.16, 0.16] as const, step: 0.02, now: now * 0.02 }))],
-      groups: [{ movedBy: [0], sums: lump(0.8, [off / 1000, 0, 0.06]) }, ...Array.from({ length: more }, (_, i) => ({ movedBy: [i + 1], sums: lump(grams[i]! / 1000, [0, 0, -0.05]) }))],
-      stacks: [{ id: 'foot', least: 0, now: 0, byCount: Array.from({ length: room + 1 }, (_, n) => (n === 0 ? sumsOf([]) : lump((n * washer) / 1000, [0, 0, -0.32], 0.01))) }],
-      fixed: lump(0.25, [0, 0, -0.2], 0.1), support: [0, 0, 0], supportMovedBy: [],
-      conditions: [upright, level('foreAft', within), drop('pitch', [(middle - half) / 10, (middle + half) / 10], within)],
+      movers: [
+        { id: 'camera', axis: [1, 0, 0], range: [-0.06, 0.06], step: 0.004, now: 0 },
+        ...Array.from({ length: more }, (_, i) => ({
+          id: `slide ${i}`,
+          axis: [1, 0, 0] as const,
+          range: [-0.16, 0.16] as const,
+          step: 0.02,
+          now: now * 0.02,
+        })),
+      ],
+      groups: [
+        { movedBy: [0], sums: lump(0.8, [off / 1000, 0, 0.06]) },
+        ...Array.from({ length: more }, (_, i) => ({ movedBy: [i + 1], sums: lump(grams[i]! / 1000, [0, 0, -0.05]) })),
+      ],
+      stacks: [
+        {
+          id: 'foot',
+          least: 0,
+          now: 0,
+          byCount: Array.from({ length: room + 1 }, (_, n) =>
+            n === 0 ? sumsOf([]) : lump((n * washer) / 1000, [0, 0, -0.32], 0.01),
+          ),
+        },
+      ],
+      fixed: lump(0.25, [0, 0, -0.2], 0.1),
+      support: [0, 0, 0],
+      supportMovedBy: [],
+      conditions: [
+        upright,
+        level('foreAft', within),
+        drop('pitch', [(middle - half) / 10, (middle + half) / 10], within),
+      ],
     };
   });
 /** The slow way with steps: every count, every step of every slide. */
 function byTryingSteps(problem: TrimProblem): number | null {
-  const steps = problem.movers.map(({ range, step }) => Array.from({ length: Math.round((range[1] - range[0]) / step) + 1 }, (_, n) => range[0] + n * step));
+  const steps = problem.movers.map(({ range, step }) =>
+    Array.from({ length: Math.round((range[1] - range[0]) / step) + 1 }, (_, n) => range[0] + n * step),
+  );
   const places = steps.reduce<number[][]>((all, list) => all.flatMap((t) => list.map((v) => [...t, v])), [[]]);
   return everyCount(problem, (counts) => {
     const still = withCounts(problem, counts);
@@ -99,56 +253,86 @@ function byTryingSteps(problem: TrimProblem): number | null {
 describe('the solver', () => {
   it('finds two heights together wherever any pair of their steps will do, and says none only where none does', () => {
     let [some, none] = [0, 0];
-    holds(fc.property(twoHeights, (problem) => {
-      const steps = problem.movers.map(({ range, step }) => Array.from({ length: Math.round((range[1] - range[0]) / step) + 1 }, (_, n) => range[0] + n * step)) as [number[], number[]];
-      const best = Math.max(...steps[0].flatMap((a) => steps[1].map((b) => slackOf(problem.conditions, sumsAbout(problem, problem.fixed, [a, b])).slack)));
-      const found = solveTrim(problem);
-      if (best > 1e-6) some++; else none++;
-      if (found.kind === 'solved') expect(found.best[0]!.settled.slack).toBeGreaterThanOrEqual(-1e-9);
-      // What only touches a limit may go either way by rounding.
-      if (best > 1e-6) expect(found.kind).toBe('solved');
-      if (found.kind === 'none' && found.proven) expect(best).toBeLessThanOrEqual(1e-6);
-    }), { seed: 4712, numRuns: 120 });
+    holds(
+      fc.property(twoHeights, (problem) => {
+        const steps = problem.movers.map(({ range, step }) =>
+          Array.from({ length: Math.round((range[1] - range[0]) / step) + 1 }, (_, n) => range[0] + n * step),
+        ) as [number[], number[]];
+        const best = Math.max(
+          ...steps[0].flatMap((a) =>
+            steps[1].map((b) => slackOf(problem.conditions, sumsAbout(problem, problem.fixed, [a, b])).slack),
+          ),
+        );
+        const found = solveTrim(problem);
+        if (best > 1e-6) some++;
+        else none++;
+        if (found.kind === 'solved') expect(found.best[0]!.settled.slack).toBeGreaterThanOrEqual(-1e-9);
+        // What only touches a limit may go either way by rounding.
+        if (best > 1e-6) expect(found.kind).toBe('solved');
+        if (found.kind === 'none' && found.proven) expect(best).toBeLessThanOrEqual(1e-6);
+      }),
+      { seed: 4712, numRuns: 120 },
+    );
     expect(Math.min(some, none)).withContext(`${some} and ${none}`).toBeGreaterThan(10);
   });
   it('finds no way calmer than it says there can be', () => {
-    holds(fc.property(problems.filter((p) => p.movers.length > 0), fc.integer({ min: 2, max: 9 }), (problem, fine) => {
-      const found = solveTrim(problem, 'calmest');
-      if (found.kind !== 'solved') return;
-      const limit = found.best[0]!.cost - (found.gap?.atMost ?? 0);
-      const places = problem.movers.map(({ range }) => Array.from({ length: fine }, (_, n) => range[0] + ((range[1] - range[0]) * n) / (fine - 1)));
-      everyCount(problem, (counts) => {
-        const still = withCounts(problem, counts);
-        for (const s of places.reduce<number[][]>((all, p) => all.flatMap((t) => p.map((v) => [...t, v])), [[]])) {
-          const about = sumsAbout(problem, still, s);
-          if (slackOf(problem.conditions, about).slack >= 0) expect(-Math.sqrt(about.inertia[0][0] * about.inertia[1][1])).toBeGreaterThanOrEqual(limit - 1e-9);
-        }
-        return false;
-      });
-    }), { seed: 4713, numRuns: 25 });
+    holds(
+      fc.property(
+        problems.filter((p) => p.movers.length > 0),
+        fc.integer({ min: 2, max: 9 }),
+        (problem, fine) => {
+          const found = solveTrim(problem, 'calmest');
+          if (found.kind !== 'solved') return;
+          const limit = found.best[0]!.cost - (found.gap?.atMost ?? 0);
+          const places = problem.movers.map(({ range }) =>
+            Array.from({ length: fine }, (_, n) => range[0] + ((range[1] - range[0]) * n) / (fine - 1)),
+          );
+          everyCount(problem, (counts) => {
+            const still = withCounts(problem, counts);
+            for (const s of places.reduce<number[][]>((all, p) => all.flatMap((t) => p.map((v) => [...t, v])), [[]])) {
+              const about = sumsAbout(problem, still, s);
+              if (slackOf(problem.conditions, about).slack >= 0)
+                expect(-Math.sqrt(about.inertia[0][0] * about.inertia[1][1])).toBeGreaterThanOrEqual(limit - 1e-9);
+            }
+            return false;
+          });
+        },
+      ),
+      { seed: 4713, numRuns: 25 },
+    );
   });
   it('is never beaten by trying everything, and what it gives is met', () => {
-    holds(fc.property(problems, (problem) => {
-      const quick = leastOf(problem);
-      const slow = byTryingAll(problem);
-      if (quick && slackOf(problem.conditions, quick.settled.about).slack < -1e-9) return false;
-      return slow === null || (quick !== null && quick.added <= slow + 1e-9);
-    }), { seed: 71, numRuns: 150 });
+    holds(
+      fc.property(problems, (problem) => {
+        const quick = leastOf(problem);
+        const slow = byTryingAll(problem);
+        if (quick && slackOf(problem.conditions, quick.settled.about).slack < -1e-9) return false;
+        return slow === null || (quick !== null && quick.added <= slow + 1e-9);
+      }),
+      { seed: 71, numRuns: 150 },
+    );
   });
 
   it('with several slides along one way is never beaten by trying them all, and says proven only where it is', () => {
     let [some, better, proven] = [0, 0, 0];
-    holds(fc.property(severalSlides, (problem) => {
-      const found = solveTrim(problem);
-      const slow = byTryingSteps(problem);
-      if (slow !== null) some++;
-      if (found.kind === 'solved' && found.gap === null) proven++;
-      const first = solveTrim({ ...problem, movers: problem.movers.map((m, i) => (i === 0 ? m : { ...m, range: [m.now, m.now] as const })) });
-      if (found.kind === 'solved' && (first.kind === 'none' || first.best[0]!.added > found.best[0]!.added + 1e-9)) better++;
-      if (found.kind === 'none') return slow === null || !found.proven;
-      if (slackOf(problem.conditions, found.best[0]!.settled.about).slack < -1e-9) return false;
-      return slow === null || found.best[0]!.added <= slow + 1e-9 || found.gap !== null;
-    }), { seed: 4716, numRuns: 60 });
+    holds(
+      fc.property(severalSlides, (problem) => {
+        const found = solveTrim(problem);
+        const slow = byTryingSteps(problem);
+        if (slow !== null) some++;
+        if (found.kind === 'solved' && found.gap === null) proven++;
+        const first = solveTrim({
+          ...problem,
+          movers: problem.movers.map((m, i) => (i === 0 ? m : { ...m, range: [m.now, m.now] as const })),
+        });
+        if (found.kind === 'solved' && (first.kind === 'none' || first.best[0]!.added > found.best[0]!.added + 1e-9))
+          better++;
+        if (found.kind === 'none') return slow === null || !found.proven;
+        if (slackOf(problem.conditions, found.best[0]!.settled.about).slack < -1e-9) return false;
+        return slow === null || found.best[0]!.added <= slow + 1e-9 || found.gap !== null;
+      }),
+      { seed: 4716, numRuns: 60 },
+    );
     expect(some).toBeGreaterThan(8);
     expect(proven).toBeGreaterThan(some / 2);
     // Where one slide alone would want more washers, or would not do: else nothing was tried.
@@ -156,60 +340,133 @@ describe('the solver', () => {
   });
 
   it('takes the lightest that is accepted, and tells of what it refused where none is', () => {
-    holds(fc.property(problems, fc.integer({ min: 1, max: 3 }), (plain, n) => {
-      const accepts = (counts: readonly number[]): boolean => counts.reduce((sum, c) => sum + c, 0) % 3 === n % 3;
-      const found = solveTrim({ ...plain, accepts });
-      const none = solveTrim({ ...plain, accepts: () => false });
-      const free = leastOf(plain);
-      if (none.kind !== 'none' || (none.refused !== null) !== (free !== null)) return false;
-      // Nothing that met the conditions and was accepted is lighter.
-      const roles = rolesOf(plain);
-      const slow = everyCount(plain, (counts) => accepts(counts) && foundAt(plain, roles, counts, 'lightest').settled.slack >= -1e-9);
-      return found.kind === 'solved' ? accepts(found.best[0]!.counts) && slow !== null && Math.abs(found.best[0]!.added - slow) < 1e-9 : slow === null;
-    }), { seed: 4714, numRuns: 60 });
+    holds(
+      fc.property(problems, fc.integer({ min: 1, max: 3 }), (plain, n) => {
+        const accepts = (counts: readonly number[]): boolean => counts.reduce((sum, c) => sum + c, 0) % 3 === n % 3;
+        const found = solveTrim({ ...plain, accepts });
+        const none = solveTrim({ ...plain, accepts: () => false });
+        const free = leastOf(plain);
+        if (none.kind !== 'none' || (none.refused !== null) !== (free !== null)) return false;
+        // Nothing that met the conditions and was accepted is lighter.
+        const roles = rolesOf(plain);
+        const slow = everyCount(
+          plain,
+          (counts) => accepts(counts) && foundAt(plain, roles, counts, 'lightest').settled.slack >= -1e-9,
+        );
+        return found.kind === 'solved'
+          ? accepts(found.best[0]!.counts) && slow !== null && Math.abs(found.best[0]!.added - slow) < 1e-9
+          : slow === null;
+      }),
+      { seed: 4714, numRuns: 60 },
+    );
   });
 
   it('with a pivot on a thread is never beaten by trying every washer at every height', () => {
-    holds(fc.property(problems, fc.integer({ min: 2, max: 12 }), (plain, travel) => {
-      const range = [-travel / 1000, travel / 1000] as const;
-      const problem: TrimProblem = { ...plain, movers: [{ id: 'height', axis: [0, 0, 1], range, step: 0, now: 0 }], groups: [], fixed: plain.groups.reduce((sum, g) => addSums(sum, g.sums), plain.fixed), supportMovedBy: [0] };
-      const quick = leastOf(problem);
-      if (quick && slackOf(problem.conditions, quick.settled.about).slack < -1e-9) return false;
-      const slow = everyCount(problem, (counts) => Array.from({ length: 61 }, (_, i) => range[0] + ((range[1] - range[0]) * i) / 60).some((z) => slackOf(problem.conditions, sumsAbout(problem, withCounts(problem, counts), [z])).slack >= 0));
-      return slow === null || (quick !== null && quick.added <= slow + 1e-9);
-    }), { seed: 75, numRuns: 150 });
+    holds(
+      fc.property(problems, fc.integer({ min: 2, max: 12 }), (plain, travel) => {
+        const range = [-travel / 1000, travel / 1000] as const;
+        const problem: TrimProblem = {
+          ...plain,
+          movers: [{ id: 'height', axis: [0, 0, 1], range, step: 0, now: 0 }],
+          groups: [],
+          fixed: plain.groups.reduce((sum, g) => addSums(sum, g.sums), plain.fixed),
+          supportMovedBy: [0],
+        };
+        const quick = leastOf(problem);
+        if (quick && slackOf(problem.conditions, quick.settled.about).slack < -1e-9) return false;
+        const slow = everyCount(problem, (counts) =>
+          Array.from({ length: 61 }, (_, i) => range[0] + ((range[1] - range[0]) * i) / 60).some(
+            (z) => slackOf(problem.conditions, sumsAbout(problem, withCounts(problem, counts), [z])).slack >= 0,
+          ),
+        );
+        return slow === null || (quick !== null && quick.added <= slow + 1e-9);
+      }),
+      { seed: 75, numRuns: 150 },
+    );
   });
 
   it('finds what hangs only with its pivot raised, and is top-heavy with it in the middle', () => {
-    const lump = (mass: number, z: number): Sums => sumsOf([{ mass, centre: [0, 0, z], inertia: [[mass * 1e-3, 0, 0], [0, mass * 1e-3, 0], [0, 0, mass * 1e-3]] }]);
+    const lump = (mass: number, z: number): Sums =>
+      sumsOf([
+        {
+          mass,
+          centre: [0, 0, z],
+          inertia: [
+            [mass * 1e-3, 0, 0],
+            [0, mass * 1e-3, 0],
+            [0, 0, mass * 1e-3],
+          ],
+        },
+      ]);
     const bare: TrimProblem = {
-      movers: [{ id: 'height', axis: [0, 0, 1], range: [-0.02, 0.02], step: 0, now: 0 }], groups: [], support: [0, 0, 0], supportMovedBy: [0], stacks: [{ id: 'foot', least: 0, now: 0, byCount: [sumsOf([])] }],
-      fixed: addSums(lump(1, 0.08), lump(0.2, -0.3)), conditions: [],
+      movers: [{ id: 'height', axis: [0, 0, 1], range: [-0.02, 0.02], step: 0, now: 0 }],
+      groups: [],
+      support: [0, 0, 0],
+      supportMovedBy: [0],
+      stacks: [{ id: 'foot', least: 0, now: 0, byCount: [sumsOf([])] }],
+      fixed: addSums(lump(1, 0.08), lump(0.2, -0.3)),
+      conditions: [],
     };
     expect(bare.fixed.first[2]).toBeGreaterThan(0);
     const time = dropOf('pitch', sumsAbout(bare, bare.fixed, [0.01998]));
-    const problem: TrimProblem = { ...bare, conditions: [upright, level('foreAft', 0.002), level('sideways', 0.002), drop('pitch', [time * 0.998, time * 1.002], 0.002)] };
+    const problem: TrimProblem = {
+      ...bare,
+      conditions: [
+        upright,
+        level('foreAft', 0.002),
+        level('sideways', 0.002),
+        drop('pitch', [time * 0.998, time * 1.002], 0.002),
+      ],
+    };
     expect(leastOf(problem)!.settled.settings[0]).toBeCloseTo(0.01998, 4);
   });
 
   it('with bolts on clamps that slide is never beaten by trying every washer at every place of the clamps', () => {
     const travels = fc.tuple(fc.integer({ min: 5, max: 40 }), fc.integer({ min: 3, max: 15 }));
-    holds(fc.property(problems, travels, (plain, [up, ahead]) => {
-      // The first bolt's clamp goes up and down, the second's ahead and back; the camera stands still.
-      const [fixed, movers] = [plain.groups.reduce((sum, g) => addSums(sum, g.sums), plain.fixed), ([[0, 0, 1], [1, 0, 0]] as const).map((axis, i) => ({ id: `clamp-${i}`, axis, range: [-[up, ahead][i]! / 1000, [up, ahead][i]! / 1000] as const, step: 0, now: 0 }))];
-      const problem: TrimProblem = {
-        ...plain, fixed, movers, groups: [],
-        stacks: plain.stacks.slice(0, 2).map((s, i) => ({ ...s, byCount: s.byCount.map(() => sumsOf([])), rides: [{ movedBy: [i], byCount: s.byCount }] })),
-      };
-      const quick = leastOf(problem);
-      if (quick && slackOf(problem.conditions, quick.settled.about).slack < -1e-9) return false;
-      const places = movers.map(({ range }) => Array.from({ length: 31 }, (_, i) => range[0] + ((range[1] - range[0]) * i) / 30));
-      const slow = everyCount(problem, (counts) => {
-        const [loaded, still] = [riding(problem, counts), withCounts(problem, counts)];
-        return places[0]!.some((z) => places[1]!.some((x) => slackOf(problem.conditions, sumsAbout(loaded, still, [z, x])).slack >= 0));
-      });
-      return slow === null || (quick !== null && quick.added <= slow + 1e-9);
-    }), { seed: 76, numRuns: 120 });
+    holds(
+      fc.property(problems, travels, (plain, [up, ahead]) => {
+        // The first bolt's clamp goes up and down, the second's ahead and back; the camera stands still.
+        const [fixed, movers] = [
+          plain.groups.reduce((sum, g) => addSums(sum, g.sums), plain.fixed),
+          (
+            [
+              [0, 0, 1],
+              [1, 0, 0],
+            ] as const
+          ).map((axis, i) => ({
+            id: `clamp-${i}`,
+            axis,
+            range: [-[up, ahead][i]! / 1000, [up, ahead][i]! / 1000] as const,
+            step: 0,
+            now: 0,
+          })),
+        ];
+        const problem: TrimProblem = {
+          ...plain,
+          fixed,
+          movers,
+          groups: [],
+          stacks: plain.stacks.slice(0, 2).map((s, i) => ({
+            ...s,
+            byCount: s.byCount.map(() => sumsOf([])),
+            rides: [{ movedBy: [i], byCount: s.byCount }],
+          })),
+        };
+        const quick = leastOf(problem);
+        if (quick && slackOf(problem.conditions, quick.settled.about).slack < -1e-9) return false;
+        const places = movers.map(({ range }) =>
+          Array.from({ length: 31 }, (_, i) => range[0] + ((range[1] - range[0]) * i) / 30),
+        );
+        const slow = everyCount(problem, (counts) => {
+          const [loaded, still] = [riding(problem, counts), withCounts(problem, counts)];
+          return places[0]!.some((z) =>
+            places[1]!.some((x) => slackOf(problem.conditions, sumsAbout(loaded, still, [z, x])).slack >= 0),
+          );
+        });
+        return slow === null || (quick !== null && quick.added <= slow + 1e-9);
+      }),
+      { seed: 76, numRuns: 120 },
+    );
   });
 
   it('shares what may be looked into of further heights among all ways, and leaves open what it did not look into', () => {
@@ -222,21 +479,49 @@ describe('the solver', () => {
     const roles = rolesOf(problem);
     expect(roles.height.length).toBeGreaterThan(1);
     const effort = { boxes: 5 };
-    const open = (counts: readonly number[]) => settle(riding(problem, counts), roles, withCounts(problem, counts), undefined, null, effort);
+    const open = (counts: readonly number[]) =>
+      settle(riding(problem, counts), roles, withCounts(problem, counts), undefined, null, effort);
     const all = problem.stacks.map((s) => s.byCount.length - 1);
     const found = [open(all), open(all.map((n) => n >> 1)), open(all.map(() => 0))];
     expect(effort.boxes).toBe(0);
     for (const { slack, sure } of found) expect(slack >= -1e-9 || !sure).toBeTrue();
     // With as many as it likes the same way is no worse.
-    expect(settle(riding(problem, all), roles, withCounts(problem, all), undefined, null, { boxes: 1e6 }).slack).toBeGreaterThanOrEqual(found[0]!.slack);
+    expect(
+      settle(riding(problem, all), roles, withCounts(problem, all), undefined, null, { boxes: 1e6 }).slack,
+    ).toBeGreaterThanOrEqual(found[0]!.slack);
   });
 
   it('takes on with the next slide what the first cannot, and leaves it alone where the first will do', () => {
-    const lump = (mass: number, at: readonly [number, number, number]): Sums => sumsOf([{ mass, centre: at, inertia: [[mass * 1e-3, 0, 0], [0, mass * 1e-3, 0], [0, 0, mass * 1e-3]] }]);
-    const slide = (id: string, travel: number) => ({ id, axis: [1, 0, 0] as const, range: [-travel, travel] as const, step: 0.0005, now: 0 });
+    const lump = (mass: number, at: readonly [number, number, number]): Sums =>
+      sumsOf([
+        {
+          mass,
+          centre: at,
+          inertia: [
+            [mass * 1e-3, 0, 0],
+            [0, mass * 1e-3, 0],
+            [0, 0, mass * 1e-3],
+          ],
+        },
+      ]);
+    const slide = (id: string, travel: number) => ({
+      id,
+      axis: [1, 0, 0] as const,
+      range: [-travel, travel] as const,
+      step: 0.0005,
+      now: 0,
+    });
     const problem = (off: number): TrimProblem => ({
-      movers: [slide('stage', 0.02), slide('battery', 0.05)], conditions: [upright, level('foreAft', 0.02)], support: [0, 0, 0], supportMovedBy: [], stacks: [], fixed: lump(0.5, [0, 0, -0.3]),
-      groups: [{ movedBy: [0], sums: lump(1, [off, 0, 0.05]) }, { movedBy: [1], sums: lump(0.2, [0, 0, -0.1]) }],
+      movers: [slide('stage', 0.02), slide('battery', 0.05)],
+      conditions: [upright, level('foreAft', 0.02)],
+      support: [0, 0, 0],
+      supportMovedBy: [],
+      stacks: [],
+      fixed: lump(0.5, [0, 0, -0.3]),
+      groups: [
+        { movedBy: [0], sums: lump(1, [off, 0, 0.05]) },
+        { movedBy: [1], sums: lump(0.2, [0, 0, -0.1]) },
+      ],
     });
     const settled = (off: number) => leastOf(problem(off))!.settled;
     expect(settled(0.015).settings).toEqual([-0.015, 0]);
@@ -249,7 +534,11 @@ describe('the solver', () => {
     const { stacks, ...rest } = bigTrim();
     // At least so heavy, and nothing else: the lightest lies in the thick of a million others of much the same mass.
     const least = rest.fixed.mass + 1.0005;
-    const heavy: Condition = { id: 'calmPan', slack: ({ mass }) => mass - least, bounds: [{ constant: least, mass: -1, first: [0, 0, 0], inertia: [0, 0, 0] }] };
+    const heavy: Condition = {
+      id: 'calmPan',
+      slack: ({ mass }) => mass - least,
+      bounds: [{ constant: least, mass: -1, first: [0, 0, 0], inertia: [0, 0, 0] }],
+    };
     const problem: TrimProblem = { ...rest, movers: [], groups: [], conditions: [heavy], stacks };
     const found = solveTrim(problem, 'lightest');
     if (found.kind !== 'solved') return fail(found.kind);
@@ -266,28 +555,61 @@ describe('the solver', () => {
   });
 
   it('finds the same whichever bolt comes first', () => {
-    holds(fc.property(problems, (problem) => {
-      const [one, other] = [leastOf(problem), leastOf({ ...problem, stacks: [...problem.stacks].reverse() })];
-      return one === null || other === null ? one === other : Math.abs(one.added - other.added) < 1e-12;
-    }), { seed: 72, numRuns: 80 });
+    holds(
+      fc.property(problems, (problem) => {
+        const [one, other] = [leastOf(problem), leastOf({ ...problem, stacks: [...problem.stacks].reverse() })];
+        return one === null || other === null ? one === other : Math.abs(one.added - other.added) < 1e-12;
+      }),
+      { seed: 72, numRuns: 80 },
+    );
   });
 
   it('splitting a body or turning the axes about the vertical changes nothing', () => {
-    holds(fc.property(problems, fc.integer({ min: 1, max: 9 }), (problem, tenths) => {
-      const part = tenths / 10;
-      const scaled = (s: Sums, k: number): Sums => ({ mass: s.mass * k, first: [s.first[0] * k, s.first[1] * k, s.first[2] * k], inertia: s.inertia.map((r) => r.map((x) => x * k)) as unknown as Sums['inertia'] });
-      const split: TrimProblem = { ...problem, groups: problem.groups.flatMap((g) => [{ ...g, sums: scaled(g.sums, part) }, { ...g, sums: scaled(g.sums, 1 - part) }]) };
-      const [one, other] = [leastOf(problem), leastOf(split)];
-      return one === null || other === null ? one === other : Math.abs(one.added - other.added) < 1e-12;
-    }), { seed: 73, numRuns: 60 });
+    holds(
+      fc.property(problems, fc.integer({ min: 1, max: 9 }), (problem, tenths) => {
+        const part = tenths / 10;
+        const scaled = (s: Sums, k: number): Sums => ({
+          mass: s.mass * k,
+          first: [s.first[0] * k, s.first[1] * k, s.first[2] * k],
+          inertia: s.inertia.map((r) => r.map((x) => x * k)) as unknown as Sums['inertia'],
+        });
+        const split: TrimProblem = {
+          ...problem,
+          groups: problem.groups.flatMap((g) => [
+            { ...g, sums: scaled(g.sums, part) },
+            { ...g, sums: scaled(g.sums, 1 - part) },
+          ]),
+        };
+        const [one, other] = [leastOf(problem), leastOf(split)];
+        return one === null || other === null ? one === other : Math.abs(one.added - other.added) < 1e-12;
+      }),
+      { seed: 73, numRuns: 60 },
+    );
     // A half turn about the vertical swaps front and rear, left and right: same washers.
     const turn = rotationAbout([0, 0, 1], Math.PI);
-    holds(fc.property(problems, (problem) => {
-      const turned = (s: Sums): Sums => ({ mass: s.mass, first: transform(turn, s.first), inertia: [[s.inertia[0][0], s.inertia[0][1], -s.inertia[0][2]], [s.inertia[1][0], s.inertia[1][1], -s.inertia[1][2]], [-s.inertia[2][0], -s.inertia[2][1], s.inertia[2][2]]] });
-      const there: TrimProblem = { ...problem, movers: problem.movers.map((m) => ({ ...m, axis: transform(turn, m.axis) })), fixed: turned(problem.fixed), groups: problem.groups.map((g) => ({ ...g, sums: turned(g.sums) })), stacks: problem.stacks.map((s) => ({ ...s, byCount: s.byCount.map(turned) })) };
-      const [one, other] = [leastOf(problem), leastOf(there)];
-      return one === null || other === null ? one === other : Math.abs(one.added - other.added) < 1e-12;
-    }), { seed: 74, numRuns: 60 });
+    holds(
+      fc.property(problems, (problem) => {
+        const turned = (s: Sums): Sums => ({
+          mass: s.mass,
+          first: transform(turn, s.first),
+          inertia: [
+            [s.inertia[0][0], s.inertia[0][1], -s.inertia[0][2]],
+            [s.inertia[1][0], s.inertia[1][1], -s.inertia[1][2]],
+            [-s.inertia[2][0], -s.inertia[2][1], s.inertia[2][2]],
+          ],
+        });
+        const there: TrimProblem = {
+          ...problem,
+          movers: problem.movers.map((m) => ({ ...m, axis: transform(turn, m.axis) })),
+          fixed: turned(problem.fixed),
+          groups: problem.groups.map((g) => ({ ...g, sums: turned(g.sums) })),
+          stacks: problem.stacks.map((s) => ({ ...s, byCount: s.byCount.map(turned) })),
+        };
+        const [one, other] = [leastOf(problem), leastOf(there)];
+        return one === null || other === null ? one === other : Math.abs(one.added - other.added) < 1e-12;
+      }),
+      { seed: 74, numRuns: 60 },
+    );
   });
 
   it('uses a thread that raises the pivot, and tells the stretch of it that will do', () => {
@@ -303,6 +625,8 @@ describe('the solver', () => {
     const problem = bigTrim();
     const found = solveTrim(problem);
     expect(found.combinations).toBe(41 ** 4);
-    expect(found.kind === 'solved' ? found.gap : found.proven).toEqual(found.kind === 'solved' ? null : (true as never));
+    expect(found.kind === 'solved' ? found.gap : found.proven).toEqual(
+      found.kind === 'solved' ? null : (true as never),
+    );
   });
 });

@@ -18,17 +18,24 @@ export interface Found {
 }
 export type Solved =
   | {
-    readonly kind: 'solved';
-    /** The best, and others that are as good, the one with most to spare first. */
-    readonly best: readonly Found[];
-    /** Cost of the next that is worse; null when none was found or it was not looked for. */
-    readonly next: number | null;
-    /** Null: proven. Else how much better another could be at most, and how many of how many were looked at; all of them where only the heights between those tried are open. */
-    readonly gap: { readonly atMost: number; readonly looked: number; readonly of: number } | null;
-    readonly combinations: number;
-    readonly looked: number;
-  }
-  | { readonly kind: 'none'; readonly nearest: Found | null; /** Met all conditions and was not accepted. */ readonly refused: Found | null; readonly combinations: number; readonly looked: number; readonly proven: boolean };
+      readonly kind: 'solved';
+      /** The best, and others that are as good, the one with most to spare first. */
+      readonly best: readonly Found[];
+      /** Cost of the next that is worse; null when none was found or it was not looked for. */
+      readonly next: number | null;
+      /** Null: proven. Else how much better another could be at most, and how many of how many were looked at; all of them where only the heights between those tried are open. */
+      readonly gap: { readonly atMost: number; readonly looked: number; readonly of: number } | null;
+      readonly combinations: number;
+      readonly looked: number;
+    }
+  | {
+      readonly kind: 'none';
+      readonly nearest: Found | null;
+      /** Met all conditions and was not accepted. */ readonly refused: Found | null;
+      readonly combinations: number;
+      readonly looked: number;
+      readonly proven: boolean;
+    };
 
 /** In a pan this fast (rad/s) the lean is least for that aim: a usual pan, 45° a second. */
 export const USUAL_PAN = Math.PI / 4;
@@ -43,15 +50,29 @@ const TIES_AT_MOST = 60;
 const LEAST_PORTION = 1e-7;
 
 /** `lookedAtMost`: set-ups settled before it gives up and says so. */
-export function solveTrim(problem: TrimProblem, aim: Aim = 'lightest', tell: (part: number) => void = () => undefined, lookedAtMost = LOOKED_AT_MOST): Solved {
+export function solveTrim(
+  problem: TrimProblem,
+  aim: Aim = 'lightest',
+  tell: (part: number) => void = () => undefined,
+  lookedAtMost = LOOKED_AT_MOST,
+): Solved {
   const roles = rolesOf(problem);
   const combinations = combinationsOf(problem);
   const effort: Effort = { boxes: BOXES_IN_ALL };
-  return aim === 'lightest' ? lightest(problem, roles, combinations, effort, tell, lookedAtMost) : byAim(problem, roles, aim, combinations, effort, tell, lookedAtMost);
+  return aim === 'lightest'
+    ? lightest(problem, roles, combinations, effort, tell, lookedAtMost)
+    : byAim(problem, roles, aim, combinations, effort, tell, lookedAtMost);
 }
 
 /** By rising mass, in ever larger portions: the first that meets all is the lightest. */
-function lightest(problem: TrimProblem, roles: Roles, combinations: number, effort: Effort, tell: (part: number) => void, lookedAtMost: number): Solved {
+function lightest(
+  problem: TrimProblem,
+  roles: Roles,
+  combinations: number,
+  effort: Effort,
+  tell: (part: number) => void,
+  lookedAtMost: number,
+): Solved {
   const least = problem.stacks.reduce((m, s) => m + Math.min(...s.byCount.map((_, n) => stackMass(s, n))), 0);
   const most = problem.stacks.reduce((m, s) => m + Math.max(...s.byCount.map((_, n) => stackMass(s, n))), 0);
   const best: Found[] = [];
@@ -74,7 +95,10 @@ function lightest(problem: TrimProblem, roles: Roles, combinations: number, effo
       const mass = found.mass[k]!;
       if (best.length > 0 && mass > best[0]!.cost * (1 + TIE) + 1e-12 && next !== null) break;
       if (!found.whole) return unproven(best, nearest, refused, mass, looked, found.count, combinations);
-      if (looked >= lookedAtMost || refused.length >= REFUSED_AT_MOST) return best.length > 0 ? solved() : { kind: 'none', nearest, refused: refused[0] ?? null, combinations, looked, proven: false };
+      if (looked >= lookedAtMost || refused.length >= REFUSED_AT_MOST)
+        return best.length > 0
+          ? solved()
+          : { kind: 'none', nearest, refused: refused[0] ?? null, combinations, looked, proven: false };
       looked++;
       const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), 'lightest', effort);
       if (one.settled.slack < MET) {
@@ -93,30 +117,75 @@ function lightest(problem: TrimProblem, roles: Roles, combinations: number, effo
     if (best.length > 0 && (next !== null || over >= most)) break;
     to += portion *= 2;
   }
-  if (best.length === 0) return { kind: 'none', nearest: nearest ?? nearestOf(problem, roles), refused: refused[0] ?? null, combinations, looked, proven: open === Infinity };
+  if (best.length === 0)
+    return {
+      kind: 'none',
+      nearest: nearest ?? nearestOf(problem, roles),
+      refused: refused[0] ?? null,
+      combinations,
+      looked,
+      proven: open === Infinity,
+    };
   return solved();
 
   // Every lighter way was looked at before: what is found is proven, whether or not the next worse is known.
   function solved(): Solved {
     const gap = best[0]!.cost - open;
-    return { kind: 'solved', best: withMostToSpareFirst(best), next, gap: gap > 0 ? { atMost: gap, looked, of: looked } : null, combinations, looked };
+    return {
+      kind: 'solved',
+      best: withMostToSpareFirst(best),
+      next,
+      gap: gap > 0 ? { atMost: gap, looked, of: looked } : null,
+      combinations,
+      looked,
+    };
   }
 }
 
-const byMass = (found: Candidates): Uint32Array => Uint32Array.from({ length: found.count }, (_, i) => i).sort((a, b) => found.mass[a]! - found.mass[b]!);
+const byMass = (found: Candidates): Uint32Array =>
+  Uint32Array.from({ length: found.count }, (_, i) => i).sort((a, b) => found.mass[a]! - found.mass[b]!);
 
-const isAccepted = ({ accepts }: TrimProblem, { counts, settled }: Found): boolean => !accepts || accepts(counts, settled.settings);
+const isAccepted = ({ accepts }: TrimProblem, { counts, settled }: Found): boolean =>
+  !accepts || accepts(counts, settled.settings);
 
-function unproven(best: readonly Found[], nearest: Found | null, refused: readonly Found[], lower: number, looked: number, of: number, combinations: number): Solved {
-  if (best.length === 0) return { kind: 'none', nearest, refused: refused[0] ?? null, combinations, looked, proven: false };
-  return { kind: 'solved', best: withMostToSpareFirst(best), next: null, gap: { atMost: Math.max(0, best[0]!.cost - lower), looked, of }, combinations, looked };
+function unproven(
+  best: readonly Found[],
+  nearest: Found | null,
+  refused: readonly Found[],
+  lower: number,
+  looked: number,
+  of: number,
+  combinations: number,
+): Solved {
+  if (best.length === 0)
+    return { kind: 'none', nearest, refused: refused[0] ?? null, combinations, looked, proven: false };
+  return {
+    kind: 'solved',
+    best: withMostToSpareFirst(best),
+    next: null,
+    gap: { atMost: Math.max(0, best[0]!.cost - lower), looked, of },
+    combinations,
+    looked,
+  };
 }
 
 /** Any other aim: each candidate has a cost it cannot beat; in that order, until the best found beats all that are left. */
-function byAim(problem: TrimProblem, roles: Roles, aim: Exclude<Aim, 'lightest'>, combinations: number, effort: Effort, tell: (part: number) => void, lookedAtMost: number): Solved {
+function byAim(
+  problem: TrimProblem,
+  roles: Roles,
+  aim: Exclude<Aim, 'lightest'>,
+  combinations: number,
+  effort: Effort,
+  tell: (part: number) => void,
+  lookedAtMost: number,
+): Solved {
   const found = searchCounts(problem, [-Infinity, Infinity]);
-  const floor = Float64Array.from({ length: found.count }, (_, k) => floorOf(problem, countsOf(problem, found.code[k]!), aim));
-  const order = Uint32Array.from({ length: found.count }, (_, i) => i).sort((a, b) => floor[a]! - floor[b]! || found.mass[a]! - found.mass[b]!);
+  const floor = Float64Array.from({ length: found.count }, (_, k) =>
+    floorOf(problem, countsOf(problem, found.code[k]!), aim),
+  );
+  const order = Uint32Array.from({ length: found.count }, (_, i) => i).sort(
+    (a, b) => floor[a]! - floor[b]! || found.mass[a]! - found.mass[b]!,
+  );
   let best: Found[] = [];
   let nearest: Found | null = null;
   let looked = 0;
@@ -125,11 +194,15 @@ function byAim(problem: TrimProblem, roles: Roles, aim: Exclude<Aim, 'lightest'>
   const refused: Found[] = [];
   for (const k of order) {
     if (best.length > 0 && floor[k]! > best[0]!.cost + TIE * Math.abs(best[0]!.cost)) break;
-    if (looked >= lookedAtMost || refused.length >= REFUSED_AT_MOST) return best.length === 0 ? { kind: 'none', nearest, refused: refused[0] ?? null, combinations, looked, proven: false } : solved(Math.min(open, floor[k]!), found.count);
+    if (looked >= lookedAtMost || refused.length >= REFUSED_AT_MOST)
+      return best.length === 0
+        ? { kind: 'none', nearest, refused: refused[0] ?? null, combinations, looked, proven: false }
+        : solved(Math.min(open, floor[k]!), found.count);
     if (++looked % 16 === 0) tell(looked / Math.min(found.count, lookedAtMost));
     const one = foundAt(problem, roles, countsOf(problem, found.code[k]!), aim, effort);
     // Of moves a way is settled with the fewest; of calm and lean only at the places tried.
-    if (one.settled.slack >= MET ? aim !== 'fewestMoves' || !one.settled.sure : !one.settled.sure) open = Math.min(open, floor[k]!);
+    if (one.settled.slack >= MET ? aim !== 'fewestMoves' || !one.settled.sure : !one.settled.sure)
+      open = Math.min(open, floor[k]!);
     if (one.settled.slack < MET) {
       if (!nearest || one.settled.slack > nearest.settled.slack) nearest = one;
     } else if (!isAccepted(problem, one)) {
@@ -138,54 +211,102 @@ function byAim(problem: TrimProblem, roles: Roles, aim: Exclude<Aim, 'lightest'>
     } else if (best.length === 0 || one.cost < best[0]!.cost - TIE * Math.abs(best[0]!.cost)) best = [one];
     else if (one.cost <= best[0]!.cost + TIE * Math.abs(best[0]!.cost) && best.length < TIES_AT_MOST) best.push(one);
   }
-  if (best.length === 0) return { kind: 'none', nearest: nearest ?? nearestOf(problem, roles), refused: refused[0] ?? null, combinations, looked, proven: found.whole && open === Infinity };
+  if (best.length === 0)
+    return {
+      kind: 'none',
+      nearest: nearest ?? nearestOf(problem, roles),
+      refused: refused[0] ?? null,
+      combinations,
+      looked,
+      proven: found.whole && open === Infinity,
+    };
   return solved(found.whole ? open : -Infinity, looked);
 
   function solved(least: number, of: number): Solved {
     const atMost = best[0]!.cost - least;
-    return { kind: 'solved', best: withMostToSpareFirst(best), next: null, gap: atMost > TIE * Math.abs(best[0]!.cost) ? { atMost, looked, of } : null, combinations, looked };
+    return {
+      kind: 'solved',
+      best: withMostToSpareFirst(best),
+      next: null,
+      gap: atMost > TIE * Math.abs(best[0]!.cost) ? { atMost, looked, of } : null,
+      combinations,
+      looked,
+    };
   }
 }
 
-const withMostToSpareFirst = (best: readonly Found[]): readonly Found[] => [...best].sort((a, b) => b.settled.slack - a.settled.slack);
+const withMostToSpareFirst = (best: readonly Found[]): readonly Found[] =>
+  [...best].sort((a, b) => b.settled.slack - a.settled.slack);
 
 /** Nothing with these counts costs less by this aim. */
 function floorOf(problem: TrimProblem, counts: readonly number[], aim: Exclude<Aim, 'lightest'>): number {
-  if (aim === 'fewestMoves') return counts.reduce((n, c, i) => n + Number(problem.stacks[i]!.least + c !== problem.stacks[i]!.now), 0);
+  if (aim === 'fewestMoves')
+    return counts.reduce((n, c, i) => n + Number(problem.stacks[i]!.least + c !== problem.stacks[i]!.now), 0);
   if (aim === 'steadiestPan') return 0;
   // Each inertia is a square of the slides' places, so it is largest with them at their ends; not both at the same ends.
   const still = withCounts(problem, counts);
   const ends = [0, 1].map((e) => problem.movers.map((m) => m.range[e]!));
-  const corners = problem.movers.reduce<number[][]>((all, _, i) => all.flatMap((c) => [[...c, ends[0]![i]!], [...c, ends[1]![i]!]]), [[]]);
+  const corners = problem.movers.reduce<number[][]>(
+    (all, _, i) =>
+      all.flatMap((c) => [
+        [...c, ends[0]![i]!],
+        [...c, ends[1]![i]!],
+      ]),
+    [[]],
+  );
   const loaded = riding(problem, counts);
-  const most = (axis: 0 | 1): number => Math.max(...corners.map((c) => sumsAbout(loaded, still, c).inertia[axis][axis]));
+  const most = (axis: 0 | 1): number =>
+    Math.max(...corners.map((c) => sumsAbout(loaded, still, c).inertia[axis][axis]));
   return -Math.sqrt(most(0) * most(1));
 }
 
 /** What tells two places of the same washers apart; null: the one with most to spare will do. */
 const COST_OF_PLACE: Readonly<Record<Exclude<Aim, 'fewestMoves'>, ((about: Sums) => number) | null>> = {
-  lightest: null, calmest: (about) => -calmnessOf(about), steadiestPan: (about) => leanInPan(about, USUAL_PAN),
+  lightest: null,
+  calmest: (about) => -calmnessOf(about),
+  steadiestPan: (about) => leanInPan(about, USUAL_PAN),
 };
 
 /** Of pitch and roll the product's root, kg m²: what resists a nudge either way. */
 const calmnessOf = ({ inertia }: Sums): number => Math.sqrt(Math.max(0, inertia[0][0] * inertia[1][1]));
 
-export function foundAt(problem: TrimProblem, roles: Roles, counts: readonly number[], aim: Aim, effort?: Effort): Found {
+export function foundAt(
+  problem: TrimProblem,
+  roles: Roles,
+  counts: readonly number[],
+  aim: Aim,
+  effort?: Effort,
+): Found {
   const still = withCounts(problem, counts);
   const loaded = riding(problem, counts);
-  const settled = aim === 'fewestMoves' ? withFewestMoved(loaded, roles, still, effort) : settle(loaded, roles, still, undefined, COST_OF_PLACE[aim], effort);
-  const moves = counts.reduce((n, c, i) => n + Number(problem.stacks[i]!.least + c !== problem.stacks[i]!.now), 0) + movedOf(problem, settled);
+  const settled =
+    aim === 'fewestMoves'
+      ? withFewestMoved(loaded, roles, still, effort)
+      : settle(loaded, roles, still, undefined, COST_OF_PLACE[aim], effort);
+  const moves =
+    counts.reduce((n, c, i) => n + Number(problem.stacks[i]!.least + c !== problem.stacks[i]!.now), 0) +
+    movedOf(problem, settled);
   const added = addedBy(problem, counts);
-  const cost = aim === 'lightest' ? added : aim === 'fewestMoves' ? moves : aim === 'calmest' ? -calmnessOf(settled.about) : leanInPan(settled.about, USUAL_PAN);
+  const cost =
+    aim === 'lightest'
+      ? added
+      : aim === 'fewestMoves'
+        ? moves
+        : aim === 'calmest'
+          ? -calmnessOf(settled.about)
+          : leanInPan(settled.about, USUAL_PAN);
   return { counts, settled, added, moves, cost };
 }
 
-const movedOf = ({ movers }: TrimProblem, { settings }: Settled): number => movers.reduce((n, m, i) => n + Number(Math.abs(settings[i]! - m.now) > Math.max(m.step / 2, 1e-9)), 0);
+const movedOf = ({ movers }: TrimProblem, { settings }: Settled): number =>
+  movers.reduce((n, m, i) => n + Number(Math.abs(settings[i]! - m.now) > Math.max(m.step / 2, 1e-9)), 0);
 
 /** As few slides as will do: none, one, then more. */
 function withFewestMoved(problem: TrimProblem, roles: Roles, still: Sums, effort?: Effort): Settled {
   const used = [...roles.foreAft, ...roles.sideways, ...roles.height];
-  const subsets = Array.from({ length: 1 << used.length }, (_, bits) => used.filter((_u, n) => (bits >> n) & 1)).sort((a, b) => a.length - b.length);
+  const subsets = Array.from({ length: 1 << used.length }, (_, bits) => used.filter((_u, n) => (bits >> n) & 1)).sort(
+    (a, b) => a.length - b.length,
+  );
   let last: Settled | null = null;
   let sure = true;
   for (const free of subsets) {
@@ -198,6 +319,12 @@ function withFewestMoved(problem: TrimProblem, roles: Roles, still: Sums, effort
 
 /** Where no way passes even the bounds: the least bad of full, empty and present counts. */
 function nearestOf(problem: TrimProblem, roles: Roles): Found | null {
-  const tries = [problem.stacks.map((s) => s.byCount.length - 1), problem.stacks.map(() => 0), problem.stacks.map((s) => Math.min(s.byCount.length - 1, Math.max(0, s.now - s.least)))];
-  return tries.map((c) => foundAt(problem, roles, c, 'lightest')).reduce<Found | null>((a, b) => (a === null || b.settled.slack > a.settled.slack ? b : a), null);
+  const tries = [
+    problem.stacks.map((s) => s.byCount.length - 1),
+    problem.stacks.map(() => 0),
+    problem.stacks.map((s) => Math.min(s.byCount.length - 1, Math.max(0, s.now - s.least))),
+  ];
+  return tries
+    .map((c) => foundAt(problem, roles, c, 'lightest'))
+    .reduce<Found | null>((a, b) => (a === null || b.settled.slack > a.settled.slack ? b : a), null);
 }

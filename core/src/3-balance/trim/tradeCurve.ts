@@ -22,7 +22,12 @@ export interface TradePoint {
 const [FROM, TO, SLICE] = [0.8, 4.4, 0.2];
 
 /** Level and upright stay as wanted; the drop is each slice in turn. Empty for a rig that does not hang. */
-export function tradeCurve(assembly: Assembly, values: AdjusterValues, wants: Wants, tell: (part: number) => void = () => undefined): readonly TradePoint[] {
+export function tradeCurve(
+  assembly: Assembly,
+  values: AdjusterValues,
+  wants: Wants,
+  tell: (part: number) => void = () => undefined,
+): readonly TradePoint[] {
   const support = supportOf(assembly.rig);
   if (support?.kind !== 'pivot') return [];
   const slices = Array.from({ length: Math.round((TO - FROM) / SLICE) }, (_, i) => FROM + i * SLICE);
@@ -33,12 +38,26 @@ export function tradeCurve(assembly: Assembly, values: AdjusterValues, wants: Wa
     const mass = wanted.wishes.filter((w) => w.id === 'mass' || w.id === 'added');
     return (['lightest', 'calmest'] as const).flatMap((aim): readonly TradePoint[] => {
       // The calmest of all would be the heaviest of all: it keeps to the mass that is wanted.
-      const problem = trimProblem(assembly, values, wanted.borne, aim === 'calmest' ? [...wanted.firm, ...mass] : wanted.firm);
+      const problem = trimProblem(
+        assembly,
+        values,
+        wanted.borne,
+        aim === 'calmest' ? [...wanted.firm, ...mass] : wanted.firm,
+      );
       const solved = solveTrim(problem, aim);
       if (solved.kind === 'none') return [];
       const [best] = solved.best;
       const { about } = best!.settled;
-      return [{ aim, values: valuesOf(problem, best!.counts, best!.settled.settings), added: best!.added, dropPitch: dropOnJoint(support.pivot, about), inertiaRoll: about.inertia[0][0], inertiaPitch: about.inertia[1][1] }];
+      return [
+        {
+          aim,
+          values: valuesOf(problem, best!.counts, best!.settled.settings),
+          added: best!.added,
+          dropPitch: dropOnJoint(support.pivot, about),
+          inertiaRoll: about.inertia[0][0],
+          inertiaPitch: about.inertia[1][1],
+        },
+      ];
     });
   });
   return found.filter((p) => !found.some((q) => beats(q, p)));
@@ -46,4 +65,9 @@ export function tradeCurve(assembly: Assembly, values: AdjusterValues, wants: Wa
 
 /** As good in everything and better in one; a slower drop is no better by itself, so only like is compared with like. */
 const beats = (q: TradePoint, p: TradePoint): boolean =>
-  q !== p && Math.abs(q.dropPitch - p.dropPitch) < SLICE / 2 && q.added <= p.added && q.inertiaRoll >= p.inertiaRoll && q.inertiaPitch >= p.inertiaPitch && (q.added < p.added || q.inertiaRoll > p.inertiaRoll);
+  q !== p &&
+  Math.abs(q.dropPitch - p.dropPitch) < SLICE / 2 &&
+  q.added <= p.added &&
+  q.inertiaRoll >= p.inertiaRoll &&
+  q.inertiaPitch >= p.inertiaPitch &&
+  (q.added < p.added || q.inertiaRoll > p.inertiaRoll);

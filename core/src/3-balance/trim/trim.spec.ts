@@ -26,12 +26,17 @@ describe('trim', () => {
 
   it('can be asked for calm, or for few moves, and none of these beats another at its own aim', () => {
     const assembly = bentBarAssembly();
-    const outcomes = (['lightest', 'calmest', 'fewestMoves'] as const).map((aim) => trim(assembly, { 'foot-count': 9 }, withWants({}), { aim }));
+    const outcomes = (['lightest', 'calmest', 'fewestMoves'] as const).map((aim) =>
+      trim(assembly, { 'foot-count': 9 }, withWants({}), { aim }),
+    );
     const [light, calm, few] = outcomes.map((o) => (o.kind === 'solved' ? o : null));
     if (!light || !calm || !few) return fail('all are possible');
-    const inertia = (values: Record<string, number>): number => evaluate(assembly, values).hung!.pitch.inertia * evaluate(assembly, values).hung!.roll.inertia;
+    const inertia = (values: Record<string, number>): number =>
+      evaluate(assembly, values).hung!.pitch.inertia * evaluate(assembly, values).hung!.roll.inertia;
     expect(light.addedMass).toBeLessThanOrEqual(Math.min(calm.addedMass, few.addedMass) + 1e-12);
-    expect(inertia({ ...calm.values })).toBeGreaterThanOrEqual(Math.max(inertia({ ...light.values }), inertia({ ...few.values })) * (1 - 1e-9));
+    expect(inertia({ ...calm.values })).toBeGreaterThanOrEqual(
+      Math.max(inertia({ ...light.values }), inertia({ ...few.values })) * (1 - 1e-9),
+    );
     expect(few.ties[0]!.moves).toBeLessThanOrEqual(Math.min(light.ties[0]!.moves, calm.ties[0]!.moves) + 20);
     // From its own answer nothing need be moved.
     const again = trim(assembly, few.values, withWants({}), { aim: 'fewestMoves' });
@@ -44,7 +49,9 @@ describe('trim', () => {
       const { hung } = evaluate(assembly, values);
       return Math.abs(panReading(hung!, 0.6, 0.7)?.lean?.noseUp ?? Infinity);
     };
-    const [pan, light] = (['steadiestPan', 'lightest'] as const).map((aim) => trim(assembly, {}, withWants({}), { aim }));
+    const [pan, light] = (['steadiestPan', 'lightest'] as const).map((aim) =>
+      trim(assembly, {}, withWants({}), { aim }),
+    );
     if (pan!.kind !== 'solved' || light!.kind !== 'solved') return fail('both are possible');
     expect(lean({ ...pan!.values })).toBeLessThanOrEqual(lean({ ...light!.values }) + 1e-9);
   });
@@ -59,13 +66,33 @@ describe('trim', () => {
 
   it('names the slide that has too little travel and how much more would do', () => {
     const assembly = bentBarAssembly();
-    const short: Rig = { ...assembly.rig, adjusters: assembly.rig.adjusters.map((a) => (a.id === 'stage-sideways' ? { ...a, range: [0.004, 0.005] as const, value: 0.004 } : a)) };
+    const short: Rig = {
+      ...assembly.rig,
+      adjusters: assembly.rig.adjusters.map((a) =>
+        a.id === 'stage-sideways' ? { ...a, range: [0.004, 0.005] as const, value: 0.004 } : a,
+      ),
+    };
     const found = trimExplained({ ...assembly, rig: short }, {}, wants);
     if (found.kind !== 'impossible') return fail(found.kind);
-    const more = found.remedies.map((r) => render(r.label, METRIC)).find((t) => t.includes('more travel of the stage, side to side'));
+    const more = found.remedies
+      .map((r) => render(r.label, METRIC))
+      .find((t) => t.includes('more travel of the stage, side to side'));
     expect(more).toBeDefined();
     const by = Number(/^(\d+) mm/.exec(more!)![1]) / 1000;
-    const widened = (d: number) => trim({ ...assembly, rig: { ...short, adjusters: short.adjusters.map((a) => (a.id === 'stage-sideways' ? { ...a, range: [0.004 - d, 0.005 + d] as const } : a)) } }, {}, wants);
+    const widened = (d: number) =>
+      trim(
+        {
+          ...assembly,
+          rig: {
+            ...short,
+            adjusters: short.adjusters.map((a) =>
+              a.id === 'stage-sideways' ? { ...a, range: [0.004 - d, 0.005 + d] as const } : a,
+            ),
+          },
+        },
+        {},
+        wants,
+      );
     expect(widened(by).kind).toBe('solved');
     expect(widened(by - 0.002).kind).toBe('impossible');
   });
@@ -83,9 +110,15 @@ describe('trim', () => {
     expect(found.remedies.length).toBeGreaterThan(0);
     for (const { changes, label } of onTheRig) {
       const changed = designRig(changedDesign(start.design, changes, () => 'made'));
-      expect(changed.ok && trim(assemble(changed.rig, placeLoad(l, k)), start.values, wants).kind).withContext(render(label, METRIC)).toBe('solved');
+      expect(changed.ok && trim(assemble(changed.rig, placeLoad(l, k)), start.values, wants).kind)
+        .withContext(render(label, METRIC))
+        .toBe('solved');
     }
-    for (const { wants: part, label } of found.remedies) if (part && found.remedies.some((r) => r.label === label && r.whole && r.changes.length === 0)) expect(trim(assemble(made.rig, placeLoad(l, k)), start.values, { ...wants, ...part }).kind).withContext(render(label, METRIC)).toBe('solved');
+    for (const { wants: part, label } of found.remedies)
+      if (part && found.remedies.some((r) => r.label === label && r.whole && r.changes.length === 0))
+        expect(trim(assemble(made.rig, placeLoad(l, k)), start.values, { ...wants, ...part }).kind)
+          .withContext(render(label, METRIC))
+          .toBe('solved');
   });
 
   it('that must go in its bag says so when it does not, and each way it offers mends it', () => {
@@ -99,13 +132,22 @@ describe('trim', () => {
     expect(found.failing).toBe('bag');
     const whole = found.remedies.filter((r) => r.whole);
     expect(whole.length).toBeGreaterThan(0);
-    for (const r of whole) expect(trim(assembly, {}, { ...firm, ...r.wants }).kind).withContext(render(r.label, METRIC)).toBe('solved');
+    for (const r of whole)
+      expect(trim(assembly, {}, { ...firm, ...r.wants }).kind)
+        .withContext(render(r.label, METRIC))
+        .toBe('solved');
     const roomy = trim(assembly, {}, withWants({ bag: [2, 2, 2], firm: ['bag'] }));
     expect(roomy.kind === 'solved' && roomy.unmet).toEqual([]);
   });
 
   it('needs something that bears it and something to set', () => {
-    expect(trim(assemble({ ...plainRig, pivots: [], adjusters: bentBarAssembly().rig.adjusters.slice(0, 1) }, null), {}, wants).kind).toBe('nothingBears');
+    expect(
+      trim(
+        assemble({ ...plainRig, pivots: [], adjusters: bentBarAssembly().rig.adjusters.slice(0, 1) }, null),
+        {},
+        wants,
+      ).kind,
+    ).toBe('nothingBears');
     expect(trim(assemble(plainRig, null), {}, wants).kind).toBe('nothingToSet');
   });
 
@@ -119,9 +161,13 @@ describe('trim', () => {
         const made = designRig(start.design);
         if (!made.ok) return fail(made.reason);
         expect(made.rig.adjusters.length).withContext(family.id).toBeGreaterThan(0);
-        const bad = Object.fromEntries(made.rig.adjusters.map((a) => [a.id, a.kind === 'count' ? a.range[0] : a.range[1]]));
+        const bad = Object.fromEntries(
+          made.rig.adjusters.map((a) => [a.id, a.kind === 'count' ? a.range[0] : a.range[1]]),
+        );
         const found = trim(assemble(made.rig, load), bad, withWants({ wristAtMost: 6, dropTime: [1.5, 2.6] }));
-        expect(found.kind).withContext(`${family.id} with ${name}`).toBe(family.id === 'three-axis-frame' ? 'axesSet' : 'solved');
+        expect(found.kind)
+          .withContext(`${family.id} with ${name}`)
+          .toBe(family.id === 'three-axis-frame' ? 'axesSet' : 'solved');
       }
     }
   });
@@ -129,7 +175,12 @@ describe('trim', () => {
   it('brings a grip held out far from its mass centre nearer to it, as far as its slot or its length goes', () => {
     const [{ loadout: l, kit: k }] = [THREE_LOADS[1]!];
     for (const id of ['swivel-grip', 'self-filming-grip']) {
-      const start = startRig(FAMILIES.find((f) => f.id === id)!, l, k, wants);
+      const start = startRig(
+        FAMILIES.find((f) => f.id === id)!,
+        l,
+        k,
+        wants,
+      );
       const made = designRig(start.design);
       if (!made.ok) return fail(made.reason);
       const assembly = assemble(made.rig, placeLoad(l, k));
@@ -140,7 +191,9 @@ describe('trim', () => {
       expect(tips(bad)).withContext(id).toBeGreaterThan(most);
       const found = trim(assembly, bad, withWants({ wristAtMost: most, firm: ['wristNose'] }));
       if (found.kind !== 'solved') return fail(`${id}: ${found.kind}`);
-      expect(tips(found.values)).withContext(id).toBeLessThanOrEqual(most * (1 + 1e-9));
+      expect(tips(found.values))
+        .withContext(id)
+        .toBeLessThanOrEqual(most * (1 + 1e-9));
     }
   });
 

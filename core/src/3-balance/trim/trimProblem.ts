@@ -1,7 +1,17 @@
 /** What can be set on a rig to balance it, brought to sums: slides and threads that move groups or the support, bolts with their counts. */
 import { unit, ZERO, type Vec3 } from '../../0-base';
 import { addSums, moveSums, NO_SUMS, sumsOf, sumsOfOne, type Sums } from '../../1-load';
-import { countOf, keptAs, shiftOf, stackBody, valuesInOrder, washerName, type AdjusterValues, type Assembly, type AtHand } from '../../2-frame';
+import {
+  countOf,
+  keptAs,
+  shiftOf,
+  stackBody,
+  valuesInOrder,
+  washerName,
+  type AdjusterValues,
+  type Assembly,
+  type AtHand,
+} from '../../2-frame';
 import type { Condition } from './conditions';
 
 /** A setting with a place along a line: slide, thread, telescope, hole row or mark. */
@@ -56,14 +66,24 @@ export interface BorneBy {
   readonly movedBy: readonly number[];
 }
 
-export function trimProblem(assembly: Assembly, values: AdjusterValues, borne: BorneBy, conditions: readonly Condition[]): TrimProblem {
+export function trimProblem(
+  assembly: Assembly,
+  values: AdjusterValues,
+  borne: BorneBy,
+  conditions: readonly Condition[],
+): TrimProblem {
   const { rig } = assembly;
   const inOrder = valuesInOrder(rig, values);
   const stacks = assembly.stacks.filter((s) => borne.carries.has(s.body));
   const free = rig.adjusters.flatMap((a, i) => (a.kind !== 'count' && a.axis ? [i] : []));
   const place = new Map(free.map((adjuster, n) => [adjuster, n]));
   const own = (movedBy: readonly number[]): readonly number[] => movedBy.flatMap((i) => place.get(i) ?? []);
-  const still = (movedBy: readonly number[]): Vec3 => shiftOf(rig, movedBy.filter((i) => !place.has(i)), inOrder);
+  const still = (movedBy: readonly number[]): Vec3 =>
+    shiftOf(
+      rig,
+      movedBy.filter((i) => !place.has(i)),
+      inOrder,
+    );
   let fixed = NO_SUMS;
   const groups = new Map<string, MovedGroup>();
   const put = (movedBy: readonly number[], sums: Sums): void => {
@@ -93,7 +113,10 @@ export function trimProblem(assembly: Assembly, values: AdjusterValues, borne: B
       const takes = new Map(pair?.takes).set(name, (pair?.takes?.get(name) ?? 0) + 1);
       const before = pair?.byCount ?? byCount.map(() => NO_SUMS);
       choices.set(stack.countedBy, {
-        takes, id: adjuster.id, least, now: Math.round(inOrder[stack.countedBy]!),
+        takes,
+        id: adjuster.id,
+        least,
+        now: Math.round(inOrder[stack.countedBy]!),
         byCount: movedBy.length === 0 ? before.map((sums, n) => addSums(sums, byCount[n]!)) : before,
         rides: movedBy.length === 0 ? (pair?.rides ?? []) : [...(pair?.rides ?? []), { movedBy, byCount }],
       });
@@ -103,7 +126,16 @@ export function trimProblem(assembly: Assembly, values: AdjusterValues, borne: B
     const { id, axis, range, step } = rig.adjusters[i]!;
     return { id, axis: unit(axis!), range, step, now: inOrder[i]! };
   });
-  return { movers, groups: [...groups.values()], stacks: [...choices.values()], fixed, support: borne.at, supportMovedBy: own(borne.movedBy), conditions, atHand: leftAtHand() };
+  return {
+    movers,
+    groups: [...groups.values()],
+    stacks: [...choices.values()],
+    fixed,
+    support: borne.at,
+    supportMovedBy: own(borne.movedBy),
+    conditions,
+    atHand: leftAtHand(),
+  };
 
   /** Less what is on bolts that are not set here. */
   function leftAtHand(): AtHand {
@@ -119,24 +151,41 @@ export function trimProblem(assembly: Assembly, values: AdjusterValues, borne: B
 }
 
 /** Sums about the support with these counts (indices into byCount) and settings. */
-export function sumsAbout({ movers, groups, support, supportMovedBy }: Pick<TrimProblem, 'movers' | 'groups' | 'support' | 'supportMovedBy'>, still: Sums, settings: readonly number[]): Sums {
-  const shift = (movedBy: readonly number[]): Vec3 => movedBy.reduce<Vec3>((s, i) => [s[0] + movers[i]!.axis[0] * settings[i]!, s[1] + movers[i]!.axis[1] * settings[i]!, s[2] + movers[i]!.axis[2] * settings[i]!], ZERO);
+export function sumsAbout(
+  { movers, groups, support, supportMovedBy }: Pick<TrimProblem, 'movers' | 'groups' | 'support' | 'supportMovedBy'>,
+  still: Sums,
+  settings: readonly number[],
+): Sums {
+  const shift = (movedBy: readonly number[]): Vec3 =>
+    movedBy.reduce<Vec3>(
+      (s, i) => [
+        s[0] + movers[i]!.axis[0] * settings[i]!,
+        s[1] + movers[i]!.axis[1] * settings[i]!,
+        s[2] + movers[i]!.axis[2] * settings[i]!,
+      ],
+      ZERO,
+    );
   const all = groups.reduce((sum, g) => addSums(sum, moveSums(g.sums, shift(g.movedBy))), still);
   const [x, y, z] = shift(supportMovedBy);
   return moveSums(all, [-support[0] - x, -support[1] - y, -support[2] - z]);
 }
 
 /** What stands still with these counts (indices into byCount). */
-export const withCounts = ({ fixed, stacks }: TrimProblem, counts: readonly number[]): Sums => stacks.reduce((sum, s, i) => addSums(sum, s.byCount[counts[i]!]!), fixed);
+export const withCounts = ({ fixed, stacks }: TrimProblem, counts: readonly number[]): Sums =>
+  stacks.reduce((sum, s, i) => addSums(sum, s.byCount[counts[i]!]!), fixed);
 
 /** The same problem with what these counts put on the movers among its groups. */
 export function riding(problem: TrimProblem, counts: readonly number[]): TrimProblem {
-  const more = problem.stacks.flatMap((s, i) => (s.rides ?? []).map((r): MovedGroup => ({ movedBy: r.movedBy, sums: r.byCount[counts[i]!]! })));
+  const more = problem.stacks.flatMap((s, i) =>
+    (s.rides ?? []).map((r): MovedGroup => ({ movedBy: r.movedBy, sums: r.byCount[counts[i]!]! })),
+  );
   return more.length === 0 ? problem : { ...problem, groups: [...problem.groups, ...more] };
 }
 
 /** Washers of one stack at a count, kg. */
-export const stackMass = ({ byCount, rides }: StackChoice, count: number): number => (rides ?? []).reduce((mass, r) => mass + r.byCount[count]!.mass, byCount[count]!.mass);
+export const stackMass = ({ byCount, rides }: StackChoice, count: number): number =>
+  (rides ?? []).reduce((mass, r) => mass + r.byCount[count]!.mass, byCount[count]!.mass);
 
 /** Washers put on, kg. */
-export const addedBy = ({ stacks }: TrimProblem, counts: readonly number[]): number => stacks.reduce((mass, s, i) => mass + stackMass(s, counts[i]!), 0);
+export const addedBy = ({ stacks }: TrimProblem, counts: readonly number[]): number =>
+  stacks.reduce((mass, s, i) => mass + stackMass(s, counts[i]!), 0);

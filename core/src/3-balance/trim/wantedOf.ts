@@ -6,7 +6,18 @@ import type { Wants } from '../../model';
 import { supportAt, supportOf } from '../support';
 import { wristAtMost } from '../wantsOfHands';
 import { lowestPin, pinDepth } from '../pins';
-import { atPin, calm, drop, level, massAtMost, overSupport, panLean, upright, wrist, type Condition } from './conditions';
+import {
+  atPin,
+  calm,
+  drop,
+  level,
+  massAtMost,
+  overSupport,
+  panLean,
+  upright,
+  wrist,
+  type Condition,
+} from './conditions';
 import { USUAL_PAN } from './solveTrim';
 import type { BorneBy } from './trimProblem';
 
@@ -28,12 +39,20 @@ export function wantedOf(assembly: Assembly, values: AdjusterValues, wants: Want
   const support = supportOf(rig);
   if (!support) return null;
   const nought = valuesInOrder(rig, values).map((v, i) => (movesSupport(i) ? 0 : v));
-  const borne: BorneBy = { carries: support.carries, at: supportAt(rig, support, nought), movedBy: rig.adjusters.flatMap((_, i) => (movesSupport(i) ? [i] : [])) };
+  const borne: BorneBy = {
+    carries: support.carries,
+    at: supportAt(rig, support, nought),
+    movedBy: rig.adjusters.flatMap((_, i) => (movesSupport(i) ? [i] : [])),
+  };
   const chosen = (all: readonly Condition[], always: readonly Condition['id'][]): Pick<Wanted, 'firm' | 'wishes'> => {
-    const firm = (c: Condition): boolean => (wants.firm ? wants.firm.includes(c.id) : always.includes(c.id)) || c.id === 'upright';
+    const firm = (c: Condition): boolean =>
+      (wants.firm ? wants.firm.includes(c.id) : always.includes(c.id)) || c.id === 'upright';
     return { firm: all.filter(firm), wishes: all.filter((c) => !firm(c)) };
   };
-  const weight = [massAtMost('mass', wants.massAtMost, notCarried()), ...(wants.addedAtMost === undefined ? [] : [massAtMost('added', wants.addedAtMost + bareMass(), 0)])];
+  const weight = [
+    massAtMost('mass', wants.massAtMost, notCarried()),
+    ...(wants.addedAtMost === undefined ? [] : [massAtMost('added', wants.addedAtMost + bareMass(), 0)]),
+  ];
   switch (support.kind) {
     case 'pivot': {
       const bare = bareCamera();
@@ -41,9 +60,12 @@ export function wantedOf(assembly: Assembly, values: AdjusterValues, wants: Want
       const friction = pivot.frictionTorque?.value ?? 0;
       const [pitch, roll] = [pinDepth(pivot, 'pitch'), pinDepth(pivot, 'roll')];
       const all = [
-        atPin(upright, lowestPin(pivot)), atPin(level('foreAft', wants.levelWithin), pitch), atPin(level('sideways', wants.levelWithin), roll),
+        atPin(upright, lowestPin(pivot)),
+        atPin(level('foreAft', wants.levelWithin), pitch),
+        atPin(level('sideways', wants.levelWithin), roll),
         atPin(drop('pitch', wants.dropTime, wants.levelWithin, friction), pitch),
-        ...(wants.dropRoll ? [atPin(drop('roll', wants.dropRoll, wants.levelWithin, friction), roll)] : []), ...weight,
+        ...(wants.dropRoll ? [atPin(drop('roll', wants.dropRoll, wants.levelWithin, friction), roll)] : []),
+        ...weight,
         ...(bare && wants.calmAtLeast > 0 ? [calm('pitch', wants.calmAtLeast * bare.pitch)] : []),
         ...(bare && wants.calmRollAtLeast ? [calm('roll', wants.calmRollAtLeast * bare.roll)] : []),
         ...(bare && wants.calmPanAtLeast ? [calm('pan', wants.calmPanAtLeast * bare.pan)] : []),
@@ -51,14 +73,23 @@ export function wantedOf(assembly: Assembly, values: AdjusterValues, wants: Want
       ];
       return { kind: 'hangs', borne, ...chosen(all, ['levelForeAft', 'levelSideways', 'dropPitch', 'dropRoll']) };
     }
-    case 'hinge': return { kind: 'pole', borne, ...chosen([upright, level('foreAft', POLE_DROOP), ...weight], ['levelForeAft']) };
+    case 'hinge':
+      return { kind: 'pole', borne, ...chosen([upright, level('foreAft', POLE_DROOP), ...weight], ['levelForeAft']) };
     case 'hands': {
       const worn = support.hands.some((h) => h.kind !== 'hand');
       // Two hands share what tips: each wrist has its own limit.
       const most = wristAtMost(wants) * support.hands.length;
       return worn
-        ? { kind: 'worn', borne, ...chosen([overSupport(OVER_SHOULDER), wrist('sides', 2 * most), ...weight], ['overSupport', 'wristSides']) }
-        : { kind: 'held', borne, ...chosen([wrist('nose', most), wrist('sides', most), ...weight], ['wristNose', 'wristSides']) };
+        ? {
+            kind: 'worn',
+            borne,
+            ...chosen([overSupport(OVER_SHOULDER), wrist('sides', 2 * most), ...weight], ['overSupport', 'wristSides']),
+          }
+        : {
+            kind: 'held',
+            borne,
+            ...chosen([wrist('nose', most), wrist('sides', most), ...weight], ['wristNose', 'wristSides']),
+          };
     }
   }
 
@@ -79,7 +110,10 @@ export function wantedOf(assembly: Assembly, values: AdjusterValues, wants: Want
   function bareCamera(): { readonly roll: number; readonly pitch: number; readonly pan: number } | null {
     const load = assembly.pieces.filter((p) => p.isLoad);
     if (load.length === 0 || !assembly.mount) return null;
-    const about = inertiaAbout(load.reduce((s, p) => addSums(s, sumsOfOne(p.flat)), NO_SUMS), assembly.mount);
+    const about = inertiaAbout(
+      load.reduce((s, p) => addSums(s, sumsOfOne(p.flat)), NO_SUMS),
+      assembly.mount,
+    );
     return { roll: about[0][0], pitch: about[1][1], pan: about[2][2] };
   }
 }

@@ -30,5 +30,16 @@ export function barTemplate(bar: BarPlan, labelRoom: number): BarTemplate {
     return placed;
   };
   const holes = bar.marks.filter((m) => m.kind === 'hole');
-  return { length: bar.blank, width: bar.width, finished: bar.finished, marks: [...place(holes, 'above'), ...place(bar.marks.filter((m) => m.kind !== 'hole'), 'below')] };
+  return {
+    length: bar.blank,
+    width: bar.width,
+    finished: bar.finished,
+    marks: [
+      ...place(holes, 'above'),
+      ...place(
+        bar.marks.filter((m) => m.kind !== 'hole'),
+        'below',
+      ),
+    ],
+  };
 }

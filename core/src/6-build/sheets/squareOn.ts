@@ -22,19 +22,33 @@ export interface SquareOnSheet {
   readonly height: number;
 }
 
-const TITLES: Readonly<Record<View, string>> = { side: 'From the side, lens to the right', front: 'From the front, looking at the lens', top: 'From above, lens to the right' };
+const TITLES: Readonly<Record<View, string>> = {
+  side: 'From the side, lens to the right',
+  front: 'From the front, looking at the lens',
+  top: 'From above, lens to the right',
+};
 /** Room between views and under each for its title, as a part of the largest. */
 const GAP = 0.12;
 
 /** Far things first, so that painting in order hides what is hidden. The sheet's lower left corner is the origin. */
-export function squareOn(pieces: readonly PlacedPiece[], views: readonly View[] = ['side', 'front', 'top']): SquareOnSheet {
+export function squareOn(
+  pieces: readonly PlacedPiece[],
+  views: readonly View[] = ['side', 'front', 'top'],
+): SquareOnSheet {
   const drawn = views.map((view) => {
     const outlines = [...pieces]
       .sort((a, b) => nearness(a.flat.centre, view) - nearness(b.flat.centre, view))
-      .map(({ flat }): SheetOutline => ({ owner: flat.owner, name: flat.name, look: flat.look, points: outline(flat, view), bore: boreOutline(flat, view) }))
+      .map(({ flat }): SheetOutline => ({
+        owner: flat.owner,
+        name: flat.name,
+        look: flat.look,
+        points: outline(flat, view),
+        bore: boreOutline(flat, view),
+      }))
       .filter((o) => o.points.length > 2);
     const all = outlines.flatMap((o) => o.points);
-    const range = (i: 0 | 1): readonly [number, number] => (all.length === 0 ? [0, 0.1] : [Math.min(...all.map((p) => p[i])), Math.max(...all.map((p) => p[i]))]);
+    const range = (i: 0 | 1): readonly [number, number] =>
+      all.length === 0 ? [0, 0.1] : [Math.min(...all.map((p) => p[i])), Math.max(...all.map((p) => p[i]))];
     return { view, outlines, u: range(0), v: range(1) };
   });
   const gap = GAP * Math.max(0.05, ...drawn.map((d) => Math.max(d.u[1] - d.u[0], d.v[1] - d.v[0])));
@@ -42,7 +56,12 @@ export function squareOn(pieces: readonly PlacedPiece[], views: readonly View[] 
   let left = 0;
   const placed = drawn.map(({ view, outlines, u, v }): SheetView => {
     const shift = ([x, y]: Point2): Point2 => [left + x - u[0], gap + y - v[0]];
-    const made: SheetView = { view, title: TITLES[view], titleAt: [left, gap / 3], outlines: outlines.map((o) => ({ ...o, points: o.points.map(shift), bore: o.bore?.map(shift) ?? null })) };
+    const made: SheetView = {
+      view,
+      title: TITLES[view],
+      titleAt: [left, gap / 3],
+      outlines: outlines.map((o) => ({ ...o, points: o.points.map(shift), bore: o.bore?.map(shift) ?? null })),
+    };
     left += u[1] - u[0] + gap;
     return made;
   });
@@ -51,4 +70,5 @@ export function squareOn(pieces: readonly PlacedPiece[], views: readonly View[] 
 
 /** Scales a drawing office uses; the largest that keeps the sheet within the paper (m), or null when even the smallest does not. */
 const SCALES = [1, 2, 2.5, 4, 5, 8, 10, 15, 20, 25, 50] as const;
-export const scaleFor = (sheet: SquareOnSheet, paper: readonly [number, number]): number | null => SCALES.find((s) => sheet.width / s <= paper[0] && sheet.height / s <= paper[1]) ?? null;
+export const scaleFor = (sheet: SquareOnSheet, paper: readonly [number, number]): number | null =>
+  SCALES.find((s) => sheet.width / s <= paper[0] && sheet.height / s <= paper[1]) ?? null;

@@ -8,12 +8,18 @@ export const bending: StepMaker = {
   make: ({ bars }) =>
     bars.flatMap((bar) =>
       bar.bends.map((bend, i) => ({
-        id: `bend:${bar.member}:${i + 1}`, about: bar.member, final: true, minutes: 20,
+        id: `bend:${bar.member}:${i + 1}`,
+        about: bar.member,
+        final: true,
+        minutes: 20,
         needs: [`mark:${bar.member}`, ...(i > 0 ? [`bend:${bar.member}:${i}`] : [])],
         title: say`Bend the ${bar.name} to ${figure('angle', bend.angle, 0)}`,
         tool: 'round former, clamps, bench',
         figures: bend.former
-          ? [say`former ${figure('length', bend.former.radius, 0)} in radius: it springs open to ${figure('length', bend.insideRadius, 0)}`, say`pull it round to ${figure('angle', bend.former.overbendAngle, 0)}, then let go`]
+          ? [
+              say`former ${figure('length', bend.former.radius, 0)} in radius: it springs open to ${figure('length', bend.insideRadius, 0)}`,
+              say`pull it round to ${figure('angle', bend.former.overbendAngle, 0)}, then let go`,
+            ]
           : [say`inside radius ${figure('length', bend.insideRadius, 0)}`],
         check: say`Lay it on a flat table: both ends touch along their whole width, so the bend stays in its plane.`,
         caution: 'It springs back hard. Keep your face out of its plane and clamp both the former and the bar.',

@@ -10,19 +10,35 @@ export const cutting: StepMaker = {
       const extra = bar.blank - bar.finished;
       return [
         {
-          id: `cut:${bar.member}`, about: bar.member, final: true, minutes: 6, needs: [],
+          id: `cut:${bar.member}`,
+          about: bar.member,
+          final: true,
+          minutes: 6,
+          needs: [],
           title: say`Cut the ${bar.name} from ${bar.stock}`,
           tool: 'hacksaw or mitre saw, vise',
-          figures: extra > 0 ? [say`${figure('length', bar.blank, 1)} long; ${figure('length', extra, 1)} of it comes off the tail at the end`] : [say`${figure('length', bar.blank, 1)} long`],
+          figures:
+            extra > 0
+              ? [
+                  say`${figure('length', bar.blank, 1)} long; ${figure('length', extra, 1)} of it comes off the tail at the end`,
+                ]
+              : [say`${figure('length', bar.blank, 1)} long`],
           check: say`Measure it before you cut: it cannot be cut longer.`,
           caution: 'Glasses on. Clamp the bar so that it cannot spin or spring.',
         },
         {
-          id: `deburr:${bar.member}`, about: bar.member, final: false, minutes: 3, needs: [`cut:${bar.member}`],
+          id: `deburr:${bar.member}`,
+          about: bar.member,
+          final: false,
+          minutes: 3,
+          needs: [`cut:${bar.member}`],
           title: say`Round the cut ends of the ${bar.name}`,
-          tool: 'file, abrasive paper', figures: [],
+          tool: 'file, abrasive paper',
+          figures: [],
           check: say`Draw a rag over every edge: nothing catches.`,
-          caution: rig.bodies.some((b) => b.members.some((m) => m.id === bar.member && m.path.kind === 'bent')) ? 'A notch in an edge is where a bend cracks.' : null,
+          caution: rig.bodies.some((b) => b.members.some((m) => m.id === bar.member && m.path.kind === 'bent'))
+            ? 'A notch in an edge is where a bend cracks.'
+            : null,
         },
       ];
     }),

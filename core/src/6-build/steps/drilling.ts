@@ -16,23 +16,42 @@ export const drilling: StepMaker = {
       const pair = twins.get(bar.member);
       const other = pair && byMember.get(pair);
       const bends = bar.bends.map((_, i) => `bend:${bar.member}:${i + 1}`);
-      return bar.marks.filter((m) => m.kind === 'hole' && !m.last).flatMap((mark): BuildStep[] => {
-        const diameter = mark.diameter!;
-        return [
-          {
-            id: `pilot:${mark.id}`, about: bar.member, final: false, minutes: 3, needs: [`mark:${bar.member}`, ...bends],
-            title: say`Punch and pilot the hole for the ${mark.name}`,
-            tool: 'centre punch, drill', figures: [say`${figure('length', mark.along, 1)} from the ${bar.bends.length > 0 ? 'rear end' : 'end you marked'}, in the middle of the width`, say`pilot ${figure('drill', pilotFor(diameter))}`],
-            check: other ? say`Clamped to the ${other.name}, ends flush: the hole is drilled through both in one pass, so that they match.` : say`The punch mark is in the middle of the bar, both sides measured.`, caution: CAUTION,
-          },
-          {
-            id: `drill:${mark.id}`, about: bar.member, final: true, minutes: 4, needs: [`pilot:${mark.id}`],
-            title: say`Drill the ${mark.name} hole to size`,
-            tool: 'drill, cutting fluid for steel', figures: [say`${figure('drill', diameter)}`],
-            check: say`The bolt passes without force and without rattle.`, caution: CAUTION,
-          },
-        ];
-      });
+      return bar.marks
+        .filter((m) => m.kind === 'hole' && !m.last)
+        .flatMap((mark): BuildStep[] => {
+          const diameter = mark.diameter!;
+          return [
+            {
+              id: `pilot:${mark.id}`,
+              about: bar.member,
+              final: false,
+              minutes: 3,
+              needs: [`mark:${bar.member}`, ...bends],
+              title: say`Punch and pilot the hole for the ${mark.name}`,
+              tool: 'centre punch, drill',
+              figures: [
+                say`${figure('length', mark.along, 1)} from the ${bar.bends.length > 0 ? 'rear end' : 'end you marked'}, in the middle of the width`,
+                say`pilot ${figure('drill', pilotFor(diameter))}`,
+              ],
+              check: other
+                ? say`Clamped to the ${other.name}, ends flush: the hole is drilled through both in one pass, so that they match.`
+                : say`The punch mark is in the middle of the bar, both sides measured.`,
+              caution: CAUTION,
+            },
+            {
+              id: `drill:${mark.id}`,
+              about: bar.member,
+              final: true,
+              minutes: 4,
+              needs: [`pilot:${mark.id}`],
+              title: say`Drill the ${mark.name} hole to size`,
+              tool: 'drill, cutting fluid for steel',
+              figures: [say`${figure('drill', diameter)}`],
+              check: say`The bolt passes without force and without rattle.`,
+              caution: CAUTION,
+            },
+          ];
+        });
     });
   },
 };

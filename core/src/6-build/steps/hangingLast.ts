@@ -8,34 +8,65 @@ export const hangingLast: StepMaker = {
   make: ({ rig, bars }) => {
     const hung = rig.pivots.map((p) => `hang:${p.id}`);
     return bars.flatMap((bar) => {
-      const last = bar.marks.filter((m) => m.last && m.kind === 'hole').flatMap((mark): BuildStep[] => [
-        {
-          id: `plumb:${mark.id}`, about: bar.member, final: false, minutes: 10, needs: hung,
-          title: say`Hang the rig and plumb the ${mark.name} exactly below the pivot`,
-          tool: 'plumb line, scriber', figures: [say`expect it ${figure('length', mark.along, 1)} from the rear end, along the bar; the plumb line decides`],
-          check: say`Look from the side and from the front: the line falls on the mark both ways.`, caution: null,
-        },
-        {
-          id: `pilot:${mark.id}`, about: bar.member, final: false, minutes: 4, needs: [`plumb:${mark.id}`],
-          title: say`Take it down, punch and pilot the ${mark.name} hole`,
-          tool: 'centre punch, drill', figures: [say`small bit first`],
-          check: say`Hang it once more: the pilot is still under the pivot.`, caution: 'Glasses on. Clamp the bar: a caught bit spins it.',
-        },
-        {
-          id: `drill:${mark.id}`, about: bar.member, final: true, minutes: 4, needs: [`pilot:${mark.id}`],
-          title: say`Drill the ${mark.name} hole to size`,
-          tool: 'drill', figures: [say`${figure('drill', mark.diameter!)}`],
-          check: say`The bolt passes without force.`, caution: 'Glasses on. Clamp the bar: a caught bit spins it.',
-        },
-      ]);
+      const last = bar.marks
+        .filter((m) => m.last && m.kind === 'hole')
+        .flatMap((mark): BuildStep[] => [
+          {
+            id: `plumb:${mark.id}`,
+            about: bar.member,
+            final: false,
+            minutes: 10,
+            needs: hung,
+            title: say`Hang the rig and plumb the ${mark.name} exactly below the pivot`,
+            tool: 'plumb line, scriber',
+            figures: [
+              say`expect it ${figure('length', mark.along, 1)} from the rear end, along the bar; the plumb line decides`,
+            ],
+            check: say`Look from the side and from the front: the line falls on the mark both ways.`,
+            caution: null,
+          },
+          {
+            id: `pilot:${mark.id}`,
+            about: bar.member,
+            final: false,
+            minutes: 4,
+            needs: [`plumb:${mark.id}`],
+            title: say`Take it down, punch and pilot the ${mark.name} hole`,
+            tool: 'centre punch, drill',
+            figures: [say`small bit first`],
+            check: say`Hang it once more: the pilot is still under the pivot.`,
+            caution: 'Glasses on. Clamp the bar: a caught bit spins it.',
+          },
+          {
+            id: `drill:${mark.id}`,
+            about: bar.member,
+            final: true,
+            minutes: 4,
+            needs: [`pilot:${mark.id}`],
+            title: say`Drill the ${mark.name} hole to size`,
+            tool: 'drill',
+            figures: [say`${figure('drill', mark.diameter!)}`],
+            check: say`The bolt passes without force.`,
+            caution: 'Glasses on. Clamp the bar: a caught bit spins it.',
+          },
+        ]);
       const end = bar.marks.find((m) => m.kind === 'finishedEnd');
-      const tail: BuildStep[] = end ? [{
-        id: `tail:${bar.member}`, about: bar.member, final: true, minutes: 8,
-        needs: [...last.map((s) => s.id), ...hung],
-        title: say`Cut the tail of the ${bar.name} to length and round it`,
-        tool: 'hacksaw, file', figures: [say`${figure('length', bar.blank - bar.finished, 1)} comes off`],
-        check: say`The last hole is drilled and the foot stands: only then cut.`, caution: 'Glasses on. A sharp tail end is at shin height: round it well.',
-      }] : [];
+      const tail: BuildStep[] = end
+        ? [
+            {
+              id: `tail:${bar.member}`,
+              about: bar.member,
+              final: true,
+              minutes: 8,
+              needs: [...last.map((s) => s.id), ...hung],
+              title: say`Cut the tail of the ${bar.name} to length and round it`,
+              tool: 'hacksaw, file',
+              figures: [say`${figure('length', bar.blank - bar.finished, 1)} comes off`],
+              check: say`The last hole is drilled and the foot stands: only then cut.`,
+              caution: 'Glasses on. A sharp tail end is at shin height: round it well.',
+            },
+          ]
+        : [];
       return [...last, ...tail];
     });
   },

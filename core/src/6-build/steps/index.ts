@@ -9,4 +9,13 @@ import { hangingLast } from './hangingLast';
 import { joining } from './joining';
 import { marking } from './marking';
 
-export const STEP_MAKERS: readonly StepMaker[] = [balancing, bending, cutting, drilling, dryFitting, hangingLast, joining, marking];
+export const STEP_MAKERS: readonly StepMaker[] = [
+  balancing,
+  bending,
+  cutting,
+  drilling,
+  dryFitting,
+  hangingLast,
+  joining,
+  marking,
+];

@@ -4,47 +4,83 @@ import { jointFacts } from '../../2-frame';
 import type { Hold } from '../../model';
 import type { BuildStep, StepMaker } from '../step';
 
-const HOLD_WORD: Readonly<Record<Hold, string>> = { threaded: 'Screw', glued: 'Cement', soldered: 'Solder', pressed: 'Press', setScrew: 'Set-screw', pinned: 'Pin' };
+const HOLD_WORD: Readonly<Record<Hold, string>> = {
+  threaded: 'Screw',
+  glued: 'Cement',
+  soldered: 'Solder',
+  pressed: 'Press',
+  setScrew: 'Set-screw',
+  pinned: 'Pin',
+};
 
 export const joining: StepMaker = {
   id: 'joining',
   place: 50,
   make: ({ rig, bars }) => {
-    const drilled = bars.flatMap((b) => b.marks.filter((m) => m.kind === 'hole' && !m.last).map((m) => `drill:${m.id}`));
+    const drilled = bars.flatMap((b) =>
+      b.marks.filter((m) => m.kind === 'hole' && !m.last).map((m) => `drill:${m.id}`),
+    );
     const nameOf = new Map(rig.bodies.flatMap((b) => [...b.parts, ...b.members]).map((e) => [e.id, e.name]));
     const deburred = bars.map((b) => `deburr:${b.member}`);
-    const joints = rig.bodies.flatMap((body) => body.joints.map((joint) => ({ body, joint }))).map(({ body, joint }): BuildStep => {
-      const facts = jointFacts(joint);
-      const [first, ...others] = joint.joins.map((j) => nameOf.get(j) ?? j);
-      return {
-        id: `join:${joint.id}`, about: joint.hub ? joint.id : (joint.joins.at(-1) ?? joint.id), final: !joint.reversible, minutes: facts.minutes,
-        needs: [...deburred, ...drilled, `dryfit:${body.id}`],
-        title: joint.hold
-          ? say`${HOLD_WORD[joint.hold]} the ${joint.name} ${others.length > 0 ? 'on' : 'over the end of'} the ${joint.joins.map((j) => nameOf.get(j) ?? j).join(', ')}`
-          : say`Fasten the ${others.join(' and ')} to the ${first ?? 'frame'}`,
-        tool: facts.tool,
-        figures: [
-          ...(joint.hub ? [say`${figure('length', joint.hub.sockets[0]!.depth, 1)} of each pipe goes in`] : []),
-          ...((joint.dryingTime ?? facts.dryingTime) > 0 ? [say`leave it ${figure('time', joint.dryingTime ?? facts.dryingTime, 0)} before it is loaded; the label decides`] : []),
-        ],
-        check: joint.reversible ? say`It does not turn or rock when you twist it by hand.` : say`Square and in line with its pencil marks: it cannot be turned once it has set.`,
-        caution: facts.caution,
-        ...((joint.dryingTime ?? facts.dryingTime) > 0 ? { dries: joint.dryingTime ?? facts.dryingTime } : {}),
-      };
-    });
+    const joints = rig.bodies
+      .flatMap((body) => body.joints.map((joint) => ({ body, joint })))
+      .map(({ body, joint }): BuildStep => {
+        const facts = jointFacts(joint);
+        const [first, ...others] = joint.joins.map((j) => nameOf.get(j) ?? j);
+        return {
+          id: `join:${joint.id}`,
+          about: joint.hub ? joint.id : (joint.joins.at(-1) ?? joint.id),
+          final: !joint.reversible,
+          minutes: facts.minutes,
+          needs: [...deburred, ...drilled, `dryfit:${body.id}`],
+          title: joint.hold
+            ? say`${HOLD_WORD[joint.hold]} the ${joint.name} ${others.length > 0 ? 'on' : 'over the end of'} the ${joint.joins.map((j) => nameOf.get(j) ?? j).join(', ')}`
+            : say`Fasten the ${others.join(' and ')} to the ${first ?? 'frame'}`,
+          tool: facts.tool,
+          figures: [
+            ...(joint.hub ? [say`${figure('length', joint.hub.sockets[0]!.depth, 1)} of each pipe goes in`] : []),
+            ...((joint.dryingTime ?? facts.dryingTime) > 0
+              ? [
+                  say`leave it ${figure('time', joint.dryingTime ?? facts.dryingTime, 0)} before it is loaded; the label decides`,
+                ]
+              : []),
+          ],
+          check: joint.reversible
+            ? say`It does not turn or rock when you twist it by hand.`
+            : say`Square and in line with its pencil marks: it cannot be turned once it has set.`,
+          caution: facts.caution,
+          ...((joint.dryingTime ?? facts.dryingTime) > 0 ? { dries: joint.dryingTime ?? facts.dryingTime } : {}),
+        };
+      });
     const pivots = rig.pivots.map((pivot): BuildStep => ({
-      id: `hang:${pivot.id}`, about: pivot.id, final: false, minutes: 5, needs: joints.map((j) => j.id),
+      id: `hang:${pivot.id}`,
+      about: pivot.id,
+      final: false,
+      minutes: 5,
+      needs: joints.map((j) => j.id),
       title: say`Fit the ${rig.bodies.find((b) => b.id === pivot.heldBy)?.name ?? 'grip'} under the ${pivot.name}`,
-      tool: 'spanners', figures: [],
-      check: say`It turns freely every way and does not drop out when lifted.`, caution: null,
+      tool: 'spanners',
+      figures: [],
+      check: say`It turns freely every way and does not drop out when lifted.`,
+      caution: null,
     }));
-    const stations = rig.bodies.flatMap((b) => b.stations).map((station): BuildStep => ({
-      id: `bolt:${station.id}`, about: station.id, final: false, minutes: 3,
-      needs: [...joints.map((j) => j.id), ...bars.flatMap((b) => b.marks.filter((m) => m.kind === 'hole').map((m) => `drill:${m.id}`))],
-      title: say`Fit the bolt for the ${station.name.toLowerCase()}`,
-      tool: 'spanners', figures: [],
-      check: say`The head sits flat and the nut runs the whole thread.`, caution: null,
-    }));
+    const stations = rig.bodies
+      .flatMap((b) => b.stations)
+      .map((station): BuildStep => ({
+        id: `bolt:${station.id}`,
+        about: station.id,
+        final: false,
+        minutes: 3,
+        needs: [
+          ...joints.map((j) => j.id),
+          ...bars.flatMap((b) => b.marks.filter((m) => m.kind === 'hole').map((m) => `drill:${m.id}`)),
+        ],
+        title: say`Fit the bolt for the ${station.name.toLowerCase()}`,
+        tool: 'spanners',
+        figures: [],
+        check: say`The head sits flat and the nut runs the whole thread.`,
+        caution: null,
+      }));
     return [...joints, ...pivots, ...stations];
   },
 };

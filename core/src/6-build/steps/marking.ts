@@ -6,12 +6,18 @@ export const marking: StepMaker = {
   id: 'marking',
   place: 20,
   make: ({ bars }) =>
-    bars.filter((bar) => bar.marks.some((m) => !m.last)).map((bar) => ({
-      id: `mark:${bar.member}`, about: bar.member, final: false, minutes: 5, needs: [`deburr:${bar.member}`],
-      title: say`Mark the ${bar.name}, all from ${bar.bends.length > 0 ? 'its rear end' : 'one end, and mark which'}`,
-      tool: 'rule, square, scriber',
-      figures: bar.marks.filter((m) => !m.last).map((m) => say`${figure('length', m.along, 1)}: ${m.name}`),
-      check: say`Hook the rule on the same end for every mark; add nothing up.`,
-      caution: null,
-    })),
+    bars
+      .filter((bar) => bar.marks.some((m) => !m.last))
+      .map((bar) => ({
+        id: `mark:${bar.member}`,
+        about: bar.member,
+        final: false,
+        minutes: 5,
+        needs: [`deburr:${bar.member}`],
+        title: say`Mark the ${bar.name}, all from ${bar.bends.length > 0 ? 'its rear end' : 'one end, and mark which'}`,
+        tool: 'rule, square, scriber',
+        figures: bar.marks.filter((m) => !m.last).map((m) => say`${figure('length', m.along, 1)}: ${m.name}`),
+        check: say`Hook the rule on the same end for every mark; add nothing up.`,
+        caution: null,
+      })),
 };

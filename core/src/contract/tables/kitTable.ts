@@ -2,7 +2,17 @@
 import { CLASS_FACTS, guessedCentreSpread, newItem } from '../../1-load';
 import { KIT_CLASSES, kitItem, MOUNT_KINDS, type KitClass, type KitItem, type MountKind } from '../../model';
 import { readWith } from '../faults';
-import { cellText, digits, readFigure, type CellFault, type Column, type ImportRow, type Matched, type RawTable, type TableOptions } from './table';
+import {
+  cellText,
+  digits,
+  readFigure,
+  type CellFault,
+  type Column,
+  type ImportRow,
+  type Matched,
+  type RawTable,
+  type TableOptions,
+} from './table';
 
 const FACES = ['rear', 'right', 'underside'] as const;
 const SIDES = ['length', 'width', 'height'] as const;
@@ -13,14 +23,39 @@ export const KIT_COLUMNS: readonly Column[] = [
   { id: 'class', heading: 'kind', aliases: ['class', 'type', 'category'], kind: 'text' },
   { id: 'mass', heading: 'mass_g', aliases: ['weight', 'weighs'], kind: 'mass' },
   { id: 'massSpread', heading: 'mass_spread_g', aliases: ['mass uncertainty'], kind: 'mass' },
-  ...SIDES.map((side): Column => ({ id: side, heading: `${side}_mm`, aliases: side === 'length' ? ['long', 'depth'] : side === 'width' ? ['wide', 'breadth'] : ['high', 'tall'], kind: 'length' })),
-  ...FACES.map((face): Column => ({ id: `foot ${face}`, heading: `foot_from_${face}_mm`, aliases: [`foot ${face}`], kind: 'signedLength' })),
-  ...FACES.map((face): Column => ({ id: `centre ${face}`, heading: `mass_centre_from_${face}_mm`, aliases: [`centre from ${face}`, `centre of mass ${face}`, `balance from ${face}`], kind: 'signedLength' })),
-  ...FACES.map((face): Column => ({ id: `centre spread ${face}`, heading: `mass_centre_spread_${face}_mm`, aliases: [], kind: 'length' })),
+  ...SIDES.map((side): Column => ({
+    id: side,
+    heading: `${side}_mm`,
+    aliases: side === 'length' ? ['long', 'depth'] : side === 'width' ? ['wide', 'breadth'] : ['high', 'tall'],
+    kind: 'length',
+  })),
+  ...FACES.map((face): Column => ({
+    id: `foot ${face}`,
+    heading: `foot_from_${face}_mm`,
+    aliases: [`foot ${face}`],
+    kind: 'signedLength',
+  })),
+  ...FACES.map((face): Column => ({
+    id: `centre ${face}`,
+    heading: `mass_centre_from_${face}_mm`,
+    aliases: [`centre from ${face}`, `centre of mass ${face}`, `balance from ${face}`],
+    kind: 'signedLength',
+  })),
+  ...FACES.map((face): Column => ({
+    id: `centre spread ${face}`,
+    heading: `mass_centre_spread_${face}_mm`,
+    aliases: [],
+    kind: 'length',
+  })),
   { id: 'sensorWidth', heading: 'sensor_width_mm', aliases: ['sensor'], kind: 'length' },
   { id: 'sensorHeight', heading: 'sensor_height_mm', aliases: [], kind: 'length' },
   { id: 'crop', heading: 'crop', aliases: ['crop factor'], kind: 'number' },
-  { id: 'shortest', heading: 'focal_length_mm', aliases: ['focal', 'focal length shortest', 'focal length wide'], kind: 'length' },
+  {
+    id: 'shortest',
+    heading: 'focal_length_mm',
+    aliases: ['focal', 'focal length shortest', 'focal length wide'],
+    kind: 'length',
+  },
   { id: 'longest', heading: 'focal_length_longest_mm', aliases: ['focal length long'], kind: 'length' },
   { id: 'squeeze', heading: 'squeeze', aliases: ['anamorphic squeeze'], kind: 'number' },
   { id: 'socketDepth', heading: 'socket_depth_mm', aliases: ['socket'], kind: 'length' },
@@ -48,7 +83,9 @@ export function kitRow(item: KitItem): KitCells {
     massSpread: g(mass?.spread),
     ...Object.fromEntries(SIDES.map((side, i) => [side, mm(item.size[i])])),
     ...Object.fromEntries(FACES.map((face, i) => [`foot ${face}`, mm(fromFace(0, i))])),
-    ...Object.fromEntries(FACES.map((face, i) => [`centre ${face}`, massCentre ? mm(fromFace(massCentre.at[i]!, i)) : ''])),
+    ...Object.fromEntries(
+      FACES.map((face, i) => [`centre ${face}`, massCentre ? mm(fromFace(massCentre.at[i]!, i)) : '']),
+    ),
     ...Object.fromEntries(FACES.map((face, i) => [`centre spread ${face}`, mm(massCentre?.spread?.[i])])),
     sensorWidth: mm(sensor?.width),
     sensorHeight: mm(sensor?.height),
@@ -66,7 +103,9 @@ export function kitRow(item: KitItem): KitCells {
 
 /** Keys in one order, so that the same item is the same text however it was made. */
 const inOrder = (_key: string, value: unknown): unknown =>
-  typeof value === 'object' && value !== null && !Array.isArray(value) ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))) : value;
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+    ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+    : value;
 
 export interface Held<T> {
   readonly byId: ReadonlyMap<string, T>;
@@ -78,18 +117,38 @@ export const heldOf = <T extends { readonly id: string; readonly name: string }>
 });
 
 /** Every row read against what is here; `tell` is called now and then with the rows done. Nothing is written. */
-export function readKitTable(table: RawTable, matched: readonly Matched[], options: TableOptions, held: Held<KitItem>, newId: () => string, tell: (done: number) => void = () => undefined): readonly ImportRow<KitItem>[] {
+export function readKitTable(
+  table: RawTable,
+  matched: readonly Matched[],
+  options: TableOptions,
+  held: Held<KitItem>,
+  newId: () => string,
+  tell: (done: number) => void = () => undefined,
+): readonly ImportRow<KitItem>[] {
   const names = new Map<string, number>();
   return table.rows.map(({ line, cells }, i) => {
     if (i % 500 === 0) tell(i);
     const row = readKitRow(line, cells, matched, options, held, newId);
     const twin = names.get(row.name.toLowerCase());
     names.set(row.name.toLowerCase(), twin ?? line);
-    return twin === undefined || row.standing === 'refused' ? row : { ...row, standing: 'refused', faults: [{ column: 'name', message: `“${row.name}” stands in line ${twin} already.` }] };
+    return twin === undefined || row.standing === 'refused'
+      ? row
+      : {
+          ...row,
+          standing: 'refused',
+          faults: [{ column: 'name', message: `“${row.name}” stands in line ${twin} already.` }],
+        };
   });
 }
 
-function readKitRow(line: number, cells: readonly string[], matched: readonly Matched[], options: TableOptions, held: Held<KitItem>, newId: () => string): ImportRow<KitItem> {
+function readKitRow(
+  line: number,
+  cells: readonly string[],
+  matched: readonly Matched[],
+  options: TableOptions,
+  held: Held<KitItem>,
+  newId: () => string,
+): ImportRow<KitItem> {
   const faults: CellFault[] = [];
   const notes: string[] = [];
   const texts = new Map<string, { text: string; unit: string | null }>();
@@ -114,14 +173,30 @@ function readKitRow(line: number, cells: readonly string[], matched: readonly Ma
   const kind = classOf(text('class'), faults) ?? before?.class ?? 'other';
   const base = before ?? newItem(text('id') ?? newId(), kind, name || 'unnamed');
   const more = moreOf(text('more'), faults);
-  const made = withFigures({ ...base, ...more, name: name || base.name, class: kind }, figure, text, faults, before !== undefined);
+  const made = withFigures(
+    { ...base, ...more, name: name || base.name, class: kind },
+    figure,
+    text,
+    faults,
+    before !== undefined,
+  );
   const item = before || more.mountPoints ? made : { ...made, mountPoints: [...CLASS_FACTS[kind].points(made.size)] };
-  if (item.mass === undefined && faults.length === 0) notes.push('No mass: a guess from its size stands in until it is weighed.');
+  if (item.mass === undefined && faults.length === 0)
+    notes.push('No mass: a guess from its size stands in until it is weighed.');
   if (before && !byId) notes.push('Known by its name.');
   const read = faults.length > 0 ? null : readWith(kitItem, item);
-  if (read && !read.ok) faults.push(...read.faults.map((f) => ({ column: f.path, message: `${f.path} ${f.message}.` })));
-  if (faults.length > 0 || !read?.ok) return { line, name: name || '(no name)', standing: 'refused', body: null, faults, notes };
-  return { line, name, standing: !before ? 'new' : sameItem(before, read.value) ? 'same' : 'changes', body: read.value, faults, notes };
+  if (read && !read.ok)
+    faults.push(...read.faults.map((f) => ({ column: f.path, message: `${f.path} ${f.message}.` })));
+  if (faults.length > 0 || !read?.ok)
+    return { line, name: name || '(no name)', standing: 'refused', body: null, faults, notes };
+  return {
+    line,
+    name,
+    standing: !before ? 'new' : sameItem(before, read.value) ? 'same' : 'changes',
+    body: read.value,
+    faults,
+    notes,
+  };
 }
 
 /** The same to the digits a file keeps. */
@@ -131,7 +206,8 @@ function classOf(text: string | undefined, faults: CellFault[]): KitClass | null
   if (text === undefined) return null;
   const plain = text.toLowerCase();
   const found = KIT_CLASSES.find((c) => c === plain || `${c}s` === plain);
-  if (!found) faults.push({ column: 'class', message: `“${text}” is no kind of kit here. One of: ${KIT_CLASSES.join(', ')}.` });
+  if (!found)
+    faults.push({ column: 'class', message: `“${text}” is no kind of kit here. One of: ${KIT_CLASSES.join(', ')}.` });
   return found ?? null;
 }
 
@@ -142,14 +218,23 @@ function moreOf(text: string | undefined, faults: CellFault[]): Partial<KitItem>
     if (typeof data !== 'object' || data === null || Array.isArray(data)) throw new TypeError('not an object');
     return Object.fromEntries(Object.entries(data).filter(([key]) => (MORE as readonly string[]).includes(key)));
   } catch {
-    faults.push({ column: 'more', message: 'The column “more” holds JSON that cannot be read. Leave it empty, or as it was written out.' });
+    faults.push({
+      column: 'more',
+      message: 'The column “more” holds JSON that cannot be read. Leave it empty, or as it was written out.',
+    });
     return {};
   }
 }
 
 type Triple = [number, number, number];
 
-function withFigures(item: KitItem, figure: (id: string) => number | undefined, text: (id: string) => string | undefined, faults: CellFault[], known: boolean): KitItem {
+function withFigures(
+  item: KitItem,
+  figure: (id: string) => number | undefined,
+  text: (id: string) => string | undefined,
+  faults: CellFault[],
+  known: boolean,
+): KitItem {
   const size = SIDES.map((side, i) => {
     const value = figure(side);
     if (value === 0) faults.push({ column: side, message: `The ${side} must be more than nothing.` });
@@ -160,7 +245,9 @@ function withFigures(item: KitItem, figure: (id: string) => number | undefined, 
     const foot = figure(`foot ${face}`);
     if (foot !== undefined) return size[i]! / 2 - foot;
     if (item.boxCentre[i] === 0) return 0;
-    return known ? size[i]! / 2 - (item.size[i]! / 2 - item.boxCentre[i]!) : (item.boxCentre[i]! / item.size[i]!) * size[i]!;
+    return known
+      ? size[i]! / 2 - (item.size[i]! / 2 - item.boxCentre[i]!)
+      : (item.boxCentre[i]! / item.size[i]!) * size[i]!;
   }) as Triple;
   const { mass: _mass, massCentre: _centre, ...rest } = item;
   const mass = massOf(item, figure, faults);
@@ -168,8 +255,12 @@ function withFigures(item: KitItem, figure: (id: string) => number | undefined, 
   const focal = focalOf(item, figure, faults);
   const [width, height] = [figure('sensorWidth'), figure('sensorHeight')];
   const crop = figure('crop') ?? item.sensor?.crop;
-  if ((width === undefined) !== (height === undefined)) faults.push({ column: 'sensorWidth', message: 'A sensor needs both its width and its height.' });
-  const sensor = width !== undefined && height !== undefined ? { width, height, ...(crop === undefined ? {} : { crop }) } : item.sensor;
+  if ((width === undefined) !== (height === undefined))
+    faults.push({ column: 'sensorWidth', message: 'A sensor needs both its width and its height.' });
+  const sensor =
+    width !== undefined && height !== undefined
+      ? { width, height, ...(crop === undefined ? {} : { crop }) }
+      : item.sensor;
   const squeeze = figure('squeeze');
   const depth = figure('socketDepth');
   const foot = footOf(text('foot'), faults);
@@ -195,34 +286,58 @@ const USUAL_SPREAD = 0.0006;
 function massOf(item: KitItem, figure: (id: string) => number | undefined, faults: CellFault[]): KitItem['mass'] {
   const value = figure('mass');
   if (value === undefined) return item.mass;
-  if (value === 0) faults.push({ column: 'mass', message: 'A mass must be more than nothing. Leave it empty when it was never weighed.' });
+  if (value === 0)
+    faults.push({
+      column: 'mass',
+      message: 'A mass must be more than nothing. Leave it empty when it was never weighed.',
+    });
   if (item.mass && digits(item.mass.value) === digits(value)) return item.mass;
   return { value, spread: figure('massSpread') ?? USUAL_SPREAD, source: `mass of ${item.name}`.slice(0, 120) };
 }
 
-function centreOf(item: KitItem, figure: (id: string) => number | undefined, faults: CellFault[]): KitItem['massCentre'] {
+function centreOf(
+  item: KitItem,
+  figure: (id: string) => number | undefined,
+  faults: CellFault[],
+): KitItem['massCentre'] {
   const places = FACES.map((face) => figure(`centre ${face}`));
   if (places.every((p) => p === undefined)) return item.massCentre;
   places.forEach((place, i) => {
-    if (place !== undefined && (place < 0 || place > item.size[i]!)) faults.push({ column: `centre ${FACES[i]!}`, message: `The mass centre lies outside the box: it is ${digits(item.size[i]! * 1000)} mm long there, measured from the ${FACES[i]!}.` });
+    if (place !== undefined && (place < 0 || place > item.size[i]!))
+      faults.push({
+        column: `centre ${FACES[i]!}`,
+        message: `The mass centre lies outside the box: it is ${digits(item.size[i]! * 1000)} mm long there, measured from the ${FACES[i]!}.`,
+      });
   });
-  const at = places.map((place, i) => (place === undefined ? (item.massCentre?.at[i] ?? item.boxCentre[i]!) : place - item.size[i]! / 2 + item.boxCentre[i]!)) as Triple;
-  const spread = FACES.map((face, i) => figure(`centre spread ${face}`) ?? (places[i] === undefined ? guessedCentreSpread(item)[i]! : 0.001)) as Triple;
+  const at = places.map((place, i) =>
+    place === undefined
+      ? (item.massCentre?.at[i] ?? item.boxCentre[i]!)
+      : place - item.size[i]! / 2 + item.boxCentre[i]!,
+  ) as Triple;
+  const spread = FACES.map(
+    (face, i) => figure(`centre spread ${face}`) ?? (places[i] === undefined ? guessedCentreSpread(item)[i]! : 0.001),
+  ) as Triple;
   const source = item.massCentre?.source;
   return { at, spread, ...(source === undefined ? {} : { source }) };
 }
 
-function focalOf(item: KitItem, figure: (id: string) => number | undefined, faults: CellFault[]): KitItem['focalLength'] {
+function focalOf(
+  item: KitItem,
+  figure: (id: string) => number | undefined,
+  faults: CellFault[],
+): KitItem['focalLength'] {
   const shortest = figure('shortest');
   if (shortest === undefined) return item.focalLength;
   const longest = figure('longest') ?? shortest;
-  if (longest < shortest) faults.push({ column: 'longest', message: 'The longest focal length is shorter than the shortest.' });
+  if (longest < shortest)
+    faults.push({ column: 'longest', message: 'The longest focal length is shorter than the shortest.' });
   return { shortest, longest };
 }
 
 function footOf(text: string | undefined, faults: CellFault[]): MountKind | null {
   if (text === undefined) return null;
   const found = MOUNT_KINDS.find((k) => k === text.toLowerCase());
-  if (!found) faults.push({ column: 'foot', message: `“${text}” is no way to hold it here. One of: ${MOUNT_KINDS.join(', ')}.` });
+  if (!found)
+    faults.push({ column: 'foot', message: `“${text}” is no way to hold it here. One of: ${MOUNT_KINDS.join(', ')}.` });
   return found ?? null;
 }

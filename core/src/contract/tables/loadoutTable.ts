@@ -4,7 +4,17 @@ import { placeItems } from '../../1-load';
 import { loadout, type KitItem, type Loadout, type Mounted } from '../../model';
 import { readWith } from '../faults';
 import type { Held } from './kitTable';
-import { cellText, digits, readFigure, type CellFault, type Column, type ImportRow, type Matched, type RawTable, type TableOptions } from './table';
+import {
+  cellText,
+  digits,
+  readFigure,
+  type CellFault,
+  type Column,
+  type ImportRow,
+  type Matched,
+  type RawTable,
+  type TableOptions,
+} from './table';
 
 export const LOADOUT_COLUMNS: readonly Column[] = [
   { id: 'loadoutId', heading: 'loadout_id', aliases: [], kind: 'text' },
@@ -26,7 +36,10 @@ const OFFSETS = ['forward', 'left', 'up'] as const;
 const TURNS = ['toTheLeft', 'noseDown', 'leftSideDown'] as const;
 
 /** One row a mounted item; an empty loadout is one row without one. */
-export function loadoutRows(l: Loadout, kit: ReadonlyMap<string, KitItem>): readonly Readonly<Record<string, string | number>>[] {
+export function loadoutRows(
+  l: Loadout,
+  kit: ReadonlyMap<string, KitItem>,
+): readonly Readonly<Record<string, string | number>>[] {
   const head = { loadout_id: l.id, loadout: l.name, as_it_is_when_shooting: l.conditions };
   if (l.items.length === 0) return [{ ...Object.fromEntries(LOADOUT_COLUMNS.map((c) => [c.heading, ''])), ...head }];
   return l.items.map((m) => {
@@ -41,15 +54,27 @@ export function loadoutRows(l: Loadout, kit: ReadonlyMap<string, KitItem>): read
       point: m.on?.point ?? '',
       ...Object.fromEntries(OFFSETS.map((id, i) => [id, digits(m.offset[i]! * 1000)])),
       ...Object.fromEntries(TURNS.map((id) => [id, turns ? digits(turns[id] / DEGREE) : ''])),
-      states: Object.entries(m.states ?? {}).map(([state, choice]) => `${state}=${choice}`).join('; '),
+      states: Object.entries(m.states ?? {})
+        .map(([state, choice]) => `${state}=${choice}`)
+        .join('; '),
     };
     return Object.fromEntries(LOADOUT_COLUMNS.map((c) => [c.heading, cells[c.id] ?? '']));
   });
 }
 
 /** Loadouts with their rows gathered; one faulty row refuses its whole loadout, and says which. */
-export function readLoadoutTable(table: RawTable, matched: readonly Matched[], options: TableOptions, held: Held<Loadout>, kit: Held<KitItem>, newId: () => string): readonly ImportRow<Loadout>[] {
-  const groups = new Map<string, { line: number; cells: ReadonlyMap<string, { text: string; unit: string | null }> }[]>();
+export function readLoadoutTable(
+  table: RawTable,
+  matched: readonly Matched[],
+  options: TableOptions,
+  held: Held<Loadout>,
+  kit: Held<KitItem>,
+  newId: () => string,
+): readonly ImportRow<Loadout>[] {
+  const groups = new Map<
+    string,
+    { line: number; cells: ReadonlyMap<string, { text: string; unit: string | null }> }[]
+  >();
   for (const { line, cells } of table.rows) {
     const row = new Map<string, { text: string; unit: string | null }>();
     matched.forEach(({ column, unit }, i) => {
@@ -64,29 +89,65 @@ export function readLoadoutTable(table: RawTable, matched: readonly Matched[], o
 
 type Row = { readonly line: number; readonly cells: ReadonlyMap<string, { text: string; unit: string | null }> };
 
-function readGroup(rows: readonly Row[], options: TableOptions, held: Held<Loadout>, kit: Held<KitItem>, newId: () => string): ImportRow<Loadout> {
+function readGroup(
+  rows: readonly Row[],
+  options: TableOptions,
+  held: Held<Loadout>,
+  kit: Held<KitItem>,
+  newId: () => string,
+): ImportRow<Loadout> {
   const head = rows[0]!;
   const name = head.cells.get('loadout')?.text.slice(0, 120) ?? '';
   const faults: CellFault[] = [];
   if (name === '') faults.push({ column: 'loadout', message: `Line ${head.line}: it names no loadout.` });
   const before = held.byId.get(head.cells.get('loadoutId')?.text ?? '') ?? held.byName.get(name.toLowerCase());
-  const items = rows.filter((r) => r.cells.has('item')).map((row, i) => readEntry(row, i, kit, options, (column, message) => faults.push({ column, message: `Line ${row.line}: ${message}` })));
-  const entries = items.map((e) => ({ ...e, on: e.on && { ...e.on, mounted: items.find((o) => o.id === e.on!.mounted)?.id ?? items.find((o) => o.item === kit.byName.get(e.on!.mounted.toLowerCase())?.id)?.id ?? e.on.mounted } }));
+  const items = rows
+    .filter((r) => r.cells.has('item'))
+    .map((row, i) =>
+      readEntry(row, i, kit, options, (column, message) =>
+        faults.push({ column, message: `Line ${row.line}: ${message}` }),
+      ),
+    );
+  const entries = items.map((e) => ({
+    ...e,
+    on: e.on && {
+      ...e.on,
+      mounted:
+        items.find((o) => o.id === e.on!.mounted)?.id ??
+        items.find((o) => o.item === kit.byName.get(e.on!.mounted.toLowerCase())?.id)?.id ??
+        e.on.mounted,
+    },
+  }));
   const body: Loadout = {
     id: before?.id ?? head.cells.get('loadoutId')?.text ?? newId(),
     name: name || '(no name)',
     conditions: (head.cells.get('conditions')?.text ?? before?.conditions ?? '').slice(0, 400),
     items: entries,
   };
-  if (faults.length === 0) for (const fault of placeItems(body, kit.byId).faults) faults.push({ column: 'on', message: fault.reason });
+  if (faults.length === 0)
+    for (const fault of placeItems(body, kit.byId).faults) faults.push({ column: 'on', message: fault.reason });
   const read = readWith(loadout, body);
   if (!read.ok) faults.push(...read.faults.map((f) => ({ column: f.path, message: `${f.path} ${f.message}.` })));
   const notes: string[] = [];
-  if (faults.length > 0 || !read.ok) return { line: head.line, name: body.name, standing: 'refused', body: null, faults, notes };
-  return { line: head.line, name, standing: !before ? 'new' : sameLoadout(before, read.value, kit.byId) ? 'same' : 'changes', body: read.value, faults, notes };
+  if (faults.length > 0 || !read.ok)
+    return { line: head.line, name: body.name, standing: 'refused', body: null, faults, notes };
+  return {
+    line: head.line,
+    name,
+    standing: !before ? 'new' : sameLoadout(before, read.value, kit.byId) ? 'same' : 'changes',
+    body: read.value,
+    faults,
+    notes,
+  };
 }
 
-function readEntry({ line, cells }: Row, place: number, kit: Held<KitItem>, options: TableOptions, fault: (column: string, message: string) => void): Mounted {
+function readEntry(
+  { line, cells }: Row,
+  place: number,
+  kit: Held<KitItem>,
+  options: TableOptions,
+  fault: (column: string, message: string) => void,
+): Mounted {
   const text = (id: string): string | undefined => cells.get(id)?.text;
   const figure = (id: string): number => {
     const cell = cells.get(id);
@@ -114,7 +175,11 @@ function readEntry({ line, cells }: Row, place: number, kit: Held<KitItem>, opti
   };
 }
 
-function statesOf(text: string | undefined, item: KitItem | undefined, fault: (column: string, message: string) => void): Record<string, string> | null {
+function statesOf(
+  text: string | undefined,
+  item: KitItem | undefined,
+  fault: (column: string, message: string) => void,
+): Record<string, string> | null {
   if (text === undefined || !item) return null;
   const states: Record<string, string> = {};
   for (const pair of text.split(/[;,]/)) {
@@ -129,4 +194,5 @@ function statesOf(text: string | undefined, item: KitItem | undefined, fault: (c
 }
 
 /** The same to the digits a file keeps. */
-export const sameLoadout = (a: Loadout, b: Loadout, kit: ReadonlyMap<string, KitItem>): boolean => JSON.stringify(loadoutRows(a, kit)) === JSON.stringify(loadoutRows(b, kit));
+export const sameLoadout = (a: Loadout, b: Loadout, kit: ReadonlyMap<string, KitItem>): boolean =>
+  JSON.stringify(loadoutRows(a, kit)) === JSON.stringify(loadoutRows(b, kit));

@@ -18,7 +18,13 @@ import { judgedInTurn, RigPicture } from '../../ui/rig-picture';
 export class RigCard {
   private readonly workspace = inject(Workspace);
   private readonly units = inject(Units).now;
-  protected readonly icons = { copy: mdiContentCopy, remove: mdiDeleteOutline, export: mdiFileExportOutline, earlier: mdiHistory, mdiHistory };
+  protected readonly icons = {
+    copy: mdiContentCopy,
+    remove: mdiDeleteOutline,
+    export: mdiFileExportOutline,
+    earlier: mdiHistory,
+    mdiHistory,
+  };
 
   readonly rig = input.required<RigDocument>();
   readonly current = input(false);
@@ -40,6 +46,9 @@ export class RigCard {
     const found = this.judged();
     if (!found?.ok) return { good: true, text: '' };
     const { kind, title, why, against } = found.verdict;
-    return { good: kind === 'holds', text: render(kind === 'holds' || against ? title : [...title, ' ', ...why], this.units()) };
+    return {
+      good: kind === 'holds',
+      text: render(kind === 'holds' || against ? title : [...title, ' ', ...why], this.units()),
+    };
   });
 }

@@ -8,9 +8,19 @@ import { Shelf } from './shelf';
 
 const limpet = benchAt({}).rig;
 const setup: SetUp = { id: 's1', rig: 'r1', loadout: 'ebb', values: { 'foot-count': 6 } };
-const log: LogEntry = { id: 'l1', rig: 'r1', loadout: 'ebb', when: '2026-06-14T10:00:00Z', values: {}, expected: { noseDown: 0, leftSideDown: 0, dropPitch: null, dropSpread: null }, seen: { dropTimes: [2] }, notes: '' };
+const log: LogEntry = {
+  id: 'l1',
+  rig: 'r1',
+  loadout: 'ebb',
+  when: '2026-06-14T10:00:00Z',
+  values: {},
+  expected: { noseDown: 0, leftSideDown: 0, dropPitch: null, dropSpread: null },
+  seen: { dropTimes: [2] },
+  notes: '',
+};
 const held = { rig: [limpet], kit: [camera], loadout: [loadout], setup: [setup], log: [log] };
-const names = (page: HTMLElement): readonly string[] => [...page.querySelectorAll<HTMLInputElement>('tp-rig-card input.name')].map((i) => i.value);
+const names = (page: HTMLElement): readonly string[] =>
+  [...page.querySelectorAll<HTMLInputElement>('tp-rig-card input.name')].map((i) => i.value);
 const give = (page: HTMLElement, label: string, file: File): void => {
   const input = page.querySelector<HTMLInputElement>(`input[aria-label="${label}"]`)!;
   const files = new DataTransfer();
@@ -21,7 +31,18 @@ const give = (page: HTMLElement, label: string, file: File): void => {
 
 describe('the shelf', () => {
   it('tells of each rig what it is for and what state it is in', async () => {
-    const { page, fixture } = await screen(Shelf, { ...held, rig: [limpet, { ...limpet, id: 'r9', name: 'Odd', design: { kind: 'family', family: 'sail', dimensions: {}, choices: {}, edits: [] } }] });
+    const { page, fixture } = await screen(Shelf, {
+      ...held,
+      rig: [
+        limpet,
+        {
+          ...limpet,
+          id: 'r9',
+          name: 'Odd',
+          design: { kind: 'family', family: 'sail', dimensions: {}, choices: {}, edits: [] },
+        },
+      ],
+    });
     const [first, odd] = [...page.querySelectorAll('tp-rig-card')];
     await pause(fixture);
     expect(first!.textContent).toContain('Bent bar on a universal joint, for Ebb');
@@ -47,7 +68,10 @@ describe('the shelf', () => {
     expect(Math.abs((await bench()).judged.evaluation.hung!.hang.rest!.noseDown)).toBeLessThan(0.02);
   });
   it('copies a rig with its set-ups under a free name, without what is done', async () => {
-    const { page, press, documents } = await screen(Shelf, { ...held, rig: [{ ...limpet, done: { 'cut-bar': true } }] });
+    const { page, press, documents } = await screen(Shelf, {
+      ...held,
+      rig: [{ ...limpet, done: { 'cut-bar': true } }],
+    });
     await press('Copy Limpet');
     await press('Copy Limpet');
     expect(names(page)).toEqual(['Limpet', 'Limpet copy', 'Limpet copy 2']);
@@ -71,7 +95,10 @@ describe('the shelf', () => {
   });
   it('stands by name, what is on the bench first, and keeps its order while a name is changed', async () => {
     const named = (id: string, name: string): RigDocument => ({ ...limpet, id, name });
-    const { page, workspace, documents, fixture } = await screen(Shelf, { ...held, rig: [named('r1', 'Limpet'), named('r2', 'Rig 10'), named('r3', 'Rig 9'), named('r4', 'Anemone')] });
+    const { page, workspace, documents, fixture } = await screen(Shelf, {
+      ...held,
+      rig: [named('r1', 'Limpet'), named('r2', 'Rig 10'), named('r3', 'Rig 9'), named('r4', 'Anemone')],
+    });
     expect(names(page)).toEqual(['Limpet', 'Anemone', 'Rig 9', 'Rig 10']);
     documents.commit('renaming', [{ kind: 'rig', id: 'r4', body: named('r4', 'Zoea') }]);
     workspace.choose('r2');
@@ -85,7 +112,9 @@ describe('the shelf', () => {
     const { page, press, documents, said, fixture } = await screen(Shelf, held);
     await press('Delete Limpet');
     expect(said).toEqual(['Limpet is deleted, with its set-ups and log.']);
-    expect([documents.all('rig').length, documents.all('setup').length, documents.all('log').length]).toEqual([0, 0, 0]);
+    expect([documents.all('rig').length, documents.all('setup').length, documents.all('log').length]).toEqual([
+      0, 0, 0,
+    ]);
     expect(page.textContent).toContain('Nothing here yet');
     documents.undo();
     await fixture.whenStable();
@@ -103,11 +132,19 @@ describe('the shelf', () => {
     await press('Export Limpet');
     const read = parseRigFile(await blobs[0]!.text());
     if (!read.ok) return fail(JSON.stringify(read.faults));
-    expect([read.value.rig.name, read.value.kit.length, read.value.loadouts.length, read.value.setups.length]).toEqual(['Limpet', 1, 1, 1]);
+    expect([read.value.rig.name, read.value.kit.length, read.value.loadouts.length, read.value.setups.length]).toEqual([
+      'Limpet',
+      1,
+      1,
+      1,
+    ]);
   });
   it('takes a rig file in beside what is there, and a bad one not at all, saying where it is wrong', async () => {
     const { page, documents, said, bench, fixture } = await screen(Shelf, held);
-    const file = rigFileOf({ ...limpet, id: 'r7', name: 'Guillemot' }, { kit: [camera], loadouts: [loadout], setups: [] });
+    const file = rigFileOf(
+      { ...limpet, id: 'r7', name: 'Guillemot' },
+      { kit: [camera], loadouts: [loadout], setups: [] },
+    );
     give(page, 'Rig file', new File([JSON.stringify({ ...file, rig: { ...file.rig, kerf: -1 } })], 'bad.rig.json'));
     const wrong = await until(() => page.querySelector('[role=alert]'), 'what is wrong with the file');
     expect(wrong.textContent).toMatch(/bad\.rig\.json was not taken in\. .*kerf/);
@@ -116,7 +153,12 @@ describe('the shelf', () => {
     await until(() => said.length > 0, 'the file taken in');
     await fixture.whenStable();
     expect(page.querySelector('[role=alert]')).toBeNull();
-    expect(documents.all('rig').map((r: RigDocument) => r.name).sort()).toEqual(['Guillemot', 'Limpet']);
+    expect(
+      documents
+        .all('rig')
+        .map((r: RigDocument) => r.name)
+        .sort(),
+    ).toEqual(['Guillemot', 'Limpet']);
     expect((await bench()).rig.name).toBe('Guillemot');
     expect(said).toEqual(['Guillemot is on the shelf.']);
   });

@@ -4,7 +4,19 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { adoptRigFile, faultLine, FAMILIES, parseRigFile, rigFileOf, USUAL_HANDS, weighJson, type DocumentKind, type Family, type PastSave, type RigDocument } from '@tide-pebble/core';
+import {
+  adoptRigFile,
+  faultLine,
+  FAMILIES,
+  parseRigFile,
+  rigFileOf,
+  USUAL_HANDS,
+  weighJson,
+  type DocumentKind,
+  type Family,
+  type PastSave,
+  type RigDocument,
+} from '@tide-pebble/core';
 import { map } from 'rxjs';
 import { Documents } from '../../services/keeping/documents';
 import { NewRig } from '../../services/new-rig';
@@ -36,7 +48,10 @@ export class Shelf {
   private readonly newRig = inject(NewRig);
   private readonly dialogs = inject(Dialogs);
   /** Stored and not readable, each with the newest of its saves that is. */
-  protected readonly damaged = toSignal(this.documents.damaged$.pipe(map((list) => list.map((d) => ({ ...d, newest: d.past[0] ?? null })))), { initialValue: [] });
+  protected readonly damaged = toSignal(
+    this.documents.damaged$.pipe(map((list) => list.map((d) => ({ ...d, newest: d.past[0] ?? null })))),
+    { initialValue: [] },
+  );
   /** Typed on this address for another data folder. */
   protected readonly ofOthers = signal(0);
 
@@ -46,7 +61,13 @@ export class Shelf {
   protected readonly current = toSignal(this.workspace.rig$, { initialValue: null });
   private readonly all = toSignal(this.workspace.rigs$, { initialValue: [] });
   /** By name, what is on the bench first; nothing moves under the hand when a name or the bench changes, only when a rig comes or goes. */
-  private readonly order = computed(() => [...this.all()].sort((a, b) => Number(b.id === this.current()?.id) - Number(a.id === this.current()?.id)).map((r) => r.id), { equal: (a, b) => a.length === b.length && a.every((id) => b.includes(id)) });
+  private readonly order = computed(
+    () =>
+      [...this.all()]
+        .sort((a, b) => Number(b.id === this.current()?.id) - Number(a.id === this.current()?.id))
+        .map((r) => r.id),
+    { equal: (a, b) => a.length === b.length && a.every((id) => b.includes(id)) },
+  );
   protected readonly rigs = computed(() => {
     const byId = new Map(this.all().map((r) => [r.id, r]));
     return this.order().flatMap((id) => byId.get(id) ?? []);
@@ -64,7 +85,12 @@ export class Shelf {
 
   protected start(family: Family): void {
     const loadout = this.loadouts().find((l) => l.id === this.chosenLoadout()) ?? null;
-    const rig = this.newRig.start(family, { name: this.name(), loadout, kit: this.kit(), hands: { ...USUAL_HANDS, breadth: this.hand() } });
+    const rig = this.newRig.start(family, {
+      name: this.name(),
+      loadout,
+      kit: this.kit(),
+      hands: { ...USUAL_HANDS, breadth: this.hand() },
+    });
     this.name.set('');
     this.open(rig);
   }
@@ -76,30 +102,51 @@ export class Shelf {
 
   protected duplicate(rig: RigDocument): void {
     const id = crypto.randomUUID();
-    const setups = this.documents.all('setup').filter((s) => s.rig === rig.id).map((s) => ({ ...s, id: crypto.randomUUID(), rig: id }));
-    this.documents.commit(`copy of ${rig.name}`, [{ kind: 'rig', id, body: { ...rig, id, name: this.newRig.freeName(`${rig.name} copy`), done: {} } }, ...setups.map((s) => ({ kind: 'setup' as const, id: s.id, body: s }))]);
+    const setups = this.documents
+      .all('setup')
+      .filter((s) => s.rig === rig.id)
+      .map((s) => ({ ...s, id: crypto.randomUUID(), rig: id }));
+    this.documents.commit(`copy of ${rig.name}`, [
+      { kind: 'rig', id, body: { ...rig, id, name: this.newRig.freeName(`${rig.name} copy`), done: {} } },
+      ...setups.map((s) => ({ kind: 'setup' as const, id: s.id, body: s })),
+    ]);
   }
 
   protected rename(rig: RigDocument, name: string): void {
     const text = name.trim();
-    if (text && text !== rig.name) this.documents.commit(`renaming ${rig.name}`, [{ kind: 'rig', id: rig.id, body: { ...rig, name: text.slice(0, 120) } }]);
+    if (text && text !== rig.name)
+      this.documents.commit(`renaming ${rig.name}`, [
+        { kind: 'rig', id: rig.id, body: { ...rig, name: text.slice(0, 120) } },
+      ]);
   }
 
   protected remove(rig: RigDocument): void {
-    const mine = (['setup', 'log'] as const).flatMap((kind) => this.documents.all(kind).filter((d) => d.rig === rig.id).map((d) => ({ kind, id: d.id, body: null })));
+    const mine = (['setup', 'log'] as const).flatMap((kind) =>
+      this.documents
+        .all(kind)
+        .filter((d) => d.rig === rig.id)
+        .map((d) => ({ kind, id: d.id, body: null })),
+    );
     this.documents.commit(`deleting ${rig.name}`, [{ kind: 'rig', id: rig.id, body: null }, ...mine]);
     this.notices.sayWithUndo(`${rig.name} is deleted, with its set-ups and log.`);
   }
 
   protected export(rig: RigDocument): void {
-    const file = rigFileOf(rig, { kit: this.documents.all('kit'), loadouts: this.documents.all('loadout'), setups: this.documents.all('setup') });
+    const file = rigFileOf(rig, {
+      kit: this.documents.all('kit'),
+      loadouts: this.documents.all('loadout'),
+      setups: this.documents.all('setup'),
+    });
     saveFile(`${rig.name}.rig.json`, JSON.stringify(file, null, 1), 'application/json');
   }
 
   protected async import(event: Event): Promise<void> {
     const file = chosenFile(event);
     if (!file) return;
-    if (file.size > RIG_FILE_AT_MOST) return this.fault.set(`${file.name} was not taken in: it is larger than ${RIG_FILE_AT_MOST / 1024 / 1024} MB, which no rig file is.`);
+    if (file.size > RIG_FILE_AT_MOST)
+      return this.fault.set(
+        `${file.name} was not taken in: it is larger than ${RIG_FILE_AT_MOST / 1024 / 1024} MB, which no rig file is.`,
+      );
     const bytes = new Uint8Array(await file.arrayBuffer());
     try {
       weighJson(bytes);
@@ -107,9 +154,14 @@ export class Shelf {
       return this.fault.set(`${file.name} was not taken in. ${error instanceof Error ? error.message : ''}`);
     }
     const read = parseRigFile(new TextDecoder().decode(bytes));
-    if (!read.ok) return this.fault.set(`${file.name} was not taken in. ${read.faults.slice(0, 3).map(faultLine).join('; ')}.`);
+    if (!read.ok)
+      return this.fault.set(`${file.name} was not taken in. ${read.faults.slice(0, 3).map(faultLine).join('; ')}.`);
     this.fault.set('');
-    const documents = adoptRigFile(read.value, (kind, id) => this.documents.get(kind, id), () => crypto.randomUUID());
+    const documents = adoptRigFile(
+      read.value,
+      (kind, id) => this.documents.get(kind, id),
+      () => crypto.randomUUID(),
+    );
     this.documents.commit(`importing ${file.name}`, documents);
     const rig = documents.find((d) => d.kind === 'rig');
     if (rig) this.workspace.choose(rig.id);
@@ -122,10 +174,17 @@ export class Shelf {
 
   protected async earlier(rig: RigDocument): Promise<void> {
     const data: WhoseSaves = { kind: 'rig', id: rig.id, name: rig.name };
-    await this.dialogs.open(() => import('../../ui/earlier-saves').then((m) => m.EarlierSaves), { data, width: '720px' });
+    await this.dialogs.open(() => import('../../ui/earlier-saves').then((m) => m.EarlierSaves), {
+      data,
+      width: '720px',
+    });
   }
 
-  protected async putBack(d: { readonly kind: DocumentKind; readonly id: string; readonly newest: PastSave | null }): Promise<void> {
+  protected async putBack(d: {
+    readonly kind: DocumentKind;
+    readonly id: string;
+    readonly newest: PastSave | null;
+  }): Promise<void> {
     if (!d.newest) return;
     try {
       await this.documents.goBack(d.kind, d.id, d.newest.revision, 'putting back the last good save');

@@ -3,7 +3,14 @@ import { CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport } 
 import { ChangeDetectionStrategy, Component, computed, inject, signal, type OnDestroy } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatDialogActions, MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import { KIT_COLUMNS, LOADOUT_COLUMNS, USUAL_OPTIONS, type Matched, type Standing, type TableOptions } from '@tide-pebble/core/tables';
+import {
+  KIT_COLUMNS,
+  LOADOUT_COLUMNS,
+  USUAL_OPTIONS,
+  type Matched,
+  type Standing,
+  type TableOptions,
+} from '@tide-pebble/core/tables';
 import type { Subscription } from 'rxjs';
 import { Documents } from '../../services/keeping/documents';
 import { Jobs } from '../../services/jobs';
@@ -13,13 +20,27 @@ import { FigurePipe } from '../../ui/figures.pipe';
 import { Notices } from '../../ui/notices';
 import type { TableInput, TableOutcome, TableRow } from '../../workers/read-table';
 
-const WORDS: Readonly<Record<Standing, string>> = { new: 'new', changes: 'changes', same: 'here already', refused: 'not taken' };
+const WORDS: Readonly<Record<Standing, string>> = {
+  new: 'new',
+  changes: 'changes',
+  same: 'here already',
+  refused: 'not taken',
+};
 const SEPARATORS: Readonly<Record<string, string>> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' };
 
 @Component({
   selector: 'tp-bring-in',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CdkVirtualScrollViewport, CdkFixedSizeVirtualScroll, CdkVirtualForOf, MatButton, MatDialogTitle, MatDialogContent, MatDialogActions, FigurePipe],
+  imports: [
+    CdkVirtualScrollViewport,
+    CdkFixedSizeVirtualScroll,
+    CdkVirtualForOf,
+    MatButton,
+    MatDialogTitle,
+    MatDialogContent,
+    MatDialogActions,
+    FigurePipe,
+  ],
   templateUrl: './bring-in.html',
   styleUrl: './bring-in.css',
 })
@@ -55,8 +76,17 @@ export class BringIn implements OnDestroy {
       of: outcome.of,
       separator: SEPARATORS[outcome.separator] ?? outcome.separator,
       columns: columns.map((c) => ({ id: c.id, label: c.heading.replace(/_/g, ' ') })),
-      headings: outcome.headings.map((heading, i) => ({ index: i, heading: heading || `column ${i + 1}`, example: outcome.first[i] ?? '', column: outcome.matched[i]?.column ?? '' })),
-      missing: outcome.matched.some((m) => m.column === (outcome.of === 'kit' ? 'name' : 'loadout')) ? '' : outcome.of === 'kit' ? 'Say which column holds the names.' : 'Say which column names the loadout.',
+      headings: outcome.headings.map((heading, i) => ({
+        index: i,
+        heading: heading || `column ${i + 1}`,
+        example: outcome.first[i] ?? '',
+        column: outcome.matched[i]?.column ?? '',
+      })),
+      missing: outcome.matched.some((m) => m.column === (outcome.of === 'kit' ? 'name' : 'loadout'))
+        ? ''
+        : outcome.of === 'kit'
+          ? 'Say which column holds the names.'
+          : 'Say which column names the loadout.',
     };
   });
   protected readonly counts = computed(() => {
@@ -64,7 +94,9 @@ export class BringIn implements OnDestroy {
     for (const { row } of this.rows()) counts[row.standing]++;
     return counts;
   });
-  protected readonly shown = computed(() => (this.onlyWrong() ? this.rows().filter((r) => r.row.standing === 'refused') : this.rows()));
+  protected readonly shown = computed(() =>
+    this.onlyWrong() ? this.rows().filter((r) => r.row.standing === 'refused') : this.rows(),
+  );
   protected readonly taken = computed(() => this.counts().new + this.counts().changes);
 
   ngOnDestroy(): void {
@@ -92,7 +124,11 @@ export class BringIn implements OnDestroy {
     const outcome = this.outcome();
     if (outcome?.kind !== 'table') return;
     // A column is filled once: the heading that had it lets it go.
-    this.matched.set(outcome.matched.map((m, i) => (i === index ? { ...m, column: column || null } : m.column === column && column ? { ...m, column: null } : m)));
+    this.matched.set(
+      outcome.matched.map((m, i) =>
+        i === index ? { ...m, column: column || null } : m.column === column && column ? { ...m, column: null } : m,
+      ),
+    );
     this.read();
   }
 
@@ -116,7 +152,11 @@ export class BringIn implements OnDestroy {
 
   /** All of it as one step, that one undo takes back. */
   protected accept(): void {
-    const edits = this.rows().flatMap(({ kind, row }) => (row.body && (row.standing === 'new' || row.standing === 'changes') ? [{ kind, id: row.body.id, body: row.body }] : []));
+    const edits = this.rows().flatMap(({ kind, row }) =>
+      row.body && (row.standing === 'new' || row.standing === 'changes')
+        ? [{ kind, id: row.body.id, body: row.body }]
+        : [],
+    );
     if (edits.length === 0) return;
     this.documents.commit(`bringing in ${this.name()}`, edits, null, true);
     // In a task of its own: taking up thousands is enough for one.
@@ -141,21 +181,36 @@ export class BringIn implements OnDestroy {
     const rows: TableRow[] = [];
     this.rows.set([]);
     this.onlyWrong.set(false);
-    this.job = this.jobs.run('table', { source: this.source, matched: this.matched(), options: this.options(), kit: this.load.kitList(), loadouts: this.load.loadouts() }, (part) => {
-      rows.push(...part.rows);
-      this.progress.set(part.of > 0 ? (part.rows.length > 0 ? rows.length : part.done / 2) / part.of : 0);
-      // The first portion shows at once; the rest when all is there, so the list does not jump.
-      if (part.rows.length > 0 && this.rows().length === 0) this.rows.set([...rows]);
-    }).subscribe({
-      next: (outcome) => {
-        this.outcome.set(outcome);
-        this.rows.set([...rows]);
-        this.progress.set(null);
-      },
-      error: (error: unknown) => {
-        this.outcome.set({ kind: 'refused', message: `It could not be read: ${error instanceof Error ? error.message : 'the reader stopped'}.` });
-        this.progress.set(null);
-      },
-    });
+    this.job = this.jobs
+      .run(
+        'table',
+        {
+          source: this.source,
+          matched: this.matched(),
+          options: this.options(),
+          kit: this.load.kitList(),
+          loadouts: this.load.loadouts(),
+        },
+        (part) => {
+          rows.push(...part.rows);
+          this.progress.set(part.of > 0 ? (part.rows.length > 0 ? rows.length : part.done / 2) / part.of : 0);
+          // The first portion shows at once; the rest when all is there, so the list does not jump.
+          if (part.rows.length > 0 && this.rows().length === 0) this.rows.set([...rows]);
+        },
+      )
+      .subscribe({
+        next: (outcome) => {
+          this.outcome.set(outcome);
+          this.rows.set([...rows]);
+          this.progress.set(null);
+        },
+        error: (error: unknown) => {
+          this.outcome.set({
+            kind: 'refused',
+            message: `It could not be read: ${error instanceof Error ? error.message : 'the reader stopped'}.`,
+          });
+          this.progress.set(null);
+        },
+      });
   }
 }

@@ -34,14 +34,27 @@ export class CoverPanel {
 
   protected readonly spans = computed(() => {
     const { axes, loadouts } = this.load.coverage();
-    return axes === null ? [] : AXES.map((a) => ({ ...a, cover: axes[a.axis], decimals: axes[a.axis].travelSpread < 0.001 ? 1 : 0, ...this.strip(axes[a.axis], loadouts, a.axis), least: this.extreme(axes[a.axis], 'least', a), most: this.extreme(axes[a.axis], 'most', a), middle: this.place(axes[a.axis].middle, a) }));
+    return axes === null
+      ? []
+      : AXES.map((a) => ({
+          ...a,
+          cover: axes[a.axis],
+          decimals: axes[a.axis].travelSpread < 0.001 ? 1 : 0,
+          ...this.strip(axes[a.axis], loadouts, a.axis),
+          least: this.extreme(axes[a.axis], 'least', a),
+          most: this.extreme(axes[a.axis], 'most', a),
+          middle: this.place(axes[a.axis].middle, a),
+        }));
   });
 
   protected readonly shifts = computed(() => {
     const shown = this.load.coverage().loadouts.find((l) => l.id === this.load.loadout()?.id);
     return (shown?.shifts ?? []).map((s) => {
       const axis = s.moves.reduce((best, m, i) => (Math.abs(m) > Math.abs(s.moves[best]!) ? i : best), 0) as Axis;
-      return { ...s, words: `${this.length(Math.abs(s.moves[axis]))} ${s.moves[axis] >= 0 ? ['forward', 'to the left', 'up'][axis] : ['back', 'to the right', 'down'][axis]}` };
+      return {
+        ...s,
+        words: `${this.length(Math.abs(s.moves[axis]))} ${s.moves[axis] >= 0 ? ['forward', 'to the left', 'up'][axis] : ['back', 'to the right', 'down'][axis]}`,
+      };
     });
   });
 
@@ -49,8 +62,18 @@ export class CoverPanel {
     const { next } = this.load.coverage();
     const item = next && this.load.kit().get(next.item);
     if (!next || !item) return null;
-    const what = next.what === 'mass' ? `Weigh ${item.name}` : `Balance ${item.name} ${['fore and aft', 'sideways', 'for its height'][next.axis!]}`;
-    return { item: next.item, what, now: 2 * next.before, then: 2 * next.after, decimals: decimalsApart('length', 2 * next.before, 2 * next.after) ?? 0, along: ['fore and aft', 'sideways', 'in height'][next.helps]! };
+    const what =
+      next.what === 'mass'
+        ? `Weigh ${item.name}`
+        : `Balance ${item.name} ${['fore and aft', 'sideways', 'for its height'][next.axis!]}`;
+    return {
+      item: next.item,
+      what,
+      now: 2 * next.before,
+      then: 2 * next.after,
+      decimals: decimalsApart('length', 2 * next.before, 2 * next.after) ?? 0,
+      along: ['fore and aft', 'sideways', 'in height'][next.helps]!,
+    };
   });
 
   /** Each slide of the rig on the bench against what the loadouts ask of it. */
@@ -58,14 +81,18 @@ export class CoverPanel {
     const bench = this.bench();
     if (!bench || this.load.loadouts().length === 0) return [];
     const { piece, values, rig } = bench;
-    return coverOnRig(piece.assembly, values, this.load.loadouts(), this.load.kit(), rig.wants.levelWithin).map(({ adjuster, cover }) => ({
-      id: adjuster.id,
-      name: adjuster.name,
-      from: adjuster.range[0],
-      to: adjuster.range[1],
-      cover,
-      over: cover.places.filter((p) => !p.withinRange).map((p) => this.load.loadouts().find((l) => l.id === p.id)?.name ?? p.id),
-    }));
+    return coverOnRig(piece.assembly, values, this.load.loadouts(), this.load.kit(), rig.wants.levelWithin).map(
+      ({ adjuster, cover }) => ({
+        id: adjuster.id,
+        name: adjuster.name,
+        from: adjuster.range[0],
+        to: adjuster.range[1],
+        cover,
+        over: cover.places
+          .filter((p) => !p.withinRange)
+          .map((p) => this.load.loadouts().find((l) => l.id === p.id)?.name ?? p.id),
+      }),
+    );
   });
   protected readonly rigName = computed(() => this.bench()?.rig.name ?? '');
 
@@ -93,7 +120,16 @@ export class CoverPanel {
     return {
       from: x(cover.least.at),
       to: x(cover.most.at),
-      marks: loadouts.map((l) => ({ id: l.id, name: l.name, at: x(l.centre[axis]), low: x(l.centre[axis] - 2 * l.spread[axis]), high: x(l.centre[axis] + 2 * l.spread[axis]), from: x(l.from[axis]), to: x(l.to[axis]), shown: l.id === shownId })),
+      marks: loadouts.map((l) => ({
+        id: l.id,
+        name: l.name,
+        at: x(l.centre[axis]),
+        low: x(l.centre[axis] - 2 * l.spread[axis]),
+        high: x(l.centre[axis] + 2 * l.spread[axis]),
+        from: x(l.from[axis]),
+        to: x(l.to[axis]),
+        shown: l.id === shownId,
+      })),
     };
   }
 }

@@ -1,7 +1,14 @@
 /** One mounted thing: what it stands on, its place and turn, the states it is in, and what could be there instead. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { DEGREE, quaternionOfTurns, turnsOfRotation, type Loadout, type Mounted, type Quantity } from '@tide-pebble/core';
+import {
+  DEGREE,
+  quaternionOfTurns,
+  turnsOfRotation,
+  type Loadout,
+  type Mounted,
+  type Quantity,
+} from '@tide-pebble/core';
 import { LoadBench } from '../../services/load-bench';
 import { Pick } from '../../ui/pick';
 import { QuantityField } from '../../ui/quantity-field';
@@ -25,14 +32,27 @@ const HALF_TURN = 180 * DEGREE;
   template: `
     <div class="fields">
       @for (o of offsets; track o.axis) {
-        <tp-quantity-field [label]="o.label" kind="length" [value]="entry().offset[o.axis]" [range]="[-1, 1]" (changed)="offset(o.axis, $event)" />
+        <tp-quantity-field
+          [label]="o.label"
+          kind="length"
+          [value]="entry().offset[o.axis]"
+          [range]="[-1, 1]"
+          (changed)="offset(o.axis, $event)"
+        />
       }
       @for (t of turns(); track t.id) {
-        <tp-quantity-field [label]="t.label" kind="angle" [value]="t.value" [range]="halfTurns" (changed)="turn(t.id, $event)" />
+        <tp-quantity-field
+          [label]="t.label"
+          kind="angle"
+          [value]="t.value"
+          [range]="halfTurns"
+          (changed)="turn(t.id, $event)"
+        />
       }
     </div>
     @if (places().length > 0) {
-      <label class="line">Stands on
+      <label class="line"
+        >Stands on
         <select aria-label="Stands on" (change)="standOn($any($event.target).value)">
           @for (p of places(); track p.value) {
             <option [value]="p.value" [selected]="p.value === standing()">{{ p.label }}</option>
@@ -41,7 +61,8 @@ const HALF_TURN = 180 * DEGREE;
       </label>
     }
     @for (s of states(); track s.id) {
-      <label class="line">{{ s.name }}
+      <label class="line"
+        >{{ s.name }}
         <select [attr.aria-label]="s.name" (change)="state(s.id, $any($event.target).value)">
           <option value="" [selected]="!s.chosen">either, while shooting</option>
           @for (c of s.choices; track c.id) {
@@ -51,14 +72,28 @@ const HALF_TURN = 180 * DEGREE;
       </label>
     }
     @if (others().length > 0) {
-      <div class="line">Swap for <tp-pick label="Swap for" hint="something else" [options]="others()" (picked)="swapFor($event)" /></div>
+      <div class="line">
+        Swap for <tp-pick label="Swap for" hint="something else" [options]="others()" (picked)="swapFor($event)" />
+      </div>
     }
     <button matButton type="button" (click)="opened.emit(entry().item)">Weigh and measure it</button>
   `,
   styles: `
-    :host { display: block; padding: 0 0 var(--space-3) var(--space-2); }
-    .line { display: grid; grid-template-columns: 96px 1fr; gap: var(--space-2); align-items: center; margin-top: var(--space-2); }
-    .line select { width: 100%; min-width: 0; }
+    :host {
+      display: block;
+      padding: 0 0 var(--space-3) var(--space-2);
+    }
+    .line {
+      display: grid;
+      grid-template-columns: 96px 1fr;
+      gap: var(--space-2);
+      align-items: center;
+      margin-top: var(--space-2);
+    }
+    .line select {
+      width: 100%;
+      min-width: 0;
+    }
   `,
 })
 export class EntryEditor {
@@ -86,20 +121,31 @@ export class EntryEditor {
       }
       return false;
     };
-    const points = all.filter((m) => m.id !== this.entry().id && !standsOnThis(m)).flatMap((m) => {
-      const item = kit.get(m.item);
-      return (item?.mountPoints ?? []).map((p) => ({ value: `${m.id} ${p.id}`, label: `${item!.name}, ${p.name}` }));
-    });
+    const points = all
+      .filter((m) => m.id !== this.entry().id && !standsOnThis(m))
+      .flatMap((m) => {
+        const item = kit.get(m.item);
+        return (item?.mountPoints ?? []).map((p) => ({ value: `${m.id} ${p.id}`, label: `${item!.name}, ${p.name}` }));
+      });
     return [{ value: '', label: 'the rig' }, ...points];
   });
-  protected readonly states = computed(() => (this.load.kit().get(this.entry().item)?.states ?? []).map((s) => ({ ...s, chosen: this.entry().states?.[s.id] ?? '' })));
+  protected readonly states = computed(() =>
+    (this.load.kit().get(this.entry().item)?.states ?? []).map((s) => ({
+      ...s,
+      chosen: this.entry().states?.[s.id] ?? '',
+    })),
+  );
   protected readonly others = computed(() => {
     const own = this.load.kit().get(this.entry().item);
     return this.load.kitList().filter((k) => k.id !== own?.id && k.class === own?.class);
   });
 
   protected offset(axis: 0 | 1 | 2, { value, typed }: Quantity): void {
-    this.change((m) => ({ ...m, ...(typed === undefined ? {} : { typed: { ...m.typed, [`offset ${axis}`]: typed } }), offset: m.offset.map((x, i) => (i === axis ? value : x)) as [number, number, number] }));
+    this.change((m) => ({
+      ...m,
+      ...(typed === undefined ? {} : { typed: { ...m.typed, [`offset ${axis}`]: typed } }),
+      offset: m.offset.map((x, i) => (i === axis ? value : x)) as [number, number, number],
+    }));
   }
 
   protected turn(id: (typeof TURNS)[number]['id'], { value }: Quantity): void {

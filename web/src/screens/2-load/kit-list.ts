@@ -19,7 +19,18 @@ import { QuantityField } from '../../ui/quantity-field';
 @Component({
   selector: 'tp-kit-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CdkVirtualScrollViewport, CdkFixedSizeVirtualScroll, CdkVirtualForOf, MatButton, MatMenu, MatMenuItem, MatMenuTrigger, QuantityField, Icon, FigurePipe],
+  imports: [
+    CdkVirtualScrollViewport,
+    CdkFixedSizeVirtualScroll,
+    CdkVirtualForOf,
+    MatButton,
+    MatMenu,
+    MatMenuItem,
+    MatMenuTrigger,
+    QuantityField,
+    Icon,
+    FigurePipe,
+  ],
   templateUrl: './kit-list.html',
   styleUrl: './kit-list.css',
 })
@@ -38,16 +49,22 @@ export class KitList {
 
   private readonly used = computed(() => {
     const used = new Map<string, number>();
-    for (const l of this.load.loadouts()) for (const id of new Set(l.items.map((m) => m.item))) used.set(id, (used.get(id) ?? 0) + 1);
+    for (const l of this.load.loadouts())
+      for (const id of new Set(l.items.map((m) => m.item))) used.set(id, (used.get(id) ?? 0) + 1);
     return used;
   });
   protected readonly items = computed(() => {
     const words = this.search().trim().toLowerCase().split(/\s+/).filter(Boolean);
-    return words.length === 0 ? this.load.kitList() : this.load.kitList().filter((item) => words.every((w) => wordsOf(item).includes(w)));
+    return words.length === 0
+      ? this.load.kitList()
+      : this.load.kitList().filter((item) => words.every((w) => wordsOf(item).includes(w)));
   });
 
   /** A kit that comes all at once is drawn in two frames: what it stands in, and its rows. */
-  private readonly hadSome = nextFrame(computed(() => this.load.kit().size > 0), () => 'the kit');
+  private readonly hadSome = nextFrame(
+    computed(() => this.load.kit().size > 0),
+    () => 'the kit',
+  );
   protected readonly drawn = computed(() => (this.hadSome() ? this.items() : []));
 
   protected readonly byId = (_: number, item: KitItem): string => item.id;

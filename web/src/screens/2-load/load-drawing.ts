@@ -1,6 +1,19 @@
 /** The loadout shown, square-on from three sides, with the mass centre of every loadout over it; what is mounted can be dragged or nudged. */
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
-import { add, figure, outline, project, scale, showFigure, transform, transpose, type FlatBody, type Point2, type Vec3, type View } from '@tide-pebble/core';
+import {
+  add,
+  figure,
+  outline,
+  project,
+  scale,
+  showFigure,
+  transform,
+  transpose,
+  type FlatBody,
+  type Point2,
+  type Vec3,
+  type View,
+} from '@tide-pebble/core';
 import { LoadBench } from '../../services/load-bench';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
@@ -40,7 +53,15 @@ export class LoadDrawing {
   protected readonly box = this.size;
   private readonly views = computed(() => (this.size().width < NARROW ? VIEWS.slice(0, 2) : VIEWS));
   /** While something is dragged the sheet keeps its scale, else the drawing would run away under the finger. */
-  private readonly fitted = computed(() => sheetOf(this.load.bodies().map((flat) => ({ body: 'load', flat, isLoad: true, movedBy: [] })), this.views(), this.size(), null, MARGINS));
+  private readonly fitted = computed(() =>
+    sheetOf(
+      this.load.bodies().map((flat) => ({ body: 'load', flat, isLoad: true, movedBy: [] })),
+      this.views(),
+      this.size(),
+      null,
+      MARGINS,
+    ),
+  );
   private readonly held = signal<ReturnType<typeof sheetOf> | null>(null);
   protected readonly sheet = computed(() => this.held() ?? this.fitted());
 
@@ -48,14 +69,29 @@ export class LoadDrawing {
     const bodies = this.load.bodies();
     return this.sheet().views.map((view) => ({
       ...view,
-      gear: [...bodies].sort((a, b) => depth(a, view.view) - depth(b, view.view)).map((flat) => ({ id: flat.owner, name: flat.name, path: pathOf(outline(flat, view.view).map(view.onPaper)) })),
-      cones: this.load.cones().flatMap((c) => (c.kind === 'cone' && view.view !== 'front' ? [view.view === 'side' ? conePath(view, c.cone, c.cone.up, c.cone.wide.up) : conePath(view, c.cone, c.cone.left, c.cone.wide.across)] : [])),
+      gear: [...bodies]
+        .sort((a, b) => depth(a, view.view) - depth(b, view.view))
+        .map((flat) => ({ id: flat.owner, name: flat.name, path: pathOf(outline(flat, view.view).map(view.onPaper)) })),
+      cones: this.load
+        .cones()
+        .flatMap((c) =>
+          c.kind === 'cone' && view.view !== 'front'
+            ? [
+                view.view === 'side'
+                  ? conePath(view, c.cone, c.cone.up, c.cone.wide.up)
+                  : conePath(view, c.cone, c.cone.left, c.cone.wide.across),
+              ]
+            : [],
+        ),
       foot: view.place([0, 0, 0]),
       centres: this.load.coverage().loadouts.map((l) => ({
         id: l.id,
         name: l.name,
         at: view.place(l.centre),
-        radii: project(l.spread, view.view).map((s) => Math.max(0, 2 * s * this.sheet().pixelsPerMetre)) as [number, number],
+        radii: project(l.spread, view.view).map((s) => Math.max(0, 2 * s * this.sheet().pixelsPerMetre)) as [
+          number,
+          number,
+        ],
         shown: l.id === this.load.loadout()?.id,
       })),
     }));
@@ -85,7 +121,18 @@ export class LoadDrawing {
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
     const parent = this.load.placed().items.find((p) => p.entry.id === placed.entry.on?.mounted);
     this.held.set(this.sheet());
-    this.drag.set({ entry, view, pixelsPerMetre: this.sheet().pixelsPerMetre, start: [event.clientX, event.clientY], offset: placed.entry.offset, parentTurn: parent?.turn ?? [[1, 0, 0], [0, 1, 0], [0, 0, 1]] });
+    this.drag.set({
+      entry,
+      view,
+      pixelsPerMetre: this.sheet().pixelsPerMetre,
+      start: [event.clientX, event.clientY],
+      offset: placed.entry.offset,
+      parentTurn: parent?.turn ?? [
+        [1, 0, 0],
+        [0, 1, 0],
+        [0, 0, 1],
+      ],
+    });
   }
 
   protected pull(event: PointerEvent): void {
@@ -103,7 +150,11 @@ export class LoadDrawing {
   }
 
   protected nudge(event: KeyboardEvent, entry: string, view: View): void {
-    const way = ({ ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] } as Readonly<Record<string, Point2>>)[event.key];
+    const way = (
+      { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] } as Readonly<
+        Record<string, Point2>
+      >
+    )[event.key];
     if (event.key === 'Enter' || event.key === ' ') this.picked.set(entry);
     else if (!way) return;
     event.preventDefault();
@@ -111,24 +162,53 @@ export class LoadDrawing {
     if (!way || !placed) return;
     const parent = this.load.placed().items.find((p) => p.entry.id === placed.entry.on?.mounted);
     const step = event.shiftKey ? 10 * STEP : STEP;
-    this.move(entry, view, placed.entry.offset, [way[0] * step, way[1] * step], parent?.turn ?? [[1, 0, 0], [0, 1, 0], [0, 0, 1]]);
+    this.move(
+      entry,
+      view,
+      placed.entry.offset,
+      [way[0] * step, way[1] * step],
+      parent?.turn ?? [
+        [1, 0, 0],
+        [0, 1, 0],
+        [0, 0, 1],
+      ],
+    );
   }
 
   /** What is seen is in the rig's axes; an offset is in those of what the item stands on. */
-  private move(entry: string, view: View, from: Vec3, [across, up]: Point2, parentTurn: readonly [Vec3, Vec3, Vec3]): void {
+  private move(
+    entry: string,
+    view: View,
+    from: Vec3,
+    [across, up]: Point2,
+    parentTurn: readonly [Vec3, Vec3, Vec3],
+  ): void {
     const seen: Vec3 = view === 'side' ? [across, 0, up] : view === 'front' ? [0, across, up] : [across, up, 0];
-    const offset = add(from, transform(transpose(parentTurn), seen)).map((x) => Math.round(x * 1e5) / 1e5) as unknown as Vec3;
+    const offset = add(from, transform(transpose(parentTurn), seen)).map(
+      (x) => Math.round(x * 1e5) / 1e5,
+    ) as unknown as Vec3;
     const loadout = this.load.loadout();
-    if (loadout) this.load.changeEntry(loadout.id, entry, ({ typed: _typed, ...m }) => ({ ...m, offset: [offset[0], offset[1], offset[2]] }));
+    if (loadout)
+      this.load.changeEntry(loadout.id, entry, ({ typed: _typed, ...m }) => ({
+        ...m,
+        offset: [offset[0], offset[1], offset[2]],
+      }));
   }
 }
 
 const rounded = (metres: number): number => Math.round(metres / STEP) * STEP;
-const depth = (flat: FlatBody, view: View): number => (view === 'side' ? -flat.centre[1] : view === 'front' ? flat.centre[0] : flat.centre[2]);
-const pathOf = (points: readonly Point2[]): string => `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
+const depth = (flat: FlatBody, view: View): number =>
+  view === 'side' ? -flat.centre[1] : view === 'front' ? flat.centre[0] : flat.centre[2];
+const pathOf = (points: readonly Point2[]): string =>
+  `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
 
 /** From the rim of the front face, widening by half the angle each side. */
-function conePath(view: DrawnView, cone: { readonly front: Vec3; readonly forward: Vec3; readonly frontRadius: number }, across: Vec3, angle: number): string {
+function conePath(
+  view: DrawnView,
+  cone: { readonly front: Vec3; readonly forward: Vec3; readonly frontRadius: number },
+  across: Vec3,
+  angle: number,
+): string {
   const spread = Math.min(1.2, angle / 2);
   const side = (way: 1 | -1): readonly [Point2, Point2] => {
     const rim = add(cone.front, scale(across, way * cone.frontRadius));

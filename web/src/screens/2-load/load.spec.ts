@@ -12,11 +12,36 @@ import { KitList } from './kit-list';
 import { LoadDrawing } from './load-drawing';
 import { LoadoutPanel } from './loadout-panel';
 
-const body: KitItem = { ...newItem('body', 'camera', 'Heron'), mass: { value: 0.5, spread: 0.0006 }, states: [{ id: 'screen', name: 'screen', choices: [{ id: 'in', name: 'in' }, { id: 'out', name: 'out', change: { kind: 'moves', by: [0, 0.01, 0] } }] }] };
+const body: KitItem = {
+  ...newItem('body', 'camera', 'Heron'),
+  mass: { value: 0.5, spread: 0.0006 },
+  states: [
+    {
+      id: 'screen',
+      name: 'screen',
+      choices: [
+        { id: 'in', name: 'in' },
+        { id: 'out', name: 'out', change: { kind: 'moves', by: [0, 0.01, 0] } },
+      ],
+    },
+  ],
+};
 const short: KitItem = { ...newItem('short', 'lens', 'Short'), mass: { value: 0.2, spread: 0.0006 } };
-const long: KitItem = { ...newItem('long', 'lens', 'Long'), mass: { value: 0.4, spread: 0.0006 }, goesWith: ['collar'] };
+const long: KitItem = {
+  ...newItem('long', 'lens', 'Long'),
+  mass: { value: 0.4, spread: 0.0006 },
+  goesWith: ['collar'],
+};
 const collar: KitItem = { ...newItem('collar', 'clamp', 'Collar'), mass: { value: 0.05, spread: 0.0006 } };
-const ebb: Loadout = { id: 'ebb', name: 'Ebb', conditions: '', items: [{ id: 'e-body', item: 'body', on: null, offset: [0, 0, 0] }, { id: 'e-lens', item: 'short', on: { mounted: 'e-body', point: 'flange' }, offset: [0, 0, 0] }] };
+const ebb: Loadout = {
+  id: 'ebb',
+  name: 'Ebb',
+  conditions: '',
+  items: [
+    { id: 'e-body', item: 'body', on: null, offset: [0, 0, 0] },
+    { id: 'e-lens', item: 'short', on: { mounted: 'e-body', point: 'flange' }, offset: [0, 0, 0] },
+  ],
+};
 
 describe('the Load stage', () => {
   let load: LoadBench;
@@ -24,7 +49,10 @@ describe('the Load stage', () => {
   beforeEach(() => {
     TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting()] });
     documents = TestBed.inject(Documents);
-    documents.commit('the kit', [...[body, short, long, collar].map((k) => ({ kind: 'kit' as const, id: k.id, body: k })), { kind: 'loadout', id: 'ebb', body: ebb }]);
+    documents.commit('the kit', [
+      ...[body, short, long, collar].map((k) => ({ kind: 'kit' as const, id: k.id, body: k })),
+      { kind: 'loadout', id: 'ebb', body: ebb },
+    ]);
     load = TestBed.inject(LoadBench);
   });
   const loadout = (id: string): Loadout => documents.get('loadout', id)!;
@@ -65,7 +93,10 @@ describe('the Load stage', () => {
     const page = await shown(LoadDrawing);
     const lens = page.querySelector<SVGPathElement>('[aria-label^="Short, from the side"]')!;
     spyOn(lens, 'setPointerCapture');
-    const at = (kind: string, x: number, y: number): void => void lens.dispatchEvent(new PointerEvent(kind, { clientX: x, clientY: y, pointerId: 1, button: 0, cancelable: true }));
+    const at = (kind: string, x: number, y: number): void =>
+      void lens.dispatchEvent(
+        new PointerEvent(kind, { clientX: x, clientY: y, pointerId: 1, button: 0, cancelable: true }),
+      );
     at('pointerdown', 100, 100);
     at('pointermove', 130, 80);
     at('pointerup', 130, 80);

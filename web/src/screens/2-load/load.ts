@@ -24,11 +24,16 @@ export class Load {
   private readonly workspace = inject(Workspace);
   private readonly router = inject(Router);
   protected readonly rig = toSignal(this.workspace.rig$, { initialValue: null });
-  protected readonly onRig = computed(() => this.load.loadout() !== null && this.rig()?.loadout === this.load.loadout()?.id);
+  protected readonly onRig = computed(
+    () => this.load.loadout() !== null && this.rig()?.loadout === this.load.loadout()?.id,
+  );
   // A signal of its own: an edit of the loadout shown makes the same id again, which must not count as another.
   private readonly shownId = computed(() => this.load.loadout()?.id);
   /** The mounted entry whose place is being edited; another loadout starts with none. */
-  protected readonly picked = linkedSignal<string | undefined, string | null>({ source: this.shownId, computation: () => null });
+  protected readonly picked = linkedSignal<string | undefined, string | null>({
+    source: this.shownId,
+    computation: () => null,
+  });
 
   protected open(item: string): void {
     void this.router.navigate(['/load', item]);

@@ -33,7 +33,14 @@ export class LoadoutPanel {
   readonly picked = model<string | null>(null);
   /** The item whose sheet is wanted. */
   readonly opened = output<string>();
-  protected readonly icons = { add: mdiPlus, remove: mdiDeleteOutline, copy: mdiContentCopy, earlier: mdiHistory, open: mdiChevronDown, close: mdiChevronUp };
+  protected readonly icons = {
+    add: mdiPlus,
+    remove: mdiDeleteOutline,
+    copy: mdiContentCopy,
+    earlier: mdiHistory,
+    open: mdiChevronDown,
+    close: mdiChevronUp,
+  };
 
   /** The tree in the order it is built, each row as deep as it stands. */
   protected readonly rows = computed(() => {
@@ -46,9 +53,17 @@ export class LoadoutPanel {
       return below ? depthOf(below, seen + 1) + 1 : 0;
     };
     for (const m of loadout.items) depths.set(m.id, depthOf(m, 0));
-    return loadout.items.map((m) => ({ m, item: kit.get(m.item), depth: Math.min(4, depths.get(m.id)!), under: this.nameUnder(loadout, m), states: this.stateWords(m) }));
+    return loadout.items.map((m) => ({
+      m,
+      item: kit.get(m.item),
+      depth: Math.min(4, depths.get(m.id)!),
+      under: this.nameUnder(loadout, m),
+      states: this.stateWords(m),
+    }));
   });
-  protected readonly total = computed(() => this.load.coverage().loadouts.find((l) => l.id === this.load.loadout()?.id) ?? null);
+  protected readonly total = computed(
+    () => this.load.coverage().loadouts.find((l) => l.id === this.load.loadout()?.id) ?? null,
+  );
   /** What each lens takes in, or what to look up before that can be said. */
   protected readonly cones = computed<readonly Phrase[]>(() =>
     this.load.cones().map((c) => {
@@ -56,10 +71,14 @@ export class LoadoutPanel {
       const { wide, long } = c.cone;
       const lens = this.load.placed().items.find((p) => p.entry.id === c.cone.lens)?.item.name ?? 'The lens';
       const angle = (value: number) => figure('angle', value, 0);
-      return wide.focalLength === long.focalLength ? say`${lens} sees ${angle(wide.across)} across and ${angle(wide.up)} up.` : say`${lens} sees ${angle(wide.across)} to ${angle(long.across)} across, ${angle(wide.up)} to ${angle(long.up)} up.`;
+      return wide.focalLength === long.focalLength
+        ? say`${lens} sees ${angle(wide.across)} across and ${angle(wide.up)} up.`
+        : say`${lens} sees ${angle(wide.across)} to ${angle(long.across)} across, ${angle(wide.up)} to ${angle(long.up)} up.`;
     }),
   );
-  protected readonly spare = computed(() => this.load.kitList().filter((k) => !this.load.loadout()?.items.some((m) => m.item === k.id)));
+  protected readonly spare = computed(() =>
+    this.load.kitList().filter((k) => !this.load.loadout()?.items.some((m) => m.item === k.id)),
+  );
 
   protected rename(loadout: Loadout, name: string): void {
     const text = name.trim();
@@ -77,7 +96,10 @@ export class LoadoutPanel {
 
   protected async earlier({ id, name }: Loadout): Promise<void> {
     const data: WhoseSaves = { kind: 'loadout', id, name };
-    await this.dialogs.open(() => import('../../ui/earlier-saves').then((m) => m.EarlierSaves), { data, width: '720px' });
+    await this.dialogs.open(() => import('../../ui/earlier-saves').then((m) => m.EarlierSaves), {
+      data,
+      width: '720px',
+    });
   }
 
   protected mount(loadout: Loadout, item: string): void {
@@ -97,10 +119,14 @@ export class LoadoutPanel {
     if (!m.on) return 'on the rig';
     const below = loadout.items.find((other) => other.id === m.on!.mounted);
     const item = below && this.load.kit().get(below.item);
-    return item ? `on ${item.name}, ${item.mountPoints.find((p) => p.id === m.on!.point)?.name ?? 'a point that is gone'}` : 'on something that is gone';
+    return item
+      ? `on ${item.name}, ${item.mountPoints.find((p) => p.id === m.on!.point)?.name ?? 'a point that is gone'}`
+      : 'on something that is gone';
   }
 
   private stateWords(m: Mounted): string {
-    return (this.load.kit().get(m.item)?.states ?? []).flatMap((s) => s.choices.filter((c) => c.id === m.states?.[s.id]).map((c) => `${s.name} ${c.name}`)).join(', ');
+    return (this.load.kit().get(m.item)?.states ?? [])
+      .flatMap((s) => s.choices.filter((c) => c.id === m.states?.[s.id]).map((c) => `${s.name} ${c.name}`))
+      .join(', ');
   }
 }

@@ -1,7 +1,21 @@
 /** Add to the rig: a part from the list, a pipe or bar from a corner, a bolt for washers. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { BORROWED, hubOf, jointFacts, PART_LIBRARY, PIPE_SYSTEMS, stockById, STOCK_OPTIONS, unit, WASHERS, type Edit, type Joint, type Node, type Vec3 } from '@tide-pebble/core';
+import {
+  BORROWED,
+  hubOf,
+  jointFacts,
+  PART_LIBRARY,
+  PIPE_SYSTEMS,
+  stockById,
+  STOCK_OPTIONS,
+  unit,
+  WASHERS,
+  type Edit,
+  type Joint,
+  type Node,
+  type Vec3,
+} from '@tide-pebble/core';
 import { Workspace, type Bench } from '../../services/workspace';
 import { Notices } from '../../ui/notices';
 import { QuantityField } from '../../ui/quantity-field';
@@ -9,8 +23,18 @@ import { settled } from '../../ui/settled';
 import { elementOf, freeId, nodeName } from './elements';
 
 const WAYS: Readonly<Record<string, Vec3>> = {
-  forward: [1, 0, 0], back: [-1, 0, 0], 'to the left': [0, 1, 0], 'to the right': [0, -1, 0], up: [0, 0, 1], down: [0, 0, -1],
-  'forward and up': [1, 0, 1], 'forward and down': [1, 0, -1], 'back and up': [-1, 0, 1], 'back and down': [-1, 0, -1], 'left and up': [0, 1, 1], 'right and up': [0, -1, 1],
+  forward: [1, 0, 0],
+  back: [-1, 0, 0],
+  'to the left': [0, 1, 0],
+  'to the right': [0, -1, 0],
+  up: [0, 0, 1],
+  down: [0, 0, -1],
+  'forward and up': [1, 0, 1],
+  'forward and down': [1, 0, -1],
+  'back and up': [-1, 0, 1],
+  'back and down': [-1, 0, -1],
+  'left and up': [0, 1, 1],
+  'right and up': [0, -1, 1],
 };
 
 @Component({
@@ -66,7 +90,11 @@ export class AddPanel {
   protected addPart(): void {
     const kind = PART_LIBRARY.find((p) => p.id === this.part())!;
     const id = freeId(this.bench().piece.rig, kind.id);
-    this.keep({ kind: 'add', id: crypto.randomUUID(), body: this.body().id, part: kind.make(id, this.near()) }, kind.name, id);
+    this.keep(
+      { kind: 'add', id: crypto.randomUUID(), body: this.body().id, part: kind.make(id, this.near()) },
+      kind.name,
+      id,
+    );
   }
 
   protected borrow(): void {
@@ -75,7 +103,13 @@ export class AddPanel {
     const id = freeId(rig, piece.id);
     const body = this.body().id;
     const { parts, contact, pose } = piece.make(id, body, this.near(), rig);
-    const edits = parts.map((part, i): Edit => ({ kind: 'add', id: crypto.randomUUID(), body, part, ...(i === 0 ? { hold: { contact, pose } } : {}) }));
+    const edits = parts.map((part, i): Edit => ({
+      kind: 'add',
+      id: crypto.randomUUID(),
+      body,
+      part,
+      ...(i === 0 ? { hold: { contact, pose } } : {}),
+    }));
     if (this.workspace.edit(`borrowing a ${piece.name}`, edits)) this.added.emit(id);
     else this.notices.say('It could not be added there: pick another part first.');
   }
@@ -83,18 +117,61 @@ export class AddPanel {
   protected addBar(): void {
     const stock = stockById(this.stock());
     const corner = this.body().nodes.find((n) => n.id === this.corner());
-    if (!stock || !corner) return this.notices.say('This rig has no corner to start a bar from: pick a body that has one.');
+    if (!stock || !corner)
+      return this.notices.say('This rig has no corner to start a bar from: pick a body that has one.');
     const direction = unit(WAYS[this.way()]!);
     const { rig } = this.bench().piece;
     const id = freeId(rig, 'bar');
-    const end: Node = { id: freeId(rig, 'end'), at: [0, 1, 2].map((i) => corner.at[i]! + direction[i]! * this.length()) as unknown as Vec3 };
+    const end: Node = {
+      id: freeId(rig, 'end'),
+      at: [0, 1, 2].map((i) => corner.at[i]! + direction[i]! * this.length()) as unknown as Vec3,
+    };
     // A pipe brings its fittings: one is found at the corner, a cap closes the far end.
     const system = PIPE_SYSTEMS.find((s) => s.sizes.some((size) => size.stock.name === stock.name));
     const size = system?.sizes.find((s) => s.stock.name === stock.name);
     const facts = system ? jointFacts({ fitting: 'cap', hold: system.hold }) : null;
-    const joint = (node: string, way: Vec3): readonly Joint[] => (system && size && facts ? [{ id: `joint-${node}`, name: 'cap', node, fitting: 'cap', hold: system.hold, joins: [id], reversible: facts.reversible, packs: facts.packs, dryingTime: system.dryingTime, hub: hubOf('cap', system, size, [way]) }] : []);
-    const member = { id, name: stock.name.split(',')[0]!, from: corner.id, to: end.id, stock, path: { kind: 'straight' as const, widthDirection: (Math.abs(direction[1]) > 0.9 ? [1, 0, 0] : [0, 1, 0]) as Vec3 }, leftLong: 0, holes: [] };
-    this.keep({ kind: 'addMember', id: crypto.randomUUID(), body: this.body().id, nodes: [end], member, joints: [...joint(corner.id, direction), ...joint(end.id, [-direction[0], -direction[1], -direction[2]])] }, member.name, id);
+    const joint = (node: string, way: Vec3): readonly Joint[] =>
+      system && size && facts
+        ? [
+            {
+              id: `joint-${node}`,
+              name: 'cap',
+              node,
+              fitting: 'cap',
+              hold: system.hold,
+              joins: [id],
+              reversible: facts.reversible,
+              packs: facts.packs,
+              dryingTime: system.dryingTime,
+              hub: hubOf('cap', system, size, [way]),
+            },
+          ]
+        : [];
+    const member = {
+      id,
+      name: stock.name.split(',')[0]!,
+      from: corner.id,
+      to: end.id,
+      stock,
+      path: {
+        kind: 'straight' as const,
+        widthDirection: (Math.abs(direction[1]) > 0.9 ? [1, 0, 0] : [0, 1, 0]) as Vec3,
+      },
+      leftLong: 0,
+      holes: [],
+    };
+    this.keep(
+      {
+        kind: 'addMember',
+        id: crypto.randomUUID(),
+        body: this.body().id,
+        nodes: [end],
+        member,
+        joints: [...joint(corner.id, direction), ...joint(end.id, [-direction[0], -direction[1], -direction[2]])],
+      },
+      member.name,
+      id,
+    );
   }
 
   protected addStation(): void {
@@ -102,14 +179,34 @@ export class AddPanel {
     const id = freeId(this.bench().piece.rig, 'weights');
     const room = 0.04;
     const seat = this.body().nodes.find((n) => n.id === this.corner())?.at ?? this.near();
-    this.keep({ kind: 'addStation', id: crypto.randomUUID(), body: this.body().id, countMost: Math.floor(room / washer.thickness + 1e-9), station: { id, name: `Washers ${id.split('-')[1]}`, seat, axis: [0, 0, -1], boltDiameter, room, washer, count: 0 } }, 'bolt for washers', id);
+    this.keep(
+      {
+        kind: 'addStation',
+        id: crypto.randomUUID(),
+        body: this.body().id,
+        countMost: Math.floor(room / washer.thickness + 1e-9),
+        station: {
+          id,
+          name: `Washers ${id.split('-')[1]}`,
+          seat,
+          axis: [0, 0, -1],
+          boltDiameter,
+          room,
+          washer,
+          count: 0,
+        },
+      },
+      'bolt for washers',
+      id,
+    );
   }
 
   /** Beside what is picked, else at the first corner, else in the middle. */
   private near(): Vec3 {
     const { rig } = this.bench().piece;
     const found = this.picked() ? elementOf(rig, this.picked()!) : null;
-    const at = found?.kind === 'part' || found?.kind === 'node' ? found.element.at : (this.body().nodes[0]?.at ?? [0, 0, 0]);
+    const at =
+      found?.kind === 'part' || found?.kind === 'node' ? found.element.at : (this.body().nodes[0]?.at ?? [0, 0, 0]);
     return [at[0], at[1], at[2] + 0.02];
   }
 

@@ -2,13 +2,18 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { DEGREE, familyById, type Quantity } from '@tide-pebble/core';
 import { AimDials, type Tilt } from './aim-dials';
 
-const tilts: readonly Tilt[] = familyById('boom')!.dimensions.filter((d) => d.kind === 'angle').map((d) => ({ ...d, value: 0 }));
+const tilts: readonly Tilt[] = familyById('boom')!
+  .dimensions.filter((d) => d.kind === 'angle')
+  .map((d) => ({ ...d, value: 0 }));
 
 describe('dials of where the camera can look', () => {
   let fixture: ComponentFixture<AimDials>;
   const changes: { id: string; quantity: Quantity }[] = [];
   const host = (): HTMLElement => fixture.nativeElement as HTMLElement;
-  const press = (dial: number, key: string): boolean => host().querySelectorAll('svg')[dial]!.dispatchEvent(new KeyboardEvent('keydown', { key, cancelable: true }));
+  const press = (dial: number, key: string): boolean => {
+    const dials = host().querySelectorAll('svg');
+    return dials[dial]!.dispatchEvent(new KeyboardEvent('keydown', { key, cancelable: true }));
+  };
   beforeEach(async () => {
     changes.length = 0;
     fixture = TestBed.createComponent(AimDials);
@@ -31,7 +36,10 @@ describe('dials of where the camera can look', () => {
   it('turn by keys in whole degrees, and stop at the end of their range', async () => {
     press(0, 'ArrowDown');
     expect(changes[0]!.quantity.value).toBeCloseTo(DEGREE, 12);
-    fixture.componentRef.setInput('tilts', tilts.map((t) => ({ ...t, value: t.range[1] })));
+    fixture.componentRef.setInput(
+      'tilts',
+      tilts.map((t) => ({ ...t, value: t.range[1] })),
+    );
     await fixture.whenStable();
     press(0, 'PageDown');
     expect(changes[1]!.quantity.value).toBeCloseTo(tilts[0]!.range[1], 12);

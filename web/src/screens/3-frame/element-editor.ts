@@ -2,7 +2,27 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { mdiClose } from '@mdi/js';
-import { cutLengthOf, figure, FITTING_NAMES, HOLDS, memberEnds, quaternionOf, rotationAbout, showFigure, stockById, STOCK_OPTIONS, usualJointMass, type Body, type Edit, type Fitting, type Hold, type Member, type Part, type Quantity, type Vec3 } from '@tide-pebble/core';
+import {
+  cutLengthOf,
+  figure,
+  FITTING_NAMES,
+  HOLDS,
+  memberEnds,
+  quaternionOf,
+  rotationAbout,
+  showFigure,
+  stockById,
+  STOCK_OPTIONS,
+  usualJointMass,
+  type Body,
+  type Edit,
+  type Fitting,
+  type Hold,
+  type Member,
+  type Part,
+  type Quantity,
+  type Vec3,
+} from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { Icon } from '../../ui/icon';
@@ -16,7 +36,14 @@ const SCALE_SPREAD = 0.0006;
 const SHORT_SPREAD = 0.0005;
 /** Fittings that join two pipes in line: one may stand for another. */
 const STRAIGHT: readonly Fitting[] = ['coupling', 'union', 'maleAdapter', 'femaleAdapter', 'bush'];
-const HOLD_NAMES: Readonly<Record<Hold, string>> = { threaded: 'its thread', glued: 'glue or cement', soldered: 'solder', pressed: 'pressed in dry', setScrew: 'a set screw', pinned: 'a pin' };
+const HOLD_NAMES: Readonly<Record<Hold, string>> = {
+  threaded: 'its thread',
+  glued: 'glue or cement',
+  soldered: 'solder',
+  pressed: 'pressed in dry',
+  setScrew: 'a set screw',
+  pinned: 'a pin',
+};
 const REACH: readonly [number, number] = [-3, 3];
 
 type EditBody = Edit extends infer E ? (E extends Edit ? Omit<E, 'id'> : never) : never;
@@ -37,8 +64,16 @@ export class ElementEditor {
   protected readonly holds = HOLDS.map((id) => ({ id, name: HOLD_NAMES[id] }));
   protected readonly fittingNames = FITTING_NAMES;
   protected readonly reach = REACH;
-  protected readonly ways = [{ axis: 0, name: 'Forward of the middle' }, { axis: 1, name: 'Left of the middle' }, { axis: 2, name: 'Above the middle' }] as const;
-  protected readonly turns = [{ name: 'Nose down', axis: [0, 1, 0] as Vec3 }, { name: 'To the left', axis: [0, 0, 1] as Vec3 }, { name: 'Left side down', axis: [-1, 0, 0] as Vec3 }];
+  protected readonly ways = [
+    { axis: 0, name: 'Forward of the middle' },
+    { axis: 1, name: 'Left of the middle' },
+    { axis: 2, name: 'Above the middle' },
+  ] as const;
+  protected readonly turns = [
+    { name: 'Nose down', axis: [0, 1, 0] as Vec3 },
+    { name: 'To the left', axis: [0, 0, 1] as Vec3 },
+    { name: 'Left side down', axis: [-1, 0, 0] as Vec3 },
+  ];
 
   readonly bench = input.required<Bench>();
   readonly target = input.required<string>();
@@ -70,9 +105,20 @@ export class ElementEditor {
     const mass = one ?? own.reduce((sum, p) => sum + p.flat.mass, 0);
     // A bolt or clamp counts once its mass is typed; till then parts stand for it, or it is too small.
     const usual = found.kind === 'joint' && !found.element.hub ? usualJointMass(found.element.fitting) : null;
-    if (usual !== null && mass === 0) return { value: null, label: `Mass, not counted (usually ${showFigure(figure('mass', usual), this.units())})` };
-    const measured = found.kind === 'joint' ? (found.element.hub ?? found.element).mass !== undefined : found.kind === 'station' ? found.element.washer.mass !== undefined : found.element.mass !== undefined;
-    return mass > 0 ? { value: mass, label: `${found.kind === 'station' ? 'One washer weighs' : 'Mass'}${measured ? ', weighed' : ', reckoned'}` } : null;
+    if (usual !== null && mass === 0)
+      return { value: null, label: `Mass, not counted (usually ${showFigure(figure('mass', usual), this.units())})` };
+    const measured =
+      found.kind === 'joint'
+        ? (found.element.hub ?? found.element).mass !== undefined
+        : found.kind === 'station'
+          ? found.element.washer.mass !== undefined
+          : found.element.mass !== undefined;
+    return mass > 0
+      ? {
+          value: mass,
+          label: `${found.kind === 'station' ? 'One washer weighs' : 'Mass'}${measured ? ', weighed' : ', reckoned'}`,
+        }
+      : null;
   });
   protected readonly member = computed(() => {
     const found = this.found();
@@ -83,7 +129,19 @@ export class ElementEditor {
     return {
       stock: found.element.stock.name,
       cut: straight ? showFigure(figure('length', cutLengthOf(found.element, found.body), 1), this.units()) : null,
-      ends: [ends.from, ends.to].flatMap((e, end) => (e.depth === null ? [] : [{ end: end as 0 | 1, joint: e.joint?.name ?? 'fitting', depth: e.depth, short: e.shortBy, name: end === 0 ? found.element.from : found.element.to }])),
+      ends: [ends.from, ends.to].flatMap((e, end) =>
+        e.depth === null
+          ? []
+          : [
+              {
+                end: end as 0 | 1,
+                joint: e.joint?.name ?? 'fitting',
+                depth: e.depth,
+                short: e.shortBy,
+                name: end === 0 ? found.element.from : found.element.to,
+              },
+            ],
+      ),
     };
   });
   protected readonly joint = computed(() => {
@@ -91,7 +149,15 @@ export class ElementEditor {
     if (found?.kind !== 'joint') return null;
     const [socket] = found.element.hub?.sockets ?? [];
     const straight = found.element.hub?.sockets.length === 2 && STRAIGHT.includes(found.element.fitting);
-    return { about: found.element.reversible ? 'comes apart' : 'cannot be undone', socket: socket ?? null, outer: found.element.hub?.outerRadius ?? null, hold: found.element.hold ?? null, room: found.element.loose?.clearance ?? 0, fitting: found.element.fitting, fittings: straight ? STRAIGHT : [] };
+    return {
+      about: found.element.reversible ? 'comes apart' : 'cannot be undone',
+      socket: socket ?? null,
+      outer: found.element.hub?.outerRadius ?? null,
+      hold: found.element.hold ?? null,
+      room: found.element.loose?.clearance ?? 0,
+      fitting: found.element.fitting,
+      fittings: straight ? STRAIGHT : [],
+    };
   });
   protected readonly supply = computed(() => {
     const found = this.found();
@@ -111,11 +177,16 @@ export class ElementEditor {
   }
 
   protected turn(axis: Vec3, { value }: Quantity): void {
-    if (value !== 0) this.apply('turning', { kind: 'turn', target: this.target(), turn: quaternionOf(rotationAbout(axis, value)) });
+    if (value !== 0)
+      this.apply('turning', { kind: 'turn', target: this.target(), turn: quaternionOf(rotationAbout(axis, value)) });
   }
 
   protected weigh(mass: Quantity): void {
-    this.apply('weighing', { kind: 'weigh', target: this.target(), mass: { ...mass, spread: SCALE_SPREAD, source: `mass of ${this.target()}` } });
+    this.apply('weighing', {
+      kind: 'weigh',
+      target: this.target(),
+      mass: { ...mass, spread: SCALE_SPREAD, source: `mass of ${this.target()}` },
+    });
   }
 
   protected unweigh(): void {
@@ -128,10 +199,22 @@ export class ElementEditor {
   }
 
   protected short(end: 0 | 1, { value }: Quantity): void {
-    this.apply('how far it goes in', { kind: 'short', target: this.target(), end, by: { value, spread: SHORT_SPREAD, source: `how far ${this.target()} is pushed home` } });
+    this.apply('how far it goes in', {
+      kind: 'short',
+      target: this.target(),
+      end,
+      by: { value, spread: SHORT_SPREAD, source: `how far ${this.target()} is pushed home` },
+    });
   }
 
-  protected measureFitting(change: { takeOff?: number; depth?: number; outerRadius?: number; hold?: Hold; fitting?: Fitting; clearance?: number }): void {
+  protected measureFitting(change: {
+    takeOff?: number;
+    depth?: number;
+    outerRadius?: number;
+    hold?: Hold;
+    fitting?: Fitting;
+    clearance?: number;
+  }): void {
     this.apply('measuring a fitting', { kind: 'fitting', target: this.target(), ...change });
   }
 
@@ -142,7 +225,14 @@ export class ElementEditor {
     const id = freeId(this.bench().piece.rig, found.element.id.replace(/-\d+$/, ''));
     const { mount: _mount, mountTurn: _turn, twin: _twin, screw: _screw, ...part } = found.element;
     // A little to the side, so that two things are seen.
-    const moved: Part = { ...part, id, at: [part.at[0] + 0.02, part.at[1], part.at[2]], ...(part.holes ? { holes: part.holes.map((h) => ({ ...h, at: [h.at[0] + 0.02, h.at[1], h.at[2]] as Vec3 })) } : {}) };
+    const moved: Part = {
+      ...part,
+      id,
+      at: [part.at[0] + 0.02, part.at[1], part.at[2]],
+      ...(part.holes
+        ? { holes: part.holes.map((h) => ({ ...h, at: [h.at[0] + 0.02, h.at[1], h.at[2]] as Vec3 })) }
+        : {}),
+    };
     if (this.apply('copying', { kind: 'add', body: found.body.id, part: moved })) this.picked.emit(id);
   }
 
@@ -150,7 +240,8 @@ export class ElementEditor {
     const found = this.found();
     if (found?.kind === 'member') return this.mirrorMember(found.body, found.element);
     if (found?.kind !== 'part' || found.element.twin) return;
-    if (Math.abs(found.element.at[1]) < 0.001) return this.notices.say('It stands in the middle plane: its mirror image would be in its place.');
+    if (Math.abs(found.element.at[1]) < 0.001)
+      return this.notices.say('It stands in the middle plane: its mirror image would be in its place.');
     const id = freeId(this.bench().piece.rig, found.element.id.replace(/-\d+$/, ''));
     const { mount: _mount, mountTurn: _turn, screw: _screw, ...part } = found.element;
     // The pair is added as one: from then on what is done to one is done to both.
@@ -171,7 +262,16 @@ export class ElementEditor {
     });
     const { twin: _twin, shortBy: _short, ...rest } = member;
     const holes = member.holes.map((h) => ({ ...h, id: `${h.id}-${id}` }));
-    if (this.apply('copying', { kind: 'addMember', body: body.id, nodes, member: { ...rest, id, from: nodes[0]!.id, to: nodes[1]!.id, holes }, joints: [] })) this.picked.emit(id);
+    if (
+      this.apply('copying', {
+        kind: 'addMember',
+        body: body.id,
+        nodes,
+        member: { ...rest, id, from: nodes[0]!.id, to: nodes[1]!.id, holes },
+        joints: [],
+      })
+    )
+      this.picked.emit(id);
   }
 
   /** The bar's mirror image on the other side, between mirrored corners; the two are a pair from then on. */
@@ -179,12 +279,24 @@ export class ElementEditor {
     if (member.twin) return;
     const { rig } = this.bench().piece;
     const at = (node: string): Vec3 => body.nodes.find((o) => o.id === node)!.at;
-    if ([member.from, member.to].every((n) => Math.abs(at(n)[1]) < 0.001)) return this.notices.say('It lies in the middle plane: its mirror image would be in its place.');
+    if ([member.from, member.to].every((n) => Math.abs(at(n)[1]) < 0.001))
+      return this.notices.say('It lies in the middle plane: its mirror image would be in its place.');
     const id = freeId(rig, member.id.replace(/-\d+$/, ''));
-    const nodes = [member.from, member.to].map((n, i) => ({ id: `${id}-end-${i + 1}`, at: at(n), twin: `${id}-end-${i + 1}-twin` }));
+    const nodes = [member.from, member.to].map((n, i) => ({
+      id: `${id}-end-${i + 1}`,
+      at: at(n),
+      twin: `${id}-end-${i + 1}-twin`,
+    }));
     const { shortBy: _short, ...rest } = member;
     const edits: readonly Edit[] = [
-      { kind: 'addMember', id: crypto.randomUUID(), body: body.id, nodes, member: { ...rest, id, from: nodes[0]!.id, to: nodes[1]!.id, twin: `${id}-twin`, holes: [] }, joints: [] },
+      {
+        kind: 'addMember',
+        id: crypto.randomUUID(),
+        body: body.id,
+        nodes,
+        member: { ...rest, id, from: nodes[0]!.id, to: nodes[1]!.id, twin: `${id}-twin`, holes: [] },
+        joints: [],
+      },
       { kind: 'remove', id: crypto.randomUUID(), target: member.id },
     ];
     if (this.workspace.edit(`mirroring ${this.name()}`, edits)) this.picked.emit(id);

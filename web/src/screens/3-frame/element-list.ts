@@ -1,5 +1,14 @@
 /** Everything the rig is made of, body by body: pick one here or on the drawing, it is the same. */
-import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  output,
+} from '@angular/core';
 import { figure, showFigure } from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import type { Bench } from '../../services/workspace';
@@ -33,13 +42,19 @@ export class ElementList {
   readonly picked = input<string | null>(null);
   readonly pick = output<string | null>();
 
-  protected readonly cornerPicked = computed(() => this.bodies().some((b) => b.corners.some((c) => c.id === this.picked())));
+  protected readonly cornerPicked = computed(() =>
+    this.bodies().some((b) => b.corners.some((c) => c.id === this.picked())),
+  );
 
   constructor() {
     const host = inject<ElementRef<HTMLElement>>(ElementRef);
     // Picked on the drawing, its row comes into view; one picked here is in view already.
     afterRenderEffect(() => {
-      if (this.picked()) host.nativeElement.querySelector('[aria-pressed="true"]')?.closest('[role=listitem]')?.scrollIntoView({ block: 'nearest' });
+      if (this.picked())
+        host.nativeElement
+          .querySelector('[aria-pressed="true"]')
+          ?.closest('[role=listitem]')
+          ?.scrollIntoView({ block: 'nearest' });
     });
   }
 
@@ -53,12 +68,22 @@ export class ElementList {
     }
     const row = (id: string, name: string): ElementRow => {
       const known = masses.get(id);
-      return { id, name, figure: known ? showFigure(figure('mass', known.mass, known.mass < 0.1 ? 1 : 0), this.units()) : '' };
+      return {
+        id,
+        name,
+        figure: known ? showFigure(figure('mass', known.mass, known.mass < 0.1 ? 1 : 0), this.units()) : '',
+      };
     };
     return piece.rig.bodies
       .map((b) => ({
-        id: b.id, name: b.name,
-        rows: [...b.members.map((m) => row(m.id, m.name)), ...b.joints.map((j) => row(j.id, `${j.name}, ${nodeName(j.node)}`)), ...b.parts.map((p) => row(p.id, p.name)), ...b.stations.map((s) => row(s.id, s.name))],
+        id: b.id,
+        name: b.name,
+        rows: [
+          ...b.members.map((m) => row(m.id, m.name)),
+          ...b.joints.map((j) => row(j.id, `${j.name}, ${nodeName(j.node)}`)),
+          ...b.parts.map((p) => row(p.id, p.name)),
+          ...b.stations.map((s) => row(s.id, s.name)),
+        ],
         corners: b.nodes.map((n) => ({ id: n.id, name: nodeName(n.id), figure: '' })),
       }))
       .filter((b) => b.rows.length > 0);

@@ -16,7 +16,11 @@ describe('rows of elements', () => {
     await fixture.whenStable();
     return fixture.nativeElement as HTMLElement;
   };
-  const many = Array.from({ length: 60 }, (_, i) => ({ id: `m-${i}`, name: `member ${i}`, figure: i % 2 === 0 ? '12 g' : '' }));
+  const many = Array.from({ length: 60 }, (_, i) => ({
+    id: `m-${i}`,
+    name: `member ${i}`,
+    figure: i % 2 === 0 ? '12 g' : '',
+  }));
 
   it('stand in portions, all of them there to be found', async () => {
     const page = await show(many);

@@ -21,17 +21,35 @@ const ROW_PX = 31;
   template: `
     <div role="list">
       @for (portion of portions(); track portion[0]!.id) {
-        <div role="presentation" class="portion" [style.contain-intrinsic-block-size]="'auto ' + portion.length * rowPx + 'px'">
+        <div
+          role="presentation"
+          class="portion"
+          [style.contain-intrinsic-block-size]="'auto ' + portion.length * rowPx + 'px'"
+        >
           @for (row of portion; track row.id) {
             <div role="listitem">
-              <button type="button" [class.lit]="pointer.at() === row.id" [attr.aria-pressed]="picked() === row.id" (click)="pick.emit(picked() === row.id ? null : row.id)" (mouseenter)="pointer.point(row.id)" (mouseleave)="pointer.point(null)" (focus)="pointer.point(row.id)" (blur)="pointer.point(null)">
+              <button
+                type="button"
+                [class.lit]="pointer.at() === row.id"
+                [attr.aria-pressed]="picked() === row.id"
+                (click)="pick.emit(picked() === row.id ? null : row.id)"
+                (mouseenter)="pointer.point(row.id)"
+                (mouseleave)="pointer.point(null)"
+                (focus)="pointer.point(row.id)"
+                (blur)="pointer.point(null)"
+              >
                 <span>{{ row.name }}</span>
                 @if (row.figure) {
                   <span class="figure">{{ row.figure }}</span>
                 }
               </button>
               @if (picked() === row.id) {
-                <tp-element-editor [bench]="bench()" [target]="row.id" (closed)="pick.emit(null)" (picked)="pick.emit($event)" />
+                <tp-element-editor
+                  [bench]="bench()"
+                  [target]="row.id"
+                  (closed)="pick.emit(null)"
+                  (picked)="pick.emit($event)"
+                />
               }
             </div>
           }
@@ -51,6 +69,8 @@ export class ElementRows {
 
   protected readonly portions = computed(() => {
     const rows = this.rows();
-    return Array.from({ length: Math.ceil(rows.length / PORTION) }, (_, i) => rows.slice(i * PORTION, (i + 1) * PORTION));
+    return Array.from({ length: Math.ceil(rows.length / PORTION) }, (_, i) =>
+      rows.slice(i * PORTION, (i + 1) * PORTION),
+    );
   });
 }

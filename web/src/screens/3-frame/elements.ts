@@ -11,7 +11,13 @@ export type RigElement =
 export function elementOf(rig: Rig, id: string): RigElement | null {
   for (const body of rig.bodies) {
     const find = <T extends { id: string }>(list: readonly T[]): T | undefined => list.find((e) => e.id === id);
-    const [part, member, joint, station, node] = [find(body.parts), find(body.members), find(body.joints), find(body.stations), find(body.nodes)];
+    const [part, member, joint, station, node] = [
+      find(body.parts),
+      find(body.members),
+      find(body.joints),
+      find(body.stations),
+      find(body.nodes),
+    ];
     if (part) return { kind: 'part', body, element: part };
     if (member) return { kind: 'member', body, element: member };
     if (joint) return { kind: 'joint', body, element: joint };
@@ -23,7 +29,8 @@ export function elementOf(rig: Rig, id: string): RigElement | null {
 
 /** "rear-foot-left" as a maker reads it. */
 export const nodeName = (id: string): string => id.replaceAll('-', ' ');
-export const elementName = ({ kind, element }: RigElement): string => (kind === 'node' ? `corner: ${nodeName(element.id)}` : element.name);
+export const elementName = ({ kind, element }: RigElement): string =>
+  kind === 'node' ? `corner: ${nodeName(element.id)}` : element.name;
 
 /** An id that nothing on the rig has yet. */
 export function freeId(rig: Rig, base: string): string {

@@ -8,7 +8,13 @@ import { Workspace, type Bench } from '../../services/workspace';
 import { freeId } from './elements';
 
 const PRINTED = ['petg', 'pla', 'aluminium', 'steel', 'birchPly'] as const;
-const NAMES: Readonly<Record<(typeof PRINTED)[number], string>> = { petg: 'PETG, solid', pla: 'PLA, solid', aluminium: 'aluminium', steel: 'steel', birchPly: 'birch plywood' };
+const NAMES: Readonly<Record<(typeof PRINTED)[number], string>> = {
+  petg: 'PETG, solid',
+  pla: 'PLA, solid',
+  aluminium: 'aluminium',
+  steel: 'steel',
+  birchPly: 'birch plywood',
+};
 
 @Component({
   selector: 'tp-files-panel',
@@ -23,23 +29,41 @@ const NAMES: Readonly<Record<(typeof PRINTED)[number], string>> = { petg: 'PETG,
     </p>
     <p class="note">The whole rig with its load; STL and 3MF in millimetres, glTF in metres.</p>
     <div class="row">
-      <label>Printed part of
+      <label
+        >Printed part of
         <select aria-label="Material of the part" (change)="material.set($any($event.target).value)">
           @for (m of materials; track m) {
             <option [value]="m" [selected]="m === material()">{{ names[m] }}</option>
           }
         </select>
       </label>
-      <button matButton="outlined" type="button" [disabled]="busy()" (click)="file.click()">Bring in an STL or 3MF</button>
+      <button matButton="outlined" type="button" [disabled]="busy()" (click)="file.click()">
+        Bring in an STL or 3MF
+      </button>
     </div>
-    <input #file class="visually-hidden" type="file" accept=".stl,.3mf" aria-label="Part file" tabindex="-1" (change)="bring($event)" />
+    <input
+      #file
+      class="visually-hidden"
+      type="file"
+      accept=".stl,.3mf"
+      aria-label="Part file"
+      tabindex="-1"
+      (change)="bring($event)"
+    />
     @if (said()) {
       <p [class.wrong]="wrong()" [attr.role]="wrong() ? 'alert' : 'status'">{{ said() }}</p>
     }
   `,
   styles: `
-    h2 { margin: var(--space-4) 0 var(--space-1); }
-    .row { display: flex; flex-wrap: wrap; gap: var(--space-2); align-items: center; }
+    h2 {
+      margin: var(--space-4) 0 var(--space-1);
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: var(--space-2);
+      align-items: center;
+    }
   `,
 })
 export class FilesPanel {
@@ -79,9 +103,19 @@ export class FilesPanel {
       const body = rig.bodies.find((b) => b.parts.some((p) => p.mount)) ?? rig.bodies.at(-1)!;
       const id = freeId(rig, 'printed');
       const name = file.name.replace(/\.(stl|3mf)$/i, '').slice(0, 100) || 'printed part';
-      if (!this.workspace.edit(`bringing in ${name}`, { kind: 'add', id: crypto.randomUUID(), body: body.id, part: { id, name, shape: read.shape, at: [0, 0, 0], material: this.material() } })) return this.say('It could not be added to this rig.', true);
+      if (
+        !this.workspace.edit(`bringing in ${name}`, {
+          kind: 'add',
+          id: crypto.randomUUID(),
+          body: body.id,
+          part: { id, name, shape: read.shape, at: [0, 0, 0], material: this.material() },
+        })
+      )
+        return this.say('It could not be added to this rig.', true);
       const mass = materialOf(this.material())!.density * read.volume;
-      this.say(`${name} is on the rig: ${showFigure(figure('mass', mass, 1), this.units())}, from its volume. Move it where it belongs.`);
+      this.say(
+        `${name} is on the rig: ${showFigure(figure('mass', mass, 1), this.units())}, from its volume. Move it where it belongs.`,
+      );
       this.added.emit(id);
     });
   }

@@ -30,7 +30,22 @@ const STEP = { mm: 0.001, inch: 0.0254 / 16 };
 @Component({
   selector: 'tp-frame',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, RouterLink, StageLayout, RigViews, Rig3d, Findings, Cautions, QuantityField, NoBench, ElementList, AimDials, AddPanel, FilesPanel, PackPanel],
+  imports: [
+    MatButton,
+    RouterLink,
+    StageLayout,
+    RigViews,
+    Rig3d,
+    Findings,
+    Cautions,
+    QuantityField,
+    NoBench,
+    ElementList,
+    AimDials,
+    AddPanel,
+    FilesPanel,
+    PackPanel,
+  ],
   templateUrl: './frame.html',
   styleUrl: './frame.css',
 })
@@ -43,7 +58,11 @@ export class Frame {
   /** What is drawn and told in the column, a frame after the tide line. */
   protected readonly shown = nextFrame(this.bench, (b) => b?.rig.id);
   protected readonly look = signal<Look>('square');
-  protected readonly looks = [{ id: 'square', name: 'Side and front' }, { id: 'above', name: 'From above' }, { id: 'solid', name: 'In 3D' }] as const;
+  protected readonly looks = [
+    { id: 'square', name: 'Side and front' },
+    { id: 'above', name: 'From above' },
+    { id: 'solid', name: 'In 3D' },
+  ] as const;
   private readonly pickedId = signal<string | null>(null);
 
   protected readonly views = computed(() => {
@@ -76,7 +95,9 @@ export class Frame {
   });
   /** Angles of what carries the camera, where the rig has any. */
   protected readonly tilts = computed(() => {
-    const mount = this.shown()?.piece.rig.bodies.flatMap((b) => b.parts).find((p) => p.mount)?.id;
+    const mount = this.shown()
+      ?.piece.rig.bodies.flatMap((b) => b.parts)
+      .find((p) => p.mount)?.id;
     return this.fields().filter((f) => f.kind === 'angle' && f.about === mount);
   });
   protected readonly choices = computed(() => {
@@ -103,7 +124,8 @@ export class Frame {
   }
 
   protected move({ id, by }: { id: string; by: Vec3 }): void {
-    if (!this.workspace.edit(`moving ${id}`, { kind: 'move', id: crypto.randomUUID(), target: id, by }, `move ${id}`)) this.notices.say('That cannot be moved by itself: move what it is fastened to.');
+    if (!this.workspace.edit(`moving ${id}`, { kind: 'move', id: crypto.randomUUID(), target: id, by }, `move ${id}`))
+      this.notices.say('That cannot be moved by itself: move what it is fastened to.');
   }
 
   protected free(): void {

@@ -20,21 +20,45 @@ const USUAL_BAG: readonly [number, number, number] = [0.5, 0.32, 0.2];
     <p>{{ says() }}</p>
     <ul class="plain-list">
       @for (p of pieces(); track $index) {
-        <li [class.lit]="lit(p.ids)" (mouseenter)="pointer.point(p.ids[0] ?? null)" (mouseleave)="pointer.point(null)"><span>{{ p.name }}</span><span class="figure">{{ p.text }}</span></li>
+        <li [class.lit]="lit(p.ids)" (mouseenter)="pointer.point(p.ids[0] ?? null)" (mouseleave)="pointer.point(null)">
+          <span>{{ p.name }}</span><span class="figure">{{ p.text }}</span>
+        </li>
       }
     </ul>
     @for (side of sides; track side; let i = $index) {
-      <tp-quantity-field [label]="side" kind="length" [value]="bag()?.[i] ?? null" [range]="[0.05, 2]" [optional]="true" hint="no bag yet" (changed)="size(i, $event)" (cleared)="forget()" />
+      <tp-quantity-field
+        [label]="side"
+        kind="length"
+        [value]="bag()?.[i] ?? null"
+        [range]="[0.05, 2]"
+        [optional]="true"
+        hint="no bag yet"
+        (changed)="size(i, $event)"
+        (cleared)="forget()"
+      />
     }
     @if (verdict()) {
       <p [class.wrong]="!fits()">{{ verdict() }}</p>
     }
   `,
   styles: `
-    h2 { margin: var(--space-4) 0 var(--space-1); }
-    li { display: flex; justify-content: space-between; gap: var(--space-3); padding: 3px 6px; border-bottom: var(--line) solid var(--sand-line); font-size: var(--size-note); }
-    li.lit { background: var(--tint-pale); }
-    .figure { white-space: nowrap; }
+    h2 {
+      margin: var(--space-4) 0 var(--space-1);
+    }
+    li {
+      display: flex;
+      justify-content: space-between;
+      gap: var(--space-3);
+      padding: 3px 6px;
+      border-bottom: var(--line) solid var(--sand-line);
+      font-size: var(--size-note);
+    }
+    li.lit {
+      background: var(--tint-pale);
+    }
+    .figure {
+      white-space: nowrap;
+    }
   `,
 })
 export class PackPanel {
@@ -52,7 +76,12 @@ export class PackPanel {
   });
   protected readonly bag = computed(() => this.bench().rig.wants.bag ?? null);
   /** Nuts and screws go in a tin. */
-  protected readonly pieces = computed(() => (this.packed()?.pieces ?? []).filter((p) => p.box[0] > 0.04).slice(0, 8).map((p) => ({ ...p, text: p.box.map((b) => showFigure(figure('length', b, 0), this.units())).join(' × ') })));
+  protected readonly pieces = computed(() =>
+    (this.packed()?.pieces ?? [])
+      .filter((p) => p.box[0] > 0.04)
+      .slice(0, 8)
+      .map((p) => ({ ...p, text: p.box.map((b) => showFigure(figure('length', b, 0), this.units())).join(' × ') })),
+  );
   protected readonly says = computed(() => {
     const packed = this.packed();
     if (!packed) return 'Looking which joints open…';
@@ -69,7 +98,9 @@ export class PackPanel {
   protected readonly verdict = computed(() => {
     const fit = this.fit();
     if (!fit) return '';
-    return fit.fits ? 'It goes in this bag, piece by piece; try the camera with it.' : 'It does not go in this bag: the finding above says what stands out.';
+    return fit.fits
+      ? 'It goes in this bag, piece by piece; try the camera with it.'
+      : 'It does not go in this bag: the finding above says what stands out.';
   });
 
   protected lit(ids: readonly string[]): boolean {

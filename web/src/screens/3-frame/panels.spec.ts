@@ -13,7 +13,13 @@ import { PackPanel } from './pack-panel';
 
 async function panel<T>(component: Type<T>, family?: string, inputs: Readonly<Record<string, unknown>> = {}) {
   const workspace = new PlayedWorkspace(benchAt({}, family));
-  TestBed.resetTestingModule().configureTestingModule({ imports: [component], providers: [{ provide: Workspace, useValue: workspace }, { provide: Notices, useValue: { say: (words: string) => fail(words) } }] });
+  TestBed.resetTestingModule().configureTestingModule({
+    imports: [component],
+    providers: [
+      { provide: Workspace, useValue: workspace },
+      { provide: Notices, useValue: { say: (words: string) => fail(words) } },
+    ],
+  });
   const fixture = TestBed.createComponent(component);
   const show = async (): Promise<void> => {
     fixture.componentRef.setInput('bench', workspace.now);
@@ -31,7 +37,9 @@ async function panel<T>(component: Type<T>, family?: string, inputs: Readonly<Re
   return { page, fixture, workspace, show, press };
 }
 const choose = (page: HTMLElement, label: string, words: RegExp): void => {
-  const select = page.querySelector<HTMLSelectElement>(`select[aria-label="${label}"]`) ?? [...page.querySelectorAll('label')].find((l) => l.textContent.trim().startsWith(label))!.querySelector('select')!;
+  const select =
+    page.querySelector<HTMLSelectElement>(`select[aria-label="${label}"]`) ??
+    [...page.querySelectorAll('label')].find((l) => l.textContent.trim().startsWith(label))!.querySelector('select')!;
   select.value = [...select.options].find((o) => words.test(o.textContent))!.value;
   select.dispatchEvent(new Event('change'));
 };
@@ -99,7 +107,9 @@ describe('who holds it', () => {
     choose(page, 'Draw the pose', new RegExp(`^${pose!.name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}$`));
     await fixture.whenStable();
     expect(posed).toEqual([pose!.id]);
-    expect(page.querySelector('[role=status]')!.textContent).toMatch(/At the elbow .*N·m.*Rough: people differ\.|Out of reach/);
+    expect(page.querySelector('[role=status]')!.textContent).toMatch(
+      /At the elbow .*N·m.*Rough: people differ\.|Out of reach/,
+    );
     await type(page, 'Your height', '1.55 m', () => fixture.whenStable());
     expect(workspace.now.rig.hands).toEqual(jasmine.objectContaining({ stature: 1.55 }));
     await show();

@@ -16,17 +16,39 @@ const whelk: RigDocument = { ...limpet, id: 'r2', name: 'Whelk' };
 const set: SetUp['values'] = { 'foot-count': 10, 'stage-fore-aft': -0.02 };
 const setups: SetUp[] = ['r1', 'r2'].map((rig) => ({ id: `s-${rig}`, rig, loadout: 'ebb', values: set }));
 const flood = { ...loadout, id: 'flood', name: 'Flood' };
-const log: LogEntry[] = [{ id: 'l1', rig: 'r1', loadout: 'ebb', when: '2026-06-14T10:00:00Z', values: set, expected: { noseDown: 0, leftSideDown: 0, dropPitch: null, dropSpread: null }, seen: { noseDown: 0.2, dropTimes: [] }, notes: '' }];
+const log: LogEntry[] = [
+  {
+    id: 'l1',
+    rig: 'r1',
+    loadout: 'ebb',
+    when: '2026-06-14T10:00:00Z',
+    values: set,
+    expected: { noseDown: 0, leftSideDown: 0, dropPitch: null, dropSpread: null },
+    seen: { noseDown: 0.2, dropTimes: [] },
+    notes: '',
+  },
+];
 
 const open = async <T>(component: Type<T>) => {
   localStorage.setItem('tide-pebble.rig', 'r1');
-  const made = await screen(component, { rig: [limpet, whelk], kit: [camera], loadout: [loadout, flood], setup: setups, log });
+  const made = await screen(component, {
+    rig: [limpet, whelk],
+    kit: [camera],
+    loadout: [loadout, flood],
+    setup: setups,
+    log,
+  });
   await pause(made.fixture);
   return made;
 };
 
 describe('another rig on the bench', () => {
-  const asked: readonly { readonly sheet: Type<unknown>; readonly press: string; readonly job: string; readonly shows: RegExp }[] = [
+  const asked: readonly {
+    readonly sheet: Type<unknown>;
+    readonly press: string;
+    readonly job: string;
+    readonly shows: RegExp;
+  }[] = [
     { sheet: Balance, press: 'Trim it', job: 'trim', shows: /Balanced with/ },
     { sheet: Balance, press: 'Show what each drop time costs', job: 'trade', shows: /of washers/ },
     { sheet: AccuracySheet, press: 'Work it out', job: 'accuracy', shows: /May be off by/ },
@@ -63,7 +85,13 @@ describe('another rig on the bench', () => {
     jobs.letGo();
     await fixture.whenStable();
     await press('Keep all as set-up cards');
-    expect(documents.all('setup').filter((s) => s.rig === 'r2').map((s) => s.loadout).sort()).toEqual(['ebb', 'flood']);
+    expect(
+      documents
+        .all('setup')
+        .filter((s) => s.rig === 'r2')
+        .map((s) => s.loadout)
+        .sort(),
+    ).toEqual(['ebb', 'flood']);
     expect(documents.all('setup').filter((s) => s.rig === 'r1')).toEqual(setups.slice(0, 1));
   });
   it('has learned nothing from the readings of the one before', async () => {

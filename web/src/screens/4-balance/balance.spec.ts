@@ -23,7 +23,9 @@ describe('the balance screen', () => {
     expect(said(page)).toMatch(/^Balanced with \d+ g of washers: proven the lightest of [\d,]+ ways/);
     expect(Object.keys(values('r1')).length).toBeGreaterThan(3);
     // Trimmed to the middle; how sure that is, the measuring says.
-    expect(page.querySelector('.verdict')!.textContent).toMatch(/It hangs level and rights itself|but may not|will hardly hang level/);
+    expect(page.querySelector('.verdict')!.textContent).toMatch(
+      /It hangs level and rights itself|but may not|will hardly hang level/,
+    );
     expect(page.querySelector('.verdict')!.textContent).toMatch(/in 100/);
     documents.undo();
     await fixture.whenStable();
@@ -86,7 +88,11 @@ describe('the balance screen', () => {
   it('is looked at from above, and a rig without a loadout is told so first', async () => {
     const { page, press, documents, fixture } = await open();
     await press('From above');
-    expect([...page.querySelectorAll('button')].find((b) => b.textContent.trim() === 'From side and front')!.getAttribute('aria-pressed')).toBe('true');
+    expect(
+      [...page.querySelectorAll('button')]
+        .find((b) => b.textContent.trim() === 'From side and front')!
+        .getAttribute('aria-pressed'),
+    ).toBe('true');
     documents.commit('choice of loadout', [{ kind: 'rig', id: 'r1', body: { ...limpet, loadout: null } }]);
     await fixture.whenStable();
     expect(page.querySelector('tp-finding-card')!.textContent).toContain('Nothing is mounted.');

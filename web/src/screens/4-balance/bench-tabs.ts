@@ -9,14 +9,38 @@ import { RouterLink, RouterLinkActive } from '@angular/router';
   template: `
     <nav aria-label="Sheets of the bench" class="no-print">
       @for (s of sheets; track s.path) {
-        <a [routerLink]="s.path" routerLinkActive="here" ariaCurrentWhenActive="page" [routerLinkActiveOptions]="{ exact: true }">{{ s.name }}</a>
+        <a
+          [routerLink]="s.path"
+          routerLinkActive="here"
+          ariaCurrentWhenActive="page"
+          [routerLinkActiveOptions]="{ exact: true }"
+          >{{ s.name }}</a
+        >
       }
     </nav>
   `,
   styles: `
-    nav { display: flex; flex-wrap: wrap; gap: var(--space-1); }
-    a { display: inline-flex; align-items: center; min-height: 36px; padding: 4px 12px; border: var(--line) solid var(--sand-edge); border-radius: var(--corner); color: inherit; font-size: var(--size-note); text-decoration: none; background: var(--paper); }
-    a.here { background: var(--ink); color: var(--paper); }
+    nav {
+      display: flex;
+      flex-wrap: wrap;
+      gap: var(--space-1);
+    }
+    a {
+      display: inline-flex;
+      align-items: center;
+      min-height: 36px;
+      padding: 4px 12px;
+      border: var(--line) solid var(--sand-edge);
+      border-radius: var(--corner);
+      color: inherit;
+      font-size: var(--size-note);
+      text-decoration: none;
+      background: var(--paper);
+    }
+    a.here {
+      background: var(--ink);
+      color: var(--paper);
+    }
   `,
 })
 export class BenchTabs {

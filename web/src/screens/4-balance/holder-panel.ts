@@ -1,17 +1,49 @@
 /** Who holds it: the maker's own measures, the pose to look at, and what hand, elbow and shoulder feel in it. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { MatCheckbox } from '@angular/material/checkbox';
-import { comfortOf, contactAt, elbowMoment, figure, reachOfArm, shoulderOf, showFigure, stanceOf, statureOf, USUAL_HANDS, valuesInOrder, type Hands, type Stance } from '@tide-pebble/core';
+import {
+  comfortOf,
+  contactAt,
+  elbowMoment,
+  figure,
+  reachOfArm,
+  shoulderOf,
+  showFigure,
+  stanceOf,
+  statureOf,
+  USUAL_HANDS,
+  valuesInOrder,
+  type Hands,
+  type Stance,
+} from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { QuantityField, type FieldKind } from '../../ui/quantity-field';
 
-const MEASURES: readonly { readonly id: 'stature' | 'breadth' | 'armClose' | 'armOut' | 'wristStrength'; readonly name: string; readonly kind: FieldKind; readonly range: readonly [number, number]; readonly help: string }[] = [
-  { id: 'stature', name: 'Your height', kind: 'length', range: [0.9, 2.3], help: 'Arms, eyes and shoulders are reckoned from it.' },
+const MEASURES: readonly {
+  readonly id: 'stature' | 'breadth' | 'armClose' | 'armOut' | 'wristStrength';
+  readonly name: string;
+  readonly kind: FieldKind;
+  readonly range: readonly [number, number];
+  readonly help: string;
+}[] = [
+  {
+    id: 'stature',
+    name: 'Your height',
+    kind: 'length',
+    range: [0.9, 2.3],
+    help: 'Arms, eyes and shoulders are reckoned from it.',
+  },
   { id: 'breadth', name: 'Closed hand, across the knuckles', kind: 'length', range: [0.05, 0.13], help: '' },
   { id: 'armClose', name: 'Hand ahead of the shoulder, arm close', kind: 'length', range: [0.05, 1], help: '' },
   { id: 'armOut', name: 'The same, arm out', kind: 'length', range: [0.1, 1.2], help: '' },
-  { id: 'wristStrength', name: 'Most your wrist can turn with', kind: 'torque', range: [1, 60], help: 'Less for small or hurt hands: hold a weight on a stick and find out.' },
+  {
+    id: 'wristStrength',
+    name: 'Most your wrist can turn with',
+    kind: 'torque',
+    range: [1, 60],
+    help: 'Less for small or hurt hands: hold a weight on a stick and find out.',
+  },
 ];
 
 /** Everyone who is drawn for a pose: one figure a hand, on one body. */
@@ -21,10 +53,13 @@ export function peopleOf({ piece, values }: Bench, poseId: string | null): reado
   if (!pose) return [];
   const inOrder = valuesInOrder(rig, values);
   const rest = shoulderOf(pose, rig.contacts);
-  return rig.contacts.filter((c) => c.kind === 'hand' && pose.contacts.includes(c.id)).slice(0, 2).flatMap((c) => {
-    const stance = stanceOf(pose, contactAt(rig, c, inOrder), hands, rest ? contactAt(rig, rest, inOrder) : null);
-    return stance.kind === 'reaches' ? [stance] : [];
-  });
+  return rig.contacts
+    .filter((c) => c.kind === 'hand' && pose.contacts.includes(c.id))
+    .slice(0, 2)
+    .flatMap((c) => {
+      const stance = stanceOf(pose, contactAt(rig, c, inOrder), hands, rest ? contactAt(rig, rest, inOrder) : null);
+      return stance.kind === 'reaches' ? [stance] : [];
+    });
 }
 
 @Component({
@@ -33,7 +68,8 @@ export function peopleOf({ piece, values }: Bench, poseId: string | null): reado
   imports: [QuantityField, MatCheckbox],
   template: `
     <h2>Who holds it</h2>
-    <label>Draw the pose
+    <label
+      >Draw the pose
       <select (change)="draw($any($event.target).value)">
         <option value="">none</option>
         @for (p of poses(); track p.id) {
@@ -48,22 +84,49 @@ export function peopleOf({ piece, values }: Bench, poseId: string | null): reado
       <details>
         <summary>What you can bear for a while</summary>
         @for (c of bearing(); track c.id) {
-          <tp-quantity-field [label]="c.name" kind="force" [value]="c.limit" [range]="[1, 2000]" [help]="c.help" (changed)="bears(c.id, c.name, $event.value)" />
+          <tp-quantity-field
+            [label]="c.name"
+            kind="force"
+            [value]="c.limit"
+            [range]="[1, 2000]"
+            [help]="c.help"
+            (changed)="bears(c.id, c.name, $event.value)"
+          />
         }
       </details>
     }
     <details>
       <summary>Your measures</summary>
       @for (m of measures; track m.id) {
-        <tp-quantity-field [label]="m.name" [kind]="m.kind" [value]="value(m.id)" [range]="m.range" [help]="m.help" (changed)="measure(m.id, $event.value)" />
+        <tp-quantity-field
+          [label]="m.name"
+          [kind]="m.kind"
+          [value]="value(m.id)"
+          [range]="m.range"
+          [help]="m.help"
+          (changed)="measure(m.id, $event.value)"
+        />
       }
-      <mat-checkbox [checked]="bench().piece.hands.leftHanded" (change)="change({ leftHanded: $event.checked })">left-handed</mat-checkbox>
+      <mat-checkbox [checked]="bench().piece.hands.leftHanded" (change)="change({ leftHanded: $event.checked })"
+        >left-handed</mat-checkbox
+      >
     </details>
   `,
   styles: `
-    :host { display: block; margin-top: var(--space-4); }
-    label { display: grid; grid-template-columns: 1fr 210px; align-items: center; padding: 6px 0; }
-    summary { padding: 6px 0; color: var(--quiet); }
+    :host {
+      display: block;
+      margin-top: var(--space-4);
+    }
+    label {
+      display: grid;
+      grid-template-columns: 1fr 210px;
+      align-items: center;
+      padding: 6px 0;
+    }
+    summary {
+      padding: 6px 0;
+      color: var(--quiet);
+    }
   `,
 })
 export class HolderPanel {
@@ -80,10 +143,15 @@ export class HolderPanel {
     const bench = this.bench();
     const people = peopleOf(bench, this.pose());
     if (!this.pose()) return '';
-    const say = (kind: 'length' | 'torque', value: number, decimals?: number): string => showFigure(figure(kind, value, decimals), this.units());
-    if (people.length === 0) return `Out of reach: an arm like yours goes ${say('length', reachOfArm(bench.piece.hands), 0)}.`;
+    const say = (kind: 'length' | 'torque', value: number, decimals?: number): string =>
+      showFigure(figure(kind, value, decimals), this.units());
+    if (people.length === 0)
+      return `Out of reach: an arm like yours goes ${say('length', reachOfArm(bench.piece.hands), 0)}.`;
     const held = bench.judged.evaluation.held.find((p) => p.pose.id === this.pose());
-    const weights = held && held.bears.length > 0 ? held.bears.filter((b) => b.contact.kind === 'hand').map((b) => Math.max(0, b.force[2])) : (held?.hands.map((h) => h.up) ?? []);
+    const weights =
+      held && held.bears.length > 0
+        ? held.bears.filter((b) => b.contact.kind === 'hand').map((b) => Math.max(0, b.force[2]))
+        : (held?.hands.map((h) => h.up) ?? []);
     const elbows = people.map((s, i) => elbowMoment(s, weights[i] ?? 0));
     return `At the elbow ${say('torque', Math.max(...elbows), 1)}, arm and all; the hand is ${say('length', Math.hypot(...[0, 1].map((k) => people[0]!.hand[k]! - people[0]!.shoulder[k]!)), 0)} out from the shoulder. Rough: people differ.`;
   });
@@ -92,11 +160,22 @@ export class HolderPanel {
   protected readonly bearing = computed(() => {
     const { piece } = this.bench();
     const pose = piece.rig.poses.find((p) => p.id === this.pose());
-    return piece.rig.contacts.filter((c) => pose?.contacts.includes(c.id)).map((c) => ({ id: c.id, name: c.name[0]!.toUpperCase() + c.name.slice(1), limit: comfortOf(c), help: c.comfortLimit === undefined ? 'A usual figure: type your own.' : '' }));
+    return piece.rig.contacts
+      .filter((c) => pose?.contacts.includes(c.id))
+      .map((c) => ({
+        id: c.id,
+        name: c.name[0]!.toUpperCase() + c.name.slice(1),
+        limit: comfortOf(c),
+        help: c.comfortLimit === undefined ? 'A usual figure: type your own.' : '',
+      }));
   });
 
   protected bears(target: string, name: string, limit: number): void {
-    this.workspace.edit(`what the ${name.toLowerCase()} can bear`, { kind: 'comfort', id: crypto.randomUUID(), target, limit }, `comfort ${target}`);
+    this.workspace.edit(
+      `what the ${name.toLowerCase()} can bear`,
+      { kind: 'comfort', id: crypto.randomUUID(), target, limit },
+      `comfort ${target}`,
+    );
   }
 
   protected value(id: (typeof MEASURES)[number]['id']): number {

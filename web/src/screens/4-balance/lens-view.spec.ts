@@ -5,7 +5,8 @@ import { LensView } from './lens-view';
 const [WIDTH, HEIGHT] = [300, 200];
 const through = async (inputs: { across?: number; pitch?: number; roll?: number; pan?: number; out?: boolean }) => {
   const fixture = TestBed.createComponent(LensView);
-  for (const [name, value] of Object.entries({ across: 40 * DEGREE, pitch: 0, roll: 0, pan: 0, ...inputs })) fixture.componentRef.setInput(name, value);
+  for (const [name, value] of Object.entries({ across: 40 * DEGREE, pitch: 0, roll: 0, pan: 0, ...inputs }))
+    fixture.componentRef.setInput(name, value);
   await fixture.whenStable();
   const svg = (fixture.nativeElement as HTMLElement).querySelector('svg')!;
   return {
@@ -29,7 +30,9 @@ describe('through the lens', () => {
     expect((await through({ across, pitch: half })).horizon).toBeCloseTo(HEIGHT, 9);
     expect((await through({ across, pitch: -half })).horizon).toBeCloseTo(0, 9);
     // A longer lens sees the same lean larger.
-    expect((await through({ across: 10 * DEGREE, pitch: 2 * DEGREE })).horizon - HEIGHT / 2).toBeGreaterThan(4 * ((await through({ across, pitch: 2 * DEGREE })).horizon - HEIGHT / 2));
+    expect((await through({ across: 10 * DEGREE, pitch: 2 * DEGREE })).horizon - HEIGHT / 2).toBeGreaterThan(
+      4 * ((await through({ across, pitch: 2 * DEGREE })).horizon - HEIGHT / 2),
+    );
   });
   it('turns the world the other way than the camera', async () => {
     const { turn, says } = await through({ roll: 5 * DEGREE, pitch: -1 * DEGREE });

@@ -5,7 +5,24 @@ import { DEGREE } from '@tide-pebble/core';
 const WIDTH = 300;
 const HEIGHT = 200;
 /** Headlands, stacks and a light, by bearing (degrees to the left of ahead) and height (degrees): an invented shore. */
-const SHORE: readonly (readonly [bearing: number, height: number])[] = [[-60, 0.5], [-48, 2.4], [-41, 1.2], [-30, 0.4], [-22, 0.2], [-14, 1.6], [-9, 2.9], [-5, 1.4], [0, 0.3], [7, 0.2], [12, 1.1], [19, 3.6], [27, 2.2], [36, 0.6], [47, 1.9], [60, 0.4]];
+const SHORE: readonly (readonly [bearing: number, height: number])[] = [
+  [-60, 0.5],
+  [-48, 2.4],
+  [-41, 1.2],
+  [-30, 0.4],
+  [-22, 0.2],
+  [-14, 1.6],
+  [-9, 2.9],
+  [-5, 1.4],
+  [0, 0.3],
+  [7, 0.2],
+  [12, 1.1],
+  [19, 3.6],
+  [27, 2.2],
+  [36, 0.6],
+  [47, 1.9],
+  [60, 0.4],
+];
 const ROUND = 120;
 
 @Component({
@@ -27,15 +44,47 @@ const ROUND = 120;
     </svg>
   `,
   styles: `
-    :host { display: block; }
-    svg { display: block; width: 100%; border: var(--line) solid var(--ink); border-radius: 2px; overflow: hidden; }
-    .sky { fill: var(--tint-pale); }
-    .sea { fill: var(--pool); opacity: 0.55; }
-    .land { fill: var(--sand-edge); stroke: var(--slate); stroke-width: 0.8; }
-    .horizon { stroke: var(--ink); stroke-width: 1; }
-    .light { fill: var(--paper); stroke: var(--ink); stroke-width: 0.9; }
-    .level { fill: none; stroke: var(--coral); stroke-width: 1.2; }
-    .out { fill: var(--coral-word); font-weight: 600; font-size: 15px; }
+    :host {
+      display: block;
+    }
+    svg {
+      display: block;
+      width: 100%;
+      border: var(--line) solid var(--ink);
+      border-radius: 2px;
+      overflow: hidden;
+    }
+    .sky {
+      fill: var(--tint-pale);
+    }
+    .sea {
+      fill: var(--pool);
+      opacity: 0.55;
+    }
+    .land {
+      fill: var(--sand-edge);
+      stroke: var(--slate);
+      stroke-width: 0.8;
+    }
+    .horizon {
+      stroke: var(--ink);
+      stroke-width: 1;
+    }
+    .light {
+      fill: var(--paper);
+      stroke: var(--ink);
+      stroke-width: 0.9;
+    }
+    .level {
+      fill: none;
+      stroke: var(--coral);
+      stroke-width: 1.2;
+    }
+    .out {
+      fill: var(--coral-word);
+      font-weight: 600;
+      font-size: 15px;
+    }
   `,
 })
 export class LensView {
@@ -55,15 +104,27 @@ export class LensView {
   protected readonly turn = computed(() => `rotate(${(-this.roll() / DEGREE).toFixed(2)} ${WIDTH / 2} ${HEIGHT / 2})`);
   protected readonly land = computed(() => {
     const base = this.horizon();
-    const points = [-2, -1, 0, 1, 2].flatMap((lap) => SHORE.map(([bearing, height]) => [this.across_(bearing + ROUND * lap), base - this.up(height * DEGREE)] as const)).sort((a, b) => a[0] - b[0]);
+    const points = [-2, -1, 0, 1, 2]
+      .flatMap((lap) =>
+        SHORE.map(
+          ([bearing, height]) => [this.across_(bearing + ROUND * lap), base - this.up(height * DEGREE)] as const,
+        ),
+      )
+      .sort((a, b) => a[0] - b[0]);
     return `M${points[0]![0].toFixed(1)} ${base.toFixed(1)}L${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}L${points.at(-1)![0].toFixed(1)} ${base.toFixed(1)}Z`;
   });
   protected readonly light = computed(() => {
-    const [x, base, tall, half] = [this.across_(19), this.horizon() - this.up(3.2 * DEGREE), this.up(3.4 * DEGREE), this.up(0.45 * DEGREE)];
+    const [x, base, tall, half] = [
+      this.across_(19),
+      this.horizon() - this.up(3.2 * DEGREE),
+      this.up(3.4 * DEGREE),
+      this.up(0.45 * DEGREE),
+    ];
     return `M${x - half} ${base}L${x - half * 0.6} ${base - tall}h${half * 1.2}L${x + half} ${base}Z`;
   });
   protected readonly label = computed(() => {
-    const say = (angle: number, words: readonly [string, string]): string => (Math.abs(angle) < 0.05 * DEGREE ? '' : `${Math.abs(angle / DEGREE).toFixed(1)}° ${words[angle > 0 ? 0 : 1]}`);
+    const say = (angle: number, words: readonly [string, string]): string =>
+      Math.abs(angle) < 0.05 * DEGREE ? '' : `${Math.abs(angle / DEGREE).toFixed(1)}° ${words[angle > 0 ? 0 : 1]}`;
     return `Through the lens: ${[say(this.pitch(), ['up', 'down']), say(this.roll(), ['left side up', 'left side down'])].filter(Boolean).join(', ') || 'level'}.`;
   });
 

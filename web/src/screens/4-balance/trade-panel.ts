@@ -35,18 +35,41 @@ import { TradeChart } from './trade-chart';
           }
           <ul class="plain-list">
             @for (row of rows(); track $index) {
-              <li><button type="button" (click)="take(row.point)"><span>{{ row.name }}</span><span class="figure">{{ row.text }}</span></button></li>
+              <li>
+                <button type="button" (click)="take(row.point)">
+                  <span>{{ row.name }}</span><span class="figure">{{ row.text }}</span>
+                </button>
+              </li>
             }
           </ul>
         } @else {
-          <p class="note" role="status">No drop time between 0.8 and 4.4 s can be had level: trim it, and see what stands in the way.</p>
+          <p class="note" role="status">
+            No drop time between 0.8 and 4.4 s can be had level: trim it, and see what stands in the way.
+          </p>
         }
       }
     }
   `,
   styles: `
-    :host { display: block; margin-top: var(--space-4); }
-    li button { display: flex; justify-content: space-between; width: 100%; min-height: var(--touch); align-items: center; gap: var(--space-3); background: none; border: 0; border-bottom: var(--line) solid var(--sand-line); color: inherit; font: inherit; text-align: left; cursor: pointer; }
+    :host {
+      display: block;
+      margin-top: var(--space-4);
+    }
+    li button {
+      display: flex;
+      justify-content: space-between;
+      width: 100%;
+      min-height: var(--touch);
+      align-items: center;
+      gap: var(--space-3);
+      background: none;
+      border: 0;
+      border-bottom: var(--line) solid var(--sand-line);
+      color: inherit;
+      font: inherit;
+      text-align: left;
+      cursor: pointer;
+    }
   `,
 })
 export class TradePanel {
@@ -55,16 +78,24 @@ export class TradePanel {
   private readonly units = inject(Units).now;
   readonly bench = input.required<Bench>();
   /** Another rig, load or want makes the curve stale; setting an adjuster does not. */
-  protected readonly curve = new Asked<readonly TradePoint[]>(computed(() => [this.bench().rig.id, this.bench().piece.assembly, this.bench().rig.wants], { equal: sameParts }));
+  protected readonly curve = new Asked<readonly TradePoint[]>(
+    computed(() => [this.bench().rig.id, this.bench().piece.assembly, this.bench().rig.wants], { equal: sameParts }),
+  );
   protected readonly points = computed(() => this.curve.found() ?? []);
-  protected readonly rows = computed(() => this.points().map((point) => ({
-    point,
-    name: `drop ${showFigure(figure('time', point.dropPitch), this.units())}, ${point.aim}`,
-    text: `${showFigure(figure('mass', point.added), this.units())} of washers`,
-  })));
+  protected readonly rows = computed(() =>
+    this.points().map((point) => ({
+      point,
+      name: `drop ${showFigure(figure('time', point.dropPitch), this.units())}, ${point.aim}`,
+      text: `${showFigure(figure('mass', point.added), this.units())} of washers`,
+    })),
+  );
 
   protected look(): void {
-    const { piece: { assembly }, values, rig: { wants } } = this.bench();
+    const {
+      piece: { assembly },
+      values,
+      rig: { wants },
+    } = this.bench();
     this.curve.ask((told) => this.jobs.run('trade', { assembly, values, wants }, told));
   }
 

@@ -5,7 +5,8 @@ import { benchAt } from '../../testing/bench';
 import { TrimResult } from './trim-result';
 
 class Store {
-  readonly applied: { readonly changes: readonly Change[]; readonly wants: unknown; readonly merge: string | null }[] = [];
+  readonly applied: { readonly changes: readonly Change[]; readonly wants: unknown; readonly merge: string | null }[] =
+    [];
   readonly set: Readonly<Record<string, number>>[] = [];
   apply(_label: string, changes: readonly Change[], wants: unknown, merge: string | null): void {
     this.applied.push({ changes, wants, merge });
@@ -30,9 +31,19 @@ const show = async (outcome: ExplainedTrim): Promise<{ page: HTMLElement; store:
 describe('what the trim found', () => {
   it('offers remedies that can be done as buttons, and tells of those that cannot', async () => {
     const { page, store, mended } = await show({
-      kind: 'impossible', nearest: {}, failing: 'dropPitch', beyond: null, combinations: 4, proven: true,
+      kind: 'impossible',
+      nearest: {},
+      failing: 'dropPitch',
+      beyond: null,
+      combinations: 4,
+      proven: true,
       remedies: [
-        { label: say`Lower it and be content.`, whole: true, changes: [{ kind: 'move', id: 'foot', by: [0, 0, -0.01] }], wants: { levelWithin: 0.03 } },
+        {
+          label: say`Lower it and be content.`,
+          whole: true,
+          changes: [{ kind: 'move', id: 'foot', by: [0, 0, -0.01] }],
+          wants: { levelWithin: 0.03 },
+        },
         { label: say`More travel.`, whole: false, changes: [], wants: null },
       ],
     });
@@ -48,7 +59,18 @@ describe('what the trim found', () => {
 
   it('offers the other ways that are as good, by what differs', async () => {
     const tie = (foot: number) => ({ values: { 'foot-count': foot }, added: 0.1, slack: 0.2, moves: 1 });
-    const { page, store } = await show({ kind: 'solved', values: { 'foot-count': 9 }, addedMass: 0.1, ties: [tie(9), tie(8)], cost: 0.07, next: null, gap: null, combinations: 4, looked: 4, unmet: [] });
+    const { page, store } = await show({
+      kind: 'solved',
+      values: { 'foot-count': 9 },
+      addedMass: 0.1,
+      ties: [tie(9), tie(8)],
+      cost: 0.07,
+      next: null,
+      gap: null,
+      combinations: 4,
+      looked: 4,
+      unmet: [],
+    });
     const button = page.querySelector('button')!;
     expect(button.textContent).toContain('Foot washers 8');
     button.click();

@@ -1,5 +1,14 @@
 /** What the trim found beside the set-up itself: other ways as good, or what would make it possible, each to take in a click. */
-import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  output,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { figure, render, showFigure, type Remedy, type SetUpFound, type ExplainedTrim } from '@tide-pebble/core';
 import { together } from '../../services/keeping/history';
@@ -28,12 +37,25 @@ const SHOWN = 6;
           <p>{{ r.text }}</p>
         }
       }
-      <p class="note">Each is the smallest of its kind that does, found by trying. Buttons do it at once, then trim again.</p>
+      <p class="note">
+        Each is the smallest of its kind that does, found by trying. Buttons do it at once, then trim again.
+      </p>
     }
   `,
   styles: `
-    :host { display: grid; gap: var(--space-1); justify-items: start; }
-    button { height: auto; min-height: 36px; white-space: normal; text-align: left; line-height: 1.25; padding-block: 6px; }
+    :host {
+      display: grid;
+      gap: var(--space-1);
+      justify-items: start;
+    }
+    button {
+      height: auto;
+      min-height: 36px;
+      white-space: normal;
+      text-align: left;
+      line-height: 1.25;
+      padding-block: 6px;
+    }
   `,
 })
 export class TrimResult {
@@ -58,12 +80,25 @@ export class TrimResult {
     const { adjusters } = this.bench().piece.rig;
     return outcome.ties.slice(1, SHOWN + 1).map((found) => ({
       found,
-      text: adjusters.filter((a) => a.kind === 'count' && Math.abs((found.values[a.id] ?? a.value) - (outcome.values[a.id] ?? a.value)) > 0.5).map((a) => `${a.name} ${Math.round(found.values[a.id]!)}`).join(', ') || adjusters.filter((a) => a.kind !== 'count').map((a) => `${a.name} ${showFigure(figure('length', found.values[a.id] ?? a.value, 1), this.units())}`).join(', '),
+      text:
+        adjusters
+          .filter(
+            (a) =>
+              a.kind === 'count' && Math.abs((found.values[a.id] ?? a.value) - (outcome.values[a.id] ?? a.value)) > 0.5,
+          )
+          .map((a) => `${a.name} ${Math.round(found.values[a.id]!)}`)
+          .join(', ') ||
+        adjusters
+          .filter((a) => a.kind !== 'count')
+          .map((a) => `${a.name} ${showFigure(figure('length', found.values[a.id] ?? a.value, 1), this.units())}`)
+          .join(', '),
     }));
   });
   protected readonly remedies = computed(() => {
     const outcome = this.outcome();
-    return outcome.kind === 'impossible' ? outcome.remedies.map((remedy) => ({ remedy, text: render(remedy.label, this.units()) })) : [];
+    return outcome.kind === 'impossible'
+      ? outcome.remedies.map((remedy) => ({ remedy, text: render(remedy.label, this.units()) }))
+      : [];
   });
 
   protected take(found: SetUpFound): void {

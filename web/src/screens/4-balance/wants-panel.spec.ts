@@ -27,7 +27,14 @@ describe('what is wanted', () => {
     const bench = benchAt({ 'foot-count': 9 });
     return { ...bench, rig: { ...bench.rig, wants: { ...bench.rig.wants, ...wants } } };
   };
-  const box = (page: HTMLElement, text: RegExp): HTMLInputElement => [...page.querySelectorAll('mat-checkbox')].find((c) => text.test(c.textContent!) || text.test(c.getAttribute('aria-label') ?? c.querySelector('input')!.getAttribute('aria-label') ?? ''))!.querySelector('input')!;
+  const box = (page: HTMLElement, text: RegExp): HTMLInputElement =>
+    [...page.querySelectorAll('mat-checkbox')]
+      .find(
+        (c) =>
+          text.test(c.textContent!) ||
+          text.test(c.getAttribute('aria-label') ?? c.querySelector('input')!.getAttribute('aria-label') ?? ''),
+      )!
+      .querySelector('input')!;
   beforeEach(() => {
     store = new OneRig();
     TestBed.configureTestingModule({ providers: [{ provide: Workspace, useValue: store }] });
@@ -60,7 +67,9 @@ describe('what is wanted', () => {
 
   it('a figure that is not asked is left out, and comes back empty', async () => {
     const page = await show(withWants({ addedAtMost: 0.2 }));
-    const field = [...page.querySelectorAll('tp-quantity-field')].find((f) => f.textContent!.includes('Washers, at most'))!.querySelector('input')!;
+    const field = [...page.querySelectorAll('tp-quantity-field')]
+      .find((f) => f.textContent!.includes('Washers, at most'))!
+      .querySelector('input')!;
     expect(field.value).toBe('200 g');
     field.value = '';
     field.dispatchEvent(new Event('input'));

@@ -33,7 +33,20 @@ export class BarSheet {
       radius: Math.max(2.5, ((m.diameter ?? 0) / 2) * perMetre),
       figure: showFigure(figure('length', m.along, 1), this.units()),
     });
-    return { height, finishedX: sheet.finished * perMetre, above: sheet.marks.filter((m) => m.row === 'above').map(mark), below: sheet.marks.filter((m) => m.row === 'below').map(mark) };
+    return {
+      height,
+      finishedX: sheet.finished * perMetre,
+      above: sheet.marks.filter((m) => m.row === 'above').map(mark),
+      below: sheet.marks.filter((m) => m.row === 'below').map(mark),
+    };
   });
-  protected readonly list = computed(() => this.bar().marks.map((m) => ({ ...m, what: m.kind === 'hole' ? `hole ${showFigure(figure('drill', m.diameter ?? 0), this.units())} for the ${m.name}` : m.name })));
+  protected readonly list = computed(() =>
+    this.bar().marks.map((m) => ({
+      ...m,
+      what:
+        m.kind === 'hole'
+          ? `hole ${showFigure(figure('drill', m.diameter ?? 0), this.units())} for the ${m.name}`
+          : m.name,
+    })),
+  );
 }

@@ -4,8 +4,12 @@ import { sheet } from '../../testing/sheets';
 import { type } from '../../testing/type';
 import { Stock } from './stock';
 
-const line = (page: HTMLElement, item: string): HTMLElement => [...page.querySelectorAll<HTMLElement>('.lines > li')].find((li) => li.querySelector('strong')!.textContent === item)!;
-const money = (page: HTMLElement): number => Number(/([\d.]+)/.exec(page.querySelector('.sum .figure')!.textContent)![1]);
+const line = (page: HTMLElement, item: string): HTMLElement =>
+  [...page.querySelectorAll<HTMLElement>('.lines > li')].find(
+    (li) => li.querySelector('strong')!.textContent === item,
+  )!;
+const money = (page: HTMLElement): number =>
+  Number(/([\d.]+)/.exec(page.querySelector('.sum .figure')!.textContent)![1]);
 
 describe('the stock', () => {
   it('is cheaper by what the bin holds, and says have it', async () => {
@@ -40,7 +44,9 @@ describe('the stock', () => {
   });
   it('keeps a typed price with the rig, of a bar by its length', async () => {
     const { page, fixture, workspace } = await sheet(Stock, benchAt({}));
-    const bar = [...page.querySelectorAll('label')].map((l) => l.textContent.trim()).find((l) => l.startsWith('Price of a bar: '))!;
+    const bar = [...page.querySelectorAll('label')]
+      .map((l) => l.textContent.trim())
+      .find((l) => l.startsWith('Price of a bar: '))!;
     await type(page, bar, '12.5', () => fixture.whenStable());
     const [edit] = workspace.edited;
     expect(edit!.kind).toBe('price');
@@ -48,7 +54,8 @@ describe('the stock', () => {
   });
   it('a wider saw takes more of a bar', async () => {
     const { page, fixture, workspace } = await sheet(Stock, benchAt({}, 'tube-frame'));
-    const over = (): number => [...page.querySelectorAll<HTMLElement>('.over')].reduce((sum, o) => sum + Number(o.style.flexGrow), 0);
+    const over = (): number =>
+      [...page.querySelectorAll<HTMLElement>('.over')].reduce((sum, o) => sum + Number(o.style.flexGrow), 0);
     const before = over();
     await type(page, "Saw's kerf", '4 mm', () => fixture.whenStable());
     expect(workspace.now.rig.kerf).toBeCloseTo(0.004, 9);

@@ -38,7 +38,9 @@ export class Stock {
     const rig = this.bench()?.piece.rig;
     return rig ? barPlans(rig) : [];
   });
-  protected readonly lines = computed(() => (this.plan()?.lines ?? []).map((line) => ({ ...line, held: this.binItem(line.item), key: line.item })));
+  protected readonly lines = computed(() =>
+    (this.plan()?.lines ?? []).map((line) => ({ ...line, held: this.binItem(line.item), key: line.item })),
+  );
   protected readonly verdict = computed(() => {
     const bench = this.bench();
     const cost = this.plan()?.cost;
@@ -47,29 +49,52 @@ export class Stock {
     if (shop === 0) return 'Type what a ready-made one costs to compare.';
     const left = shop - cost;
     const { design } = bench.rig;
-    const typed = design.kind === 'family' && this.lines().every((l) => l.buy === 0 || design.edits.some((e) => e.kind === 'price' && e.item === l.item));
-    return left >= 0 ? `Making it saves ${left.toFixed(2)} against the shop${typed ? '' : ', if the stand-in prices are right'}.` : `The shop's is ${(-left).toFixed(2)} cheaper than the parts${typed ? '' : ', if the stand-in prices are right'}.`;
+    const typed =
+      design.kind === 'family' &&
+      this.lines().every((l) => l.buy === 0 || design.edits.some((e) => e.kind === 'price' && e.item === l.item));
+    return left >= 0
+      ? `Making it saves ${left.toFixed(2)} against the shop${typed ? '' : ', if the stand-in prices are right'}.`
+      : `The shop's is ${(-left).toFixed(2)} cheaper than the parts${typed ? '' : ', if the stand-in prices are right'}.`;
   });
 
   protected have(line: BuyLine, { value }: Quantity): void {
     const held = this.binItem(line.item);
-    const body: BinItem = { id: held?.id ?? crypto.randomUUID(), name: line.item, count: Math.round(value), lengths: held?.lengths ?? [] };
+    const body: BinItem = {
+      id: held?.id ?? crypto.randomUUID(),
+      name: line.item,
+      count: Math.round(value),
+      lengths: held?.lengths ?? [],
+    };
     this.documents.commit(`bin: ${line.item}`, [{ kind: 'bin', id: body.id, body }]);
   }
 
   protected price(line: BuyLine, { value }: Quantity): void {
-    this.workspace.edit(`price of ${line.item}`, { kind: 'price', id: crypto.randomUUID(), item: line.item, ...(line.barLength === null ? {} : { length: line.barLength }), price: value });
+    this.workspace.edit(`price of ${line.item}`, {
+      kind: 'price',
+      id: crypto.randomUUID(),
+      item: line.item,
+      ...(line.barLength === null ? {} : { length: line.barLength }),
+      price: value,
+    });
   }
 
   protected addOffcut(line: BuyLine, { value }: Quantity): void {
     const held = this.binItem(line.item);
-    const body: BinItem = { id: held?.id ?? crypto.randomUUID(), name: line.item, count: held?.count ?? 0, lengths: [...(held?.lengths ?? []), value] };
+    const body: BinItem = {
+      id: held?.id ?? crypto.randomUUID(),
+      name: line.item,
+      count: held?.count ?? 0,
+      lengths: [...(held?.lengths ?? []), value],
+    };
     this.documents.commit(`offcut of ${line.item}`, [{ kind: 'bin', id: body.id, body }]);
   }
 
   protected dropOffcut(line: BuyLine, index: number): void {
     const held = this.binItem(line.item);
-    if (held) this.documents.commit(`offcut of ${line.item}`, [{ kind: 'bin', id: held.id, body: { ...held, lengths: held.lengths.filter((_, i) => i !== index) } }]);
+    if (held)
+      this.documents.commit(`offcut of ${line.item}`, [
+        { kind: 'bin', id: held.id, body: { ...held, lengths: held.lengths.filter((_, i) => i !== index) } },
+      ]);
   }
 
   protected kerf({ value }: Quantity): void {
@@ -85,15 +110,36 @@ export class Stock {
   }
 
   protected async csv(): Promise<void> {
-    const rows = this.lines().map((l) => ({ item: l.item, needed: l.needed, in_bin: l.inBin, to_buy: l.buy, sold_by: l.kind === 'bars' ? 'bar' : 'pack', bar_length_mm: l.barLength === null ? '' : millimetres(l.barLength), pack_of: l.kind === 'packs' ? l.packOf : '', price: l.unitPrice, cost: Math.round(l.cost * 100) / 100 }));
+    const rows = this.lines().map((l) => ({
+      item: l.item,
+      needed: l.needed,
+      in_bin: l.inBin,
+      to_buy: l.buy,
+      sold_by: l.kind === 'bars' ? 'bar' : 'pack',
+      bar_length_mm: l.barLength === null ? '' : millimetres(l.barLength),
+      pack_of: l.kind === 'packs' ? l.packOf : '',
+      price: l.unitPrice,
+      cost: Math.round(l.cost * 100) / 100,
+    }));
     await saveCsv(`${this.bench()?.rig.name ?? 'rig'} to buy.csv`, rows);
   }
 
   /** Each piece with its marks from one end, a row a mark. */
   protected async cutsCsv(): Promise<void> {
     const rows = this.bars().flatMap((bar): Readonly<Record<string, string | number>>[] => {
-      const piece = { piece: bar.name, stock: bar.stock, cut_length_mm: millimetres(bar.blank), finished_length_mm: millimetres(bar.finished) };
-      const marks = bar.marks.map((m) => ({ ...piece, mark: m.name, kind: m.kind, from_rear_end_mm: millimetres(m.along), hole_diameter_mm: m.diameter ? millimetres(m.diameter) : '' }));
+      const piece = {
+        piece: bar.name,
+        stock: bar.stock,
+        cut_length_mm: millimetres(bar.blank),
+        finished_length_mm: millimetres(bar.finished),
+      };
+      const marks = bar.marks.map((m) => ({
+        ...piece,
+        mark: m.name,
+        kind: m.kind,
+        from_rear_end_mm: millimetres(m.along),
+        hole_diameter_mm: m.diameter ? millimetres(m.diameter) : '',
+      }));
       return marks.length > 0 ? marks : [{ ...piece, mark: '', kind: '', from_rear_end_mm: '', hole_diameter_mm: '' }];
     });
     await saveCsv(`${this.bench()?.rig.name ?? 'rig'} cuts.csv`, rows);

@@ -28,7 +28,13 @@ describe('the build', () => {
     workspace.put({ ...other, rig: { ...other.rig, done: workspace.now.rig.done } });
     await fixture.whenStable();
     expect(items(page)[0]!.classList).toContain('done');
-    workspace.editRig('all', (rig) => ({ ...rig, done: Object.fromEntries([[done!, true as const], ...items(page).map((_, i) => [`x${i}`, true as const] as const)]) }));
+    workspace.editRig('all', (rig) => ({
+      ...rig,
+      done: Object.fromEntries([
+        [done!, true as const],
+        ...items(page).map((_, i) => [`x${i}`, true as const] as const),
+      ]),
+    }));
     await fixture.whenStable();
     // What is ticked and no longer asked for counts for nothing.
     expect(page.textContent).toContain('1 of ');

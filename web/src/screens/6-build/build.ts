@@ -40,11 +40,15 @@ export class Build {
     const stock = this.stock();
     return bench && stock ? buildSteps(bench.piece.rig, stock) : null;
   });
-  protected readonly loop = computed(() => (this.ordered()?.kind === 'loop' ? 'Two steps wait for each other; the rig file must be mended.' : ''));
+  protected readonly loop = computed(() =>
+    this.ordered()?.kind === 'loop' ? 'Two steps wait for each other; the rig file must be mended.' : '',
+  );
   protected readonly steps = computed(() => {
     const ordered = this.ordered();
     const done = this.bench()?.rig.done ?? {};
-    return ordered?.kind === 'ordered' ? ordered.steps.map((step, i) => ({ step, number: i + 1, done: done[step.id] === true })) : [];
+    return ordered?.kind === 'ordered'
+      ? ordered.steps.map((step, i) => ({ step, number: i + 1, done: done[step.id] === true }))
+      : [];
   });
   protected readonly next = computed(() => this.steps().find((s) => !s.done) ?? null);
   protected readonly doneCount = computed(() => this.steps().filter((s) => s.done).length);

@@ -21,11 +21,28 @@ const WIDTH = 340;
     </svg>
   `,
   styles: `
-    :host { display: block; }
-    svg { width: 100%; display: block; }
-    path { stroke: #1d2a31; stroke-width: 1.6; fill: none; }
-    .needle { stroke: #0b4f4e; stroke-width: 2.6; fill: #0b4f4e; }
-    text { font: 600 12px var(--words); fill: #1d2a31; text-anchor: middle; }
+    :host {
+      display: block;
+    }
+    svg {
+      width: 100%;
+      display: block;
+    }
+    path {
+      stroke: #1d2a31;
+      stroke-width: 1.6;
+      fill: none;
+    }
+    .needle {
+      stroke: #0b4f4e;
+      stroke-width: 2.6;
+      fill: #0b4f4e;
+    }
+    text {
+      font: 600 12px var(--words);
+      fill: #1d2a31;
+      text-anchor: middle;
+    }
   `,
 })
 export class RulerMark {
@@ -45,7 +62,10 @@ export class RulerMark {
     return Array.from({ length: count }, (_, i) => {
       const n = first + i;
       const long = n % 5 === 0 && !inch ? true : inch && n % 4 === 0;
-      return { at: this.along(n * step), label: long ? (inch ? `${Math.round(((n * step) / INCH) * 100) / 100}` : `${Math.round(n * step * 1000)}`) : '' };
+      return {
+        at: this.along(n * step),
+        label: long ? (inch ? `${Math.round(((n * step) / INCH) * 100) / 100}` : `${Math.round(n * step * 1000)}`) : '',
+      };
     });
   });
 

@@ -49,13 +49,26 @@ describe('the log', () => {
     page.querySelector<HTMLElement>('.watch')!.click();
     await fixture.whenStable();
     expect(watch()).toBe('Let go');
-    page.querySelector('textarea')!.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true, cancelable: true }));
+    page
+      .querySelector('textarea')!
+      .dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true, cancelable: true }));
     await fixture.whenStable();
     expect(watch()).toBe('Let go');
   });
   it('deletes an entry with a way back, and says what an entry tells', async () => {
-    const entry: LogEntry = { id: 'e1', rig: 'r1', loadout: 'ebb', when: '2026-02-03T10:00:00Z', values: bench.values, expected: { noseDown: 0, leftSideDown: 0, dropPitch: 2, dropSpread: 0.05 }, seen: { dropTimes: [0.9], noseDown: 0.2 }, notes: '' };
-    const { page, fixture, documents, said } = await sheet(Log, bench, (w) => w.log$.next([entry, { ...entry, id: 'e2', rig: 'r9' }]));
+    const entry: LogEntry = {
+      id: 'e1',
+      rig: 'r1',
+      loadout: 'ebb',
+      when: '2026-02-03T10:00:00Z',
+      values: bench.values,
+      expected: { noseDown: 0, leftSideDown: 0, dropPitch: 2, dropSpread: 0.05 },
+      seen: { dropTimes: [0.9], noseDown: 0.2 },
+      notes: '',
+    };
+    const { page, fixture, documents, said } = await sheet(Log, bench, (w) =>
+      w.log$.next([entry, { ...entry, id: 'e2', rig: 'r9' }]),
+    );
     expect(page.querySelectorAll('.log li')).toHaveSize(1);
     expect(page.querySelectorAll('.log li p').length).toBeGreaterThan(1);
     page.querySelector<HTMLButtonElement>('button[aria-label^="Delete the entry"]')!.click();

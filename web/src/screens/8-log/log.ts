@@ -65,14 +65,34 @@ export class Log {
   protected readonly entries = computed(() => {
     const bench = this.bench();
     if (!bench) return [];
-    return this.all().filter((e) => e.rig === bench.rig.id).sort((a, b) => b.when.localeCompare(a.when)).map((entry) => {
-      const loadout = this.loadouts().find((l) => l.id === entry.loadout) ?? null;
-      const made = workpiece(bench.rig, loadout, this.kit());
-      const said = made.ok ? compare(entry, evaluate(made.piece.assembly, entry.values)) : null;
-      return { entry, when: new Date(entry.when).toLocaleString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' }), loadout: loadout?.name ?? 'nothing mounted', says: said?.says ?? [], drop: said?.dropSeen ?? null };
-    });
+    return this.all()
+      .filter((e) => e.rig === bench.rig.id)
+      .sort((a, b) => b.when.localeCompare(a.when))
+      .map((entry) => {
+        const loadout = this.loadouts().find((l) => l.id === entry.loadout) ?? null;
+        const made = workpiece(bench.rig, loadout, this.kit());
+        const said = made.ok ? compare(entry, evaluate(made.piece.assembly, entry.values)) : null;
+        return {
+          entry,
+          when: new Date(entry.when).toLocaleString('en-GB', {
+            day: 'numeric',
+            month: 'short',
+            year: 'numeric',
+            hour: '2-digit',
+            minute: '2-digit',
+          }),
+          loadout: loadout?.name ?? 'nothing mounted',
+          says: said?.says ?? [],
+          drop: said?.dropSeen ?? null,
+        };
+      });
   });
-  protected readonly plotted = computed(() => this.entries().filter((e) => e.drop !== null).map((e) => ({ when: e.when, seen: e.drop!.mean, expected: e.entry.expected.dropPitch })).reverse());
+  protected readonly plotted = computed(() =>
+    this.entries()
+      .filter((e) => e.drop !== null)
+      .map((e) => ({ when: e.when, seen: e.drop!.mean, expected: e.entry.expected.dropPitch }))
+      .reverse(),
+  );
 
   constructor() {
     inject(DestroyRef).onDestroy(() => cancelAnimationFrame(this.ticking));
@@ -98,7 +118,11 @@ export class Log {
   }
 
   protected key(event: KeyboardEvent): void {
-    if (event.key !== ' ' || (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(event.target.tagName))) return;
+    if (
+      event.key !== ' ' ||
+      (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(event.target.tagName))
+    )
+      return;
     event.preventDefault();
     this.watch();
   }
@@ -127,8 +151,17 @@ export class Log {
       loadout: bench.loadout?.id ?? null,
       when: new Date().toISOString(),
       values: { ...bench.values },
-      expected: { noseDown: expected.noseDown, leftSideDown: expected.leftSideDown, dropPitch: expected.dropPitch, dropSpread: expected.spread },
-      seen: { dropTimes: [...draft.drops], ...(draft.nose === null ? {} : { noseDown: draft.nose }), ...(draft.sides === null ? {} : { leftSideDown: draft.sides }) },
+      expected: {
+        noseDown: expected.noseDown,
+        leftSideDown: expected.leftSideDown,
+        dropPitch: expected.dropPitch,
+        dropSpread: expected.spread,
+      },
+      seen: {
+        dropTimes: [...draft.drops],
+        ...(draft.nose === null ? {} : { noseDown: draft.nose }),
+        ...(draft.sides === null ? {} : { leftSideDown: draft.sides }),
+      },
       notes: draft.notes,
     };
     this.documents.commit('log entry', [{ kind: 'log', id: entry.id, body: entry }]);
@@ -142,8 +175,14 @@ export class Log {
 
   protected async csv(): Promise<void> {
     const rows = this.entries().map(({ entry, loadout, drop }) => ({
-      when: entry.when, loadout, drop_seen_s: hundredths(drop?.mean), drop_expected_s: hundredths(entry.expected.dropPitch),
-      nose_down_seen_deg: degrees(entry.seen.noseDown), nose_down_expected_deg: degrees(entry.expected.noseDown ?? undefined), left_side_down_seen_deg: degrees(entry.seen.leftSideDown), notes: entry.notes,
+      when: entry.when,
+      loadout,
+      drop_seen_s: hundredths(drop?.mean),
+      drop_expected_s: hundredths(entry.expected.dropPitch),
+      nose_down_seen_deg: degrees(entry.seen.noseDown),
+      nose_down_expected_deg: degrees(entry.expected.noseDown ?? undefined),
+      left_side_down_seen_deg: degrees(entry.seen.leftSideDown),
+      notes: entry.notes,
     }));
     await saveCsv(`${this.bench()?.rig.name ?? 'rig'} log.csv`, rows);
   }
@@ -154,13 +193,19 @@ export class Log {
   }
 }
 
-const hundredths = (value: number | null | undefined): number | '' => (value === null || value === undefined ? '' : Math.round(value * 100) / 100);
-const degrees = (angle: number | undefined): number | '' => hundredths(angle === undefined ? undefined : (angle * 180) / Math.PI);
+const hundredths = (value: number | null | undefined): number | '' =>
+  value === null || value === undefined ? '' : Math.round(value * 100) / 100;
+const degrees = (angle: number | undefined): number | '' =>
+  hundredths(angle === undefined ? undefined : (angle * 180) / Math.PI);
 
 function storedDraft(): Draft {
   try {
     const found = JSON.parse(localStorage.getItem(DRAFT) ?? 'null') as Partial<Draft> | null;
-    return { ...EMPTY, ...found, drops: Array.isArray(found?.drops) ? found.drops.filter((d) => typeof d === 'number') : [] };
+    return {
+      ...EMPTY,
+      ...found,
+      drops: Array.isArray(found?.drops) ? found.drops.filter((d) => typeof d === 'number') : [],
+    };
   } catch {
     return EMPTY;
   }

@@ -8,15 +8,32 @@ import { NoDrafts } from '../../testing/store';
 import { until } from '../../testing/until';
 import { Drafts } from './drafts';
 
-const item = (name: string): KitItem => ({ id: 'a', name, class: 'camera', form: 'box', size: [0.06, 0.12, 0.07], boxCentre: [0, 0, 0], mountPoints: [] });
-const stored = (revision: number, name: string): Stored => ({ kind: 'kit', id: 'a', revision, body: item(name), savedAt: '2026-06-14T10:00:00Z' });
+const item = (name: string): KitItem => ({
+  id: 'a',
+  name,
+  class: 'camera',
+  form: 'box',
+  size: [0.06, 0.12, 0.07],
+  boxCentre: [0, 0, 0],
+  mountPoints: [],
+});
+const stored = (revision: number, name: string): Stored => ({
+  kind: 'kit',
+  id: 'a',
+  revision,
+  body: item(name),
+  savedAt: '2026-06-14T10:00:00Z',
+});
 
 describe('documents', () => {
   let http: HttpTestingController;
   let drafts: NoDrafts;
-  const reached = (state$: Observable<SaveState>, kind: SaveState['kind']): Promise<SaveState> => firstValueFrom(state$.pipe(skipWhile((s) => s.kind !== kind)));
+  const reached = (state$: Observable<SaveState>, kind: SaveState['kind']): Promise<SaveState> =>
+    firstValueFrom(state$.pipe(skipWhile((s) => s.kind !== kind)));
   const open = (): Documents => {
-    TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting(), { provide: Drafts, useValue: drafts }] });
+    TestBed.configureTestingModule({
+      providers: [provideHttpClient(), provideHttpClientTesting(), { provide: Drafts, useValue: drafts }],
+    });
     http = TestBed.inject(HttpTestingController);
     return TestBed.inject(Documents);
   };
@@ -54,7 +71,11 @@ describe('documents', () => {
   });
 
   for (const [after, act, left] of [
-    ['with an edit right after it', (d: Documents) => d.commit('one more', [{ kind: 'kit', id: 'b', body: { ...item('Plover'), id: 'b' } }]), 2501],
+    [
+      'with an edit right after it',
+      (d: Documents) => d.commit('one more', [{ kind: 'kit', id: 'b', body: { ...item('Plover'), id: 'b' } }]),
+      2501,
+    ],
     ['taken back right after it', (d: Documents) => d.undo(), 0],
     ['with the page left right after it', () => dispatchEvent(new Event('pagehide')), 2500],
   ] as const) {
@@ -64,7 +85,14 @@ describe('documents', () => {
       await reached(documents.state$, 'kept');
       const shown: number[] = [];
       documents.list$('kit').subscribe((list) => shown.push(list.length));
-      documents.commit('bringing in', Array.from({ length: 2500 }, (_, n) => ({ kind: 'kit' as const, id: `k${n}`, body: { ...item(`Item ${n}`), id: `k${n}` } })));
+      documents.commit(
+        'bringing in',
+        Array.from({ length: 2500 }, (_, n) => ({
+          kind: 'kit' as const,
+          id: `k${n}`,
+          body: { ...item(`Item ${n}`), id: `k${n}` },
+        })),
+      );
       expect(drafts.kept.size).toBeLessThan(2500);
       act(documents);
       if (left > 0) expect(drafts.kept.size).toBe(left);
@@ -103,9 +131,14 @@ describe('documents', () => {
       documents.commit('two', [{ kind: 'kit', id: 'a', body: item('Plover') }]);
       const theirs = { ...stored(2, 'Egret'), body: body && Object.fromEntries(Object.entries(body).reverse()) };
       const mine = { kind: 'kit', id: 'a', revision: 1, body: item('Plover') };
-      (await request('/api/changes')).flush({ type: 'about:blank', title: 'x', status: 409, detail: 'x', conflicts: [{ mine, theirs }] }, { status: 409, statusText: 'Conflict' });
+      (await request('/api/changes')).flush(
+        { type: 'about:blank', title: 'x', status: 409, detail: 'x', conflicts: [{ mine, theirs }] },
+        { status: 409, statusText: 'Conflict' },
+      );
       const sent = await request('/api/changes');
-      expect((sent.request.body as { changes: ChangeRequest[] }).changes).toEqual([{ kind: 'kit', id: 'a', revision: 2, body: item('Plover') }]);
+      expect((sent.request.body as { changes: ChangeRequest[] }).changes).toEqual([
+        { kind: 'kit', id: 'a', revision: 2, body: item('Plover') },
+      ]);
       expect(drafts.kept.get('kit/a')!.revision).toBe(2);
       sent.flush({ saved: [{ kind: 'kit', id: 'a', revision: 3 }] });
       await reached(documents.state$, 'kept');
@@ -128,7 +161,16 @@ describe('documents', () => {
       await reached(documents.state$, 'kept');
       documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('mine') }]);
       const theirs = stored(5, 'theirs');
-      (await request('/api/changes')).flush({ type: 'about:blank', title: 'x', status: 409, detail: 'x', conflicts: [{ mine: { kind: 'kit', id: 'a', revision: 1, body: item('mine') }, theirs }] }, { status: 409, statusText: 'Conflict' });
+      (await request('/api/changes')).flush(
+        {
+          type: 'about:blank',
+          title: 'x',
+          status: 409,
+          detail: 'x',
+          conflicts: [{ mine: { kind: 'kit', id: 'a', revision: 1, body: item('mine') }, theirs }],
+        },
+        { status: 409, statusText: 'Conflict' },
+      );
       await reached(documents.state$, 'conflict');
       documents.settle(keep);
       expect(documents.get('kit', 'a')!.name).toBe(keep);
@@ -138,7 +180,9 @@ describe('documents', () => {
       }
       expect(documents.get('kit', 'a')!.name).toBe('mine');
       const sent = await request('/api/changes');
-      expect((sent.request.body as { changes: ChangeRequest[] }).changes).toEqual([{ kind: 'kit', id: 'a', revision: 5, body: item('mine') }]);
+      expect((sent.request.body as { changes: ChangeRequest[] }).changes).toEqual([
+        { kind: 'kit', id: 'a', revision: 5, body: item('mine') },
+      ]);
       sent.flush({ saved: [{ kind: 'kit', id: 'a', revision: 6 }] });
     });
   }
@@ -167,7 +211,11 @@ describe('documents', () => {
   }, 15_000);
 
   it('keeps what is edited, and undone, while a save is under way', async () => {
-    const documents = await ready(stored(1, 'Heron'), { ...stored(1, 'Plover'), id: 'b', body: { ...item('Plover'), id: 'b' } });
+    const documents = await ready(stored(1, 'Heron'), {
+      ...stored(1, 'Plover'),
+      id: 'b',
+      body: { ...item('Plover'), id: 'b' },
+    });
     documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('Egret') }]);
     const under = await request('/api/changes');
     documents.undo();
@@ -175,16 +223,37 @@ describe('documents', () => {
     under.flush({ saved: [{ kind: 'kit', id: 'a', revision: 2 }] });
     const next = await request('/api/changes');
     expect([documents.get('kit', 'a')!.name, documents.get('kit', 'b')!.name]).toEqual(['Heron', 'Avocet']);
-    expect((next.request.body as { changes: ChangeRequest[] }).changes.map((c) => [c.id, c.revision]).sort()).toEqual([['a', 2], ['b', 1]]);
+    expect((next.request.body as { changes: ChangeRequest[] }).changes.map((c) => [c.id, c.revision]).sort()).toEqual([
+      ['a', 2],
+      ['b', 1],
+    ]);
     expect(drafts.kept.size).toBe(2);
-    next.flush({ saved: [{ kind: 'kit', id: 'a', revision: 3 }, { kind: 'kit', id: 'b', revision: 2 }] });
+    next.flush({
+      saved: [
+        { kind: 'kit', id: 'a', revision: 3 },
+        { kind: 'kit', id: 'b', revision: 2 },
+      ],
+    });
     await reached(documents.state$, 'kept');
   });
 
   it('goes on saving the rest while a conflict waits', async () => {
-    const documents = await ready(stored(1, 'Heron'), { ...stored(1, 'Plover'), id: 'b', body: { ...item('Plover'), id: 'b' } });
+    const documents = await ready(stored(1, 'Heron'), {
+      ...stored(1, 'Plover'),
+      id: 'b',
+      body: { ...item('Plover'), id: 'b' },
+    });
     documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('mine') }]);
-    (await request('/api/changes')).flush({ type: 'about:blank', title: 'x', status: 409, detail: 'x', conflicts: [{ mine: { kind: 'kit', id: 'a', revision: 1, body: item('mine') }, theirs: stored(2, 'theirs') }] }, { status: 409, statusText: 'Conflict' });
+    (await request('/api/changes')).flush(
+      {
+        type: 'about:blank',
+        title: 'x',
+        status: 409,
+        detail: 'x',
+        conflicts: [{ mine: { kind: 'kit', id: 'a', revision: 1, body: item('mine') }, theirs: stored(2, 'theirs') }],
+      },
+      { status: 409, statusText: 'Conflict' },
+    );
     await reached(documents.state$, 'conflict');
     documents.commit('another', [{ kind: 'kit', id: 'b', body: { ...item('Avocet'), id: 'b' } }]);
     const sent = await request('/api/changes');
@@ -197,7 +266,10 @@ describe('documents', () => {
   it('says so when the address serves another folder, and sends nothing there', async () => {
     const documents = await ready(stored(1, 'Heron'));
     documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('typed for f1') }]);
-    (await request('/api/changes')).flush({ type: 'about:blank', title: 'x', status: 409, detail: 'x', folder: 'f2' }, { status: 409, statusText: 'Conflict' });
+    (await request('/api/changes')).flush(
+      { type: 'about:blank', title: 'x', status: 409, detail: 'x', folder: 'f2' },
+      { status: 409, statusText: 'Conflict' },
+    );
     expect(await reached(documents.state$, 'elsewhere')).toEqual({ kind: 'elsewhere', waiting: 1 });
     documents.commit('more', [{ kind: 'kit', id: 'a', body: item('still for f1') }]);
     expect(drafts.kept.get('kit/a')!.folder).toBe('f1');
@@ -206,7 +278,10 @@ describe('documents', () => {
   it('says disk full and tries again by itself', async () => {
     const documents = await ready(stored(1, 'Heron'));
     documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('Egret') }]);
-    (await request('/api/changes')).flush({ type: 'about:blank', title: 'Disk full', status: 507, detail: 'x' }, { status: 507, statusText: 'x' });
+    (await request('/api/changes')).flush(
+      { type: 'about:blank', title: 'Disk full', status: 507, detail: 'x' },
+      { status: 507, statusText: 'x' },
+    );
     expect(await reached(documents.state$, 'full')).toEqual({ kind: 'full', waiting: 1 });
     (await request('/api/changes')).flush({ saved: [{ kind: 'kit', id: 'a', revision: 2 }] });
     await reached(documents.state$, 'kept');
@@ -215,13 +290,24 @@ describe('documents', () => {
 
   it('never says there is nothing when reading failed', async () => {
     const documents = open();
-    (await request('/api/documents')).flush({ type: 'about:blank', title: 'x', status: 500, detail: 'The file is damaged.' }, { status: 500, statusText: 'x' });
+    (await request('/api/documents')).flush(
+      { type: 'about:blank', title: 'x', status: 500, detail: 'The file is damaged.' },
+      { status: 500, statusText: 'x' },
+    );
     expect(await reached(documents.state$, 'unread')).toEqual({ kind: 'unread', reason: 'The file is damaged.' });
   });
 
   it('sets a damaged document aside, and puts its earlier save back over it', async () => {
     const documents = open();
-    const damaged = [{ kind: 'kit' as const, id: 'a', revision: 5, reason: 'not JSON', past: [{ revision: 4, savedAt: '2026-06-14T10:00:00Z' }] }];
+    const damaged = [
+      {
+        kind: 'kit' as const,
+        id: 'a',
+        revision: 5,
+        reason: 'not JSON',
+        past: [{ revision: 4, savedAt: '2026-06-14T10:00:00Z' }],
+      },
+    ];
     (await request('/api/documents')).flush({ folder: 'f1', documents: [], damaged });
     await reached(documents.state$, 'kept');
     expect(await firstValueFrom(documents.damaged$)).toEqual(damaged);
@@ -234,21 +320,35 @@ describe('documents', () => {
   });
 
   it('undoes a restored backup, what it took away included', async () => {
-    const documents = await ready(stored(1, 'Heron'), { ...stored(4, 'Plover'), id: 'b', body: { ...item('Plover'), id: 'b' } });
+    const documents = await ready(stored(1, 'Heron'), {
+      ...stored(4, 'Plover'),
+      id: 'b',
+      body: { ...item('Plover'), id: 'b' },
+    });
     const restored = documents.restore('tide-pebble.db', 'instead');
     (await request('/api/backups/tide-pebble.db/restore?way=instead')).flush(list(stored(2, 'from backup')));
     await restored;
     expect(documents.all('kit').map((k) => k.name)).toEqual(['from backup']);
     expect(documents.undo()).toBe('restoring a backup');
-    expect(documents.all('kit').map((k) => k.name).sort()).toEqual(['Heron', 'Plover']);
+    expect(
+      documents
+        .all('kit')
+        .map((k) => k.name)
+        .sort(),
+    ).toEqual(['Heron', 'Plover']);
     const sent = (await request('/api/changes')).request.body as { changes: ChangeRequest[] };
-    expect(sent.changes.map((c) => [c.id, c.revision]).sort()).toEqual([['a', 2], ['b', 5]]);
+    expect(sent.changes.map((c) => [c.id, c.revision]).sort()).toEqual([
+      ['a', 2],
+      ['b', 5],
+    ]);
   });
 
   it('does not take a body that its schema refuses', async () => {
     const documents = open();
     (await request('/api/documents')).flush({ folder: 'f1', damaged: [], documents: [] });
     await reached(documents.state$, 'kept');
-    expect(() => documents.commit('x', [{ kind: 'kit', id: 'a', body: { ...item('x'), size: [-1, 1, 1] } }])).toThrowError(/size/);
+    expect(() =>
+      documents.commit('x', [{ kind: 'kit', id: 'a', body: { ...item('x'), size: [-1, 1, 1] } }]),
+    ).toThrowError(/size/);
   });
 });

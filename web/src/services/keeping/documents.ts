@@ -1,12 +1,48 @@
 /** All documents of the data folder: read, edited with undo, saved by themselves, and kept here while the server is away. */
 import { inject, Injectable } from '@angular/core';
-import { readWith, BODY_SCHEMAS, DOCUMENT_KINDS, type BodyOf, type ChangeRequest, type Damaged, type DocumentKind, type Problem, type RestoreWay, type Stored, type StoredList } from '@tide-pebble/core';
-import { BehaviorSubject, combineLatest, debounceTime, distinctUntilChanged, firstValueFrom, map, Subject, type Observable } from 'rxjs';
+import {
+  readWith,
+  BODY_SCHEMAS,
+  DOCUMENT_KINDS,
+  type BodyOf,
+  type ChangeRequest,
+  type Damaged,
+  type DocumentKind,
+  type Problem,
+  type RestoreWay,
+  type Stored,
+  type StoredList,
+} from '@tide-pebble/core';
+import {
+  BehaviorSubject,
+  combineLatest,
+  debounceTime,
+  distinctUntilChanged,
+  firstValueFrom,
+  map,
+  Subject,
+  type Observable,
+} from 'rxjs';
 import { Api, Refused, ServerAway, type BackupFrom } from './api';
 import { Drafts } from './drafts';
 import { HeldFolder } from './folder';
 import { NO_HISTORY, recorded, redone, undone, type Edit, type History } from './history';
-import { acknowledged, adopted, conflicted, edited, isFree, keyOf, NO_PAGE, refiled, settled, taken, toSend, unheard, type Page, type Step } from './page';
+import {
+  acknowledged,
+  adopted,
+  conflicted,
+  edited,
+  isFree,
+  keyOf,
+  NO_PAGE,
+  refiled,
+  settled,
+  taken,
+  toSend,
+  unheard,
+  type Page,
+  type Step,
+} from './page';
 
 export type SaveState =
   | { readonly kind: 'loading' }
@@ -22,7 +58,9 @@ export type SaveState =
   | { readonly kind: 'refused'; readonly reason: string };
 
 /** How the last talk with the server went. */
-type Talk = { readonly kind: 'loading' | 'well' | 'away' | 'full' | 'elsewhere' } | { readonly kind: 'unread' | 'refused'; readonly reason: string };
+type Talk =
+  | { readonly kind: 'loading' | 'well' | 'away' | 'full' | 'elsewhere' }
+  | { readonly kind: 'unread' | 'refused'; readonly reason: string };
 
 const SAVE_AFTER_MS = 350;
 const TRY_AGAIN_MS = 2500;
@@ -48,7 +86,10 @@ export class Documents {
   private readonly edits = new Subject<void>();
   private saving = false;
 
-  readonly state$: Observable<SaveState> = combineLatest([this.page, this.talk, this.keptAt]).pipe(map(([page, talk, at]) => stateOf(page, talk, at)), distinctUntilChanged(sameState));
+  readonly state$: Observable<SaveState> = combineLatest([this.page, this.talk, this.keptAt]).pipe(
+    map(([page, talk, at]) => stateOf(page, talk, at)),
+    distinctUntilChanged(sameState),
+  );
   readonly history$: Observable<History> = this.history.asObservable();
   /** Stored and not readable: each with its earlier saves. */
   readonly damaged$: Observable<readonly Damaged[]> = this.setAside.asObservable();
@@ -63,11 +104,13 @@ export class Documents {
   /** Every document of a kind, in a list that only changes when one of them does. */
   list$<K extends DocumentKind>(kind: K): Observable<readonly BodyOf[K][]> {
     let before: readonly BodyOf[K][] = [];
-    return this.page.pipe(map(() => {
-      const now = this.all(kind);
-      if (now.length !== before.length || now.some((body, i) => body !== before[i])) before = now;
-      return before;
-    }));
+    return this.page.pipe(
+      map(() => {
+        const now = this.all(kind);
+        if (now.length !== before.length || now.some((body, i) => body !== before[i])) before = now;
+        return before;
+      }),
+    );
   }
 
   get<K extends DocumentKind>(kind: K, id: string): BodyOf[K] | null {
@@ -112,7 +155,11 @@ export class Documents {
   settle(keep: 'mine' | 'theirs'): void {
     const { conflicts } = this.now;
     if (keep === 'theirs') {
-      const theirs = [...conflicts].map(([key, stored]) => ({ kind: this.now.held.get(key)!.kind, id: this.now.held.get(key)!.id, body: stored?.body ?? null }));
+      const theirs = [...conflicts].map(([key, stored]) => ({
+        kind: this.now.held.get(key)!.kind,
+        id: this.now.held.get(key)!.id,
+        body: stored?.body ?? null,
+      }));
       this.record('taking the other version', theirs, null);
     }
     this.step(settled(this.now, keep, [...conflicts.keys()]));
@@ -123,7 +170,8 @@ export class Documents {
   async restore(from: BackupFrom, way: RestoreWay): Promise<void> {
     this.writeLeft();
     await this.save();
-    if (this.saving || this.now.dirty.size > 0) throw new Error('What you typed last is not kept by the server yet. Try again when it is.');
+    if (this.saving || this.now.dirty.size > 0)
+      throw new Error('What you typed last is not kept by the server yet. Try again when it is.');
     this.saving = true;
     try {
       const before = this.now;
@@ -131,11 +179,25 @@ export class Documents {
       this.take(list);
       const held = new Map(this.now.held);
       // What the backup does not have stands deleted one save further on, so that undo can bring it back.
-      for (const [key, was] of before.held) if (!held.has(key)) held.set(key, { ...was, revision: was.revision + 1, body: null });
+      for (const [key, was] of before.held)
+        if (!held.has(key)) held.set(key, { ...was, revision: was.revision + 1, body: null });
       this.show({ ...this.now, held });
-      const after = [...held.values()].filter((h) => before.held.get(keyOf(h))?.body !== h.body).map(({ kind, id, body }) => ({ kind, id, body }));
-      const changed = after.filter(({ kind, id, body }) => JSON.stringify(before.held.get(keyOf({ kind, id }))?.body ?? null) !== JSON.stringify(body));
-      this.history.next(recorded(this.history.value, { label: 'restoring a backup', before: bodies(before, changed), after: changed, merge: null, at: Date.now() }));
+      const after = [...held.values()]
+        .filter((h) => before.held.get(keyOf(h))?.body !== h.body)
+        .map(({ kind, id, body }) => ({ kind, id, body }));
+      const changed = after.filter(
+        ({ kind, id, body }) =>
+          JSON.stringify(before.held.get(keyOf({ kind, id }))?.body ?? null) !== JSON.stringify(body),
+      );
+      this.history.next(
+        recorded(this.history.value, {
+          label: 'restoring a backup',
+          before: bodies(before, changed),
+          after: changed,
+          merge: null,
+          at: Date.now(),
+        }),
+      );
       this.keptAt.next(Date.now());
     } finally {
       this.saving = false;
@@ -158,14 +220,18 @@ export class Documents {
   /** Brings that in here as edits, or lets go of it. */
   async takeOfOtherFolders(how: 'bring in' | 'let go'): Promise<void> {
     if (how === 'bring in') {
-      const newest = new Map((await this.ofOtherFolders()).map((d) => [keyOf(d), { kind: d.kind, id: d.id, body: d.body ?? null }]));
+      const newest = new Map(
+        (await this.ofOtherFolders()).map((d) => [keyOf(d), { kind: d.kind, id: d.id, body: d.body ?? null }]),
+      );
       this.commit('bringing in what was typed for another folder', [...newest.values()]);
     }
     await this.drafts.forgetOthers(this.now.folder);
   }
 
   private record(label: string, edits: readonly Edit[], merge: string | null): void {
-    this.history.next(recorded(this.history.value, { label, before: bodies(this.now, edits), after: edits, merge, at: Date.now() }));
+    this.history.next(
+      recorded(this.history.value, { label, before: bodies(this.now, edits), after: edits, merge, at: Date.now() }),
+    );
   }
 
   /** At once; of an import of thousands only the first portion, the rest task by task, and shown when all of it is there. */
@@ -219,7 +285,11 @@ export class Documents {
     try {
       this.take(await firstValueFrom(this.api.loadAll()));
     } catch (error) {
-      if (!(error instanceof ServerAway)) return this.talk.next({ kind: 'unread', reason: error instanceof Error ? error.message : 'The data could not be read.' });
+      if (!(error instanceof ServerAway))
+        return this.talk.next({
+          kind: 'unread',
+          reason: error instanceof Error ? error.message : 'The data could not be read.',
+        });
       away = true;
       this.take(await this.drafts.copy(), false);
     }
@@ -236,7 +306,10 @@ export class Documents {
     this.show(taken(before, list));
     if (before.folder !== '' || before.dirty.size === 0) return;
     this.step(refiled(this.now));
-    void this.drafts.drop('', [...before.dirty].map(([key, serial]) => ({ key, serial })));
+    void this.drafts.drop(
+      '',
+      [...before.dirty].map(([key, serial]) => ({ key, serial })),
+    );
   }
 
   /** Takes up what windows that are gone have left, one a document; the next when that one is settled. */
@@ -259,10 +332,12 @@ export class Documents {
       }
       this.keptAt.next(Date.now());
       this.talk.next({ kind: 'well' });
-      void this.drafts.keepCopy(sent.flatMap((s): Stored[] => {
-        const now = this.now.held.get(keyOf(s));
-        return now ? [{ ...now, savedAt: '' }] : [];
-      }));
+      void this.drafts.keepCopy(
+        sent.flatMap((s): Stored[] => {
+          const now = this.now.held.get(keyOf(s));
+          return now ? [{ ...now, savedAt: '' }] : [];
+        }),
+      );
       if (this.now.dirty.size === 0) await this.adopt();
       if (sent.length === SENT_AT_ONCE) setTimeout(() => void this.save());
       else if (toSend(this.now, 1).length > 0) this.edits.next();
@@ -284,7 +359,10 @@ export class Documents {
       }
       if (status !== DISK_FULL) return this.talk.next({ kind: 'refused', reason: detail });
     } else if (!(error instanceof ServerAway)) {
-      return this.talk.next({ kind: 'refused', reason: error instanceof Error ? error.message : 'It could not be saved.' });
+      return this.talk.next({
+        kind: 'refused',
+        reason: error instanceof Error ? error.message : 'It could not be saved.',
+      });
     } else this.show(unheard(this.now, sent));
     this.talk.next({ kind: error instanceof ServerAway ? 'away' : 'full' });
     setTimeout(() => void this.save(), TRY_AGAIN_MS);
@@ -305,14 +383,18 @@ function bodiesByKind(held: Page['held']): ReadonlyMap<DocumentKind, readonly un
 /** HTTP: insufficient storage. */
 const DISK_FULL = 507;
 
-const bodies = (page: Page, edits: readonly Edit[]): readonly Edit[] => edits.map(({ kind, id }) => ({ kind, id, body: page.held.get(keyOf({ kind, id }))?.body ?? null }));
+const bodies = (page: Page, edits: readonly Edit[]): readonly Edit[] =>
+  edits.map(({ kind, id }) => ({ kind, id, body: page.held.get(keyOf({ kind, id }))?.body ?? null }));
 
 function stateOf(page: Page, talk: Talk, at: number | null): SaveState {
   const waiting = page.dirty.size;
   if (talk.kind === 'unread' || talk.kind === 'loading') return talk as SaveState;
   if (talk.kind === 'elsewhere') return { kind: 'elsewhere', waiting };
   if (page.conflicts.size > 0) {
-    return { kind: 'conflict', conflicts: [...page.conflicts].map(([key, theirs]) => ({ mine: page.held.get(key)!, theirs })) };
+    return {
+      kind: 'conflict',
+      conflicts: [...page.conflicts].map(([key, theirs]) => ({ mine: page.held.get(key)!, theirs })),
+    };
   }
   if (talk.kind === 'away' || talk.kind === 'full') return { kind: talk.kind, waiting };
   if (talk.kind === 'refused') return talk;
@@ -321,6 +403,9 @@ function stateOf(page: Page, talk: Talk, at: number | null): SaveState {
 
 function sameState(a: SaveState, b: SaveState): boolean {
   if (a.kind !== b.kind) return false;
-  if (a.kind === 'conflict' && b.kind === 'conflict') return a.conflicts.length === b.conflicts.length && a.conflicts.every((c, i) => c.theirs === b.conflicts[i]!.theirs);
+  if (a.kind === 'conflict' && b.kind === 'conflict')
+    return (
+      a.conflicts.length === b.conflicts.length && a.conflicts.every((c, i) => c.theirs === b.conflicts[i]!.theirs)
+    );
   return JSON.stringify(a) === JSON.stringify(b);
 }

@@ -3,7 +3,14 @@ import type { Stored } from '@tide-pebble/core';
 import { Drafts } from './drafts';
 import type { Draft } from './page';
 
-const draft = (id: string, serial = 1, folder = 'f1'): Draft => ({ folder, serial, kind: 'kit', id, revision: 0, body: { id, serial } });
+const draft = (id: string, serial = 1, folder = 'f1'): Draft => ({
+  folder,
+  serial,
+  kind: 'kit',
+  id,
+  revision: 0,
+  body: { id, serial },
+});
 const stored = (id: string, body: unknown = { id }): Stored => ({ kind: 'kit', id, revision: 1, body, savedAt: '' });
 const drop = (id: string, serial = 1) => ({ key: `kit/${id}`, serial });
 /** Each a window of its own on the same browser. */
@@ -57,7 +64,12 @@ describe('drafts in the browser', () => {
   });
   it('of a window that is gone are taken up by the next, one a document, by one window only, and only of that folder', async () => {
     const open = await indexedDbDrafts();
-    await open([{ ...draft('k0', 4), tab: 'gone' }, { ...draft('k0', 9), tab: 'gone too' }, { ...draft('k1', 2), tab: 'gone' }, { ...draft('k2', 1, 'f2'), tab: 'gone' }]);
+    await open([
+      { ...draft('k0', 4), tab: 'gone' },
+      { ...draft('k0', 9), tab: 'gone too' },
+      { ...draft('k1', 2), tab: 'gone' },
+      { ...draft('k2', 1, 'f2'), tab: 'gone' },
+    ]);
     const other = window();
     const [one, two] = await Promise.all([drafts.adopt('f1', any), other.adopt('f1', any)]);
     expect(ids([...one, ...two])).toEqual(['k0', 'k0', 'k1']);

@@ -21,25 +21,32 @@ const PORTION = 100;
 const pause = (): Promise<void> => new Promise((on) => setTimeout(on));
 const COPY_OF = 'the folder the copy is of';
 const LOCK = 'tide-pebble window ';
-const boxKey = (d: { readonly folder: string; readonly tab: string; readonly kind: Stored['kind']; readonly id: string }): string => `${d.folder} ${d.tab} ${keyOf(d)}`;
+const boxKey = (d: {
+  readonly folder: string;
+  readonly tab: string;
+  readonly kind: Stored['kind'];
+  readonly id: string;
+}): string => `${d.folder} ${d.tab} ${keyOf(d)}`;
 
 @Injectable({ providedIn: 'root' })
 export class Drafts {
   /** A window's own mark, new with each load. While it lives it holds a lock of that name, so that others leave its drafts alone. */
   private readonly tab = crypto.randomUUID();
-  private readonly db: Promise<IDBPDatabase<Boxes> | null> = inTime(openDB<Boxes>('tide-pebble', 3, {
-    upgrade: async (db, from, _to, step) => {
-      if (from < 1) db.createObjectStore('drafts');
-      else await keptBefore(step);
-      // The copy was one value of everything; now each document is its own.
-      if (from === 1) db.deleteObjectStore('copy');
-      if (from < 2) db.createObjectStore('copy');
-      db.createObjectStore('about');
-    },
-    // An older window holds the store: it lets go when it is asked.
-    blocking: (_now, _wanted, event) => (event.target as IDBDatabase).close(),
-    // A private window may have no storage: then drafts live as long as the page.
-  })).catch(() => null);
+  private readonly db: Promise<IDBPDatabase<Boxes> | null> = inTime(
+    openDB<Boxes>('tide-pebble', 3, {
+      upgrade: async (db, from, _to, step) => {
+        if (from < 1) db.createObjectStore('drafts');
+        else await keptBefore(step);
+        // The copy was one value of everything; now each document is its own.
+        if (from === 1) db.deleteObjectStore('copy');
+        if (from < 2) db.createObjectStore('copy');
+        db.createObjectStore('about');
+      },
+      // An older window holds the store: it lets go when it is asked.
+      blocking: (_now, _wanted, event) => (event.target as IDBDatabase).close(),
+      // A private window may have no storage: then drafts live as long as the page.
+    }),
+  ).catch(() => null);
 
   /** Put but not written yet, the newest of each. */
   private readonly waiting = new Map<string, Draft>();
@@ -132,13 +139,16 @@ export class Drafts {
   async forgetOthers(folder: string): Promise<void> {
     const step = (await this.db)?.transaction('drafts', 'readwrite');
     if (!step) return;
-    for (let at = await step.store.openCursor(); at; at = await at.continue()) if (at.value.folder !== folder && at.value.folder !== '') await at.delete();
+    for (let at = await step.store.openCursor(); at; at = await at.continue())
+      if (at.value.folder !== folder && at.value.folder !== '') await at.delete();
     await step.done;
   }
 
   /** What has just been saved; deleted documents (no body) leave the copy. */
   async keepCopy(documents: readonly Stored[]): Promise<void> {
-    await this.inPortions('copy', documents, (box, d) => (d.body === null ? box.delete(keyOf(d)) : box.put(d, keyOf(d))));
+    await this.inPortions('copy', documents, (box, d) =>
+      d.body === null ? box.delete(keyOf(d)) : box.put(d, keyOf(d)),
+    );
   }
 
   /** All there is, in place of what the copy held. */
@@ -151,10 +161,18 @@ export class Drafts {
 
   async copy(): Promise<StoredList> {
     const db = await this.db;
-    return { folder: (await db?.get('about', COPY_OF)) ?? '', documents: (await db?.getAll('copy')) ?? [], damaged: [] };
+    return {
+      folder: (await db?.get('about', COPY_OF)) ?? '',
+      documents: (await db?.getAll('copy')) ?? [],
+      damaged: [],
+    };
   }
 
-  private async inPortions<T>(store: 'drafts' | 'copy', list: readonly T[], act: (box: IDBObjectStore, one: T) => void): Promise<void> {
+  private async inPortions<T>(
+    store: 'drafts' | 'copy',
+    list: readonly T[],
+    act: (box: IDBObjectStore, one: T) => void,
+  ): Promise<void> {
     for (let from = 0; from < list.length; from += PORTION) {
       await pause();
       await this.inOneGo(store, (box) => list.slice(from, from + PORTION).forEach((one) => act(box, one)));
@@ -174,12 +192,16 @@ export class Drafts {
 
 /** A window of an earlier form that is still open keeps the store shut: this one does without rather than wait for it. */
 const SHUT_AFTER_MS = 3000;
-const inTime = <T>(opened: Promise<T>): Promise<T | null> => Promise.race([opened, new Promise<null>((late) => setTimeout(() => late(null), SHUT_AFTER_MS))]);
+const inTime = <T>(opened: Promise<T>): Promise<T | null> =>
+  Promise.race([opened, new Promise<null>((late) => setTimeout(() => late(null), SHUT_AFTER_MS))]);
 
 /** Drafts of the form before: by document alone, of whichever folder. */
-async function keptBefore(step: IDBPTransaction<Boxes, ('drafts' | 'copy' | 'about')[], 'versionchange'>): Promise<void> {
+async function keptBefore(
+  step: IDBPTransaction<Boxes, ('drafts' | 'copy' | 'about')[], 'versionchange'>,
+): Promise<void> {
   const store = step.objectStore('drafts');
   const old = (await store.getAll()) as unknown as ChangeRequest[];
   await store.clear();
-  for (const change of old) await store.put({ ...change, folder: '', tab: '', serial: 0 }, boxKey({ ...change, folder: '', tab: '' }));
+  for (const change of old)
+    await store.put({ ...change, folder: '', tab: '', serial: 0 }, boxKey({ ...change, folder: '', tab: '' }));
 }

@@ -1,6 +1,12 @@
 import { NO_HISTORY, recorded, redone, together, undone, type Step } from './history';
 
-const step = (label: string, at: number, merge: string | null = null): Step => ({ label, at, merge, before: [{ kind: 'kit', id: 'a', body: `before ${label}` }], after: [{ kind: 'kit', id: 'a', body: `after ${label}` }] });
+const step = (label: string, at: number, merge: string | null = null): Step => ({
+  label,
+  at,
+  merge,
+  before: [{ kind: 'kit', id: 'a', body: `before ${label}` }],
+  after: [{ kind: 'kit', id: 'a', body: `after ${label}` }],
+});
 
 describe('history', () => {
   it('goes back and forth over the same steps', () => {
@@ -20,7 +26,13 @@ describe('history', () => {
   });
   it('takes a remedy and the trim that follows as one step, over all they touch, however long the trim took', () => {
     const word = together();
-    const trim: Step = { label: 'trim', at: 60_000, merge: word, before: [{ kind: 'setup', id: 's', body: 'old' }], after: [{ kind: 'setup', id: 's', body: 'new' }] };
+    const trim: Step = {
+      label: 'trim',
+      at: 60_000,
+      merge: word,
+      before: [{ kind: 'setup', id: 's', body: 'old' }],
+      after: [{ kind: 'setup', id: 's', body: 'new' }],
+    };
     const both = recorded(recorded(NO_HISTORY, step('remedy', 0, word)), trim);
     expect(both.past.length).toBe(1);
     expect(undone(both)!.step.before.map((e) => e.body)).toEqual(['before remedy', 'old']);

@@ -30,14 +30,28 @@ export const together = (): string => `${TOGETHER}${crypto.randomUUID()}`;
 
 export function recorded(history: History, step: Step): History {
   const last = history.past.at(-1);
-  if (last && step.merge !== null && last.merge === step.merge && (step.merge.startsWith(TOGETHER) || step.at - last.at < MERGE_WITHIN_MS)) {
-    return { past: [...history.past.slice(0, -1), { ...step, before: over(last.before, step.before), after: over(step.after, last.after) }], future: [] };
+  if (
+    last &&
+    step.merge !== null &&
+    last.merge === step.merge &&
+    (step.merge.startsWith(TOGETHER) || step.at - last.at < MERGE_WITHIN_MS)
+  ) {
+    return {
+      past: [
+        ...history.past.slice(0, -1),
+        { ...step, before: over(last.before, step.before), after: over(step.after, last.after) },
+      ],
+      future: [],
+    };
   }
   return { past: [...history.past, step].slice(-STEPS_KEPT), future: [] };
 }
 
 /** The first of each document. */
-const over = (first: readonly Edit[], rest: readonly Edit[]): readonly Edit[] => [...first, ...rest.filter((r) => !first.some((f) => f.kind === r.kind && f.id === r.id))];
+const over = (first: readonly Edit[], rest: readonly Edit[]): readonly Edit[] => [
+  ...first,
+  ...rest.filter((r) => !first.some((f) => f.kind === r.kind && f.id === r.id)),
+];
 
 export function undone(history: History): { history: History; step: Step } | null {
   const step = history.past.at(-1);

@@ -2,7 +2,15 @@
  * What one window holds of a data folder, and what it owes the server: pure, so that every order in which edits, answers,
  * losses, reloads and other windows can come is played through in a model of it (`played.spec`).
  */
-import { readWith, BODY_SCHEMAS, type ChangeRequest, type DocumentKind, type Problem, type Stored, type StoredList } from '@tide-pebble/core';
+import {
+  readWith,
+  BODY_SCHEMAS,
+  type ChangeRequest,
+  type DocumentKind,
+  type Problem,
+  type Stored,
+  type StoredList,
+} from '@tide-pebble/core';
 
 /** A document as this window shows it. `revision` is the server's save it stands on; 0: none yet. Body null: deleted. */
 export interface Held {
@@ -47,7 +55,14 @@ export interface Step {
   readonly drop: readonly DropDraft[];
 }
 
-export const NO_PAGE: Page = { folder: '', held: new Map(), dirty: new Map(), serial: 0, conflicts: new Map(), unanswered: new Map() };
+export const NO_PAGE: Page = {
+  folder: '',
+  held: new Map(),
+  dirty: new Map(),
+  serial: 0,
+  conflicts: new Map(),
+  unanswered: new Map(),
+};
 export const keyOf = ({ kind, id }: { readonly kind: DocumentKind; readonly id: string }): string => `${kind}/${id}`;
 
 /** What the server holds, read: it shows wherever nothing is owed; what is owed stays, on the save it was made on. */
@@ -87,7 +102,11 @@ export function toSend(page: Page, most = Infinity): readonly ChangeRequest[] {
 }
 
 /** Only what has not been edited again since it was sent is clean. */
-export function acknowledged(page: Page, sent: readonly ChangeRequest[], answers: readonly { readonly kind: DocumentKind; readonly id: string; readonly revision: number }[]): Step {
+export function acknowledged(
+  page: Page,
+  sent: readonly ChangeRequest[],
+  answers: readonly { readonly kind: DocumentKind; readonly id: string; readonly revision: number }[],
+): Step {
   const held = new Map(page.held);
   const dirty = new Map(page.dirty);
   const unanswered = new Map(page.unanswered);
@@ -129,11 +148,19 @@ export function conflicted(page: Page, found: NonNullable<Problem['conflicts']>)
   const unanswered = new Map(page.unanswered);
   const conflicts = new Map(page.conflicts);
   const put: Draft[] = [];
-  for (const { mine: { kind, id }, theirs } of found) {
+  for (const {
+    mine: { kind, id },
+    theirs,
+  } of found) {
     const key = keyOf({ kind, id });
     const now = held.get(key);
     const serial = page.dirty.get(key);
-    if (now && serial !== undefined && theirs && page.unanswered.get(key)?.some((body) => same(kind, body, theirs.body))) {
+    if (
+      now &&
+      serial !== undefined &&
+      theirs &&
+      page.unanswered.get(key)?.some((body) => same(kind, body, theirs.body))
+    ) {
       unanswered.delete(key);
       held.set(key, { ...now, revision: theirs.revision });
       put.push({ folder: page.folder, serial, ...requestOf({ ...now, revision: theirs.revision }) });
@@ -188,12 +215,18 @@ export function adopted(page: Page, drafts: readonly ChangeRequest[]): Step {
 }
 
 /** What was typed before any folder was known, put under the one that was found. */
-export const refiled = (page: Page): Step => ({ page, put: [...page.dirty].map(([key, serial]) => ({ folder: page.folder, serial, ...requestOf(page.held.get(key)!) })), drop: [] });
+export const refiled = (page: Page): Step => ({
+  page,
+  put: [...page.dirty].map(([key, serial]) => ({ folder: page.folder, serial, ...requestOf(page.held.get(key)!) })),
+  drop: [],
+});
 
 /** As their schema writes them: it orders the keys. */
 function same(kind: DocumentKind, a: unknown, b: unknown): boolean {
   if (a === null || b === null) return a === b;
-  const [one, other] = [a, b].map((body) => readWith<unknown>(BODY_SCHEMAS[kind] as Parameters<typeof readWith<unknown>>[0], body));
+  const [one, other] = [a, b].map((body) =>
+    readWith<unknown>(BODY_SCHEMAS[kind] as Parameters<typeof readWith<unknown>>[0], body),
+  );
   return one!.ok && other!.ok && JSON.stringify(one!.value) === JSON.stringify(other!.value);
 }
 

@@ -3,7 +3,23 @@
  * and answers, closes windows, restarts the server, serves another folder. For the specs and the long run alike.
  */
 import { evenDraws, type BinItem, type ChangeRequest, type Problem, type StoredList } from '@tide-pebble/core';
-import { acknowledged, adopted, conflicted, edited, isFree, keyOf, NO_PAGE, settled, taken, toSend, unheard, type Draft, type DropDraft, type Page, type Step } from './page';
+import {
+  acknowledged,
+  adopted,
+  conflicted,
+  edited,
+  isFree,
+  keyOf,
+  NO_PAGE,
+  settled,
+  taken,
+  toSend,
+  unheard,
+  type Draft,
+  type DropDraft,
+  type Page,
+  type Step,
+} from './page';
 
 type Saved = ReturnType<Folder['save']>;
 interface Kept extends Draft {
@@ -28,16 +44,37 @@ class Folder {
   constructor(readonly mark: string) {}
 
   list(): StoredList {
-    return { folder: this.mark, documents: [...this.rows].map(([id, r]) => ({ kind: 'bin', id, revision: r.revision, body: r.body, savedAt: '' })), damaged: [] };
+    return {
+      folder: this.mark,
+      documents: [...this.rows].map(([id, r]) => ({
+        kind: 'bin',
+        id,
+        revision: r.revision,
+        body: r.body,
+        savedAt: '',
+      })),
+      damaged: [],
+    };
   }
 
   /** As the real store: word for word the same is no conflict; all or nothing. */
-  save(changes: readonly ChangeRequest[], replaced: (before: number, after: number) => void): { readonly saved: { kind: 'bin'; id: string; revision: number }[] } | { readonly conflicts: NonNullable<Problem['conflicts']> } {
+  save(
+    changes: readonly ChangeRequest[],
+    replaced: (before: number, after: number) => void,
+  ):
+    | { readonly saved: { kind: 'bin'; id: string; revision: number }[] }
+    | { readonly conflicts: NonNullable<Problem['conflicts']> } {
     const conflicts = changes.filter((c) => {
       const row = this.rows.get(c.id);
       return JSON.stringify(row?.body) !== JSON.stringify(c.body) && (row?.revision ?? 0) !== c.revision;
     });
-    if (conflicts.length > 0) return { conflicts: conflicts.map((mine) => ({ mine, theirs: this.list().documents.find((d) => d.id === mine.id) ?? null })) };
+    if (conflicts.length > 0)
+      return {
+        conflicts: conflicts.map((mine) => ({
+          mine,
+          theirs: this.list().documents.find((d) => d.id === mine.id) ?? null,
+        })),
+      };
     return {
       saved: changes.map(({ id, body: now }) => {
         const row = this.rows.get(id);
@@ -67,25 +104,41 @@ export function playKeeping(seed: number, events = 60): readonly string[] {
   const inFolder = new Map<number, string>();
   const givenUp = new Set<number>();
 
-  const cameOf = (from: number, what: number, seen = new Set<number>()): boolean => from === what || (over.get(from) ?? []).some((n) => !seen.has(n) && (seen.add(n), cameOf(n, what, seen)));
+  const cameOf = (from: number, what: number, seen = new Set<number>()): boolean =>
+    from === what || (over.get(from) ?? []).some((n) => !seen.has(n) && (seen.add(n), cameOf(n, what, seen)));
   const replaced = (before: number, after: number): void => {
     if (!cameOf(after, before)) wrong.push(`${after} silently replaced ${before}`);
   };
   const step = (w: Window, { page, put, drop }: Step): void => {
-    for (const d of put) drafts = [...drafts.filter((k) => k.tab !== w.tab || k.folder !== d.folder || keyOf(k) !== keyOf(d)), { ...d, tab: w.tab }];
+    for (const d of put)
+      drafts = [
+        ...drafts.filter((k) => k.tab !== w.tab || k.folder !== d.folder || keyOf(k) !== keyOf(d)),
+        { ...d, tab: w.tab },
+      ];
     if (drop.length > 0) w.dropLater.push({ folder: page.folder, drop });
     w.page = page;
   };
   /** The browser's store takes its time: an edit may come between an answer and the letting go of its draft. */
   const dropNow = (w: Window): void => {
     for (const { folder, drop } of w.dropLater.splice(0)) {
-      drafts = drafts.filter((k) => !(k.tab === w.tab && k.folder === folder && drop.some((d) => d.key === keyOf(k) && k.serial <= d.serial)));
+      drafts = drafts.filter(
+        (k) =>
+          !(k.tab === w.tab && k.folder === folder && drop.some((d) => d.key === keyOf(k) && k.serial <= d.serial)),
+      );
     }
   };
   const adopt = (w: Window): void => {
     const alive = new Set(windows.map((o) => o.tab));
     const taking = new Map<string, Kept>();
-    for (const d of drafts) if (d.folder === w.page.folder && d.tab !== w.tab && !alive.has(d.tab) && !taking.has(keyOf(d)) && isFree(w.page, d)) taking.set(keyOf(d), d);
+    for (const d of drafts)
+      if (
+        d.folder === w.page.folder &&
+        d.tab !== w.tab &&
+        !alive.has(d.tab) &&
+        !taking.has(keyOf(d)) &&
+        isFree(w.page, d)
+      )
+        taking.set(keyOf(d), d);
     drafts = drafts.filter((d) => ![...taking.values()].includes(d));
     step(w, adopted(w.page, [...taking.values()]));
   };
@@ -172,13 +225,17 @@ export function playKeeping(seed: number, events = 60): readonly string[] {
   for (const folder of folders) {
     served = folder;
     for (const w of [...windows]) if (w.page.folder !== folder.mark) close(w);
-    for (let n = 0; n < 200; n++) for (const w of [...windows]) [send, arrive, hear, settle, dropNow].forEach((act) => act(w));
+    for (let n = 0; n < 200; n++)
+      for (const w of [...windows]) [send, arrive, hear, settle, dropNow].forEach((act) => act(w));
     while (windows.length > 0) windows.pop();
     const last = open();
     for (let n = 0; n < 200; n++) [send, arrive, hear, settle, dropNow].forEach((act) => act(last));
     if (last.page.dirty.size > 0) wrong.push(`${last.page.dirty.size} still owed in ${folder.mark}`);
     const shown = [...last.page.held.values()].map((h) => `${h.id} ${h.revision} ${countOf(h.body)}`).sort();
-    const stored = folder.list().documents.map((d) => `${d.id} ${d.revision} ${countOf(d.body)}`).sort();
+    const stored = folder
+      .list()
+      .documents.map((d) => `${d.id} ${d.revision} ${countOf(d.body)}`)
+      .sort();
     if (shown.join() !== stored.join()) wrong.push(`“All kept” beside ${shown.join()}, stored ${stored.join()}`);
   }
   if (drafts.length > 0) wrong.push(`drafts left over: ${drafts.map((d) => countOf(d.body)).join()}`);
@@ -186,9 +243,11 @@ export function playKeeping(seed: number, events = 60): readonly string[] {
     const folder = folders.find((f) => f.mark === inFolder.get(n))!;
     const accounted = (m: number): boolean => folder.everSaved.has(m) || givenUp.has(m);
     // Typed over before it was sent: what stands over it is accounted for instead.
-    const typedOver = (m: number): boolean => [...over].some(([later, before]) => later !== m && before.includes(m) && (accounted(later) || typedOver(later)));
+    const typedOver = (m: number): boolean =>
+      [...over].some(([later, before]) => later !== m && before.includes(m) && (accounted(later) || typedOver(later)));
     if (!accounted(n) && !typedOver(n)) wrong.push(`${n} is lost`);
-    for (const other of folders) if (other !== folder && other.everSaved.has(n)) wrong.push(`${n} was saved in another folder`);
+    for (const other of folders)
+      if (other !== folder && other.everSaved.has(n)) wrong.push(`${n} was saved in another folder`);
   }
   return wrong;
 }

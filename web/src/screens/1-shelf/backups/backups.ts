@@ -2,7 +2,13 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatDialogActions, MatDialogClose, MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import {
+  MatDialogActions,
+  MatDialogClose,
+  MatDialogContent,
+  MatDialogRef,
+  MatDialogTitle,
+} from '@angular/material/dialog';
 import type { BackupLook, DocumentKind, KeptBackup, RestoreWay } from '@tide-pebble/core';
 import { firstValueFrom } from 'rxjs';
 import { Api, type BackupFrom } from '../../../services/keeping/api';
@@ -10,7 +16,14 @@ import { Documents } from '../../../services/keeping/documents';
 import { Notices } from '../../../ui/notices';
 import { chosenFile } from '../chosen-file';
 
-const WORDS: Readonly<Record<DocumentKind, readonly [string, string]>> = { rig: ['rig', 'rigs'], kit: ['kit item', 'kit items'], loadout: ['loadout', 'loadouts'], setup: ['set-up', 'set-ups'], log: ['log entry', 'log entries'], bin: ['thing in the bin', 'things in the bin'] };
+const WORDS: Readonly<Record<DocumentKind, readonly [string, string]>> = {
+  rig: ['rig', 'rigs'],
+  kit: ['kit item', 'kit items'],
+  loadout: ['loadout', 'loadouts'],
+  setup: ['set-up', 'set-ups'],
+  log: ['log entry', 'log entries'],
+  bin: ['thing in the bin', 'things in the bin'],
+};
 /** Names in a row; more are counted. */
 const NAMED = 12;
 
@@ -31,14 +44,23 @@ export class Backups {
   protected readonly fault = signal('');
   protected readonly working = signal('');
   /** The one that is looked at. */
-  private readonly opened = signal<{ readonly from: BackupFrom; readonly name: string; readonly look: BackupLook } | null>(null);
+  private readonly opened = signal<{
+    readonly from: BackupFrom;
+    readonly name: string;
+    readonly look: BackupLook;
+  } | null>(null);
   protected readonly look = computed(() => {
     const opened = this.opened();
     if (!opened) return null;
     const { holds, goes, savedAt, photos } = opened.look;
-    const rows = (['new', 'changed', 'same'] as const).map((here) => ({ here, words: counted(holds.filter((h) => h.here === here)) }));
+    const rows = (['new', 'changed', 'same'] as const).map((here) => ({
+      here,
+      words: counted(holds.filter((h) => h.here === here)),
+    }));
     return {
-      name: opened.name, savedAt, photos,
+      name: opened.name,
+      savedAt,
+      photos,
       brings: rows.find((r) => r.here === 'new')!.words,
       changes: rows.find((r) => r.here === 'changed')!.words,
       same: rows.find((r) => r.here === 'same')!.words,
@@ -47,7 +69,10 @@ export class Backups {
   });
 
   constructor() {
-    firstValueFrom(this.api.backups()).then((list) => this.kept.set(list), (error: Error) => this.fault.set(`The backups kept here could not be listed. ${error.message}`));
+    firstValueFrom(this.api.backups()).then(
+      (list) => this.kept.set(list),
+      (error: Error) => this.fault.set(`The backups kept here could not be listed. ${error.message}`),
+    );
   }
 
   protected megabytes(bytes: number): string {
@@ -66,11 +91,19 @@ export class Backups {
   protected async put(way: RestoreWay): Promise<void> {
     const opened = this.opened();
     if (!opened) return;
-    await this.work(way === 'instead' ? 'Putting it in place…' : 'Putting it beside…', `${opened.name} was not brought back; nothing has changed.`, async () => {
-      await this.documents.restore(opened.from, way);
-      this.dialog.close();
-      this.notices.sayWithUndo(way === 'instead' ? 'The backup is in place. What was here is kept as a backup of its own.' : 'The backup is beside what you had.');
-    });
+    await this.work(
+      way === 'instead' ? 'Putting it in place…' : 'Putting it beside…',
+      `${opened.name} was not brought back; nothing has changed.`,
+      async () => {
+        await this.documents.restore(opened.from, way);
+        this.dialog.close();
+        this.notices.sayWithUndo(
+          way === 'instead'
+            ? 'The backup is in place. What was here is kept as a backup of its own.'
+            : 'The backup is beside what you had.',
+        );
+      },
+    );
   }
 
   protected back(): void {
@@ -79,7 +112,9 @@ export class Backups {
   }
 
   private open(from: BackupFrom, name: string): Promise<void> {
-    return this.work('Looking into it…', `${name} cannot be read; nothing has changed.`, async () => this.opened.set({ from, name, look: await firstValueFrom(this.api.look(from)) }));
+    return this.work('Looking into it…', `${name} cannot be read; nothing has changed.`, async () =>
+      this.opened.set({ from, name, look: await firstValueFrom(this.api.look(from)) }),
+    );
   }
 
   private async work(words: string, failed: string, work: () => Promise<void>): Promise<void> {
@@ -102,6 +137,8 @@ function counted(list: readonly { readonly kind: DocumentKind; readonly name: st
     if (names.length === 0) return [];
     const of = kind === 'setup' || kind === 'log' ? [...new Set(names)] : names;
     const shown = of.slice(0, NAMED).join(', ');
-    return [`${names.length} ${WORDS[kind][names.length === 1 ? 0 : 1]}: ${shown}${of.length > NAMED ? ` and ${of.length - NAMED} more` : ''}`];
+    return [
+      `${names.length} ${WORDS[kind][names.length === 1 ? 0 : 1]}: ${shown}${of.length > NAMED ? ` and ${of.length - NAMED} more` : ''}`,
+    ];
   });
 }

@@ -11,7 +11,9 @@ const open = async () => {
   const ranked = (): readonly string[] => [...page.querySelectorAll('ol > li h2')].map((h) => h.textContent);
   const settle = (): Promise<void> => pause(fixture);
   const check = async (label: string): Promise<void> => {
-    const box = [...page.querySelectorAll('mat-checkbox')].find((c) => c.textContent.trim() === label || c.querySelector('input')!.getAttribute('aria-label') === label)!;
+    const box = [...page.querySelectorAll('mat-checkbox')].find(
+      (c) => c.textContent.trim() === label || c.querySelector('input')!.getAttribute('aria-label') === label,
+    )!;
     box.querySelector('input')!.click();
     await settle();
   };
@@ -26,7 +28,9 @@ describe('choosing a rig by the shots', () => {
     expect([...first].sort()).toEqual(FAMILIES.map((f) => f.name).sort());
     for (const li of page.querySelectorAll('ol > li')) {
       expect(li.textContent).toContain('Gives up:');
-      expect(li.querySelectorAll('path.shape').length).withContext(li.querySelector('h2')!.textContent).toBeGreaterThan(1);
+      expect(li.querySelectorAll('path.shape').length)
+        .withContext(li.querySelector('h2')!.textContent)
+        .toBeGreaterThan(1);
     }
     await check('overhead');
     expect(ranked()).not.toEqual(first);
@@ -41,7 +45,8 @@ describe('choosing a rig by the shots', () => {
     for (const name of some.slice(1)) await check(`Compare ${name}`);
     const heads = [...page.querySelectorAll('.beside thead th')].map((th) => th.textContent);
     expect([...heads].sort()).toEqual(some.slice(1).sort());
-    for (const td of page.querySelectorAll('.beside td')) if (td.parentElement!.parentElement!.tagName === 'TBODY') expect(td.textContent.trim()).not.toBe('');
+    for (const td of page.querySelectorAll('.beside td'))
+      if (td.parentElement!.parentElement!.tagName === 'TBODY') expect(td.textContent.trim()).not.toBe('');
   });
   it('starts the rig with what these shots want of its balance', async () => {
     const { press, check, documents, went } = await open();

@@ -5,7 +5,20 @@ import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { Router, RouterLink } from '@angular/router';
-import { CARRIES, familyById, figure, fromTo, MOVES, placedPieces, render, showFigure, USUAL_HANDS, wantsFor, workpiece, type Quantity } from '@tide-pebble/core';
+import {
+  CARRIES,
+  familyById,
+  figure,
+  fromTo,
+  MOVES,
+  placedPieces,
+  render,
+  showFigure,
+  USUAL_HANDS,
+  wantsFor,
+  workpiece,
+  type Quantity,
+} from '@tide-pebble/core';
 import type { Candidate, Wishes } from '@tide-pebble/core/making';
 import { catchError, combineLatest, debounceTime, map, of, startWith, switchMap } from 'rxjs';
 import { Jobs } from '../../../services/jobs';
@@ -19,10 +32,55 @@ import { StageLayout } from '../../../ui/stage-layout';
 
 const PICTURE = { width: 230, height: 190 };
 const AT_MOST = 4;
-const NONE: Wishes = { carries: [], moves: [], hands: null, wet: false, hours: null, money: null, mass: null, tools: null };
+const NONE: Wishes = {
+  carries: [],
+  moves: [],
+  hands: null,
+  wet: false,
+  hours: null,
+  money: null,
+  mass: null,
+  tools: null,
+};
 /** What most benches have; whatever else a build takes is said by name. */
-const COMMON_TOOLS = ['hacksaw or mitre saw', 'drill', 'vise', 'torch', 'pipe wrench', 'soldering iron', 'round former'] as const;
-const ALWAYS = ['file', 'abrasive paper', 'rule', 'square', 'scriber', 'spanners', 'thread lock', 'screwdriver', 'hand', 'mallet', 'pliers', 'hammer', 'pencil', 'level', 'centre punch', 'cutting fluid for steel', 'clamps', 'bench', 'plumb line', 'the card in Field', 'primer and cement', 'flux', 'solder', 'hacksaw', 'wood glue', 'epoxy', 'gloves'];
+const COMMON_TOOLS = [
+  'hacksaw or mitre saw',
+  'drill',
+  'vise',
+  'torch',
+  'pipe wrench',
+  'soldering iron',
+  'round former',
+] as const;
+const ALWAYS = [
+  'file',
+  'abrasive paper',
+  'rule',
+  'square',
+  'scriber',
+  'spanners',
+  'thread lock',
+  'screwdriver',
+  'hand',
+  'mallet',
+  'pliers',
+  'hammer',
+  'pencil',
+  'level',
+  'centre punch',
+  'cutting fluid for steel',
+  'clamps',
+  'bench',
+  'plumb line',
+  'the card in Field',
+  'primer and cement',
+  'flux',
+  'solder',
+  'hacksaw',
+  'wood glue',
+  'epoxy',
+  'gloves',
+];
 
 @Component({
   selector: 'tp-choose',
@@ -44,7 +102,9 @@ export class Choose {
   protected readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
   protected readonly loadoutId = signal<string | null>(null);
-  protected readonly loadout = computed(() => this.loadouts().find((l) => l.id === this.loadoutId()) ?? this.loadouts()[0] ?? null);
+  protected readonly loadout = computed(
+    () => this.loadouts().find((l) => l.id === this.loadoutId()) ?? this.loadouts()[0] ?? null,
+  );
   protected readonly wishes = signal<Wishes>(NONE);
   protected readonly hands = signal(USUAL_HANDS);
   protected readonly owned = signal<ReadonlySet<string> | null>(null);
@@ -52,11 +112,23 @@ export class Choose {
 
   /** What these shots ask of the balance: the rig is started with it. */
   private readonly wants = computed(() => wantsFor(this.wishes(), USUAL_WANTS));
-  private readonly asked = computed(() => ({ wishes: { ...this.wishes(), tools: this.owned() === null ? null : [...this.owned()!, ...ALWAYS] }, loadout: this.loadout(), kit: this.kit(), wants: this.wants(), hands: this.hands() }));
+  private readonly asked = computed(() => ({
+    wishes: { ...this.wishes(), tools: this.owned() === null ? null : [...this.owned()!, ...ALWAYS] },
+    loadout: this.loadout(),
+    kit: this.kit(),
+    wants: this.wants(),
+    hands: this.hands(),
+  }));
   private readonly outcome = toSignal(
     combineLatest([toObservable(this.asked)]).pipe(
       debounceTime(150),
-      switchMap(([input]) => this.jobs.run('choose', input).pipe(map((list) => ({ kind: 'ranked' as const, list })), catchError((error: Error) => of({ kind: 'failed' as const, reason: error.message })), startWith({ kind: 'working' as const }))),
+      switchMap(([input]) =>
+        this.jobs.run('choose', input).pipe(
+          map((list) => ({ kind: 'ranked' as const, list })),
+          catchError((error: Error) => of({ kind: 'failed' as const, reason: error.message })),
+          startWith({ kind: 'working' as const }),
+        ),
+      ),
     ),
     { initialValue: { kind: 'working' as const } },
   );
@@ -75,7 +147,10 @@ export class Choose {
   protected readonly side = computed(() => this.ranked().filter((c) => this.compared().includes(c.family.id)));
 
   protected toggle<K extends 'carries' | 'moves'>(list: K, value: Wishes[K][number], on: boolean): void {
-    this.wishes.update((w) => ({ ...w, [list]: on ? [...w[list], value] : (w[list] as readonly string[]).filter((v) => v !== value) }));
+    this.wishes.update((w) => ({
+      ...w,
+      [list]: on ? [...w[list], value] : (w[list] as readonly string[]).filter((v) => v !== value),
+    }));
   }
 
   protected set(change: Partial<Wishes>): void {
@@ -104,14 +179,21 @@ export class Choose {
   protected start(id: string): void {
     const family = familyById(id);
     if (!family) return;
-    const rig = this.newRig.start(family, { name: '', loadout: this.loadout(), kit: this.kit(), hands: this.hands(), wants: this.wants() });
+    const rig = this.newRig.start(family, {
+      name: '',
+      loadout: this.loadout(),
+      kit: this.kit(),
+      hands: this.hands(),
+      wants: this.wants(),
+    });
     this.workspace.choose(rig.id);
     void this.router.navigateByUrl('/frame');
   }
 
   private shown(candidate: Candidate) {
     const family = familyById(candidate.family)!;
-    const say = (kind: Parameters<typeof figure>[0], value: number, decimals?: number): string => showFigure(figure(kind, value, decimals), this.units());
+    const say = (kind: Parameters<typeof figure>[0], value: number, decimals?: number): string =>
+      showFigure(figure(kind, value, decimals), this.units());
     const { calm } = candidate;
     return {
       family,
@@ -119,12 +201,37 @@ export class Choose {
       picture: this.pictureOf(candidate),
       rows: [
         { name: 'Mass with the load', text: say('mass', candidate.mass) },
-        { name: 'Against the bare camera: pitch, roll, pan', text: calm ? [calm.pitch, calm.roll, calm.pan].map((c) => say('ratio', c)).join(', ') : 'nothing mounted' },
-        { name: candidate.wrist === null ? 'Drop time' : 'Wrist holds', text: candidate.wrist !== null ? say('torque', candidate.wrist) : candidate.dropTime === null ? 'does not right itself' : say('time', candidate.dropTime) },
-        { name: 'Can be held, roughly', text: candidate.wrist === null ? 'as long as its weight lets you' : candidate.holdMinutes ? render(fromTo('time', candidate.holdMinutes[0] * 60, candidate.holdMinutes[1] * 60, 0), this.units()) : 'long' },
-        { name: 'Packs to', text: `${candidate.pieces} ${candidate.pieces === 1 ? 'piece' : 'pieces'}, longest ${say('length', candidate.longestPiece)}` },
+        {
+          name: 'Against the bare camera: pitch, roll, pan',
+          text: calm ? [calm.pitch, calm.roll, calm.pan].map((c) => say('ratio', c)).join(', ') : 'nothing mounted',
+        },
+        {
+          name: candidate.wrist === null ? 'Drop time' : 'Wrist holds',
+          text:
+            candidate.wrist !== null
+              ? say('torque', candidate.wrist)
+              : candidate.dropTime === null
+                ? 'does not right itself'
+                : say('time', candidate.dropTime),
+        },
+        {
+          name: 'Can be held, roughly',
+          text:
+            candidate.wrist === null
+              ? 'as long as its weight lets you'
+              : candidate.holdMinutes
+                ? render(fromTo('time', candidate.holdMinutes[0] * 60, candidate.holdMinutes[1] * 60, 0), this.units())
+                : 'long',
+        },
+        {
+          name: 'Packs to',
+          text: `${candidate.pieces} ${candidate.pieces === 1 ? 'piece' : 'pieces'}, longest ${say('length', candidate.longestPiece)}`,
+        },
         { name: 'Cost to buy', text: say('money', candidate.cost) },
-        { name: 'At the bench', text: `${candidate.hours.toFixed(1)} h${candidate.dries > 0 ? `, and ${say('time', candidate.dries, 0)} to set` : ''}` },
+        {
+          name: 'At the bench',
+          text: `${candidate.hours.toFixed(1)} h${candidate.dries > 0 ? `, and ${say('time', candidate.dries, 0)} to set` : ''}`,
+        },
         { name: 'Tools', text: candidate.tools.filter((t) => !ALWAYS.includes(t)).join(', ') || 'hand tools' },
       ],
     };
@@ -134,6 +241,7 @@ export class Choose {
     const made = workpiece({ design: start.design, hands: this.hands() }, this.loadout(), this.kit());
     if (!made.ok) return [];
     const pieces = placedPieces(made.piece.assembly, start.values);
-    return sheetOf(pieces, ['side'], { width: PICTURE.width + 60, height: PICTURE.height + 106 }, null).views[0]!.shapes;
+    return sheetOf(pieces, ['side'], { width: PICTURE.width + 60, height: PICTURE.height + 106 }, null).views[0]!
+      .shapes;
   }
 }

@@ -31,21 +31,56 @@ const ROOM: Readonly<Record<Clearance['kind'], readonly [number, number, number]
         <tp-pick label="Add a free space" hint="add one…" [options]="kinds" (picked)="add($event)" />
       </header>
       @for (c of rows(); track c.id) {
-        <div class="list-row" [class.lit]="pointer.at() === c.id" (mouseenter)="pointer.point(c.id)" (mouseleave)="pointer.point(null)">
+        <div
+          class="list-row"
+          [class.lit]="pointer.at() === c.id"
+          (mouseenter)="pointer.point(c.id)"
+          (mouseleave)="pointer.point(null)"
+        >
           <strong>{{ c.kind }}</strong>
           <span class="note">middle, from the faces</span>
           @for (a of axes; track a.axis) {
-            <tp-quantity-field class="bare" [label]="c.kind + ', ' + a.from" [hideLabel]="true" [help]="a.from" kind="length" [decimals]="1" [value]="c.fromFace[a.axis]" [range]="[-1, 2]" (changed)="place(c.id, a.axis, $event)" />
+            <tp-quantity-field
+              class="bare"
+              [label]="c.kind + ', ' + a.from"
+              [hideLabel]="true"
+              [help]="a.from"
+              kind="length"
+              [decimals]="1"
+              [value]="c.fromFace[a.axis]"
+              [range]="[-1, 2]"
+              (changed)="place(c.id, a.axis, $event)"
+            />
           }
-          <button type="button" class="tool" [attr.aria-label]="'Delete the free space ' + c.kind" (click)="remove(c.id)"><tp-icon [path]="icons.remove" /></button>
+          <button
+            type="button"
+            class="tool"
+            [attr.aria-label]="'Delete the free space ' + c.kind"
+            (click)="remove(c.id)"
+          >
+            <tp-icon [path]="icons.remove" />
+          </button>
           <span></span>
           <span class="note">room</span>
           @for (a of axes; track a.axis) {
-            <tp-quantity-field class="bare" [label]="c.kind + ', ' + a.size" [hideLabel]="true" [help]="a.size" kind="length" [decimals]="1" [value]="c.size[a.axis]" [range]="[0.001, 1]" (changed)="size(c.id, a.axis, $event)" />
+            <tp-quantity-field
+              class="bare"
+              [label]="c.kind + ', ' + a.size"
+              [hideLabel]="true"
+              [help]="a.size"
+              kind="length"
+              [decimals]="1"
+              [value]="c.size[a.axis]"
+              [range]="[0.001, 1]"
+              (changed)="size(c.id, a.axis, $event)"
+            />
           }
         </div>
       } @empty {
-        <p class="note">Battery and card doors, ports, the screen's swing, the eyepiece, the hand's room; and where socket and pin hole are.</p>
+        <p class="note">
+          Battery and card doors, ports, the screen's swing, the eyepiece, the hand's room; and where socket and pin
+          hole are.
+        </p>
       }
     </section>
   `,
@@ -64,7 +99,10 @@ export class ClearancesEditor {
   ] as const;
   protected readonly rows = computed(() => {
     const { size, boxCentre, clearances } = this.item();
-    return (clearances ?? []).map((c) => ({ ...c, fromFace: c.at.map((x, i) => x - boxCentre[i]! + size[i]! / 2) as [number, number, number] }));
+    return (clearances ?? []).map((c) => ({
+      ...c,
+      fromFace: c.at.map((x, i) => x - boxCentre[i]! + size[i]! / 2) as [number, number, number],
+    }));
   });
 
   protected add(kind: string): void {
@@ -72,12 +110,23 @@ export class ClearancesEditor {
     if (!found) return;
     this.edited.emit((item) => {
       const now = item.clearances ?? [];
-      return { ...item, clearances: [...now, { id: freshId(found, now), kind: found, at: item.boxCentre, size: ROOM[found] }].slice(0, 20) };
+      return {
+        ...item,
+        clearances: [...now, { id: freshId(found, now), kind: found, at: item.boxCentre, size: ROOM[found] }].slice(
+          0,
+          20,
+        ),
+      };
     });
   }
 
   protected place(id: string, axis: 0 | 1 | 2, { value }: Quantity): void {
-    this.edited.emit((item) => this.one(item, id, (c) => ({ ...c, at: replaced(c.at, axis, value - item.size[axis] / 2 + item.boxCentre[axis]) })));
+    this.edited.emit((item) =>
+      this.one(item, id, (c) => ({
+        ...c,
+        at: replaced(c.at, axis, value - item.size[axis] / 2 + item.boxCentre[axis]),
+      })),
+    );
   }
 
   protected size(id: string, axis: 0 | 1 | 2, { value }: Quantity): void {

@@ -32,18 +32,38 @@ export class ExtrasEditor {
   protected readonly angles = computed(() => {
     const { focalLength, squeeze = 1 } = this.item();
     if (!focalLength) return [];
-    const seeing = this.item().sensor ? [this.item()] : this.load.kitList().filter((k) => k.sensor && k.class === 'camera');
+    const seeing = this.item().sensor
+      ? [this.item()]
+      : this.load.kitList().filter((k) => k.sensor && k.class === 'camera');
     return seeing.map((k) => {
       const width = (k.sensor!.width / (k.sensor!.crop ?? 1)) * squeeze;
-      return { id: k.id, on: k.id === this.item().id ? '' : ` on ${k.name}`, wide: fieldOfView(width, focalLength.shortest), long: fieldOfView(width, focalLength.longest), zoom: focalLength.longest > focalLength.shortest };
+      return {
+        id: k.id,
+        on: k.id === this.item().id ? '' : ` on ${k.name}`,
+        wide: fieldOfView(width, focalLength.shortest),
+        long: fieldOfView(width, focalLength.longest),
+        zoom: focalLength.longest > focalLength.shortest,
+      };
     });
   });
-  protected readonly partners = computed(() => this.load.kitList().filter((k) => k.id !== this.item().id && !this.item().goesWith?.includes(k.id)));
-  protected readonly tied = computed(() => (this.item().goesWith ?? []).map((id) => ({ id, name: this.load.kit().get(id)?.name ?? 'something that is gone' })));
+  protected readonly partners = computed(() =>
+    this.load.kitList().filter((k) => k.id !== this.item().id && !this.item().goesWith?.includes(k.id)),
+  );
+  protected readonly tied = computed(() =>
+    (this.item().goesWith ?? []).map((id) => ({ id, name: this.load.kit().get(id)?.name ?? 'something that is gone' })),
+  );
 
   /** Width alone is kept with a height in the common 3 to 2; typing the height corrects it. */
   protected sensor(side: 'width' | 'height', { value }: Quantity): void {
-    this.edited.emit((item) => ({ ...item, sensor: { width: item.sensor?.width ?? value * 1.5, height: item.sensor?.height ?? (value * 2) / 3, ...item.sensor, [side]: value } }));
+    this.edited.emit((item) => ({
+      ...item,
+      sensor: {
+        width: item.sensor?.width ?? value * 1.5,
+        height: item.sensor?.height ?? (value * 2) / 3,
+        ...item.sensor,
+        [side]: value,
+      },
+    }));
   }
 
   protected crop(value: number): void {
@@ -58,7 +78,10 @@ export class ExtrasEditor {
     this.edited.emit((item) => {
       const now = item.focalLength ?? { shortest: value, longest: value };
       const fixed = now.shortest === now.longest;
-      const next = end === 'shortest' ? { shortest: value, longest: fixed ? value : Math.max(value, now.longest) } : { shortest: Math.min(value, now.shortest), longest: value };
+      const next =
+        end === 'shortest'
+          ? { shortest: value, longest: fixed ? value : Math.max(value, now.longest) }
+          : { shortest: Math.min(value, now.shortest), longest: value };
       return { ...item, ...words(item, `focal ${end}`, typed), focalLength: next };
     });
   }

@@ -1,6 +1,14 @@
 /** What an item is: its name and kind, its box, its foot and socket. */
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { KIT_CLASSES, MOUNT_KINDS, withClass, type KitClass, type KitItem, type MountKind, type Quantity } from '@tide-pebble/core';
+import {
+  KIT_CLASSES,
+  MOUNT_KINDS,
+  withClass,
+  type KitClass,
+  type KitItem,
+  type MountKind,
+  type Quantity,
+} from '@tide-pebble/core';
 import { QuantityField } from '../../../ui/quantity-field';
 import { replaced, words, type ItemChange } from './changes';
 
@@ -55,17 +63,24 @@ export class FactsEditor {
     this.edited.emit((item) => {
       const foot = item.size[axis] / 2 - item.boxCentre[axis];
       const inMiddle = Math.abs(item.boxCentre[axis]) < 1e-9;
-      return { ...item, ...words(item, `size ${axis}`, typed), size: replaced(item.size, axis, value), boxCentre: inMiddle ? item.boxCentre : replaced(item.boxCentre, axis, value / 2 - foot) };
+      return {
+        ...item,
+        ...words(item, `size ${axis}`, typed),
+        size: replaced(item.size, axis, value),
+        boxCentre: inMiddle ? item.boxCentre : replaced(item.boxCentre, axis, value / 2 - foot),
+      };
     });
   }
 
   protected footAt(axis: 0 | 1 | 2, { value, typed }: Quantity): void {
-    this.edited.emit((item) => ({ ...item, ...words(item, `foot ${axis}`, typed), boxCentre: replaced(item.boxCentre, axis, item.size[axis] / 2 - value) }));
+    this.edited.emit((item) => ({
+      ...item,
+      ...words(item, `foot ${axis}`, typed),
+      boxCentre: replaced(item.boxCentre, axis, item.size[axis] / 2 - value),
+    }));
   }
 
   protected socket({ value, typed }: Quantity): void {
     this.edited.emit((item) => ({ ...item, socketDepth: { value, ...(typed === undefined ? {} : { typed }) } }));
   }
-
-
 }

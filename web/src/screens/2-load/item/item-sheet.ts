@@ -25,7 +25,21 @@ import { StatesEditor } from './states-editor';
 @Component({
   selector: 'tp-item-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, MatButton, Icon, StageLayout, ItemDrawing, FactsEditor, ExtrasEditor, Measuring, PointsEditor, StatesEditor, ClearancesEditor, KnownPanel, ScalePanel],
+  imports: [
+    RouterLink,
+    MatButton,
+    Icon,
+    StageLayout,
+    ItemDrawing,
+    FactsEditor,
+    ExtrasEditor,
+    Measuring,
+    PointsEditor,
+    StatesEditor,
+    ClearancesEditor,
+    KnownPanel,
+    ScalePanel,
+  ],
   templateUrl: './item-sheet.html',
   styleUrl: './item-sheet.css',
 })
@@ -36,14 +50,25 @@ export class ItemSheet {
   private readonly dialogs = inject(Dialogs);
   /** The item's id, from the address. */
   readonly id = input.required<string>();
-  protected readonly icons = { back: mdiChevronLeft, copy: mdiContentCopy, remove: mdiDeleteOutline, earlier: mdiHistory };
+  protected readonly icons = {
+    back: mdiChevronLeft,
+    copy: mdiContentCopy,
+    remove: mdiDeleteOutline,
+    earlier: mdiHistory,
+  };
   protected readonly item = computed(() => this.load.kit().get(this.id()) ?? null);
   protected readonly results = computed(() => {
     const item = this.item();
     return item ? resultsOf(item) : [];
   });
   /** Every single result, for the drawing to show beside the best one. */
-  protected readonly found = computed<readonly MethodFound[]>(() => this.results().flatMap((r) => (r.outcome.kind === 'found' && !r.measurement.state && !r.measurement.leftOut ? r.outcome.found.filter((f) => f.what === 'centre') : [])));
+  protected readonly found = computed<readonly MethodFound[]>(() =>
+    this.results().flatMap((r) =>
+      r.outcome.kind === 'found' && !r.measurement.state && !r.measurement.leftOut
+        ? r.outcome.found.filter((f) => f.what === 'centre')
+        : [],
+    ),
+  );
 
   /** A change of the box or foot is followed by all that was read from its faces. */
   protected change(change: ItemChange): void {
@@ -52,7 +77,10 @@ export class ItemSheet {
 
   protected async earlier({ id, name }: KitItem): Promise<void> {
     const data: WhoseSaves = { kind: 'kit', id, name };
-    await this.dialogs.open(() => import('../../../ui/earlier-saves').then((m) => m.EarlierSaves), { data, width: '720px' });
+    await this.dialogs.open(() => import('../../../ui/earlier-saves').then((m) => m.EarlierSaves), {
+      data,
+      width: '720px',
+    });
   }
 
   protected copy(item: KitItem): void {

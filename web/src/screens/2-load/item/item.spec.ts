@@ -23,11 +23,17 @@ const camera: KitItem = { ...newItem('c', 'camera', 'Heron'), size: [0.06, 0.12,
 /** An editor on an item, that takes its changes as the sheet does. */
 class Edited<T> {
   item: KitItem;
-  private constructor(readonly fixture: ComponentFixture<T>, item: KitItem) {
+  private constructor(
+    readonly fixture: ComponentFixture<T>,
+    item: KitItem,
+  ) {
     this.item = item;
   }
 
-  static async of<T extends { readonly edited: { subscribe(take: (change: ItemChange) => void): unknown } }>(component: new () => T, item: KitItem): Promise<Edited<T>> {
+  static async of<T extends { readonly edited: { subscribe(take: (change: ItemChange) => void): unknown } }>(
+    component: new () => T,
+    item: KitItem,
+  ): Promise<Edited<T>> {
     TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting()] });
     const edited = new Edited(TestBed.createComponent(component), item);
     edited.fixture.componentInstance.edited.subscribe((change) => {
@@ -45,13 +51,17 @@ class Edited<T> {
 
   show(): void {
     this.fixture.componentRef.setInput('item', this.item);
-    if (this.fixture.componentInstance instanceof Measuring) this.fixture.componentRef.setInput('results', resultsOf(this.item));
+    if (this.fixture.componentInstance instanceof Measuring)
+      this.fixture.componentRef.setInput('results', resultsOf(this.item));
   }
 
   async press(label: string | RegExp): Promise<void> {
     const names = (b: Element): string => (b.getAttribute('aria-label') ?? b.textContent ?? '').trim();
-    const button = [...this.page.querySelectorAll('button')].find((b) => (typeof label === 'string' ? names(b) === label : label.test(names(b))));
-    if (!button) throw new Error(`no button ${label} among ${[...this.page.querySelectorAll('button')].map(names).join(' | ')}`);
+    const button = [...this.page.querySelectorAll('button')].find((b) =>
+      typeof label === 'string' ? names(b) === label : label.test(names(b)),
+    );
+    if (!button)
+      throw new Error(`no button ${label} among ${[...this.page.querySelectorAll('button')].map(names).join(' | ')}`);
     button.click();
     await this.fixture.whenStable();
   }
@@ -93,7 +103,8 @@ describe('measuring an item', () => {
   it('shows the reading that stands apart, and leaves it out only when told', async () => {
     const sheet = await Edited.of(Measuring, lens);
     await sheet.press(/^Weigh it/);
-    for (const [i, text] of ['400 g', '401 g', '440 g', '400 g'].entries()) await sheet.type(`Weigh it: Scale reads${['', ', again', ', third time', ', fourth time'][i]}`, text);
+    for (const [i, text] of ['400 g', '401 g', '440 g', '400 g'].entries())
+      await sheet.type(`Weigh it: Scale reads${['', ', again', ', third time', ', fourth time'][i]}`, text);
     expect(sheet.item.mass!.value).toBeCloseTo(0.41025, 9);
     await sheet.press('stands apart: leave it out');
     expect(sheet.item.mass!.value).toBeCloseTo(0.40033, 5);
@@ -109,10 +120,13 @@ describe('measuring an item', () => {
     link.connect(false);
     await sheet.fixture.whenStable();
     const readings = (link as unknown as { readings: Subject<ScaleReading> }).readings;
-    const button = [...sheet.page.querySelectorAll('button')].find((b) => b.getAttribute('aria-label')?.startsWith('From the scale'))!;
+    const button = [...sheet.page.querySelectorAll('button')].find((b) =>
+      b.getAttribute('aria-label')?.startsWith('From the scale'),
+    )!;
     button.click();
     await new Promise((done) => setTimeout(done));
-    for (const grams of [390, 400, 400, 400, 400, 400]) readings.next({ mass: grams / 1000, stable: grams === 400, overload: false });
+    for (const grams of [390, 400, 400, 400, 400, 400])
+      readings.next({ mass: grams / 1000, stable: grams === 400, overload: false });
     await new Promise((done) => setTimeout(done));
     await sheet.fixture.whenStable();
     expect(sheet.item.measurements![0]!.readings['scale']).toEqual([{ value: 0.4, from: 'scale' }]);
@@ -129,7 +143,10 @@ describe('measuring an item', () => {
     await sheet.press(/^Hung twice/);
     await sheet.type('One square is', '5 mm');
     await sheet.type('Hung twice, from the side: First line, upper mark, across, in squares', '9');
-    expect(sheet.item.measurements![0]!.readings['aAcross']![0]).toEqual({ value: jasmine.any(Number) as never, typed: '9 squares' });
+    expect(sheet.item.measurements![0]!.readings['aAcross']![0]).toEqual({
+      value: jasmine.any(Number) as never,
+      typed: '9 squares',
+    });
     expect(sheet.item.measurements![0]!.readings['aAcross']![0]!.value).toBeCloseTo(0.045, 12);
   });
 });
@@ -168,7 +185,12 @@ describe('an item’s sheet', () => {
     name.value = 'Wide lens';
     name.dispatchEvent(new Event('change'));
     await sheet.choose('Kind', 'lens');
-    expect([sheet.item.name, sheet.item.class, sheet.item.form, sheet.item.foot]).toEqual(['Wide lens', 'lens', 'cylinder', 'lens mount']);
+    expect([sheet.item.name, sheet.item.class, sheet.item.form, sheet.item.foot]).toEqual([
+      'Wide lens',
+      'lens',
+      'cylinder',
+      'lens mount',
+    ]);
   });
   it('grows the box away from the foot', async () => {
     const sheet = await Edited.of(FactsEditor, camera);
@@ -193,7 +215,12 @@ describe('an item’s sheet', () => {
     const points = await Edited.of(PointsEditor, camera);
     await points.press(/Add a point/);
     await points.type('Foot to point 4, up', '85 mm');
-    expect(points.item.mountPoints.at(-1)).toEqual({ id: 'point-4', name: 'point 4', kind: 'thread', at: [0, 0, 0.085] });
+    expect(points.item.mountPoints.at(-1)).toEqual({
+      id: 'point-4',
+      name: 'point 4',
+      kind: 'thread',
+      at: [0, 0, 0.085],
+    });
     TestBed.resetTestingModule();
     const free = await Edited.of(ClearancesEditor, camera);
     await pick(free.page, 'Add a free space', 'battery door', () => free.fixture.whenStable());
@@ -204,7 +231,11 @@ describe('an item’s sheet', () => {
   });
   it('is drawn with its foot, its points and where its mass centre is', async () => {
     const fixture = TestBed.createComponent(ItemDrawing);
-    fixture.componentRef.setInput('item', { ...camera, massCentre: { at: [0.01, 0, 0.04], spread: [0.001, 0.001, 0.001] }, clearances: [{ id: 'p', kind: 'ports', at: [0, -0.08, 0.04], size: [0.03, 0.04, 0.04] }] });
+    fixture.componentRef.setInput('item', {
+      ...camera,
+      massCentre: { at: [0.01, 0, 0.04], spread: [0.001, 0.001, 0.001] },
+      clearances: [{ id: 'p', kind: 'ports', at: [0, -0.08, 0.04], size: [0.03, 0.04, 0.04] }],
+    });
     fixture.componentRef.setInput('found', [{ what: 'centre', axis: 0, value: 0.01, spread: 0.001 }]);
     await fixture.whenStable();
     const page = fixture.nativeElement as HTMLElement;

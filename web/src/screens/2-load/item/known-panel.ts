@@ -39,15 +39,26 @@ export class KnownPanel {
   protected readonly next = computed(() => {
     if (!this.mass().measured) return 'Put it on the scale: its mass is only guessed from its size.';
     const open = this.axes().filter((a) => !a.measured);
-    if (open.length > 0) return `Balance it on an edge ${open.map((a) => a.name).join(' and ')}: the middle of its box stands in for that.`;
+    if (open.length > 0)
+      return `Balance it on an edge ${open.map((a) => a.name).join(' and ')}: the middle of its box stands in for that.`;
     const wrong = [this.mass(), ...this.axes()].find((a) => a.agrees === false);
     if (wrong) return 'Two ways disagree. Measure that again, one of them is off.';
     const single = this.axes().find((a) => a.ways.length === 1);
-    return single ? `All is measured. A second way ${single.name} would show whether the first can be trusted.` : 'All is measured, each axis in more than one way.';
+    return single
+      ? `All is measured. A second way ${single.name} would show whether the first can be trusted.`
+      : 'All is measured, each axis in more than one way.';
   });
 
-  private how(what: Compared['what'], axis: 0 | 1 | 2 | null): { ways: readonly string[]; agrees: boolean | null; difference: number; allowed: number } {
+  private how(
+    what: Compared['what'],
+    axis: 0 | 1 | 2 | null,
+  ): { ways: readonly string[]; agrees: boolean | null; difference: number; allowed: number } {
     const found = this.compared().find((c) => c.what === what && c.axis === axis);
-    return { ways: found?.methods ?? [], agrees: found?.agreement.agrees ?? null, difference: found?.agreement.widest?.difference ?? 0, allowed: found?.agreement.widest?.allowed ?? 0 };
+    return {
+      ways: found?.methods ?? [],
+      agrees: found?.agreement.agrees ?? null,
+      difference: found?.agreement.widest?.difference ?? 0,
+      allowed: found?.agreement.widest?.allowed ?? 0,
+    };
   }
 }

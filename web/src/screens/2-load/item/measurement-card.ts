@@ -3,7 +3,13 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { MatButton } from '@angular/material/button';
 import { mdiDeleteOutline, mdiScale } from '@mdi/js';
 import { type KitItem, type Measurement, type Quantity, type Reading } from '@tide-pebble/core';
-import { AXIS_WORDS, withMeasurement, withoutMeasurement, type MethodReading, type Result } from '@tide-pebble/core/measuring';
+import {
+  AXIS_WORDS,
+  withMeasurement,
+  withoutMeasurement,
+  type MethodReading,
+  type Result,
+} from '@tide-pebble/core/measuring';
 import { ScaleLink } from '../../../services/scale-link';
 import { Photos } from '../../../services/photos';
 import { Units } from '../../../services/units';
@@ -15,7 +21,10 @@ import { MethodPicture } from './method-picture';
 import { PhotoMarks } from './photo-marks';
 
 const ORDINALS = ['', 'again', 'third time', 'fourth time', 'fifth time'];
-const STEPS = { scale: [0.001, 0.0001, 0.005, 0.01, 0.028349523125 / 10], ruler: [0.001, 0.0005, 0.0001, 0.0254 / 32, 0.0254 / 64] };
+const STEPS = {
+  scale: [0.001, 0.0001, 0.005, 0.01, 0.028349523125 / 10],
+  ruler: [0.001, 0.0005, 0.0001, 0.0254 / 32, 0.0254 / 64],
+};
 
 @Component({
   selector: 'tp-measurement-card',
@@ -42,13 +51,24 @@ export class MeasurementCard {
 
   protected readonly axis = computed(() => AXIS_WORDS[this.result().measurement.axis ?? 0]);
   protected readonly usesScale = computed(() => this.result().method?.readings.some((r) => r.kind === 'mass') ?? false);
-  protected readonly usesRuler = computed(() => this.result().method?.readings.some((r) => r.kind === 'length') ?? false);
+  protected readonly usesRuler = computed(
+    () => this.result().method?.readings.some((r) => r.kind === 'length') ?? false,
+  );
   protected readonly title = computed(() => {
     const { method, measurement } = this.result();
-    const where = method?.needs === 'axis' ? `, ${this.axis().name}` : method?.needs === 'view' ? `, from the ${measurement.view === 'top' ? 'top' : (measurement.view ?? 'side')}` : '';
+    const where =
+      method?.needs === 'axis'
+        ? `, ${this.axis().name}`
+        : method?.needs === 'view'
+          ? `, from the ${measurement.view === 'top' ? 'top' : (measurement.view ?? 'side')}`
+          : '';
     return `${method?.name ?? 'A way this version does not know'}${where}`;
   });
-  protected readonly states = computed(() => (this.item().states ?? []).flatMap((s) => s.choices.slice(1).map((c) => ({ value: `${s.id} ${c.id}`, label: `${s.name} ${c.name}` }))));
+  protected readonly states = computed(() =>
+    (this.item().states ?? []).flatMap((s) =>
+      s.choices.slice(1).map((c) => ({ value: `${s.id} ${c.id}`, label: `${s.name} ${c.name}` })),
+    ),
+  );
   protected readonly state = computed(() => {
     const { state } = this.result().measurement;
     return state ? `${state.state} ${state.choice}` : '';
@@ -63,12 +83,22 @@ export class MeasurementCard {
       return {
         reading,
         name,
-        fields: [...list, null].map((r, i) => ({ reading: r, index: i, apart: apart.has(i), label: `${this.title()}: ${name}${i > 0 ? `, ${ORDINALS[i] ?? `${i + 1}th time`}` : ''}` })),
+        fields: [...list, null].map((r, i) => ({
+          reading: r,
+          index: i,
+          apart: apart.has(i),
+          label: `${this.title()}: ${name}${i > 0 ? `, ${ORDINALS[i] ?? `${i + 1}th time`}` : ''}`,
+        })),
         range: rangeOf(reading),
         reason: outcome.kind === 'impossible' && outcome.reading === reading.id ? outcome.reason : null,
         mean: list.filter((r) => !r.leftOut).length > 1 ? (averages[reading.id]?.value ?? null) : null,
         // Two alone cannot say which of them is wrong; only that one is.
-        differ: averages[reading.id]?.count === 2 && averages[reading.id]!.range > FAR_APART * (reading.kind === 'mass' ? measurement.scaleStep : measurement.rulerStep) ? averages[reading.id]!.range : null,
+        differ:
+          averages[reading.id]?.count === 2 &&
+          averages[reading.id]!.range >
+            FAR_APART * (reading.kind === 'mass' ? measurement.scaleStep : measurement.rulerStep)
+            ? averages[reading.id]!.range
+            : null,
       };
     });
   });
@@ -80,7 +110,14 @@ export class MeasurementCard {
       ...outcome,
       found: outcome.found.map((f) => ({
         ...f,
-        name: f.what === 'centre' ? `Mass centre, ${AXIS_WORDS[f.axis!].name}` : f.what === 'mass' ? 'Mass' : f.what === 'size' ? `Size, ${AXIS_WORDS[f.axis!].name}` : 'Socket depth',
+        name:
+          f.what === 'centre'
+            ? `Mass centre, ${AXIS_WORDS[f.axis!].name}`
+            : f.what === 'mass'
+              ? 'Mass'
+              : f.what === 'size'
+                ? `Size, ${AXIS_WORDS[f.axis!].name}`
+                : 'Socket depth',
         kind: f.what === 'mass' ? ('mass' as const) : ('length' as const),
         shown: f.what === 'centre' ? f.value - boxCentre[f.axis!] + size[f.axis!] / 2 : f.value,
         from: f.what === 'centre' ? `from ${AXIS_WORDS[f.axis!].face}` : '',
@@ -90,7 +127,11 @@ export class MeasurementCard {
 
   protected read(reading: MethodReading, index: number, { value, typed }: Quantity, from?: Reading['from']): void {
     this.put(reading.id, (list) => {
-      const one: Reading = { value, ...(typed === undefined ? {} : { typed }), ...(from === undefined ? {} : { from }) };
+      const one: Reading = {
+        value,
+        ...(typed === undefined ? {} : { typed }),
+        ...(from === undefined ? {} : { from }),
+      };
       return index < list.length ? list.map((r, i) => (i === index ? one : r)) : [...list, one];
     });
   }
@@ -100,7 +141,11 @@ export class MeasurementCard {
   }
 
   protected leaveOut(reading: MethodReading, index: number): void {
-    this.put(reading.id, (list) => list.map(({ leftOut, ...r }, i) => (i !== index ? { ...r, ...(leftOut ? { leftOut } : {}) } : leftOut ? r : { ...r, leftOut: true as const })));
+    this.put(reading.id, (list) =>
+      list.map(({ leftOut, ...r }, i) =>
+        i !== index ? { ...r, ...(leftOut ? { leftOut } : {}) } : leftOut ? r : { ...r, leftOut: true as const },
+      ),
+    );
   }
 
   /** Waits for a figure that stands still. When it is not to be had, what was there stays. */
@@ -110,7 +155,8 @@ export class MeasurementCard {
     try {
       const mass = await this.link.settledReading();
       if (mass < 0) throw new Error('It reads less than nothing. Tare it empty and put the item on again.');
-      if (mass < this.link.step() / 2 && reading.least === undefined) throw new Error('It reads nothing. Put the item on, and take it again.');
+      if (mass < this.link.step() / 2 && reading.least === undefined)
+        throw new Error('It reads nothing. Put the item on, and take it again.');
       this.read(reading, index, { value: mass }, 'scale');
     } catch (error) {
       this.notTaken.set({ reading: reading.id, reason: error instanceof Error ? error.message : 'No figure came.' });
@@ -120,7 +166,13 @@ export class MeasurementCard {
   }
 
   protected marked(places: Readonly<Record<string, number>>): void {
-    this.change((m) => ({ ...m, readings: { ...m.readings, ...Object.fromEntries(Object.entries(places).map(([id, value]) => [id, [{ value, from: 'photo' as const }]])) } }));
+    this.change((m) => ({
+      ...m,
+      readings: {
+        ...m.readings,
+        ...Object.fromEntries(Object.entries(places).map(([id, value]) => [id, [{ value, from: 'photo' as const }]])),
+      },
+    }));
     this.marking.set(false);
   }
 
@@ -155,7 +207,10 @@ export class MeasurementCard {
   }
 
   protected counted(reading: MethodReading, index: number, { value, typed }: Quantity): void {
-    this.read(reading, index, { value: value * (this.square() ?? 1), ...(typed === undefined ? {} : { typed: `${typed} squares`.slice(0, 60) }) });
+    this.read(reading, index, {
+      value: value * (this.square() ?? 1),
+      ...(typed === undefined ? {} : { typed: `${typed} squares`.slice(0, 60) }),
+    });
   }
 
   private put(reading: string, change: (list: readonly Reading[]) => readonly Reading[]): void {

@@ -1,5 +1,16 @@
 /** All that was measured of an item, and the ways to measure it further, each with its drawing. */
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject, Injector, input, output, signal } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  Injector,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import { type KitItem, type Measurement } from '@tide-pebble/core';
 import { METHODS, withMeasurement, type Method, type Result } from '@tide-pebble/core/measuring';
 import { ScaleLink } from '../../../services/scale-link';
@@ -33,8 +44,13 @@ export class Measuring {
   protected readonly adding = signal(false);
   /** Ways are offered by what they find; all are open while nothing was measured. */
   protected readonly choosing = computed(() => this.adding() || this.results().length === 0);
-  protected readonly groups = FINDS.map((f) => ({ ...f, methods: METHODS.filter((m) => m.finds === f.id).sort((a, b) => a.reach - b.reach) }));
-  protected readonly plain = computed(() => this.item().class === 'camera' || this.item().class === 'plate' || this.item().class === 'cage');
+  protected readonly groups = FINDS.map((f) => ({
+    ...f,
+    methods: METHODS.filter((m) => m.finds === f.id).sort((a, b) => a.reach - b.reach),
+  }));
+  protected readonly plain = computed(
+    () => this.item().class === 'camera' || this.item().class === 'plate' || this.item().class === 'cage',
+  );
   protected readonly shown = computed(() => this.groups.filter((g) => g.id !== 'depth' || this.plain()));
 
   /** Along the first axis that was not measured this way yet. */
@@ -53,10 +69,13 @@ export class Measuring {
     this.edited.emit((item) => withMeasurement(item, measurement));
     this.adding.set(false);
     // On to its first reading: the card is drawn by then.
-    afterNextRender(() => {
-      const card = this.host.nativeElement.querySelector<HTMLElement>(`#measurement-${measurement.id}`);
-      card?.scrollIntoView({ block: 'nearest' });
-      card?.querySelector<HTMLInputElement>('.readings input')?.focus();
-    }, { injector: this.injector });
+    afterNextRender(
+      () => {
+        const card = this.host.nativeElement.querySelector<HTMLElement>(`#measurement-${measurement.id}`);
+        card?.scrollIntoView({ block: 'nearest' });
+        card?.querySelector<HTMLInputElement>('.readings input')?.focus();
+      },
+      { injector: this.injector },
+    );
   }
 }

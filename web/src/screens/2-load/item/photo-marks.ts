@@ -13,9 +13,18 @@ const MARKS = ['aAcross', 'aAcross2', 'bAcross', 'bAcross2'] as const;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatButton],
   template: `
-    <p role="status"><strong>{{ asks() }}</strong></p>
+    <p role="status">
+      <strong>{{ asks() }}</strong>
+    </p>
     <div class="photo">
-      <img [src]="photos.address(item().photo!)" alt="Photo of {{ item().name }}. Arrow keys move the cross, Enter touches there." tabindex="0" (click)="clicked($event)" (keydown)="key($event)" (error)="gone.set(true)" />
+      <img
+        [src]="photos.address(item().photo!)"
+        alt="Photo of {{ item().name }}. Arrow keys move the cross, Enter touches there."
+        tabindex="0"
+        (click)="clicked($event)"
+        (keydown)="key($event)"
+        (error)="gone.set(true)"
+      />
       <svg [attr.viewBox]="'0 0 ' + item().photo!.width + ' ' + item().photo!.height" aria-hidden="true">
         @if (cross(); as c) {
           <path class="cross" [attr.d]="'M' + (c[0] - 40) + ' ' + c[1] + 'h80M' + c[0] + ' ' + (c[1] - 40) + 'v80'" />
@@ -31,16 +40,44 @@ const MARKS = ['aAcross', 'aAcross2', 'bAcross', 'bAcross2'] as const;
     @if (fault()) {
       <p class="wrong" role="alert">{{ fault() }}</p>
     }
-    <button matButton type="button" [disabled]="touches().length === 0" (click)="touches.set(touches().slice(0, -1))">Take back the last touch</button>
-    <p class="note">Works for a photo taken square-on from well away, two metres or more. Without one, type the places below.</p>
+    <button matButton type="button" [disabled]="touches().length === 0" (click)="touches.set(touches().slice(0, -1))">
+      Take back the last touch
+    </button>
+    <p class="note">
+      Works for a photo taken square-on from well away, two metres or more. Without one, type the places below.
+    </p>
   `,
   styles: `
-    :host { display: block; margin: var(--space-2) 0; }
-    .photo { position: relative; max-width: 520px; }
-    img { width: 100%; display: block; cursor: crosshair; border-radius: var(--corner); }
-    svg { position: absolute; inset: 0; width: 100%; height: 100%; pointer-events: none; }
-    .cross { stroke: var(--sea); stroke-width: 4; }
-    circle { fill: none; stroke: var(--coral); stroke-width: 4; }
+    :host {
+      display: block;
+      margin: var(--space-2) 0;
+    }
+    .photo {
+      position: relative;
+      max-width: 520px;
+    }
+    img {
+      width: 100%;
+      display: block;
+      cursor: crosshair;
+      border-radius: var(--corner);
+    }
+    svg {
+      position: absolute;
+      inset: 0;
+      width: 100%;
+      height: 100%;
+      pointer-events: none;
+    }
+    .cross {
+      stroke: var(--sea);
+      stroke-width: 4;
+    }
+    circle {
+      fill: none;
+      stroke: var(--coral);
+      stroke-width: 4;
+    }
   `,
 })
 export class PhotoMarks {
@@ -78,8 +115,14 @@ export class PhotoMarks {
     const { width, height } = this.item().photo!;
     const [x, y] = this.cross() ?? [width / 2, height / 2];
     const step = event.shiftKey ? 40 : 6;
-    const way = ({ ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Readonly<Record<string, Touch>>)[event.key];
-    if (way) this.cross.set([Math.min(width, Math.max(0, x + way[0] * step)), Math.min(height, Math.max(0, y + way[1] * step))]);
+    const way = (
+      { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Readonly<Record<string, Touch>>
+    )[event.key];
+    if (way)
+      this.cross.set([
+        Math.min(width, Math.max(0, x + way[0] * step)),
+        Math.min(height, Math.max(0, y + way[1] * step)),
+      ]);
     else if (event.key === 'Enter') this.touch([x, y]);
     else return;
     event.preventDefault();
@@ -104,10 +147,15 @@ export class PhotoMarks {
 }
 
 function placesOf(plane: PhotoPlane, marks: readonly Touch[]): Readonly<Record<string, number>> {
-  return Object.fromEntries(marks.flatMap((mark, i) => {
-    const [across, up] = plane.place(mark);
-    const id = MARKS[i]!;
-    // To a tenth of a millimetre: a finger is no finer.
-    return [[id, Math.round(across * 1e4) / 1e4], [id.replace('Across', 'Up'), Math.round(up * 1e4) / 1e4]];
-  }));
+  return Object.fromEntries(
+    marks.flatMap((mark, i) => {
+      const [across, up] = plane.place(mark);
+      const id = MARKS[i]!;
+      // To a tenth of a millimetre: a finger is no finer.
+      return [
+        [id, Math.round(across * 1e4) / 1e4],
+        [id.replace('Across', 'Up'), Math.round(up * 1e4) / 1e4],
+      ];
+    }),
+  );
 }

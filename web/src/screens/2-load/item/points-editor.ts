@@ -19,17 +19,40 @@ import { freshId, replaced, words, type ItemChange } from './changes';
         <button matButton="outlined" type="button" (click)="add()"><tp-icon [path]="icons.add" /> Add a point</button>
       </header>
       @for (p of item().mountPoints; track p.id) {
-        <div class="list-row" [class.lit]="pointer.at() === p.id" (mouseenter)="pointer.point(p.id)" (mouseleave)="pointer.point(null)">
-          <input type="text" maxlength="120" aria-label="Name of the point" [value]="p.name" (change)="rename(p.id, $any($event.target).value)" />
+        <div
+          class="list-row"
+          [class.lit]="pointer.at() === p.id"
+          (mouseenter)="pointer.point(p.id)"
+          (mouseleave)="pointer.point(null)"
+        >
+          <input
+            type="text"
+            maxlength="120"
+            aria-label="Name of the point"
+            [value]="p.name"
+            (change)="rename(p.id, $any($event.target).value)"
+          />
           <select [attr.aria-label]="'Kind of ' + p.name" (change)="kind(p.id, $any($event.target).value)">
             @for (k of kinds; track k) {
               <option [value]="k" [selected]="k === p.kind">{{ k }}</option>
             }
           </select>
           @for (a of axes; track a.axis) {
-            <tp-quantity-field class="bare" [label]="'Foot to ' + p.name + ', ' + a.word" [hideLabel]="true" [help]="a.word" kind="length" [decimals]="1" [value]="p.at[a.axis]" [range]="[-1, 1]" (changed)="place(p.id, a.axis, $event)" />
+            <tp-quantity-field
+              class="bare"
+              [label]="'Foot to ' + p.name + ', ' + a.word"
+              [hideLabel]="true"
+              [help]="a.word"
+              kind="length"
+              [decimals]="1"
+              [value]="p.at[a.axis]"
+              [range]="[-1, 1]"
+              (changed)="place(p.id, a.axis, $event)"
+            />
           }
-          <button type="button" class="tool" [attr.aria-label]="'Delete the point ' + p.name" (click)="remove(p.id)"><tp-icon [path]="icons.remove" /></button>
+          <button type="button" class="tool" [attr.aria-label]="'Delete the point ' + p.name" (click)="remove(p.id)">
+            <tp-icon [path]="icons.remove" />
+          </button>
         </div>
       } @empty {
         <p class="note">Nothing stands on it. Add a point if something does, a plate on a plate, say.</p>
@@ -67,7 +90,11 @@ export class PointsEditor {
   }
 
   protected place(id: string, axis: 0 | 1 | 2, { value, typed }: Quantity): void {
-    this.edited.emit((item) => ({ ...item, ...words(item, `${id} ${axis}`, typed), mountPoints: item.mountPoints.map((p) => (p.id === id ? { ...p, at: replaced(p.at, axis, value) } : p)) }));
+    this.edited.emit((item) => ({
+      ...item,
+      ...words(item, `${id} ${axis}`, typed),
+      mountPoints: item.mountPoints.map((p) => (p.id === id ? { ...p, at: replaced(p.at, axis, value) } : p)),
+    }));
   }
 
   protected remove(id: string): void {

@@ -1,5 +1,14 @@
 /** The rig on paper: three views at a stated scale with a bar to check the printer by; the same sheet as SVG or DXF. */
-import { ChangeDetectionStrategy, Component, computed, type ElementRef, effect, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  type ElementRef,
+  effect,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { scaleFor, squareOn } from '@tide-pebble/core/making';
@@ -44,7 +53,14 @@ export class PrintSheet {
   private readonly svg = computed(() => {
     const sheet = this.sheet();
     const bench = this.bench();
-    return sheet && bench ? svgOf({ sheet, scale: this.scale(), title: `${bench.rig.name}${bench.loadout ? ` with ${bench.loadout.name}` : ''}`, units: this.units() }) : '';
+    return sheet && bench
+      ? svgOf({
+          sheet,
+          scale: this.scale(),
+          title: `${bench.rig.name}${bench.loadout ? ` with ${bench.loadout.name}` : ''}`,
+          units: this.units(),
+        })
+      : '';
   });
 
   constructor() {

@@ -45,10 +45,13 @@ export class AccuracySheet {
   protected readonly howMany = BUILDS.toLocaleString('en-GB');
   protected readonly lengths = signal(USUAL.lengths);
   protected readonly angles = signal(USUAL.angles);
-  private readonly asked = computed(() => {
-    const bench = this.bench();
-    return [bench?.rig.id, bench?.piece, bench?.values, bench?.rig.wants, this.lengths(), this.angles()];
-  }, { equal: sameParts });
+  private readonly asked = computed(
+    () => {
+      const bench = this.bench();
+      return [bench?.rig.id, bench?.piece, bench?.values, bench?.rig.wants, this.lengths(), this.angles()];
+    },
+    { equal: sameParts },
+  );
   /** Any change of the rig, its set-up or the workmanship makes it stale. */
   protected readonly builds = new Asked<AccuracyOutcome>(this.asked);
   private readonly found = computed(() => {
@@ -58,13 +61,32 @@ export class AccuracySheet {
   protected readonly reason = computed(() => {
     const outcome = this.builds.found();
     if (!outcome || outcome.kind === 'found') return this.builds.reason();
-    return outcome.reason === 'broken' ? 'This rig cannot be drawn as it is.' : 'Nothing bears this rig yet: it hangs on no joint and no hand holds it. Give it one in Frame.';
+    return outcome.reason === 'broken'
+      ? 'This rig cannot be drawn as it is.'
+      : 'Nothing bears this rig yet: it hangs on no joint and no hand holds it. Give it one in Frame.';
   });
-  protected readonly rows = computed(() => (this.found()?.leeway ?? []).map((l) => ({
-    id: `${l.id} ${l.name}`, about: this.aboutOf(l), name: l.kind === 'mass' ? l.name.replace(/^mass of /, '').replace(/^density of (.+)$/, 'all of $1') + ', its mass' : l.name, within: this.within(l),
-    kept: l.spread > 0 ? `± ${this.show(l.kind, 2 * l.spread)}` : '', verdict: l.spreads < CARE ? 'with care' : l.spreads < SAFE ? 'watch it' : l.less === null && l.more === null ? 'does not matter' : 'easy', care: l.spreads < CARE,
-    fails: l.fails ? WANT_WORDS[l.fails] : '',
-  })));
+  protected readonly rows = computed(() =>
+    (this.found()?.leeway ?? []).map((l) => ({
+      id: `${l.id} ${l.name}`,
+      about: this.aboutOf(l),
+      name:
+        l.kind === 'mass'
+          ? l.name.replace(/^mass of /, '').replace(/^density of (.+)$/, 'all of $1') + ', its mass'
+          : l.name,
+      within: this.within(l),
+      kept: l.spread > 0 ? `± ${this.show(l.kind, 2 * l.spread)}` : '',
+      verdict:
+        l.spreads < CARE
+          ? 'with care'
+          : l.spreads < SAFE
+            ? 'watch it'
+            : l.less === null && l.more === null
+              ? 'does not matter'
+              : 'easy',
+      care: l.spreads < CARE,
+      fails: l.fails ? WANT_WORDS[l.fails] : '',
+    })),
+  );
   protected readonly all = signal(false);
   /** The tightest first; a long list is drawn whole only when asked. */
   protected readonly listed = computed(() => (this.all() ? this.rows() : this.rows().slice(0, LISTED)));
@@ -72,21 +94,52 @@ export class AccuracySheet {
     const found = this.found();
     if (!found) return '';
     const { part, uncertain } = found.chance;
-    return part > 0.9995 ? 'practically all' : `${showFigure(figure('percent', part, 0), this.units())} (± ${showFigure(figure('percent', 2 * uncertain, 0), this.units())})`;
+    return part > 0.9995
+      ? 'practically all'
+      : `${showFigure(figure('percent', part, 0), this.units())} (± ${showFigure(figure('percent', 2 * uncertain, 0), this.units())})`;
   });
-  protected readonly ofWhat = computed(() => ((this.bench()?.judged.evaluation.axes.length ?? 0) > 0 ? 'can be balanced on every axis, as near as its friction hides; the others want more travel.' : 'can be brought level and into the wanted drop with these washers; the others want other washers, or more travel.'));
+  protected readonly ofWhat = computed(() =>
+    (this.bench()?.judged.evaluation.axes.length ?? 0) > 0
+      ? 'can be balanced on every axis, as near as its friction hides; the others want more travel.'
+      : 'can be brought level and into the wanted drop with these washers; the others want other washers, or more travel.',
+  );
   protected readonly more = computed(() => {
     const found = this.found();
     const bench = this.bench();
     if (!found || !bench) return [];
-    return found.withMore.filter((m) => m.part - found.chance.part > 0.005).map((m) => ({ key: `${m.mover} ${m.by}`, text: `${showFigure(figure('length', m.by, 0), this.units())} more each way on the ${(bench.piece.rig.adjusters.find((a) => a.id === m.mover)?.name ?? m.mover).toLowerCase()}`, part: showFigure(figure('percent', m.part, 0), this.units()) }));
+    return found.withMore
+      .filter((m) => m.part - found.chance.part > 0.005)
+      .map((m) => ({
+        key: `${m.mover} ${m.by}`,
+        text: `${showFigure(figure('length', m.by, 0), this.units())} more each way on the ${(bench.piece.rig.adjusters.find((a) => a.id === m.mover)?.name ?? m.mover).toLowerCase()}`,
+        part: showFigure(figure('percent', m.part, 0), this.units()),
+      }));
   });
 
   protected look(): void {
     const bench = this.bench();
     if (!bench) return;
-    const { rig: { design, wants, hands }, loadout, values } = bench;
-    this.builds.ask((told) => this.jobs.run('accuracy', { rig: { design, wants, ...(hands ? { hands } : {}) }, loadout, kit: this.kit(), values, lengths: this.lengths(), angles: this.angles(), builds: BUILDS, seed: SEED }, told));
+    const {
+      rig: { design, wants, hands },
+      loadout,
+      values,
+    } = bench;
+    this.builds.ask((told) =>
+      this.jobs.run(
+        'accuracy',
+        {
+          rig: { design, wants, ...(hands ? { hands } : {}) },
+          loadout,
+          kit: this.kit(),
+          values,
+          lengths: this.lengths(),
+          angles: this.angles(),
+          builds: BUILDS,
+          seed: SEED,
+        },
+        told,
+      ),
+    );
   }
 
   /** The part it is about, to light up: a dimension says it itself. */
@@ -96,12 +149,17 @@ export class AccuracySheet {
 
   private within({ kind, less, more }: Leeway): string {
     if (less === null && more === null) return 'any';
-    const side = (value: number | null, sign: string): string => (value === null ? `${sign} any` : `${sign} ${this.show(kind, value)}`);
-    if (less !== null && more !== null && Math.abs(less - more) < 0.05 * Math.max(less, more)) return `± ${this.show(kind, Math.min(less, more))}`;
+    const side = (value: number | null, sign: string): string =>
+      value === null ? `${sign} any` : `${sign} ${this.show(kind, value)}`;
+    if (less !== null && more !== null && Math.abs(less - more) < 0.05 * Math.max(less, more))
+      return `± ${this.show(kind, Math.min(less, more))}`;
     return `${side(more, '+')}, ${side(less, '−')}`;
   }
 
   private show(kind: Leeway['kind'], value: number): string {
-    return showFigure(figure(kind, value, kind === 'length' ? (value < 0.01 ? 1 : 0) : kind === 'mass' ? (value < 0.01 ? 1 : 0) : 1), this.units());
+    return showFigure(
+      figure(kind, value, kind === 'length' ? (value < 0.01 ? 1 : 0) : kind === 'mass' ? (value < 0.01 ? 1 : 0) : 1),
+      this.units(),
+    );
   }
 }

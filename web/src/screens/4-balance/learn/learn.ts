@@ -50,19 +50,36 @@ export class Learn {
   protected readonly next = this.taught.next;
   protected readonly heading = this.taught.heading;
   protected readonly heightMoves = this.taught.heightMoves;
-  protected readonly rows = computed(() => this.entries().map((entry, i) => ({ entry, name: `Reading ${i + 1}`, text: this.seenWords(entry.seen) || 'nothing read' })));
+  protected readonly rows = computed(() =>
+    this.entries().map((entry, i) => ({
+      entry,
+      name: `Reading ${i + 1}`,
+      text: this.seenWords(entry.seen) || 'nothing read',
+    })),
+  );
   protected readonly nothing = computed(() => {
     const d = this.draft();
-    return d.noseDown === undefined && d.leftSideDown === undefined && d.dropTimes.length === 0 && !d.turnsOver && d.mass === undefined && d.fingerAhead === undefined;
+    return (
+      d.noseDown === undefined &&
+      d.leftSideDown === undefined &&
+      d.dropTimes.length === 0 &&
+      !d.turnsOver &&
+      d.mass === undefined &&
+      d.fingerAhead === undefined
+    );
   });
   protected note(part: { readonly [K in keyof Seen]?: Seen[K] | null }): void {
-    const next = Object.fromEntries(Object.entries({ ...this.draft(), ...part }).filter(([, v]) => v !== null && v !== undefined)) as Seen;
+    const next = Object.fromEntries(
+      Object.entries({ ...this.draft(), ...part }).filter(([, v]) => v !== null && v !== undefined),
+    ) as Seen;
     this.draft.set(next);
     localStorage.setItem(DRAFT, JSON.stringify(next));
   }
 
   /** One more field than there are times, to three: their mean counts for more than any. */
-  protected readonly presses = computed(() => Array.from({ length: Math.min(PRESSES, this.draft().dropTimes.length + 1) }, (_, i) => i));
+  protected readonly presses = computed(() =>
+    Array.from({ length: Math.min(PRESSES, this.draft().dropTimes.length + 1) }, (_, i) => i),
+  );
   protected press(i: number, time: number | null): void {
     const times = [...this.draft().dropTimes];
     times.splice(i, 1, ...(time === null ? [] : [time]));
@@ -73,7 +90,16 @@ export class Learn {
     const bench = this.bench();
     if (!bench || this.nothing()) return;
     const { noseDown, leftSideDown, dropPitch } = readings(bench.judged.evaluation);
-    const entry: LogEntry = { id: crypto.randomUUID(), rig: bench.rig.id, loadout: bench.loadout?.id ?? null, when: new Date().toISOString(), values: { ...bench.values }, expected: { noseDown, leftSideDown, dropPitch, dropSpread: this.hung()?.spread.dropPitch ?? null }, seen: this.draft(), notes: '' };
+    const entry: LogEntry = {
+      id: crypto.randomUUID(),
+      rig: bench.rig.id,
+      loadout: bench.loadout?.id ?? null,
+      when: new Date().toISOString(),
+      values: { ...bench.values },
+      expected: { noseDown, leftSideDown, dropPitch, dropSpread: this.hung()?.spread.dropPitch ?? null },
+      seen: this.draft(),
+      notes: '',
+    };
     this.documents.commit('a reading', [{ kind: 'log', id: entry.id, body: entry }]);
     this.draft.set(NOTHING);
     localStorage.removeItem(DRAFT);
@@ -91,9 +117,27 @@ export class Learn {
   }
 
   private seenWords(seen: Seen): string {
-    const lean = (angle: number | undefined, words: readonly [string, string]): string[] => (angle === undefined ? [] : [angle === 0 ? `level (${words[0].split(' ')[0]})` : `${this.say('angle', Math.abs(angle))} ${words[angle > 0 ? 0 : 1]}`]);
+    const lean = (angle: number | undefined, words: readonly [string, string]): string[] =>
+      angle === undefined
+        ? []
+        : [
+            angle === 0
+              ? `level (${words[0].split(' ')[0]})`
+              : `${this.say('angle', Math.abs(angle))} ${words[angle > 0 ? 0 : 1]}`,
+          ];
     const mean = seen.dropTimes.reduce((s, t) => s + t, 0) / seen.dropTimes.length;
-    return [...(seen.turnsOver ? ['turned over'] : []), ...lean(seen.noseDown, ['nose down', 'nose up']), ...lean(seen.leftSideDown, ['left side down', 'right side down']), ...(seen.dropTimes.length > 0 ? [`drop ${this.say('time', mean)}`] : []), ...(seen.mass === undefined ? [] : [this.say('mass', seen.mass)]), ...(seen.fingerAhead === undefined ? [] : [`balances ${this.say('length', Math.abs(seen.fingerAhead), 0)} ${seen.fingerAhead >= 0 ? 'ahead' : 'behind'}`])].join(', ');
+    return [
+      ...(seen.turnsOver ? ['turned over'] : []),
+      ...lean(seen.noseDown, ['nose down', 'nose up']),
+      ...lean(seen.leftSideDown, ['left side down', 'right side down']),
+      ...(seen.dropTimes.length > 0 ? [`drop ${this.say('time', mean)}`] : []),
+      ...(seen.mass === undefined ? [] : [this.say('mass', seen.mass)]),
+      ...(seen.fingerAhead === undefined
+        ? []
+        : [
+            `balances ${this.say('length', Math.abs(seen.fingerAhead), 0)} ${seen.fingerAhead >= 0 ? 'ahead' : 'behind'}`,
+          ]),
+    ].join(', ');
   }
 
   private say(kind: Parameters<typeof figure>[0], value: number, decimals?: number): string {
@@ -104,7 +148,9 @@ export class Learn {
 function stored(): Seen {
   try {
     const read: unknown = JSON.parse(localStorage.getItem(DRAFT) ?? 'null');
-    return read && typeof read === 'object' && 'dropTimes' in read && Array.isArray(read.dropTimes) ? (read as Seen) : NOTHING;
+    return read && typeof read === 'object' && 'dropTimes' in read && Array.isArray(read.dropTimes)
+      ? (read as Seen)
+      : NOTHING;
   } catch {
     return NOTHING;
   }

@@ -28,7 +28,9 @@ describe('the pan', () => {
   it('says what to move on what, and moves bolt and washers together by as much on to their strip', async () => {
     const pan = await sheet(Pan, benchAt(trimmed));
     const offer = pan.page.querySelector<HTMLButtonElement>('.move button')!;
-    expect(pan.page.querySelector('.move li:has(strong)')!.parentElement!.textContent).toMatch(/\d+ mm (back|forward), on a (strip|rod) \d+ mm long \(\d+ g with its (bolt|nut)\)/);
+    expect(pan.page.querySelector('.move li:has(strong)')!.parentElement!.textContent).toMatch(
+      /\d+ mm (back|forward), on a (strip|rod) \d+ mm long \(\d+ g with its (bolt|nut)\)/,
+    );
     expect(pan.page.querySelector('.move .note')!.textContent).toMatch(/It stays level; its drop is then \d+\.\d s\./);
     offer.click();
     const [changes] = pan.workspace.applied;
@@ -58,7 +60,10 @@ describe('the pan', () => {
     expect(button('Set it so that it leans least')).toBeUndefined();
   });
   it('wants a trim first where it would turn over', async () => {
-    const { page } = await sheet(Pan, benchAt({ 'foot-count': 0, 'rear-count': 0, 'front-count': 0, 'pivot-height': -0.0075 }));
+    const { page } = await sheet(
+      Pan,
+      benchAt({ 'foot-count': 0, 'rear-count': 0, 'front-count': 0, 'pivot-height': -0.0075 }),
+    );
     expect(page.textContent).toContain('It would turn over: trim it first.');
   });
 });

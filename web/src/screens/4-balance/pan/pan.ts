@@ -1,8 +1,27 @@
 /** The pan test: turn it at a rate, see how it leans in the picture, where it ends to be steady, and what to move so that it does not. */
-import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { DEGREE, figure, panReading, showFigure, wayOf, type ExplainedTrim, type PanMove, type PanPlan, type PanReading } from '@tide-pebble/core';
+import {
+  DEGREE,
+  figure,
+  panReading,
+  showFigure,
+  wayOf,
+  type ExplainedTrim,
+  type PanMove,
+  type PanPlan,
+  type PanReading,
+} from '@tide-pebble/core';
 import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
 import { Jobs } from '../../../services/jobs';
@@ -40,10 +59,15 @@ export class Pan {
   private readonly rigId = computed(() => this.bench()?.rig.id);
   private readonly found = linkedSignal<unknown, string>({ source: this.rigId, computation: () => '' });
   /** The trim that looks for the set-up that leans least. */
-  protected readonly least = new Asked<ExplainedTrim>(computed(() => {
-    const bench = this.bench();
-    return [bench?.rig.id, bench?.piece.assembly, bench?.values, bench?.rig.wants];
-  }, { equal: sameParts }));
+  protected readonly least = new Asked<ExplainedTrim>(
+    computed(
+      () => {
+        const bench = this.bench();
+        return [bench?.rig.id, bench?.piece.assembly, bench?.values, bench?.rig.wants];
+      },
+      { equal: sameParts },
+    ),
+  );
   protected readonly said = computed(() => this.least.reason() || this.planning.reason() || this.found());
 
   protected readonly hung = computed(() => this.bench()?.judged.evaluation.hung ?? null);
@@ -51,14 +75,20 @@ export class Pan {
     const cones = this.bench()?.piece.cones ?? [];
     return cones.length > 0 ? Math.min(...cones.map((c) => c.long.across)) : USUAL_WIDTH;
   });
-  protected readonly lensNote = computed(() => (this.bench()?.piece.cones.length ? `lens at its longest, ${this.say('angle', this.across(), 0)} wide` : `no lens known: a picture ${this.say('angle', this.across(), 0)} wide`));
+  protected readonly lensNote = computed(() =>
+    this.bench()?.piece.cones.length
+      ? `lens at its longest, ${this.say('angle', this.across(), 0)} wide`
+      : `no lens known: a picture ${this.say('angle', this.across(), 0)} wide`,
+  );
   protected readonly now = computed((): PanReading | null => {
     const hung = this.hung();
     return hung ? panReading(hung, this.degrees() * DEGREE, this.across()) : null;
   });
   protected readonly table = computed(() => {
     const hung = this.hung();
-    return hung ? RATES.map((rate) => ({ rate, text: this.words(panReading(hung, rate * DEGREE, this.across())) })) : [];
+    return hung
+      ? RATES.map((rate) => ({ rate, text: this.words(panReading(hung, rate * DEGREE, this.across())) }))
+      : [];
   });
   /** Rest and pan together, for the drawing and the lens: nose down and left side down, rad. */
   protected readonly leaning = computed(() => {
@@ -73,20 +103,30 @@ export class Pan {
     const { balanced, unstableAbove } = now.limit;
     if (unstableAbove === null) return 'It keeps upright at every rate: its inertia in pan is the largest.';
     const at = `${this.say('angle', unstableAbove, 0)} a second`;
-    return balanced ? `Upright is a rest up to ${at}; beyond it drifts out, over seconds.` : `Evenly laid out it would be steady up to ${at}. Near that the lean grows fast.`;
+    return balanced
+      ? `Upright is a rest up to ${at}; beyond it drifts out, over seconds.`
+      : `Evenly laid out it would be steady up to ${at}. Near that the lean grows fast.`;
   });
-  private readonly asked = computed(() => {
-    const bench = this.bench();
-    return bench && this.hung() ? { assembly: bench.piece.assembly, values: bench.values } : null;
-  }, { equal: (a, b) => a?.assembly === b?.assembly && a?.values === b?.values });
+  private readonly asked = computed(
+    () => {
+      const bench = this.bench();
+      return bench && this.hung() ? { assembly: bench.piece.assembly, values: bench.values } : null;
+    },
+    { equal: (a, b) => a?.assembly === b?.assembly && a?.values === b?.values },
+  );
   private readonly planning = new Asked<readonly PanPlan[]>(this.asked);
   /** Null while they are looked for. */
-  protected readonly plans = computed(() => this.planning.found()?.map((plan) => ({
-    plan,
-    moves: plan.moves.map((m) => ({ id: m.id, name: m.name, text: this.moveWords(m) })),
-    why: this.whyOf(plan),
-  })) ?? null);
-  protected readonly carries = computed(() => this.planning.found()?.some((p) => p.moves.some((m) => m.carrier)) ?? false);
+  protected readonly plans = computed(
+    () =>
+      this.planning.found()?.map((plan) => ({
+        plan,
+        moves: plan.moves.map((m) => ({ id: m.id, name: m.name, text: this.moveWords(m) })),
+        why: this.whyOf(plan),
+      })) ?? null,
+  );
+  protected readonly carries = computed(
+    () => this.planning.found()?.some((p) => p.moves.some((m) => m.carrier)) ?? false,
+  );
 
   constructor() {
     effect(() => {
@@ -109,7 +149,12 @@ export class Pan {
     if (!bench || this.least.part() !== null) return;
     this.found.set('');
     this.least.ask(
-      (told) => this.jobs.run('trim', { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: 'steadiestPan' }, told),
+      (told) =>
+        this.jobs.run(
+          'trim',
+          { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: 'steadiestPan' },
+          told,
+        ),
       (outcome) => {
         this.found.set(trimWords(outcome, bench.piece.rig.adjusters, this.units(), 'steadiestPan'));
         if (outcome.kind === 'solved') this.workspace.setAdjusters('the set-up most level in a pan', outcome.values);
@@ -121,18 +166,26 @@ export class Pan {
     if (!reading) return 'it does not hang';
     if (!reading.lean) return 'drifts out';
     const { noseUp, leftUp } = reading.lean;
-    const part = (angle: number, words: readonly [string, string]): string => (Math.abs(angle) < 0.05 * DEGREE ? '' : `${this.say('angle', Math.abs(angle))} ${words[angle > 0 ? 0 : 1]}`);
-    const said = [part(noseUp, ['nose up', 'nose down']), part(leftUp, ['left side up', 'left side down'])].filter(Boolean).join(', ');
+    const part = (angle: number, words: readonly [string, string]): string =>
+      Math.abs(angle) < 0.05 * DEGREE ? '' : `${this.say('angle', Math.abs(angle))} ${words[angle > 0 ? 0 : 1]}`;
+    const said = [part(noseUp, ['nose up', 'nose down']), part(leftUp, ['left side up', 'left side down'])]
+      .filter(Boolean)
+      .join(', ');
     return said ? `${said}: ${this.say('percent', reading.ofFrame!, 1)} of the picture` : 'stays level';
   }
 
   protected overshoot(reading: PanReading): string {
-    return reading.overshoot === null ? '' : `A pan shorter than its swing starts from nought and may overshoot to ${this.say('angle', reading.overshoot)}.`;
+    return reading.overshoot === null
+      ? ''
+      : `A pan shorter than its swing starts from nought and may overshoot to ${this.say('angle', reading.overshoot)}.`;
   }
 
   private whyOf({ takes, takesAway, dropPitch }: PanPlan): string {
     const lean = { both: 'makes it lean', nose: 'makes its nose lean', sides: 'makes its sides lean' }[takes];
-    const away = takesAway === 1 ? `Takes away all that ${lean}` : `As far as slides go and weights should be carried: takes away ${this.say('percent', takesAway, 0)} of what ${lean}`;
+    const away =
+      takesAway === 1
+        ? `Takes away all that ${lean}`
+        : `As far as slides go and weights should be carried: takes away ${this.say('percent', takesAway, 0)} of what ${lean}`;
     return `${away}. It stays level${dropPitch === null ? ', but would turn over' : `; its drop is then ${this.say('time', dropPitch, 1)}`}.`;
   }
 

@@ -4,14 +4,28 @@ import { sheet } from '../../../testing/sheets';
 import { SetUps } from './set-ups';
 
 const heavy = { ...camera, id: 'gannet', name: 'Gannet body', mass: { value: 0.62 } };
-const flood: Loadout = { id: 'flood', name: 'Flood', conditions: '', items: [{ id: 'm-cam', item: 'gannet', on: null, offset: [0, 0, 0] }] };
-const giant: Loadout = { id: 'storm', name: 'Storm', conditions: '', items: [{ id: 'm-cam', item: 'whale', on: null, offset: [0, 0, 0] }] };
+const flood: Loadout = {
+  id: 'flood',
+  name: 'Flood',
+  conditions: '',
+  items: [{ id: 'm-cam', item: 'gannet', on: null, offset: [0, 0, 0] }],
+};
+const giant: Loadout = {
+  id: 'storm',
+  name: 'Storm',
+  conditions: '',
+  items: [{ id: 'm-cam', item: 'whale', on: null, offset: [0, 0, 0] }],
+};
 const whale = { ...camera, id: 'whale', name: 'Whale body', mass: { value: 14 } };
-const two = async (more: readonly Loadout[] = []) => sheet(SetUps, benchAt({}), (w) => {
-  w.kit$.next(new Map([camera, heavy, whale].map((k) => [k.id, k])));
-  w.loadouts$.next([loadout, flood, ...more]);
-});
-const rows = (page: HTMLElement): readonly string[][] => [...page.querySelectorAll('tbody tr')].map((tr) => [...tr.querySelectorAll('th,td')].map((c) => c.textContent.replace(/\s+/g, ' ').trim()));
+const two = async (more: readonly Loadout[] = []) =>
+  sheet(SetUps, benchAt({}), (w) => {
+    w.kit$.next(new Map([camera, heavy, whale].map((k) => [k.id, k])));
+    w.loadouts$.next([loadout, flood, ...more]);
+  });
+const rows = (page: HTMLElement): readonly string[][] =>
+  [...page.querySelectorAll('tbody tr')].map((tr) =>
+    [...tr.querySelectorAll('th,td')].map((c) => c.textContent.replace(/\s+/g, ' ').trim()),
+  );
 
 describe('the set-ups of all loadouts', () => {
   it('are had, each with its row, and what is moved between two', async () => {
@@ -26,7 +40,11 @@ describe('the set-ups of all loadouts', () => {
   it('name what a loadout fails that cannot be had, and leave it out of the cards', async () => {
     const { page, press, documents } = await two([giant]);
     expect(rows(page)[2]![0]).toMatch(/^Storm cannot be had: /);
-    expect(rows(page)[2]!.slice(1)).toEqual(rows(page)[2]!.slice(1).map(() => '–'));
+    expect(rows(page)[2]!.slice(1)).toEqual(
+      rows(page)[2]!
+        .slice(1)
+        .map(() => '–'),
+    );
     await press('Keep all as set-up cards');
     expect(documents.committed[0]!.edits.map((e) => (e.body as SetUp).loadout)).toEqual(['ebb', 'flood']);
   });
@@ -43,15 +61,24 @@ describe('the set-ups of all loadouts', () => {
     workspace.setAdjusters('by hand', { 'foot-count': 3 });
     await fixture.whenStable();
     expect(jobs.asked).toEqual(['setUps']);
-    workspace.put({ ...benchAt({}), rig: { ...benchAt({}).rig, wants: { ...benchAt({}).rig.wants, levelWithin: 0.03 } } });
+    workspace.put({
+      ...benchAt({}),
+      rig: { ...benchAt({}).rig, wants: { ...benchAt({}).rig.wants, levelWithin: 0.03 } },
+    });
     await fixture.whenStable();
     expect(jobs.asked).toEqual(['setUps', 'setUps']);
   });
   it('keep to the bin where only that is wanted, and are looked for anew when it fills', async () => {
     const bench = benchAt({});
-    const { page, fixture, workspace, jobs } = await sheet(SetUps, { ...bench, rig: { ...bench.rig, wants: { ...bench.rig.wants, onlyBin: true } } }, (w) => w.kit$.next(new Map([[camera.id, camera]])));
+    const { page, fixture, workspace, jobs } = await sheet(
+      SetUps,
+      { ...bench, rig: { ...bench.rig, wants: { ...bench.rig.wants, onlyBin: true } } },
+      (w) => w.kit$.next(new Map([[camera.id, camera]])),
+    );
     expect(rows(page)[0]![0]).toBe('Ebb cannot be had: washers in the bin');
-    workspace.bin$.next([{ id: 'b', name: washerName(bench.piece.rig.bodies.flatMap((b) => b.stations)[0]!), count: 60, lengths: [] }]);
+    workspace.bin$.next([
+      { id: 'b', name: washerName(bench.piece.rig.bodies.flatMap((b) => b.stations)[0]!), count: 60, lengths: [] },
+    ]);
     await fixture.whenStable();
     expect(rows(page)[0]![0]).toBe('Ebb');
     expect(jobs.asked).toEqual(['setUps', 'setUps']);

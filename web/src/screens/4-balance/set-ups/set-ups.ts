@@ -1,10 +1,25 @@
 /** One rig, every loadout: what can be had, how each is set, and what is moved in the field from one to the next. */
-import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { figure, showFigure, wayOf, type Adjuster, type AdjusterValues, type KitItem } from '@tide-pebble/core';
-import { movesBetween, type SetUpRow, type SetUpsInput, type SizeForAll, type SizesForAll } from '@tide-pebble/core/making';
+import {
+  movesBetween,
+  type SetUpRow,
+  type SetUpsInput,
+  type SizeForAll,
+  type SizesForAll,
+} from '@tide-pebble/core/making';
 import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
 import { Documents } from '../../../services/keeping/documents';
@@ -41,14 +56,27 @@ export class SetUps {
   private readonly from = signal<string | null>(null);
   private readonly to = signal<string | null>(null);
   /** Only what the answer depends on: setting an adjuster does not start it anew. */
-  private readonly asked = computed((): SetUpsInput['rig'] | null => {
-    const bench = this.bench();
-    if (!bench) return null;
-    const { id, design, wants, hands, loadout } = bench.rig;
-    return { id, design, wants, loadout, ...(hands ? { hands } : {}) };
-  }, { equal: (a, b) => a?.design === b?.design && a?.wants === b?.wants && a?.hands === b?.hands && a?.loadout === b?.loadout && a?.id === b?.id });
+  private readonly asked = computed(
+    (): SetUpsInput['rig'] | null => {
+      const bench = this.bench();
+      if (!bench) return null;
+      const { id, design, wants, hands, loadout } = bench.rig;
+      return { id, design, wants, loadout, ...(hands ? { hands } : {}) };
+    },
+    {
+      equal: (a, b) =>
+        a?.design === b?.design &&
+        a?.wants === b?.wants &&
+        a?.hands === b?.hands &&
+        a?.loadout === b?.loadout &&
+        a?.id === b?.id,
+    },
+  );
 
-  private readonly given = computed(() => [this.asked(), this.loadouts(), this.kit(), this.asked()?.wants.onlyBin ? this.bin() : null] as const, { equal: sameParts });
+  private readonly given = computed(
+    () => [this.asked(), this.loadouts(), this.kit(), this.asked()?.wants.onlyBin ? this.bin() : null] as const,
+    { equal: sameParts },
+  );
   protected readonly solving = new Asked<readonly SetUpRow[]>(this.given);
   private readonly rigId = computed(() => this.asked()?.id);
   /** Of this rig, till the next are there. */
@@ -60,38 +88,78 @@ export class SetUps {
   protected readonly offers = computed(() => {
     const now = this.sizing.found();
     if (!now) return null;
-    return now.better.map((size) => ({ size, text: `${size.name}: ${showFigure(figure(size.kind, size.to), this.units())} instead of ${showFigure(figure(size.kind, size.from), this.units())}`, serves: `serves ${size.served} of ${now.loadouts}${size.served > now.served ? `, now ${now.served}` : ` with ${showFigure(figure('mass', size.added), this.units())} of washers in all at the lightest, now ${showFigure(figure('mass', now.added), this.units())}`}` }));
+    return now.better.map((size) => ({
+      size,
+      text: `${size.name}: ${showFigure(figure(size.kind, size.to), this.units())} instead of ${showFigure(figure(size.kind, size.from), this.units())}`,
+      serves: `serves ${size.served} of ${now.loadouts}${size.served > now.served ? `, now ${now.served}` : ` with ${showFigure(figure('mass', size.added), this.units())} of washers in all at the lightest, now ${showFigure(figure('mass', now.added), this.units())}`}`,
+    }));
   });
 
   protected readonly adjusters = computed(() => this.bench()?.piece.rig.adjusters ?? []);
-  protected readonly rows = computed(() => this.found().map((row) => ({
-    row, key: `${row.loadout} ${row.state}`,
-    says: row.outcome === 'solved' || row.outcome === 'axesSet' ? (row.unmet.length > 0 ? `without: ${row.unmet.map((id) => WANT_WORDS[id]).join(', ')}` : '') : row.outcome === 'impossible' ? `cannot be had${row.failing ? `: ${WANT_WORDS[row.failing]}` : ''}` : row.outcome === 'broken' ? 'cannot be drawn' : 'nothing to set',
-    cells: this.adjusters().map((a) => (row.values ? this.shown(a, row.values[a.id] ?? a.value) : '–')),
-    added: row.values ? showFigure(figure('mass', row.added), this.units()) : '–',
-  })));
+  protected readonly rows = computed(() =>
+    this.found().map((row) => ({
+      row,
+      key: `${row.loadout} ${row.state}`,
+      says:
+        row.outcome === 'solved' || row.outcome === 'axesSet'
+          ? row.unmet.length > 0
+            ? `without: ${row.unmet.map((id) => WANT_WORDS[id]).join(', ')}`
+            : ''
+          : row.outcome === 'impossible'
+            ? `cannot be had${row.failing ? `: ${WANT_WORDS[row.failing]}` : ''}`
+            : row.outcome === 'broken'
+              ? 'cannot be drawn'
+              : 'nothing to set',
+      cells: this.adjusters().map((a) => (row.values ? this.shown(a, row.values[a.id] ?? a.value) : '–')),
+      added: row.values ? showFigure(figure('mass', row.added), this.units()) : '–',
+    })),
+  );
   protected readonly had = computed(() => this.found().filter((r) => r.values !== null && r.state === null));
-  protected readonly fromId = computed(() => this.had().find((r) => r.loadout === this.from())?.loadout ?? this.had()[0]?.loadout ?? null);
-  protected readonly toId = computed(() => this.had().find((r) => r.loadout === this.to())?.loadout ?? this.had().find((r) => r.loadout !== this.fromId())?.loadout ?? null);
+  protected readonly fromId = computed(
+    () => this.had().find((r) => r.loadout === this.from())?.loadout ?? this.had()[0]?.loadout ?? null,
+  );
+  protected readonly toId = computed(
+    () =>
+      this.had().find((r) => r.loadout === this.to())?.loadout ??
+      this.had().find((r) => r.loadout !== this.fromId())?.loadout ??
+      null,
+  );
   protected readonly moves = computed(() => {
     const [a, b] = [this.fromId(), this.toId()].map((id) => this.had().find((r) => r.loadout === id)?.values ?? null);
     if (!a || !b) return null;
     return movesBetween(this.adjusters(), a, b).map((m) => ({
-      id: m.adjuster.id, name: m.adjuster.name,
-      text: m.adjuster.kind === 'count' ? `${Math.abs(Math.round(m.to - m.from))} washers ${m.to > m.from ? 'on' : 'off'}, to ${Math.round(m.to)}` : `${showFigure(figure('length', Math.abs(m.to - m.from), 1), this.units())} ${wayOf(m.adjuster, m.to - m.from)}, to ${this.shown(m.adjuster, m.to)}`,
+      id: m.adjuster.id,
+      name: m.adjuster.name,
+      text:
+        m.adjuster.kind === 'count'
+          ? `${Math.abs(Math.round(m.to - m.from))} washers ${m.to > m.from ? 'on' : 'off'}, to ${Math.round(m.to)}`
+          : `${showFigure(figure('length', Math.abs(m.to - m.from), 1), this.units())} ${wayOf(m.adjuster, m.to - m.from)}, to ${this.shown(m.adjuster, m.to)}`,
     }));
   });
 
   constructor() {
     effect(() => {
       const [rig, loadouts, kit, bin] = this.given();
-      if (rig && loadouts.length > 0) untracked(() => this.solving.ask((told) => this.jobs.run('setUps', { rig, loadouts, kit, setups: this.setups(), bin: bin ?? [] }, told), (rows) => this.found.set(rows)));
+      if (rig && loadouts.length > 0)
+        untracked(() =>
+          this.solving.ask(
+            (told) => this.jobs.run('setUps', { rig, loadouts, kit, setups: this.setups(), bin: bin ?? [] }, told),
+            (rows) => this.found.set(rows),
+          ),
+        );
     });
   }
 
   protected lookForSize(): void {
     const rig = this.asked();
-    if (rig) this.sizing.ask((told) => this.jobs.run('sizes', { rig, loadouts: this.loadouts(), kit: this.kit(), setups: this.setups(), bin: this.bin() }, told));
+    if (rig)
+      this.sizing.ask((told) =>
+        this.jobs.run(
+          'sizes',
+          { rig, loadouts: this.loadouts(), kit: this.kit(), setups: this.setups(), bin: this.bin() },
+          told,
+        ),
+      );
   }
 
   protected resize(size: SizeForAll): void {
@@ -109,19 +177,35 @@ export class SetUps {
     const changes = this.had().map((row) => {
       const held = this.documents.all('setup').find((s) => s.rig === rig.id && s.loadout === row.loadout);
       const id = held?.id ?? crypto.randomUUID();
-      return { kind: 'setup' as const, id, body: { id, rig: rig.id, loadout: row.loadout, values: { ...held?.values, ...row.values } } };
+      return {
+        kind: 'setup' as const,
+        id,
+        body: { id, rig: rig.id, loadout: row.loadout, values: { ...held?.values, ...row.values } },
+      };
     });
     this.documents.commit('set-ups of all loadouts', changes);
     this.notices.sayWithUndo(`${changes.length} set-ups are kept: Field shows each as its card.`);
   }
 
   protected csv(): void {
-    const figures = (a: Adjuster, value: number | undefined): number | '' => (value === undefined ? '' : a.kind === 'count' ? Math.round(value) : Math.round(value * 1e6) / 1e3);
-    const rows = this.rows().map(({ row, added, says }) => Object.fromEntries([['loadout', row.state ? `${row.name}; ${row.state}` : row.name], ...this.adjusters().map((a) => [a.kind === 'count' ? a.name : `${a.name} (mm)`, figures(a, row.values?.[a.id])] as const), ['washers', added], ['note', says]]));
+    const figures = (a: Adjuster, value: number | undefined): number | '' =>
+      value === undefined ? '' : a.kind === 'count' ? Math.round(value) : Math.round(value * 1e6) / 1e3;
+    const rows = this.rows().map(({ row, added, says }) =>
+      Object.fromEntries([
+        ['loadout', row.state ? `${row.name}; ${row.state}` : row.name],
+        ...this.adjusters().map(
+          (a) => [a.kind === 'count' ? a.name : `${a.name} (mm)`, figures(a, row.values?.[a.id])] as const,
+        ),
+        ['washers', added],
+        ['note', says],
+      ]),
+    );
     void saveCsv(`${this.bench()?.rig.name ?? 'rig'} set-ups.csv`, rows);
   }
 
   private shown(adjuster: Adjuster, value: AdjusterValues[string]): string {
-    return adjuster.kind === 'count' ? `${Math.round(value)}` : showFigure(figure('length', value + 0, Math.abs(value) < 0.1 ? 1 : 0), this.units());
+    return adjuster.kind === 'count'
+      ? `${Math.round(value)}`
+      : showFigure(figure('length', value + 0, Math.abs(value) < 0.1 ? 1 : 0), this.units());
   }
 }

@@ -9,7 +9,8 @@ const pick = async ({ page, fixture }: Sheet<SwingSheet>, label: string, option:
   select.dispatchEvent(new Event('change'));
   await fixture.whenStable();
 };
-const table = (page: HTMLElement): readonly string[][] => [...page.querySelectorAll('tr')].map((tr) => [...tr.querySelectorAll('th,td')].map((c) => c.textContent.trim()));
+const table = (page: HTMLElement): readonly string[][] =>
+  [...page.querySelectorAll('tr')].map((tr) => [...tr.querySelectorAll('th,td')].map((c) => c.textContent.trim()));
 
 describe('the swing', () => {
   it('is worked out beside the bare camera, with a figure for each', async () => {
@@ -17,7 +18,11 @@ describe('the swing', () => {
     expect(jobs.asked).toEqual(['swing']);
     const rows = table(page);
     expect(rows.length).toBeGreaterThan(8);
-    for (const row of rows.slice(1)) for (const cell of row.slice(1)) expect(cell).withContext(row[0]!).toMatch(/\d|at once|not in the run/);
+    for (const row of rows.slice(1))
+      for (const cell of row.slice(1))
+        expect(cell)
+          .withContext(row[0]!)
+          .toMatch(/\d|at once|not in the run/);
     expect(page.textContent).not.toMatch(/NaN|undefined|Infinity/);
   });
   it('offers a drop only to what hangs', async () => {
@@ -30,7 +35,10 @@ describe('the swing', () => {
   });
   it('is worked out anew for another motion, and set beside nothing when asked', async () => {
     const swing = await sheet(SwingSheet, benchAt(trimmed));
-    const said = (): string => table(swing.page).map((r) => r.join()).join(';');
+    const said = (): string =>
+      table(swing.page)
+        .map((r) => r.join())
+        .join(';');
     const before = said();
     await pick(swing, 'Motion', /stairs/i);
     expect(said()).not.toBe(before);

@@ -1,10 +1,35 @@
 /** The swing player: a hand's motion, seen from outside and through the lens, two set-ups or the bare camera side by side. */
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { mdiPause, mdiPlay } from '@mdi/js';
-import { bareSwinger, DEGREE, evaluate, figure, MOTIONS, quaternionAbout, showFigure, swingerOf, swingFigures, traceOf, type Motion, type Swinger, type SwingFigures, type SwingInput, type SwingTrace } from '@tide-pebble/core';
+import {
+  bareSwinger,
+  DEGREE,
+  evaluate,
+  figure,
+  MOTIONS,
+  quaternionAbout,
+  showFigure,
+  swingerOf,
+  swingFigures,
+  traceOf,
+  type Motion,
+  type Swinger,
+  type SwingFigures,
+  type SwingInput,
+  type SwingTrace,
+} from '@tide-pebble/core';
 import { catchError, of, switchMap, Subject, type Observable } from 'rxjs';
 import { injectBench } from '../../../services/bench-signal';
 import { Jobs } from '../../../services/jobs';
@@ -34,7 +59,10 @@ interface Run {
   readonly trace: SwingTrace;
   readonly figures: SwingFigures;
 }
-type State = { readonly kind: 'working' } | { readonly kind: 'ready'; readonly motion: Motion; readonly runs: readonly Run[] } | { readonly kind: 'none'; readonly reason: string };
+type State =
+  | { readonly kind: 'working' }
+  | { readonly kind: 'ready'; readonly motion: Motion; readonly runs: readonly Run[] }
+  | { readonly kind: 'none'; readonly reason: string };
 
 @Component({
   selector: 'tp-swing',
@@ -62,14 +90,26 @@ export class SwingSheet {
   private frame = 0;
 
   /** A drop is a test of what hangs. */
-  protected readonly motions = computed(() => MOTIONS.filter((m) => !m.release || this.bench()?.judged.evaluation.hung));
-  protected readonly motion = computed(() => this.motions().find((m) => m.id === this.motionId()) ?? this.motions()[0]!);
+  protected readonly motions = computed(() =>
+    MOTIONS.filter((m) => !m.release || this.bench()?.judged.evaluation.hung),
+  );
+  protected readonly motion = computed(
+    () => this.motions().find((m) => m.id === this.motionId()) ?? this.motions()[0]!,
+  );
   /** What it can be set beside: the bare camera, or another set-up of this rig that was kept. */
   protected readonly others = computed(() => {
     const bench = this.bench();
     if (!bench) return [];
     const kept = this.setups().filter((s) => s.rig === bench.rig.id && s.loadout !== bench.rig.loadout);
-    return [{ id: 'none', name: 'nothing' }, { id: 'bare', name: 'the bare camera in a hand' }, { id: 'before', name: 'how it would be with its weights off' }, ...kept.map((s) => ({ id: s.id, name: `set as for ${this.loadouts().find((l) => l.id === s.loadout)?.name ?? 'another loadout'}` }))];
+    return [
+      { id: 'none', name: 'nothing' },
+      { id: 'bare', name: 'the bare camera in a hand' },
+      { id: 'before', name: 'how it would be with its weights off' },
+      ...kept.map((s) => ({
+        id: s.id,
+        name: `set as for ${this.loadouts().find((l) => l.id === s.loadout)?.name ?? 'another loadout'}`,
+      })),
+    ];
   });
   protected readonly across = computed(() => {
     const cones = this.bench()?.piece.cones ?? [];
@@ -85,7 +125,12 @@ export class SwingSheet {
     const n = Math.round(this.time() / EVERY);
     return this.runs().map(({ name, trace, swinger }) => {
       const at = (list: Float64Array): number => list[Math.min(n, list.length - 1)] ?? 0;
-      return { name, pitch: at(trace.pitch) + swinger.level.lens, roll: at(trace.roll) + swinger.level.left, pan: at(trace.pan) };
+      return {
+        name,
+        pitch: at(trace.pitch) + swinger.level.lens,
+        roll: at(trace.roll) + swinger.level.left,
+        pan: at(trace.pan),
+      };
     });
   });
   protected readonly outside = computed(() => {
@@ -97,15 +142,35 @@ export class SwingSheet {
     const row = (name: string, cell: (r: Run) => string, first = false) => ({ name, first, cells: runs.map(cell) });
     const of = (axis: 'pitch' | 'roll' | 'pan', name: string) => [
       row(`${name}, at most`, (r) => this.say('angle', r.figures[axis].peak), true),
-      row('of the picture', (r) => this.say('percent', r.figures[axis].peakOfFrame, r.figures[axis].peakOfFrame < 0.1 ? 1 : 0)),
+      row('of the picture', (r) =>
+        this.say('percent', r.figures[axis].peakOfFrame, r.figures[axis].peakOfFrame < 0.1 ? 1 : 0),
+      ),
       row('rms', (r) => this.say('angle', r.figures[axis].rms, 2)),
     ];
-    return runs.length === 0 ? [] : [...of('pitch', 'Nose'), ...of('roll', 'Horizon'), ...of('pan', 'Pan'), row('Settles', (r) => (r.figures.settles === null ? 'not in the run' : r.figures.settles === 0 ? 'at once' : `${this.say('time', r.figures.settles)} after`), true)];
+    return runs.length === 0
+      ? []
+      : [
+          ...of('pitch', 'Nose'),
+          ...of('roll', 'Horizon'),
+          ...of('pan', 'Pan'),
+          row(
+            'Settles',
+            (r) =>
+              r.figures.settles === null
+                ? 'not in the run'
+                : r.figures.settles === 0
+                  ? 'at once'
+                  : `${this.say('time', r.figures.settles)} after`,
+            true,
+          ),
+        ];
   });
   /** Why a frame of axes may be no calmer than a hand. */
   protected readonly rubbing = computed(() => {
     const axes = this.runs()[0]?.swinger;
-    return axes?.holds === 'axes' ? `Each axis rubs with ${this.say('torque', axes.joint.dry ?? 0, 3)}: so much of the hand’s own rocking reaches the camera. Freer bearings, or a heavier camera, keep more of it away.` : '';
+    return axes?.holds === 'axes'
+      ? `Each axis rubs with ${this.say('torque', axes.joint.dry ?? 0, 3)}: so much of the hand’s own rocking reaches the camera. Freer bearings, or a heavier camera, keep more of it away.`
+      : '';
   });
   protected readonly clock = computed(() => this.say('time', this.time(), 2));
   protected readonly reason = computed(() => {
@@ -115,30 +180,52 @@ export class SwingSheet {
 
   constructor() {
     const asked = new Subject<{ bench: Bench; motion: Motion; against: string }>();
-    const answers = asked.pipe(switchMap(({ bench, motion, against }) => this.workedOut(bench, motion, against))).subscribe((state) => this.state.set(state));
+    const answers = asked
+      .pipe(switchMap(({ bench, motion, against }) => this.workedOut(bench, motion, against)))
+      .subscribe((state) => this.state.set(state));
     inject(DestroyRef).onDestroy(() => {
       answers.unsubscribe();
       cancelAnimationFrame(this.frame);
     });
     effect(() => {
       const [bench, motion, against] = [this.bench(), this.motion(), this.against()];
-      if (bench && motion) untracked(() => {
-        this.state.set({ kind: 'working' });
-        this.stop();
-        this.time.set(0);
-        asked.next({ bench, motion, against });
-      });
+      if (bench && motion)
+        untracked(() => {
+          this.state.set({ kind: 'working' });
+          this.stop();
+          this.time.set(0);
+          asked.next({ bench, motion, against });
+        });
     });
   }
 
   private workedOut(bench: Bench, motion: Motion, against: string): Observable<State> {
-    const { piece: { assembly }, values, judged: { evaluation } } = bench;
+    const {
+      piece: { assembly },
+      values,
+      judged: { evaluation },
+    } = bench;
     const own = swingerOf(assembly, values, evaluation);
-    if (!own) return of<State>({ kind: 'none', reason: evaluation.hung ? 'It would turn over: trim it first, then see it swing.' : 'A pole does not swing from a hand: how it droops, at rest and spun, is judged on Hang.' });
+    if (!own)
+      return of<State>({
+        kind: 'none',
+        reason: evaluation.hung
+          ? 'It would turn over: trim it first, then see it swing.'
+          : 'A pole does not swing from a hand: how it droops, at rest and spun, is judged on Hang.',
+      });
     const swingers = [{ name: 'this rig, as set', swinger: own }, ...this.compared(bench, against)];
     const inputs = swingers.map(({ swinger }): SwingInput => ({
-      rig: swinger.rig, joint: swinger.joint, motion: motion.motion, every: EVERY, until: motion.until, tolerance: TOLERANCE,
-      ...(swinger.holds !== 'joint' ? { from: [1, 0, 0, 0] as const } : motion.release ? { from: quaternionAbout([0, 1, 0], -motion.release) } : {}),
+      rig: swinger.rig,
+      joint: swinger.joint,
+      motion: motion.motion,
+      every: EVERY,
+      until: motion.until,
+      tolerance: TOLERANCE,
+      ...(swinger.holds !== 'joint'
+        ? { from: [1, 0, 0, 0] as const }
+        : motion.release
+          ? { from: quaternionAbout([0, 1, 0], -motion.release) }
+          : {}),
     }));
     return this.jobs.run('swing', inputs).pipe(
       switchMap((outcomes): Observable<State> => {
@@ -148,16 +235,30 @@ export class SwingSheet {
           const trace = traceOf(o.swing, motion.motion, swinger.level);
           return [{ name, swinger, trace, figures: swingFigures(trace, this.across(), motion.ends) }];
         });
-        return of(runs.length > 0 ? { kind: 'ready', motion, runs } : { kind: 'none', reason: 'The swing could not be followed to the error asked for. Say so with the rig file: it should not happen.' });
+        return of(
+          runs.length > 0
+            ? { kind: 'ready', motion, runs }
+            : {
+                kind: 'none',
+                reason:
+                  'The swing could not be followed to the error asked for. Say so with the rig file: it should not happen.',
+              },
+        );
       }),
       catchError((fault: Error) => of<State>({ kind: 'none', reason: fault.message })),
     );
   }
 
-  private compared({ piece: { assembly, rig, hands }, values, judged: { evaluation } }: Bench, against: string): readonly { readonly name: string; readonly swinger: Swinger }[] {
+  private compared(
+    { piece: { assembly, rig, hands }, values, judged: { evaluation } }: Bench,
+    against: string,
+  ): readonly { readonly name: string; readonly swinger: Swinger }[] {
     const other = against === 'bare' ? bareSwinger(assembly, values, evaluation) : null;
     if (other) return [{ name: 'the bare camera', swinger: other }];
-    const set = against === 'before' ? Object.fromEntries(rig.adjusters.filter((a) => a.kind === 'count').map((a) => [a.id, a.range[0]])) : this.setups().find((s) => s.id === against)?.values;
+    const set =
+      against === 'before'
+        ? Object.fromEntries(rig.adjusters.filter((a) => a.kind === 'count').map((a) => [a.id, a.range[0]]))
+        : this.setups().find((s) => s.id === against)?.values;
     if (!set || against === 'none') return [];
     const there = { ...values, ...set };
     const swinger = swingerOf(assembly, there, evaluate(assembly, there, hands));
@@ -197,17 +298,50 @@ export class SwingSheet {
   }
 
   protected csv(): void {
-    void saveCsv(`${this.fileName()}.csv`, this.samples().map((s) => Object.fromEntries(Object.entries(s))));
+    void saveCsv(
+      `${this.fileName()}.csv`,
+      this.samples().map((s) => Object.fromEntries(Object.entries(s))),
+    );
   }
 
   protected json(): void {
     const { motion } = { motion: this.motion() };
-    saveFile(`${this.fileName()}.json`, JSON.stringify({ format: 'tide-pebble-swing', units: 's, rad; nose up, left side up, to the left of where the hand points', motion: motion.id, everySeconds: EVERY, runs: this.runs().map((r) => ({ name: r.name, pitch: [...r.trace.pitch], roll: [...r.trace.roll], pan: [...r.trace.pan], figures: r.figures })) }, null, 1), 'application/json');
+    saveFile(
+      `${this.fileName()}.json`,
+      JSON.stringify(
+        {
+          format: 'tide-pebble-swing',
+          units: 's, rad; nose up, left side up, to the left of where the hand points',
+          motion: motion.id,
+          everySeconds: EVERY,
+          runs: this.runs().map((r) => ({
+            name: r.name,
+            pitch: [...r.trace.pitch],
+            roll: [...r.trace.roll],
+            pan: [...r.trace.pan],
+            figures: r.figures,
+          })),
+        },
+        null,
+        1,
+      ),
+      'application/json',
+    );
   }
 
   private samples(): readonly Readonly<Record<string, number>>[] {
     const runs = this.runs();
-    return Array.from({ length: runs[0]?.trace.pitch.length ?? 0 }, (_, n) => ({ time_s: round(n * EVERY), ...Object.fromEntries(runs.flatMap((r) => (['pitch', 'roll', 'pan'] as const).map((axis) => [`${r.name} ${axis}_deg`, round(r.trace[axis][n]! / DEGREE)]))) }));
+    return Array.from({ length: runs[0]?.trace.pitch.length ?? 0 }, (_, n) => ({
+      time_s: round(n * EVERY),
+      ...Object.fromEntries(
+        runs.flatMap((r) =>
+          (['pitch', 'roll', 'pan'] as const).map((axis) => [
+            `${r.name} ${axis}_deg`,
+            round(r.trace[axis][n]! / DEGREE),
+          ]),
+        ),
+      ),
+    }));
   }
 
   private fileName(): string {
