@@ -4,10 +4,17 @@ export * from './5-stock';
 export * from './6-build';
 export * from './7-field';
 export * from './8-log';
-export { accuracyOf, type AccuracyInput, type AccuracyOutcome } from './accuracyOf';
-export { learnFrom, type Learned, type LearnInput, type LearnOutcome, type Lesson } from './learn/learnFrom';
-export { movesBetween, setUpsFor, type Move, type SetUpRow, type SetUpsInput } from './setUpsFor';
-export { sizesForAll, type SizeForAll, type SizesForAll } from './sizeForAll';
-export { analyse } from './analyse';
-export { cure, type Cure, type CureInput } from './cure';
-export { candidate, chooseFamilies, type Candidate, type ChooseInput, type Reason, type Wishes } from './choose';
+export { accuracyOf, type AccuracyInput, type AccuracyOutcome } from './9-design/accuracyOf';
+export { learnFrom, type Learned, type LearnInput, type LearnOutcome, type Lesson } from './9-design/learn/learnFrom';
+export { movesBetween, setUpsFor, type Move, type SetUpRow, type SetUpsInput } from './9-design/setUpsFor';
+export { sizesForAll, type SizeForAll, type SizesForAll } from './9-design/sizeForAll';
+export { analyse } from './9-design/analyse';
+export { cure, type Cure, type CureInput } from './9-design/cure';
+export {
+  candidate,
+  chooseFamilies,
+  type Candidate,
+  type ChooseInput,
+  type Reason,
+  type Wishes,
+} from './9-design/choose';

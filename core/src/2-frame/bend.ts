@@ -163,7 +163,7 @@ export function frameAlong(strip: BentStrip, along: number): StripFrame {
   );
 }
 
-/** The neutral fraction k to use for a bend of this inside radius and thickness; physics.md section 12. */
+/** The neutral fraction k to use for a bend of this inside radius and thickness; docs/sources.md, Bends. */
 export function neutralFractionFor(insideRadius: number, thickness: number): number {
   const slenderness = insideRadius / thickness;
   if (slenderness > 8) return 0.5;

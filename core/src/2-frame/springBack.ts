@@ -13,7 +13,7 @@ export type SpringBack =
 /**
  * Radii at mid-thickness (m). Solves Ri/Rf = 4x³ - 3x + 1, x = Ri·Y/(E·t), for the former's radius Ri that leaves the
  * wanted radius Rf; the angle is bent further in the same ratio. Elastic and perfectly plastic; holds for x ≤ 0.5, where
- * the bar begins to yield. Source: physics.md section 12 (the usual plane-bending result).
+ * the bar begins to yield. Source: docs/sources.md, Bends (the usual plane-bending result).
  */
 export function springBack(wanted: {
   radius: number;

@@ -10,7 +10,7 @@ export const STOPS_FROM = 2 / Math.PI;
 /**
  * T / √(I/(M g d)) for a drop from level at rest, with dry friction torque `part` times M g d. By energy, u = the angle
  * from level: T = ∫ du / √(2 (sin u - part u)), u from 0 to π/2; with u = v² the integrand is smooth, and Gauss-Legendre
- * of 32 places is within 1e-12 up to part 0.5. Infinity from 2/π on: it stops. physics.md section 4, by energy.
+ * of 32 places is within 1e-12 up to part 0.5. Infinity from 2/π on: it stops. docs/sources.md, Drop time, by energy.
  */
 export function dropFactor(part: number): number {
   if (!(part > 0)) return DROP_K;

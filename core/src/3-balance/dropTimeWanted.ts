@@ -14,7 +14,7 @@ export interface HeightForDrop {
 
 /**
  * From M h² - M g (T/K)² h + Ic = 0 with mass and inertia about the mass centre fixed; the shortest time is at
- * h = √(Ic/M). physics.md section 4. The smaller root is taken as 2c/(b + √…) so that it keeps its digits.
+ * h = √(Ic/M). docs/sources.md, Drop time. The smaller root is taken as 2c/(b + √…) so that it keeps its digits.
  */
 export function heightForDrop(
   mass: number,

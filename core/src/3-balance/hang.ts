@@ -35,7 +35,7 @@ export interface DeadBand {
 
 /**
  * d = mass centre - pivot (m, rig axes). At rest d points straight down, so world up is -d/|d|. With d.z ≥ 0 the rig
- * turns over and no angle is given. Friction torque (N m) holds it within ±asin(tf/(M g |d|)); physics.md section 3.
+ * turns over and no angle is given. Friction torque (N m) holds it within ±asin(tf/(M g |d|)); docs/sources.md, Level.
  */
 export function hang(fromPivot: Vec3, mass: number, frictionTorque: number | null = null): Hang {
   const size = length(fromPivot);

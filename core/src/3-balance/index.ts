@@ -102,6 +102,7 @@ export {
   type Unsure,
 } from './trim/accuracy';
 export { mendedOnAxes, type AxisOffsets } from './trim/accuracyOfAxes';
+export { AIMS, trimWords, WANT_WORDS } from './trim/trimWords';
 export { solveTrim, USUAL_PAN, type Aim, type Found, type Solved } from './trim/solveTrim';
 export { MOTIONS, type Motion } from './swing/motions';
 export {

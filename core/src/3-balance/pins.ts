@@ -1,4 +1,4 @@
-/** Where each pin of a joint lies. Two pins a distance apart level and swing each about its own height (physics.md section 3). */
+/** Where each pin of a joint lies. Two pins a distance apart level and swing each about its own height (docs/sources.md, Level). */
 import type { Vec3 } from '../0-base';
 import type { Pivot } from '../model';
 

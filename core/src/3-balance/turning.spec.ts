@@ -13,7 +13,7 @@ import {
   type AdjusterValues,
   type Assembly,
 } from '../2-frame';
-import { startRig } from '../startRig';
+import { startRig } from '../9-design/startRig';
 import { THREE_LOADS } from '../testing/loads';
 import { balanceContext, frameContext, wants } from '../testing/rigs';
 

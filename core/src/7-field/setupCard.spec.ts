@@ -1,8 +1,8 @@
 import * as fc from 'fast-check';
 import { FAMILIES } from '../2-frame';
 import { evaluate, readings } from '../3-balance';
-import { workpiece } from '../derive';
-import { startRig } from '../startRig';
+import { workpiece } from '../9-design/derive';
+import { startRig } from '../9-design/startRig';
 import { holds } from '../testing/holds';
 import { kit, loadout, wants } from '../testing/rigs';
 import { setupCard } from '.';

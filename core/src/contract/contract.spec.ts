@@ -10,7 +10,7 @@ import {
   rigFileOf,
   type RigFile,
 } from '.';
-import { analyse } from '../analyse';
+import { analyse } from '../9-design/analyse';
 import { camera, lens, loadout, plainRig, wants } from '../testing/rigs';
 import { rigFileJsonSchema } from './jsonSchema';
 import { addMatrix, multiply, transpose, type Mat3, type Vec3 } from '../0-base';

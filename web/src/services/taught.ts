@@ -1,9 +1,8 @@
 /** What the readings of a rig teach: the one engine behind Learn and the log, so that both name the same suspect and the same next move. */
 import { computed, effect, inject, linkedSignal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { figure, showFigure, turnsOf, wayOf, type KitItem } from '@tide-pebble/core';
+import { figure, showFigure, turnsOf, wayOf, type KitItem, trimWords, render } from '@tide-pebble/core';
 import type { LearnOutcome, Lesson, Move } from '@tide-pebble/core/making';
-import { trimWords } from '../ui/trim-words';
 import { Asked, sameParts } from './asked';
 import { injectBench } from './bench-signal';
 import { Jobs } from './jobs';
@@ -108,7 +107,8 @@ export class Taught {
     const bench = this.bench();
     if (!now || !bench) return '';
     const { outcome, moves } = now.next;
-    if (outcome.kind !== 'solved') return trimWords(outcome, bench.piece.rig.adjusters, this.units(), 'fewestMoves');
+    if (outcome.kind !== 'solved')
+      return render(trimWords(outcome, bench.piece.rig.adjusters, 'fewestMoves'), this.units());
     return moves.length === 0 ? 'Nothing to move: by these readings it is in its pool.' : '';
   });
   readonly heading = computed(() => `Next move, by ${this.count() === 1 ? 'one reading' : `${this.count()} readings`}`);

@@ -38,7 +38,7 @@ import {
   type Observable,
 } from 'rxjs';
 import { Documents } from './keeping/documents';
-import { Notices } from '../ui/notices';
+import { Notices } from './notices';
 import { Jobs } from './jobs';
 
 export interface Bench {

@@ -1,6 +1,5 @@
-import { METRIC } from '@tide-pebble/core';
+import { METRIC, trimWords, render } from '@tide-pebble/core';
 import { benchAt, massOf } from '../testing/bench';
-import { trimWords } from '../ui/trim-words';
 import { gaugesOf } from './gauges';
 
 describe('the tide line', () => {
@@ -41,7 +40,7 @@ describe('the tide line', () => {
   });
   it('tells each way a trim can end', () => {
     const say = (outcome: Parameters<typeof trimWords>[0]): string =>
-      trimWords(outcome, benchAt({}).piece.rig.adjusters, METRIC);
+      render(trimWords(outcome, benchAt({}).piece.rig.adjusters), METRIC);
     const solved = {
       kind: 'solved' as const,
       values: {},

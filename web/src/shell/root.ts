@@ -7,7 +7,7 @@ import { Units } from '../services/units';
 import { Workspace } from '../services/workspace';
 import { Dialogs } from '../ui/dialogs';
 import { BrokenStage } from '../services/broken-stage';
-import { Notices } from '../ui/notices';
+import { Notices } from '../services/notices';
 import { Head } from './head';
 import { Shoreline } from './shoreline';
 import { STAGES } from './stages';

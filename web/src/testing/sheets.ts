@@ -21,7 +21,7 @@ import { Jobs } from '../services/jobs';
 import { Workspace, type Bench, type BenchState } from '../services/workspace';
 import { answer, type JobMessage, type JobName, type JobRequest, type JobResult } from '../workers/jobs';
 import type { TablePart } from '../workers/read-table';
-import { Notices } from '../ui/notices';
+import { Notices } from '../services/notices';
 import { camera, loadout } from './bench';
 
 export class PlayedWorkspace {

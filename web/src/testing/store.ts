@@ -11,7 +11,7 @@ import { Drafts } from '../services/keeping/drafts';
 import type { Draft, DropDraft } from '../services/keeping/page';
 import { Jobs } from '../services/jobs';
 import { Workspace, type Bench } from '../services/workspace';
-import { Notices } from '../ui/notices';
+import { Notices } from '../services/notices';
 import { PlayedJobs } from './sheets';
 
 export class NoDrafts {

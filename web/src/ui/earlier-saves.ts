@@ -15,7 +15,7 @@ import { firstValueFrom } from 'rxjs';
 import { Api } from '../services/keeping/api';
 import { Documents } from '../services/keeping/documents';
 import { Workspace } from '../services/workspace';
-import { Notices } from './notices';
+import { Notices } from '../services/notices';
 import { judgedInTurn, RigPicture } from './rig-picture';
 
 export interface WhoseSaves {

@@ -1,9 +1,9 @@
 import { FAMILIES, USUAL_HANDS, freed } from '..';
-import { analyse } from '../../analyse';
+import { analyse } from '../../9-design/analyse';
 import { parseRigFile, rigFileOf } from '../../contract';
-import { judged, workpiece } from '../../derive';
+import { judged, workpiece } from '../../9-design/derive';
 import { placeLoad } from '../../1-load';
-import { startRig } from '../../startRig';
+import { startRig } from '../../9-design/startRig';
 import { THREE_LOADS } from '../../testing/loads';
 import { wants } from '../../testing/rigs';
 import type { RigDocument } from '../../model';

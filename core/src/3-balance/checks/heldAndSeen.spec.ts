@@ -5,7 +5,7 @@ import { placeLoad } from '../../1-load';
 import { applyEdits, assemble, designRig, familyById, type AdjusterValues, type Assembly } from '../../2-frame';
 import { BORROWED } from '../../2-frame/parts/borrowed';
 import type { Rig } from '../../model';
-import { startRig } from '../../startRig';
+import { startRig } from '../../9-design/startRig';
 import { THREE_LOADS } from '../../testing/loads';
 import { balanceContext, wants } from '../../testing/rigs';
 import { orderOfGrips } from './gripOrder';

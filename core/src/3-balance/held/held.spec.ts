@@ -5,7 +5,7 @@ import { flatBody, massCentre, sumsOf } from '../../1-load';
 import { assemble, familyById } from '../../2-frame';
 import { familyInput } from '../../2-frame/family';
 import { placeLoad } from '../../1-load';
-import { holdPlaces } from '../../startRig';
+import { holdPlaces } from '../../9-design/startRig';
 import { THREE_LOADS } from '../../testing/loads';
 import { METRIC, render } from '../../0-base';
 import { judge } from '../judge';

@@ -2,7 +2,7 @@ import { comfortOf, evaluate, judge, supportOf } from '..';
 import { METRIC, render, STANDARD_GRAVITY } from '../../0-base';
 import { placeLoad } from '../../1-load';
 import { assemble, designRig, familyById, type AdjusterValues, type Assembly } from '../../2-frame';
-import { startRig } from '../../startRig';
+import { startRig } from '../../9-design/startRig';
 import { THREE_LOADS } from '../../testing/loads';
 import { balanceContext, figuresOf, wants } from '../../testing/rigs';
 import { shoulderMoment } from './shoulder';

@@ -129,7 +129,7 @@ export interface PanLimit {
   readonly unstableAbove: number | null;
 }
 
-/** w1 = √(M g h/(e - Izz)), e the larger eigenvalue of the level part of the inertia; none when e ≤ Izz. physics.md section 5. */
+/** w1 = √(M g h/(e - Izz)), e the larger eigenvalue of the level part of the inertia; none when e ≤ Izz. docs/sources.md, Pan. */
 export function panLimit({ mass, fromPivot, inertia }: PanRig): PanLimit {
   const [[ixx, ixy, ixz], [, iyy, iyz], [, , izz]] = inertia;
   const size = Math.sqrt((ixx + iyy + izz) / mass);

@@ -45,7 +45,7 @@ export function panReading(hung: Hung, rate: number, across: number): PanReading
   };
 }
 
-/** Lean at small angles, rad: lens up and left side up. physics.md section 5; exact enough to judge by, and quick. */
+/** Lean at small angles, rad: lens up and left side up. docs/sources.md, Pan; exact enough to judge by, and quick. */
 export function smallLean(
   { mass, fromPivot, inertia }: PanRig,
   rate: number,

@@ -13,7 +13,7 @@ import {
 import { DEGREE, quaternionAbout, ZERO } from '../../0-base';
 import { placeLoad } from '../../1-load';
 import { assemble, designRig, familyById, type AdjusterValues } from '../../2-frame';
-import { startRig } from '../../startRig';
+import { startRig } from '../../9-design/startRig';
 import { THREE_LOADS } from '../../testing/loads';
 import { bentBarAssembly, wants } from '../../testing/rigs';
 import { trim } from '../trim/trim';

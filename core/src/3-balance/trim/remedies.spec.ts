@@ -4,7 +4,7 @@ import { METRIC, render } from '../../0-base';
 import { placeLoad, sumsOf } from '../../1-load';
 import { assemble, changedDesign, designRig, FAMILIES, type AdjusterValues, type Assembly } from '../../2-frame';
 import type { Design, Wants } from '../../model';
-import { startRig } from '../../startRig';
+import { startRig } from '../../9-design/startRig';
 import { holds } from '../../testing/holds';
 import { THREE_LOADS } from '../../testing/loads';
 import { wants as usualWants } from '../../testing/rigs';

@@ -4,7 +4,7 @@ import { assemble, changedDesign, designRig, FAMILIES, type AdjusterValues } fro
 import { bentBar, bentBarAssembly, kit, loadout, plainRig, wants } from '../../testing/rigs';
 import { THREE_LOADS } from '../../testing/loads';
 import { placeLoad, sumsOf } from '../../1-load';
-import { startRig } from '../../startRig';
+import { startRig } from '../../9-design/startRig';
 import { evaluate, panReading, quickBalance, readings, toStep, trim, trimExplained } from '..';
 
 const withWants = (more: Partial<Wants>): Wants => ({ ...wants, massAtMost: 9, calmAtLeast: 0, ...more });

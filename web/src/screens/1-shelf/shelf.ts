@@ -24,7 +24,7 @@ import { saveFile } from '../../services/save-file';
 import { Workspace } from '../../services/workspace';
 import { Dialogs } from '../../ui/dialogs';
 import type { WhoseSaves } from '../../ui/earlier-saves';
-import { Notices } from '../../ui/notices';
+import { Notices } from '../../services/notices';
 import { QuantityField } from '../../ui/quantity-field';
 import { KIND_WORDS } from '../../ui/kind-words';
 import { chosenFile } from './chosen-file';

@@ -17,7 +17,7 @@ import { Jobs } from '../../services/jobs';
 import { LoadBench } from '../../services/load-bench';
 import { Units } from '../../services/units';
 import { FigurePipe } from '../../ui/figures.pipe';
-import { Notices } from '../../ui/notices';
+import { Notices } from '../../services/notices';
 import type { TableInput, TableOutcome, TableRow } from '../../workers/read-table';
 
 const WORDS: Readonly<Record<Standing, string>> = {

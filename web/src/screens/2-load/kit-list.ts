@@ -13,7 +13,7 @@ import { Dialogs } from '../../ui/dialogs';
 import { FigurePipe } from '../../ui/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { nextFrame } from '../../ui/next-frame';
-import { Notices } from '../../ui/notices';
+import { Notices } from '../../services/notices';
 import { QuantityField } from '../../ui/quantity-field';
 
 @Component({

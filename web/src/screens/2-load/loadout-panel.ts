@@ -12,7 +12,7 @@ import { Dialogs } from '../../ui/dialogs';
 import type { WhoseSaves } from '../../ui/earlier-saves';
 import { FigurePipe, SayPipe } from '../../ui/figures.pipe';
 import { Icon } from '../../ui/icon';
-import { Notices } from '../../ui/notices';
+import { Notices } from '../../services/notices';
 import { Pick } from '../../ui/pick';
 import { EntryEditor } from './entry-editor';
 

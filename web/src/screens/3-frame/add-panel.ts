@@ -17,7 +17,7 @@ import {
   type Vec3,
 } from '@tide-pebble/core';
 import { Workspace, type Bench } from '../../services/workspace';
-import { Notices } from '../../ui/notices';
+import { Notices } from '../../services/notices';
 import { QuantityField } from '../../ui/quantity-field';
 import { settled } from '../../ui/settled';
 import { elementOf, freeId, nodeName } from './elements';

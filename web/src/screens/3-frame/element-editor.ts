@@ -26,7 +26,7 @@ import {
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { Icon } from '../../ui/icon';
-import { Notices } from '../../ui/notices';
+import { Notices } from '../../services/notices';
 import { QuantityField } from '../../ui/quantity-field';
 import { elementName, elementOf, freeId } from './elements';
 

@@ -11,7 +11,7 @@ import { Cautions } from '../../ui/cautions';
 import { Findings } from '../../ui/findings';
 import { nextFrame } from '../../ui/next-frame';
 import { NoBench } from '../../ui/no-bench';
-import { Notices } from '../../ui/notices';
+import { Notices } from '../../services/notices';
 import { QuantityField } from '../../ui/quantity-field';
 import { Rig3d } from '../../ui/rig-3d';
 import { RigViews } from '../../ui/rig-views';

@@ -6,7 +6,7 @@ import { benchAt } from '../../testing/bench';
 import { pause } from '../../testing/pause';
 import { PlayedWorkspace } from '../../testing/sheets';
 import { type } from '../../testing/type';
-import { Notices } from '../../ui/notices';
+import { Notices } from '../../services/notices';
 import { HolderPanel } from '../4-balance/holder-panel';
 import { AddPanel } from './add-panel';
 import { PackPanel } from './pack-panel';

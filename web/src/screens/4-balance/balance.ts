@@ -18,6 +18,8 @@ import {
   type Aim,
   type ExplainedTrim,
   type View,
+  AIMS,
+  trimWords,
 } from '@tide-pebble/core';
 import { Asked, sameParts } from '../../services/asked';
 import { injectBench } from '../../services/bench-signal';
@@ -36,7 +38,6 @@ import { RigViews } from '../../ui/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
 import { TradePanel } from './trade-panel';
 import { TrimResult } from './trim-result';
-import { AIMS, trimWords } from '../../ui/trim-words';
 import { WantsPanel } from './wants-panel';
 
 const FRAME = 1 / 60;
@@ -257,7 +258,7 @@ export class Balance {
     const outcome = this.outcome();
     const bench = this.shown();
     return outcome && bench
-      ? trimWords(outcome, bench.piece.rig.adjusters, this.units(), this.aim())
+      ? render(trimWords(outcome, bench.piece.rig.adjusters, this.aim()), this.units())
       : this.solver.reason();
   });
   protected readonly canPlay = computed(() => this.shown()?.judged.evaluation.hung?.pitch.drop.kind === 'falls');

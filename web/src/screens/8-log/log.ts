@@ -15,7 +15,7 @@ import { Workspace } from '../../services/workspace';
 import { FigurePipe, SayPipe } from '../../ui/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
-import { Notices } from '../../ui/notices';
+import { Notices } from '../../services/notices';
 import { QuantityField } from '../../ui/quantity-field';
 import { StageLayout } from '../../ui/stage-layout';
 import { DropChart } from './drop-chart';

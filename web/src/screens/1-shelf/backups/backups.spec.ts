@@ -4,7 +4,7 @@ import { TestBed } from '@angular/core/testing';
 import { MatDialogRef } from '@angular/material/dialog';
 import type { BackupLook } from '@tide-pebble/core';
 import { Documents } from '../../../services/keeping/documents';
-import { Notices } from '../../../ui/notices';
+import { Notices } from '../../../services/notices';
 import { until } from '../../../testing/until';
 import { Backups } from './backups';
 

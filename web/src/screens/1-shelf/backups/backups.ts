@@ -13,7 +13,7 @@ import type { BackupLook, DocumentKind, KeptBackup, RestoreWay } from '@tide-peb
 import { firstValueFrom } from 'rxjs';
 import { Api, type BackupFrom } from '../../../services/keeping/api';
 import { Documents } from '../../../services/keeping/documents';
-import { Notices } from '../../../ui/notices';
+import { Notices } from '../../../services/notices';
 import { chosenFile } from '../chosen-file';
 
 const WORDS: Readonly<Record<DocumentKind, readonly [string, string]>> = {

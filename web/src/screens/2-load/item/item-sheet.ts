@@ -9,7 +9,7 @@ import { LoadBench } from '../../../services/load-bench';
 import { Dialogs } from '../../../ui/dialogs';
 import type { WhoseSaves } from '../../../ui/earlier-saves';
 import { Icon } from '../../../ui/icon';
-import { Notices } from '../../../ui/notices';
+import { Notices } from '../../../services/notices';
 import { StageLayout } from '../../../ui/stage-layout';
 import type { ItemChange } from './changes';
 import { ClearancesEditor } from './clearances-editor';

@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { DEGREE, figure, showFigure, type KitItem, type Leeway } from '@tide-pebble/core';
+import { DEGREE, figure, showFigure, type KitItem, type Leeway, WANT_WORDS } from '@tide-pebble/core';
 import type { AccuracyOutcome } from '@tide-pebble/core/making';
 import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
@@ -15,7 +15,6 @@ import { NoBench } from '../../../ui/no-bench';
 import { QuantityField } from '../../../ui/quantity-field';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
-import { WANT_WORDS } from '../../../ui/trim-words';
 
 const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
 const BUILDS = 10_000;

@@ -10,7 +10,7 @@ import { Taught } from '../../../services/taught';
 import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
 import { NoBench } from '../../../ui/no-bench';
-import { Notices } from '../../../ui/notices';
+import { Notices } from '../../../services/notices';
 import { QuantityField } from '../../../ui/quantity-field';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';

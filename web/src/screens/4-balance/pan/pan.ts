@@ -21,6 +21,8 @@ import {
   type PanMove,
   type PanPlan,
   type PanReading,
+  trimWords,
+  render,
 } from '@tide-pebble/core';
 import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
@@ -33,7 +35,6 @@ import { RigViews } from '../../../ui/rig-views';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
 import { LensView } from '../lens-view';
-import { trimWords } from '../../../ui/trim-words';
 
 /** A slow, a usual and a whip pan, degrees a second. */
 const RATES = [10, 45, 120] as const;
@@ -156,7 +157,7 @@ export class Pan {
           told,
         ),
       (outcome) => {
-        this.found.set(trimWords(outcome, bench.piece.rig.adjusters, this.units(), 'steadiestPan'));
+        this.found.set(render(trimWords(outcome, bench.piece.rig.adjusters, 'steadiestPan'), this.units()));
         if (outcome.kind === 'solved') this.workspace.setAdjusters('the set-up most level in a pan', outcome.values);
       },
     );

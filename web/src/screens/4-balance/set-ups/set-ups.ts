@@ -12,7 +12,15 @@ import {
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { figure, showFigure, wayOf, type Adjuster, type AdjusterValues, type KitItem } from '@tide-pebble/core';
+import {
+  figure,
+  showFigure,
+  wayOf,
+  type Adjuster,
+  type AdjusterValues,
+  type KitItem,
+  WANT_WORDS,
+} from '@tide-pebble/core';
 import {
   movesBetween,
   type SetUpRow,
@@ -28,10 +36,9 @@ import { saveCsv } from '../../../services/save-csv';
 import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
 import { NoBench } from '../../../ui/no-bench';
-import { Notices } from '../../../ui/notices';
+import { Notices } from '../../../services/notices';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
-import { WANT_WORDS } from '../../../ui/trim-words';
 
 const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
 

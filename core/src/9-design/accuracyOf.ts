@@ -1,0 +1,255 @@
+/** A rig's own list of what may be off as built (its family's sizes, its masses, where bought things' mass centres lie), and what must be accurate. */
+import { DEGREE, length, scale, sourceWords, subtract } from '../0-base';
+import { addSums, moveSums, scaleSums, sumsOfOne, type Sums } from '../1-load';
+import {
+  changedDesign,
+  placedPieces,
+  shiftOf,
+  stackBody,
+  valuesInOrder,
+  type AdjusterValues,
+  type Assembly,
+} from '../2-frame';
+import {
+  accuracy,
+  aboutSupport,
+  axesIn,
+  mendedBySlides,
+  mendedOnAxes,
+  riding,
+  sumsAbout,
+  withCounts,
+  trimProblem,
+  wantedOf,
+  type Accuracy,
+  type AxisOffsets,
+  type AxisReading,
+  type Unsure,
+} from '../3-balance';
+import { workpiece, type Workpiece } from './derive';
+import type { KitItem, Loadout, RigDocument } from '../model';
+
+export interface AccuracyInput {
+  readonly rig: Pick<RigDocument, 'design' | 'wants' | 'hands'>;
+  readonly loadout: Loadout | null;
+  readonly kit: ReadonlyMap<string, KitItem>;
+  readonly values: AdjusterValues;
+  /** One standard uncertainty of what a maker saws and bends, m and rad. */
+  readonly lengths: number;
+  readonly angles: number;
+  readonly builds: number;
+  readonly seed: number;
+}
+export type AccuracyOutcome =
+  | { readonly kind: 'found'; readonly accuracy: Accuracy }
+  | { readonly kind: 'none'; readonly reason: 'nothingBears' | 'broken' };
+
+/** Sizes are tried this much off, for how the sums change with them. */
+const TRIED = { length: 0.001, angle: 0.5 * DEGREE };
+const MOST = { length: 0.05, angle: 20 * DEGREE };
+/** A mass off by more than this part of itself is another thing. */
+const MOST_MASS = 0.5;
+/** Lighter than this nobody weighs, kg. */
+const LEAST_MASS = 0.002;
+
+export function accuracyOf(input: AccuracyInput, tell: (part: number) => void = () => undefined): AccuracyOutcome {
+  const made = piece(input, []);
+  if (!made) return { kind: 'none', reason: 'broken' };
+  const by = { seed: input.seed, builds: input.builds, tell };
+  const axesAt = (assembly: Assembly, values = input.values): readonly AxisReading[] =>
+    axesIn(assembly, valuesInOrder(assembly.rig, values), placedPieces(assembly, values));
+  if (axesAt(made.assembly).length > 0) {
+    const mended = mendedOnAxes(made.assembly, input.values, (values) => axesAt(made.assembly, values));
+    const offsets = (assembly: Assembly): AxisOffsets => axesAt(assembly).map((a) => a.offset);
+    const between = (a: AxisOffsets, b: AxisOffsets, apart: number): AxisOffsets =>
+      a.map((o, i) => scale(subtract(b[i]!, o), 1 / apart));
+    const moved = (change: AxisOffsets): boolean => change.some((c) => length(c) > 1e-9);
+    return {
+      kind: 'found',
+      accuracy: accuracy(
+        mended,
+        [
+          ...sizes(input, made, (p) => offsets(p.assembly), between, moved),
+          ...massesOnAxes(made, mended.still, offsets, between).filter((u) => moved(u.change)),
+        ],
+        by,
+      ),
+    };
+  }
+  const stance = stanceOf(made, input);
+  if (!stance) return { kind: 'none', reason: 'nothingBears' };
+  const between = (a: Sums, b: Sums, apart: number): Sums => scaleSums(addSums(b, scaleSums(a, -1)), 1 / apart);
+  const about = (p: Workpiece): Sums | null => stanceOf(p, input)?.about ?? null;
+  return {
+    kind: 'found',
+    accuracy: accuracy(
+      mendedBySlides(stance.problem, stance.still),
+      [...sizes(input, made, about, between, moved), ...masses(made, input, stance.at)],
+      by,
+    ),
+  };
+}
+
+function piece({ rig, loadout, kit }: AccuracyInput, changes: Parameters<typeof changedDesign>[1]): Workpiece | null {
+  let n = 0;
+  const made = workpiece(
+    { design: changedDesign(rig.design, changes, () => `off-${++n}`), hands: rig.hands },
+    loadout,
+    kit,
+  );
+  return made.ok ? made.piece : null;
+}
+
+function stanceOf({ assembly }: Workpiece, { values, rig: { wants } }: AccuracyInput) {
+  const wanted = wantedOf(assembly, values, wants);
+  if (!wanted) return null;
+  const raw = trimProblem(assembly, values, wanted.borne, wanted.firm);
+  const about = aboutSupport(raw);
+  const counts = about.stacks.map((s) => Math.min(s.byCount.length - 1, Math.max(0, s.now - s.least)));
+  const [problem, still] = [riding(about, counts), withCounts(about, counts)];
+  return {
+    problem,
+    still,
+    about: sumsAbout(
+      problem,
+      still,
+      problem.movers.map((m) => m.now),
+    ),
+    at: raw.support,
+  };
+}
+
+/** How what is to be balanced changes with each size of the family, everything else as set. */
+function sizes<C>(
+  input: AccuracyInput,
+  made: Workpiece,
+  look: (piece: Workpiece) => C | null,
+  between: (a: C, b: C, apart: number) => C,
+  moves: (change: C) => boolean,
+): readonly Unsure<C>[] {
+  const { family, input: built } = made;
+  const here = look(made);
+  if (!family || !built || here === null) return [];
+  return family.dimensions.flatMap((d): readonly Unsure<C>[] => {
+    const tried = TRIED[d.kind];
+    const value = built.dimensions[d.id]!;
+    // From both sides where there is room, so that what is square in it falls out.
+    const found = [value - tried, value + tried]
+      .filter((v) => v >= d.range[0] && v <= d.range[1])
+      .flatMap((v) => {
+        const there = piece(input, [{ kind: 'dimension', id: d.id, value: v }]);
+        const seen = there && look(there);
+        return seen ? [{ v, seen }] : [];
+      });
+    const [low, high] = [found[0], found.at(-1)];
+    if (!low || !high) return [];
+    const from = low === high ? { v: value, seen: here } : low;
+    const change = between(from.seen, high.seen, high.v - from.v);
+    return moves(change)
+      ? [
+          {
+            id: d.id,
+            name: d.name,
+            kind: d.kind,
+            spread: d.kind === 'length' ? input.lengths : input.angles,
+            most: MOST[d.kind],
+            change,
+          },
+        ]
+      : [];
+  });
+}
+
+/** Masses on axes, by what they have in common, each tried a hundredth heavier. */
+function massesOnAxes(
+  { assembly }: Workpiece,
+  still: AxisOffsets,
+  offsets: (assembly: Assembly) => AxisOffsets,
+  between: (a: AxisOffsets, b: AxisOffsets, apart: number) => AxisOffsets,
+): readonly Unsure<AxisOffsets>[] {
+  const sources = new Map<string, { mass: number; spread: number; owner: string }>();
+  for (const { flat } of assembly.pieces) {
+    const before = sources.get(flat.source);
+    sources.set(flat.source, {
+      mass: (before?.mass ?? 0) + flat.mass,
+      spread: (before?.spread ?? 0) + flat.massSpread,
+      owner: before?.owner ?? flat.owner,
+    });
+  }
+  return [...sources].flatMap(([name, { mass, spread, owner }]): readonly Unsure<AxisOffsets>[] => {
+    if (mass <= LEAST_MASS || spread <= 0) return [];
+    const heavier = {
+      ...assembly,
+      pieces: assembly.pieces.map((p) =>
+        p.flat.source === name ? { ...p, flat: { ...p.flat, mass: p.flat.mass * 1.01 } } : p,
+      ),
+    };
+    return [
+      {
+        id: owner,
+        name: sourceWords(name),
+        kind: 'mass',
+        spread,
+        most: MOST_MASS * mass,
+        change: between(still, offsets(heavier), 0.01 * mass),
+      },
+    ];
+  });
+}
+
+const moved = (s: Sums): boolean => Math.abs(s.mass) > 1e-9 || s.first.some((f) => Math.abs(f) > 1e-9);
+
+/** Masses, by what they have in common: a scale, a density, one kind of washer. */
+function masses(
+  { assembly }: Workpiece,
+  { values, rig: { wants } }: AccuracyInput,
+  support: readonly [number, number, number],
+): readonly Unsure[] {
+  const inOrder = valuesInOrder(assembly.rig, values);
+  const wanted = wantedOf(assembly, values, wants)!;
+  const back = [-support[0], -support[1], -support[2]] as const;
+  const bySource = new Map<string, { readonly name: string; readonly id: string; sums: Sums; spread: number }>();
+  const take = (name: string, owner: string, sums: Sums, spread: number): void => {
+    const before = bySource.get(name);
+    bySource.set(
+      name,
+      before
+        ? { ...before, sums: addSums(before.sums, sums), spread: before.spread + spread }
+        : { name, id: owner, sums, spread },
+    );
+  };
+  for (const p of assembly.pieces)
+    if (wanted.borne.carries.has(p.body))
+      take(
+        p.flat.source,
+        p.flat.owner,
+        moveSums(moveSums(sumsOfOne(p.flat), shiftOf(assembly.rig, p.movedBy, inOrder)), back),
+        p.flat.massSpread,
+      );
+  for (const s of assembly.stacks) {
+    const body = wanted.borne.carries.has(s.body)
+      ? stackBody(s, s.countedBy === null ? s.station.count : Math.round(inOrder[s.countedBy]!))
+      : null;
+    if (body)
+      take(
+        body.source,
+        body.owner,
+        moveSums(moveSums(sumsOfOne(body), shiftOf(assembly.rig, s.movedBy, inOrder)), back),
+        body.massSpread,
+      );
+  }
+  return [...bySource.values()].flatMap(({ name, id, sums, spread }) =>
+    sums.mass > LEAST_MASS && spread > 0
+      ? [
+          {
+            id,
+            name: sourceWords(name),
+            kind: 'mass' as const,
+            spread,
+            most: MOST_MASS * sums.mass,
+            change: scaleSums(sums, 1 / sums.mass),
+          },
+        ]
+      : [],
+  );
+}

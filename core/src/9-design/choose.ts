@@ -1,0 +1,181 @@
+/** Which family for these shots and this load: each sized to it, figured out, and ranked with its reasons. */
+import { figure, say, type Phrase } from '../0-base';
+import { FAMILIES, breakDown, type Family, type Suits } from '../2-frame';
+import type { Verdict } from '../3-balance';
+import { judged, workpiece } from './derive';
+import type { Hands, KitItem, Loadout, Wants } from '../model';
+import { startRig, type Start } from './startRig';
+import { stockPlan } from '../5-stock';
+import { buildSteps } from '../6-build';
+
+/** What the maker wants to shoot and has to build with. Empty lists and nulls ask for nothing. */
+export interface Wishes {
+  readonly carries: readonly Suits['carries'][number][];
+  readonly moves: readonly Suits['moves'][number][];
+  readonly hands: 1 | 2 | null;
+  readonly wet: boolean;
+  /** Hours at the bench, money, and kg at most. */
+  readonly hours: number | null;
+  readonly money: number | null;
+  readonly mass: number | null;
+  /** Tools the maker has; null when they have not said. */
+  readonly tools: readonly string[] | null;
+}
+export interface Reason {
+  readonly good: boolean;
+  readonly text: Phrase;
+}
+export interface Candidate {
+  readonly family: string;
+  readonly start: Start;
+  readonly mass: number;
+  readonly calm: { readonly roll: number; readonly pitch: number; readonly pan: number } | null;
+  /** Of a hung rig, s; null when it does not right itself, or is held. */
+  readonly dropTime: number | null;
+  /** What tips in the hand that carries most, N m; null for a hung rig. */
+  readonly wrist: number | null;
+  readonly holdMinutes: readonly [number, number] | null;
+  /** Longest packed piece, m, and how many there are. */
+  readonly longestPiece: number;
+  readonly pieces: number;
+  readonly cost: number;
+  readonly hours: number;
+  /** Glue and solder that must set, beside the hours, s. */
+  readonly dries: number;
+  readonly tools: readonly string[];
+  readonly stops: readonly Phrase[];
+  /** What every screen says of it. */
+  readonly verdict: Verdict;
+  readonly reasons: readonly Reason[];
+  /** Wishes met less wishes missed: only for the order. */
+  readonly score: number;
+}
+
+export interface ChooseInput {
+  readonly wishes: Wishes;
+  readonly loadout: Loadout | null;
+  readonly kit: ReadonlyMap<string, KitItem>;
+  readonly wants: Wants;
+  readonly hands?: Hands;
+}
+
+/** Best first. */
+export function chooseFamilies(input: ChooseInput, families: readonly Family[] = FAMILIES): readonly Candidate[] {
+  return families.map((f) => candidate(f, input)).sort((a, b) => b.score - a.score || a.mass - b.mass);
+}
+
+const KERF = 0.0015;
+
+export function candidate(family: Family, { wishes, loadout, kit, wants, hands }: ChooseInput): Candidate {
+  const start = startRig(family, loadout, kit, wants, hands);
+  const made = workpiece({ design: start.design, hands }, loadout, kit);
+  if (!made.ok) throw new TypeError(made.reason);
+  const { evaluation, findings, verdict } = judged(made.piece, start.values, wants);
+  const { rig } = made.piece;
+  const stock = stockPlan(rig, start.values, [], KERF);
+  const ordered = buildSteps(rig, stock);
+  const steps = ordered.kind === 'ordered' ? ordered.steps : [];
+  const packed = breakDown(rig, start.values);
+  const drop = evaluation.hung?.pitch.drop;
+  const held = evaluation.hung ? undefined : evaluation.held[0];
+  const figures = {
+    mass: evaluation.mass,
+    calm: evaluation.calm,
+    dropTime: drop?.kind === 'falls' ? drop.time : null,
+    wrist: held ? Math.max(0, ...held.hands.map((h) => Math.hypot(h.noseDown, h.leftSideDown))) : null,
+    holdMinutes: held?.holds.kind === 'minutes' ? ([held.holds.least, held.holds.most] as const) : null,
+    longestPiece: packed.pieces[0]?.box[0] ?? 0,
+    pieces: packed.pieces.length,
+    cost: stock.cost,
+    hours: steps.reduce((sum, s) => sum + s.minutes, 0) / 60,
+    dries: Math.max(0, ...steps.map((s) => s.dries ?? 0)),
+    tools: [...new Set(steps.flatMap((s) => s.tool.split(', ')))].sort(),
+  };
+  const reasons = reasonsFor(
+    family,
+    {
+      ...figures,
+      load: evaluation.loadMass,
+      worn: held && held.bears.length > 0 ? Math.max(0, ...held.bears.map((b) => b.share)) : null,
+    },
+    wishes,
+    rig.bodies.reduce((n, b) => n + b.members.length, 0),
+  );
+  const stops = findings.filter((f) => f.severity === 'stop' && f.stage !== 'load').map((f) => f.title);
+  return {
+    family: family.id,
+    start,
+    ...figures,
+    stops,
+    verdict,
+    reasons,
+    score: reasons.reduce((s, r) => s + (r.good ? 1 : -1.5), 0) - 2 * stops.length,
+  };
+}
+
+type Figures = Pick<
+  Candidate,
+  'mass' | 'calm' | 'dropTime' | 'wrist' | 'holdMinutes' | 'cost' | 'hours' | 'dries' | 'tools' | 'longestPiece'
+> & { readonly load: number; readonly worn: number | null };
+
+function reasonsFor({ suits }: Family, f: Figures, wishes: Wishes, cuts: number): readonly Reason[] {
+  const reasons: Reason[] = [];
+  const add = (good: boolean, text: Phrase): void => void reasons.push({ good, text });
+  if (suits.loadAtMost !== undefined)
+    add(
+      f.load <= suits.loadAtMost,
+      say`Made for loads up to ${figure('mass', suits.loadAtMost)}; yours is ${figure('mass', f.load)}.`,
+    );
+  for (const carry of wishes.carries)
+    add(
+      suits.carries.includes(carry),
+      suits.carries.includes(carry) ? say`Carries ${carry}.` : say`Not made to be carried ${carry}.`,
+    );
+  for (const move of wishes.moves)
+    add(suits.moves.includes(move), suits.moves.includes(move) ? say`Good for ${move}.` : say`Not good for ${move}.`);
+  if (wishes.hands !== null)
+    add(suits.hands === wishes.hands, suits.hands === 1 ? say`Held in one hand.` : say`Held in both hands.`);
+  if (wishes.wet)
+    add(suits.wet, suits.wet ? say`Nothing in it minds spray.` : say`Bearings, slides or bare wood suffer in the wet.`);
+  if (wishes.mass !== null)
+    add(
+      f.mass <= wishes.mass,
+      f.mass <= wishes.mass
+        ? say`${figure('mass', f.mass)} with the load, under your ${figure('mass', wishes.mass)}.`
+        : say`${figure('mass', f.mass)} with the load, over your ${figure('mass', wishes.mass)}.`,
+    );
+  if (wishes.money !== null)
+    add(
+      f.cost <= wishes.money,
+      f.cost <= wishes.money
+        ? say`Costs ${figure('money', f.cost)}, within your ${figure('money', wishes.money)}.`
+        : say`Costs ${figure('money', f.cost)}, more than your ${figure('money', wishes.money)}.`,
+    );
+  if (wishes.hours !== null) {
+    const dry = f.dries > 0 ? say` and ${figure('time', f.dries, 0)} to set` : [];
+    add(f.hours <= wishes.hours, [
+      ...say`${figure('count', f.hours, 1)} hours at the bench for ${figure('count', cuts)} cuts`,
+      ...dry,
+      '.',
+    ]);
+  }
+  if (wishes.tools !== null) {
+    const missing = f.tools.filter((t) => !wishes.tools!.some((have) => t.includes(have) || have.includes(t)));
+    add(
+      missing.length === 0,
+      missing.length === 0 ? say`You have every tool it takes.` : say`You would have to borrow: ${missing.join(', ')}.`,
+    );
+  }
+  if (f.calm)
+    add(
+      f.calm.pitch >= 3,
+      say`${f.calm.pitch >= 3 ? 'Turns' : 'Only turns'} ${figure('ratio', f.calm.pitch)} as hard in pitch as the bare camera, ${figure('ratio', f.calm.roll)} in roll.`,
+    );
+  if (f.worn !== null)
+    add(
+      f.worn <= 1,
+      say`On the shoulder each contact bears ${figure('percent', f.worn, 0)} of what is comfortable at most.`,
+    );
+  else if (f.wrist !== null) add(f.wrist <= 1.5, say`The wrist holds ${figure('torque', f.wrist)}.`);
+  return reasons;
+}

@@ -1,0 +1,119 @@
+import { cure, type CureInput } from './cure';
+import { judged, workpiece } from './derive';
+import type { Judgement } from '../0-base';
+import { changedDesign, FAMILIES, freed } from '../2-frame';
+import { startRig } from './startRig';
+import { THREE_LOADS } from '../testing/loads';
+import { figuresOf, wants as usualWants } from '../testing/rigs';
+import type { Wants } from '../model';
+
+/** Tight enough that every family is out of something. */
+const wants: Wants = { ...usualWants, bag: [0.3, 0.2, 0.15], massAtMost: 2 };
+const { loadout, kit } = THREE_LOADS[1]!;
+
+function started(index: number): CureInput {
+  const start = startRig(FAMILIES[index]!, loadout, kit, wants);
+  return {
+    rig: { design: start.design, wants, hands: undefined },
+    loadout,
+    kit,
+    values: start.values,
+    finding: { code: 'fitsTheBag', about: '' },
+  };
+}
+const findings = (input: CureInput): readonly Judgement[] => {
+  const made = workpiece(input.rig, input.loadout, input.kit);
+  return made.ok ? judged(made.piece, input.values, input.rig.wants).findings : [];
+};
+const after = (input: CureInput, change: ReturnType<typeof cure>[number]['changes']): CureInput => ({
+  ...input,
+  rig: { ...input.rig, design: changedDesign(input.rig.design, change, () => 'e') },
+  values: {
+    ...input.values,
+    ...Object.fromEntries(change.flatMap((c) => (c.kind === 'adjuster' ? [[c.id, c.value]] : []))),
+  },
+});
+
+describe('cure: a change looked for', () => {
+  it('really cures what it is offered for, in every family that has one, with progress told in order', () => {
+    let cured = 0;
+    FAMILIES.forEach((family, i) => {
+      const input = started(i);
+      const bag = findings(input).find((f) => f.code === 'fitsTheBag');
+      if (!bag) return;
+      const told: number[] = [];
+      const asked = { ...input, finding: bag };
+      for (const found of cure(asked, (part) => told.push(part))) {
+        expect(findings(after(asked, found.changes)).some((f) => f.code === bag.code && f.about === bag.about))
+          .withContext(`${family.id} ${JSON.stringify(found.changes)}`)
+          .toBeFalse();
+        cured += 1;
+      }
+      expect(told).toEqual([...told].sort((a, b) => a - b));
+      expect(Math.max(...told)).toBeLessThan(1);
+    });
+    // Few single sizes do it without another fault.
+    expect(cured).toBeGreaterThan(2);
+  });
+
+  it('goes no further than it must: one step less does not cure', () => {
+    const input = started(FAMILIES.findIndex((f) => f.id === 'tube-frame'));
+    const bag = findings(input).find((f) => f.code === 'fitsTheBag')!;
+    const { design } = input.rig;
+    const dimensions = design.kind === 'family' ? design.dimensions : {};
+    let checked = 0;
+    for (const found of cure({ ...input, finding: bag })) {
+      for (const [id, value] of Object.entries(figuresOf(found.changes))) {
+        const was = dimensions[id]!.value;
+        const less = value + Math.sign(was - value) * 0.001;
+        expect(
+          findings(after(input, [{ kind: 'dimension', id, value: less }])).some(
+            (f) => f.code === bag.code && f.about === bag.about,
+          ),
+        )
+          .withContext(id)
+          .toBeTrue();
+        checked += 1;
+      }
+    }
+    expect(checked).toBeGreaterThan(0);
+  });
+
+  it('offers nothing that swaps one fault for another, in any family, freed too', () => {
+    let offered = 0;
+    FAMILIES.forEach((family, i) => {
+      // Every other family freed: it takes a second each.
+      for (const free of [i % 2 === 1]) {
+        const made = started(i);
+        const input: CureInput = free ? { ...made, rig: { ...made.rig, design: freed(made.rig.design)! } } : made;
+        const before = findings(input);
+        const was = new Set(before.map((f) => `${f.code} ${f.about}`));
+        for (const bad of before.filter((f) => f.severity === 'mend').slice(0, 1)) {
+          for (const found of cure({ ...input, finding: bad })) {
+            offered++;
+            const then = findings(after(input, found.changes));
+            const news = then
+              .filter((f) => (f.severity === 'stop' || f.severity === 'mend') && !was.has(`${f.code} ${f.about}`))
+              .map((f) => f.code);
+            expect(then.some((f) => f.code === bad.code && f.about === bad.about))
+              .withContext(`${family.id} ${bad.code}`)
+              .toBeFalse();
+            if (!found.trimAfter)
+              expect(news)
+                .withContext(`${family.id} ${bad.code} ${JSON.stringify(found.changes)}`)
+                .toEqual([]);
+          }
+        }
+      }
+    });
+    expect(offered).toBeGreaterThan(2);
+  });
+
+  it('finds nothing for a finding that is not there, and nothing where no change helps', () => {
+    const input = started(0);
+    expect(cure({ ...input, finding: { code: 'noSuchFinding', about: 'nothing' } })).toEqual([]);
+    const heavy: CureInput = { ...input, rig: { ...input.rig, wants: { ...wants, massAtMost: 0.01 } } };
+    const found = findings(heavy).find((f) => f.code === 'tooHeavy')!;
+    expect(cure({ ...heavy, finding: found })).toEqual([]);
+  });
+});

@@ -1,0 +1,204 @@
+/** From stored documents to every derived figure: the one path that browser, server and command line share. */
+import {
+  lensCones,
+  loadFindings,
+  placeLoad,
+  socketOf,
+  spacesOf,
+  type FreeSpace,
+  type LensCone,
+  type LoadSocket,
+} from '../1-load';
+import {
+  assemble,
+  atHand,
+  designRig,
+  USUAL_HANDS,
+  type AdjusterValues,
+  type Assembly,
+  type DesignedRig,
+  type Family,
+  type FamilyInput,
+} from '../2-frame';
+import {
+  evaluate,
+  judge,
+  quickBalance,
+  spreadOnBench,
+  verdictOf,
+  type Evaluation,
+  type QuickBalance,
+  type SpreadOnBench,
+  type Verdict,
+} from '../3-balance';
+import { figure, say, type Finding, type Judgement } from '../0-base';
+import type { BinItem, Edit, Hands, KitItem, Loadout, Rig, RigDocument } from '../model';
+
+export interface Workpiece {
+  readonly rig: Rig;
+  readonly family: Family | null;
+  readonly input: FamilyInput | null;
+  readonly assembly: Assembly;
+  readonly hands: Hands;
+  /** What the lenses see and what must stay free round the load, from its mount. */
+  readonly cones: readonly LensCone[];
+  readonly spaces: readonly FreeSpace[];
+  readonly socket: LoadSocket | null;
+  readonly quick: QuickBalance | null;
+  /** Findings that do not depend on the adjusters. */
+  readonly advice: readonly Judgement[];
+}
+export type WorkpieceOutcome =
+  { readonly ok: true; readonly piece: Workpiece } | { readonly ok: false; readonly reason: string };
+
+/** What of a rig's document its figures come from; of the wants only whether washers come from the bin alone. */
+export type Designed = Pick<RigDocument, 'design'> & {
+  readonly hands?: Hands | undefined;
+  readonly wants?: Pick<RigDocument['wants'], 'onlyBin'>;
+};
+
+/** Everything that changes only with rig or load; setting an adjuster then costs one `judged`. The bin is for what is trimmed. */
+export function workpiece(
+  document: Designed,
+  loadout: Loadout | null,
+  kit: ReadonlyMap<string, KitItem>,
+  bin: readonly BinItem[] | null = null,
+): WorkpieceOutcome {
+  const designed = designRig(document.design);
+  if (!designed.ok) return { ok: false, reason: designed.reason };
+  const load = loadout ? placeLoad(loadout, kit) : null;
+  const assembly = assemble(designed.rig, load, bin && document.wants ? atHand(document.wants, bin) : null);
+  const { rig, family, input } = designed;
+  // Looked at one by one by what is drawn after the figures: made when first asked for.
+  const quick = once(() => quickBalance(assembly));
+  const advice = once(() => [
+    ...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })),
+    ...(loadout ? loadFindings(loadout, kit) : []),
+  ]);
+  return {
+    ok: true,
+    piece: {
+      rig,
+      family,
+      input,
+      assembly,
+      hands: document.hands ?? USUAL_HANDS,
+      cones: loadout ? lensCones(loadout, kit).flatMap((c) => (c.kind === 'cone' ? [c.cone] : [])) : [],
+      spaces: loadout ? spacesOf(loadout, kit) : [],
+      socket: loadout ? socketOf(loadout, kit) : null,
+      get quick() {
+        return quick();
+      },
+      get advice() {
+        return advice();
+      },
+    },
+  };
+}
+
+/** The same answer every time, worked out at the first. */
+function once<T>(make: () => T): () => T {
+  let made: { readonly value: T } | null = null;
+  return () => (made ??= { value: make() }).value;
+}
+
+export interface Judged {
+  readonly evaluation: Evaluation;
+  /** Every check, made when they are first asked for: figures need not wait for them. */
+  readonly findings: readonly Judgement[];
+  /** What every screen says of it, from the findings and how likely the figures are. */
+  readonly verdict: Verdict;
+  /** What its spread means on the bench. */
+  readonly onBench: readonly SpreadOnBench[];
+}
+
+export function judged(piece: Workpiece, values: AdjusterValues, wants: RigDocument['wants']): Judged {
+  const evaluation = evaluate(piece.assembly, values, piece.hands);
+  const findings = once(() =>
+    judge(
+      {
+        assembly: piece.assembly,
+        values,
+        evaluation,
+        wants,
+        quick: piece.quick,
+        hands: piece.hands,
+        cones: piece.cones,
+        spaces: piece.spaces,
+        socket: piece.socket,
+      },
+      piece.advice,
+    ),
+  );
+  const verdict = once(() => verdictOf(evaluation, findings(), wants));
+  const onBench = once(() => spreadOnBench({ assembly: piece.assembly, values, evaluation, quick: piece.quick }));
+  return {
+    evaluation,
+    get findings() {
+      return findings();
+    },
+    get verdict() {
+      return verdict();
+    },
+    get onBench() {
+      return onBench();
+    },
+  };
+}
+
+function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Finding[] {
+  const { family, input, rig, outOfRange, unapplied } = designed;
+  const kindOf = (id: string): 'length' | 'angle' => family?.dimensions.find((d) => d.id === id)?.kind ?? 'length';
+  return [
+    ...(family && input ? family.advise(input, rig) : []),
+    ...outOfRange.map((fault): Finding => {
+      const [least, most] = fault.range.map((v) => figure(kindOf(fault.id), v)) as [
+        ReturnType<typeof figure>,
+        ReturnType<typeof figure>,
+      ];
+      const nearest = Math.min(fault.range[1], Math.max(fault.range[0], fault.value));
+      return {
+        code: 'dimensionOutOfRange',
+        severity: 'stop',
+        about: fault.id,
+        figure: figure(kindOf(fault.id), fault.value),
+        limit: null,
+        title: say`${fault.name} must lie between ${least} and ${most}.`,
+        why: say`Outside that this rig cannot be built or carried; the nearest is drawn meanwhile.`,
+        toDo: say`Type a figure in the range.`,
+        fixes: [
+          {
+            label: say`Make it ${figure(kindOf(fault.id), nearest)}`,
+            changes: [{ kind: 'dimension', id: fault.id, value: nearest }],
+          },
+        ],
+      };
+    }),
+    ...unapplied.map((edit): Finding => ({
+      code: 'editWithoutTarget',
+      severity: 'note',
+      about: 'rig',
+      figure: null,
+      limit: null,
+      title: say`One of your changes (${describeEdit(edit)}) finds nothing to act on.`,
+      why: say`The part it was made for is no longer in this rig. It is kept and comes back with the part.`,
+      toDo: say`Change the dimension back, or remove the change in Frame.`,
+      fixes: [],
+    })),
+  ];
+}
+
+function describeEdit(edit: Edit): string {
+  switch (edit.kind) {
+    case 'add':
+      return `add ${edit.part.name}`;
+    case 'addMember':
+      return `add ${edit.member.name}`;
+    case 'addStation':
+      return `add ${edit.station.name}`;
+    case 'price':
+      return `price of ${edit.item}`;
+    default:
+      return `${edit.kind}, ${edit.target}`;
+  }
+}
