@@ -6,9 +6,9 @@ import { add, alignZ, IDENTITY, materialOf, rotationOf, scale, unit, type Mat3, 
 import { flatBody, shifted, turnedBody, type FlatBody, type PlacedLoad, type Shift } from '../1-load';
 import type { Adjuster, Body, Contact, Part, Rig, Station } from '../model';
 import type { AtHand } from './atHand';
-import { hubBodies, memberBodies } from './memberBodies';
-import { placesOf } from './memberEnds';
-import { shortShifts } from './shortShifts';
+import { hubBodies, memberBodies } from './members/memberBodies';
+import { placesOf } from './members/memberEnds';
+import { shortShifts } from './members/shortShifts';
 
 export interface RigFault {
   readonly about: string;

@@ -1,7 +1,7 @@
 /** What can hurt about a rig, from what it is: the usual cautions in plain words, to be shown beside it and printed on its cards. */
 import { length, subtract } from '../0-base';
 import type { Rig } from '../model';
-import { placesOf } from './memberEnds';
+import { placesOf } from './members/memberEnds';
 
 interface Caution {
   readonly applies: (rig: Rig) => boolean;

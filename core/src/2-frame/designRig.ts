@@ -1,6 +1,6 @@
 /** From a stored design to its rig: the family's build with the maker's edits over it, or the freed rig as it stands. */
 import type { Design, Edit, Rig } from '../model';
-import { applyEdits } from './applyEdits';
+import { applyEdits } from './edits/applyEdits';
 import { FAMILIES } from './families';
 import { familyInput, type DimensionFault, type Family, type FamilyInput } from './family';
 

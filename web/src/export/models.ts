@@ -5,7 +5,7 @@ import { Group, Mesh, MeshStandardMaterial, type BufferGeometry } from 'three';
 import { GLTFExporter } from 'three/addons/exporters/GLTFExporter.js';
 import { STLExporter } from 'three/addons/exporters/STLExporter.js';
 import { mergeVertices } from 'three/addons/utils/BufferGeometryUtils.js';
-import { placement, solidGeometry } from '../ui/solid-geometry';
+import { placement, solidGeometry } from '../ui/drawing/solid-geometry';
 
 const COLOURS: Readonly<Record<FlatBody['look'], number>> = {
   steel: 0xcbd4d8,

@@ -9,7 +9,7 @@ import {
   MatDialogTitle,
 } from '@angular/material/dialog';
 import { nameOf, type Problem } from '@tide-pebble/core';
-import { KIND_WORDS } from '../ui/kind-words';
+import { KIND_WORDS } from '../ui/figures/kind-words';
 
 @Component({
   selector: 'tp-conflict-dialog',

@@ -12,7 +12,7 @@ import {
 } from '@tide-pebble/core';
 import type { StockPlan } from '@tide-pebble/core/making';
 import type { Bench } from '../services/workspace';
-import type { Gauge } from '../ui/tide-gauge';
+import type { Gauge } from '../ui/figures/tide-gauge';
 
 export type GaugeId = 'nose' | 'sides' | 'drop' | 'mass' | 'calm' | 'cost';
 export interface NamedGauge {

@@ -14,11 +14,11 @@ import {
 } from '@tide-pebble/core';
 import { Units } from '../services/units';
 import { Workspace, type BenchState } from '../services/workspace';
-import { Findings } from '../ui/findings';
-import { SayPipe } from '../ui/figures.pipe';
+import { Findings } from '../ui/findings/findings';
+import { SayPipe } from '../ui/figures/figures.pipe';
 import { Icon } from '../ui/icon';
-import { QuantityField, type FieldKind } from '../ui/quantity-field';
-import { TideGauge } from '../ui/tide-gauge';
+import { QuantityField, type FieldKind } from '../ui/figures/quantity-field';
+import { TideGauge } from '../ui/figures/tide-gauge';
 import { gaugesOf, type GaugeId } from './gauges';
 
 interface WantField {

@@ -5,9 +5,9 @@ import { figure, showFigure, turnsOf, wayOf, type Adjuster, type AdjusterStep, t
 import { Pointer } from '../services/pointer';
 import { Units } from '../services/units';
 import { Icon } from './icon';
-import { leanWords } from './lean-words';
-import { nextFrame } from './next-frame';
-import { QuantityField } from './quantity-field';
+import { leanWords } from './figures/lean-words';
+import { nextFrame } from './timing/next-frame';
+import { QuantityField } from './figures/quantity-field';
 
 /** Lengths are shown to a tenth of a millimetre, m. */
 const SHOWN = 0.00005;

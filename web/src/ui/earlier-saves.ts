@@ -16,7 +16,7 @@ import { Api } from '../services/keeping/api';
 import { Documents } from '../services/keeping/documents';
 import { Workspace } from '../services/workspace';
 import { Notices } from '../services/notices';
-import { judgedInTurn, RigPicture } from './rig-picture';
+import { judgedInTurn, RigPicture } from './drawing/rig-picture';
 
 export interface WhoseSaves {
   readonly kind: DocumentKind;

@@ -1,6 +1,6 @@
 /** A bend stretches its outer skin; past the metal's elongation it cracks. */
 import { figure, materialOf, say } from '../../0-base';
-import { outerStrain } from '../bend';
+import { outerStrain } from '../members/bend';
 import type { FrameCheck } from '../frameCheck';
 
 /** Part of the elongation at break that a hand bend may use: bar stock varies, edges are rough. */

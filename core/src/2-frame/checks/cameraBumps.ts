@@ -1,8 +1,8 @@
 /** The load against the frame that carries it: what it would strike as it stands. */
 import { figure, say } from '../../0-base';
-import { solidGap } from '../clearance';
+import { solidGap } from '../clearances/clearance';
 import type { FrameCheck } from '../frameCheck';
-import { framePieces, gapUnder, pushAway } from '../near';
+import { framePieces, gapUnder, pushAway } from '../clearances/near';
 
 const LEAST = 0.004;
 /** What carries the load may touch it: everything within this of the mount's face belongs to the mount. */

@@ -1,8 +1,8 @@
 /** Battery and card doors, ports, screens, eyepieces and hand room of the load, with a part of the rig in them. */
 import { figure, say, type Finding } from '../../0-base';
-import type { Solid3 } from '../clearance';
+import type { Solid3 } from '../clearances/clearance';
 import type { FrameCheck, FrameContext } from '../frameCheck';
-import { framePieces, gapUnder, loadPlace, pointsOf, spaceSolid } from '../near';
+import { framePieces, gapUnder, loadPlace, pointsOf, spaceSolid } from '../clearances/near';
 
 /** Things that touch share a face; only what reaches in counts. */
 const TOUCHING = 1e-5;

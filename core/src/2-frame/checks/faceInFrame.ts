@@ -2,7 +2,7 @@
 import { DEGREE, figure, say } from '../../0-base';
 import { contactAt, valuesInOrder } from '../assemble';
 import type { FrameCheck } from '../frameCheck';
-import { loadPlace } from '../near';
+import { loadPlace } from '../clearances/near';
 
 /** Head of a grown person over hair and chin, and across the shoulders, m. */
 const HEAD = 0.24;

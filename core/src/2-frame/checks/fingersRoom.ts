@@ -1,9 +1,9 @@
 /** Room for a hand round what it holds. */
 import { figure, length, say, subtract } from '../../0-base';
 import { contactAt, valuesInOrder } from '../assemble';
-import { nearestPoint, pointGap, type Solid3 } from '../clearance';
+import { nearestPoint, pointGap, type Solid3 } from '../clearances/clearance';
 import type { FrameCheck } from '../frameCheck';
-import { pointsOf, pushAway } from '../near';
+import { pointsOf, pushAway } from '../clearances/near';
 
 /** What is this near to the middle of the hand is what it holds. */
 const HELD = 0.03;

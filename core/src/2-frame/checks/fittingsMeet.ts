@@ -1,7 +1,7 @@
 /** A pipe so short that its two fittings meet, or too short to be held by both. */
 import { figure, say, scale, subtract, unit, type Finding, type Vec3 } from '../../0-base';
 import type { FrameCheck } from '../frameCheck';
-import { cutLengthOf, memberEnds, placesOf } from '../memberEnds';
+import { cutLengthOf, memberEnds, placesOf } from '../members/memberEnds';
 
 export const fittingsMeet: FrameCheck = {
   id: 'fittingsMeet',

@@ -1,7 +1,7 @@
 /** A pipe that stands so far out of its socket that too little of it is held. */
 import { figure, say } from '../../0-base';
 import type { FrameCheck } from '../frameCheck';
-import { memberEnds, placesOf } from '../memberEnds';
+import { memberEnds, placesOf } from '../members/memberEnds';
 
 /** Part of a socket or thread that must be filled: below it joints work loose and glue lines fail. */
 const LEAST_FILLED = 2 / 3;

@@ -1,7 +1,7 @@
 /** A hole needs metal beside it: at least its own radius on each side of the bar. */
 import { figure, say } from '../../0-base';
 import type { FrameCheck } from '../frameCheck';
-import { otherStock } from '../otherStock';
+import { otherStock } from '../members/otherStock';
 
 export const holeInBar: FrameCheck = {
   id: 'holeInBar',

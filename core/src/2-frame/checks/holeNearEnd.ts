@@ -1,7 +1,7 @@
 /** A hole too near the end of its bar, or the edge of its plate. */
 import { dot, figure, rotationOf, say, subtract, transform, transpose, IDENTITY, type Finding } from '../../0-base';
 import type { Part } from '../../model';
-import { finishedLength } from '../finishedLength';
+import { finishedLength } from '../members/finishedLength';
 import type { FrameCheck } from '../frameCheck';
 
 /** From a hole's middle to the end, in hole diameters: less and the end tears out. */

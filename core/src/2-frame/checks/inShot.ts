@@ -3,7 +3,7 @@ import { add, figure, say, subtract, type Finding, type Vec3 } from '../../0-bas
 import type { LensCone } from '../../1-load';
 import { contactAt, valuesInOrder } from '../assemble';
 import type { FrameCheck, FrameContext } from '../frameCheck';
-import { framePieces, loadPlace, pictureOf, pointsOf, reachOf } from '../near';
+import { framePieces, loadPlace, pictureOf, pointsOf, reachOf } from '../clearances/near';
 
 /** A fist is about this far across from its middle, m. */
 const FIST = 0.045;

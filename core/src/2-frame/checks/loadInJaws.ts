@@ -1,7 +1,7 @@
 /** A load held between jaws: do they open far enough, and close far enough. */
 import { dot, figure, say, type Finding } from '../../0-base';
 import type { FrameCheck } from '../frameCheck';
-import { pointsOf } from '../near';
+import { pointsOf } from '../clearances/near';
 
 export const loadInJaws: FrameCheck = {
   id: 'loadInJaws',

@@ -1,9 +1,9 @@
 /** Pipes that meet in a way no fitting of their system takes: which one is in the way, and the nearest that works. */
 import { DEGREE, addScaled, figure, length, say, subtract, type Finding, type Vec3 } from '../../0-base';
 import type { Body, Member } from '../../model';
-import { FITTING_NAMES } from '../fittingFor';
+import { FITTING_NAMES } from '../fittings/fittingFor';
 import type { FrameCheck } from '../frameCheck';
-import { fittingAt, pipeOfMember } from '../refit';
+import { fittingAt, pipeOfMember } from '../fittings/refit';
 
 export const noFitting: FrameCheck = {
   id: 'noFitting',

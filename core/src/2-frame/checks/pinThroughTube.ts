@@ -1,7 +1,7 @@
 /** A hole across a tube takes away its sides; what is left must carry. */
 import { figure, say } from '../../0-base';
 import type { FrameCheck } from '../frameCheck';
-import { otherStock } from '../otherStock';
+import { otherStock } from '../members/otherStock';
 
 /** A cross hole wider than this part of the tube leaves less than about half of its strength in bending. */
 const MOST = 0.42;

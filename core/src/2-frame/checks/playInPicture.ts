@@ -3,8 +3,8 @@ import { DEGREE, figure, say, type Finding } from '../../0-base';
 import type { FrameCheck, FrameContext } from '../frameCheck';
 import type { Body } from '../../model';
 import { bodiesBeyond } from '../assemble';
-import { memberEnds, placesOf } from '../memberEnds';
-import { pinPlay } from '../pinPlay';
+import { memberEnds, placesOf } from '../members/memberEnds';
+import { pinPlay } from '../clearances/pinPlay';
 
 /** Half a per cent of the frame's width each way is seen as a tick; three times that spoils the take. */
 const SEEN = 0.005;

@@ -5,7 +5,7 @@ import { THREE_LOADS } from '../../testing/loads';
 import { frameContext } from '../../testing/rigs';
 import type { Edit } from '../../model';
 import { familyInput } from '../family';
-import { memberEnds, placesOf } from '../memberEnds';
+import { memberEnds, placesOf } from '../members/memberEnds';
 
 const grip: Family = familyById('self-filming-grip')!;
 const { loadout, kit } = THREE_LOADS[1]!;

@@ -2,7 +2,7 @@
 import { length, say, subtract, unit, type Change, type Vec3 } from '../../0-base';
 import type { Body, Member, Section } from '../../model';
 import type { FrameCheck } from '../frameCheck';
-import { placesOf } from '../memberEnds';
+import { placesOf } from '../members/memberEnds';
 
 /** What stands within this of an end covers it, m. */
 const COVERS = 0.02;

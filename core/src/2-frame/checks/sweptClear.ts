@@ -2,7 +2,7 @@
 import { cross, dot, figure, say, subtract, unit, type Finding, type Vec3 } from '../../0-base';
 import { bodiesBeyond, pivotAt, valuesInOrder, type PlacedPiece } from '../assemble';
 import type { FrameCheck } from '../frameCheck';
-import { pointsOf } from '../near';
+import { pointsOf } from '../clearances/near';
 
 /** Play, bending and a bump close this much, m. */
 const LEAST = 0.004;

@@ -1,8 +1,8 @@
 /** A part that slides over bare threads wears, grinds and sticks. */
 import { figure, say } from '../../0-base';
 import type { FrameCheck } from '../frameCheck';
-import { otherStock } from '../otherStock';
-import { gapUnder } from '../near';
+import { otherStock } from '../members/otherStock';
+import { gapUnder } from '../clearances/near';
 
 const TOUCHING = 0.001;
 

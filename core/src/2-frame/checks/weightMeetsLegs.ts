@@ -2,7 +2,7 @@
 import { figure, say } from '../../0-base';
 import { contactAt, valuesInOrder } from '../assemble';
 import type { FrameCheck } from '../frameCheck';
-import { pointsOf } from '../near';
+import { pointsOf } from '../clearances/near';
 
 /** A knee comes this far ahead of the hip in an easy step, and cloth and sway take more, m. */
 const STRIDE = 0.17;

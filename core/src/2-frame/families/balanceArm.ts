@@ -5,7 +5,7 @@
 import { add, addScaled, figure, say, type Phrase, type Vec3 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
 import type { Hands, Member, Part, Rig, Station } from '../../model';
-import { followBends, frameAlong, neutralFractionFor, stripStart, type StripFrame } from '../bend';
+import { followBends, frameAlong, neutralFractionFor, stripStart, type StripFrame } from '../members/bend';
 import type { Family, FamilyInput, Sizing } from '../family';
 import {
   angleSpec,

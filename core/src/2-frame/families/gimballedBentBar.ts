@@ -6,7 +6,14 @@ import { add, addScaled, figure, say, scale, type Finding, type Phrase, type Vec
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
 import type { Hands, Hole, Member, Rig, Station } from '../../model';
 import { assemble } from '../assemble';
-import { followBends, frameAlong, neutralFractionFor, stripStart, type BentStrip, type StripFrame } from '../bend';
+import {
+  followBends,
+  frameAlong,
+  neutralFractionFor,
+  stripStart,
+  type BentStrip,
+  type StripFrame,
+} from '../members/bend';
 import type { Family, FamilyInput, Sizing } from '../family';
 import { angleSpec, lengthSpec, nilOf, toFive, usualInput, weighed } from '../familyTools';
 import { bolt } from '../parts/bolt';

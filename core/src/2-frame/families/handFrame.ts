@@ -5,14 +5,14 @@
 import { addScaled, DEGREE, figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
 import type { Hands, Joint, Member, Part, Rig } from '../../model';
-import { hubOf } from '../fittingFor';
-import { cutLengthOf } from '../memberEnds';
+import { hubOf } from '../fittings/fittingFor';
+import { cutLengthOf } from '../members/memberEnds';
 import type { Family, FamilyInput, Sizing } from '../family';
 import { angleSpec, choiceSpec, lengthSpec, loadBox, named, toFive, usualInput, weighed, within } from '../familyTools';
 import { foamGrip, handlebarClamp, shoulderPad } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
-import { pipework, type Pipework, type Run } from '../pipework';
+import { pipework, type Pipework, type Run } from '../fittings/pipework';
 
 const PLATE: Vec3 = [0.07, 0.055, 0.006];
 const KERF = 0.0015; // a hacksaw's, for what one length of pipe gives

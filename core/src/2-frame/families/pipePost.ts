@@ -5,7 +5,7 @@
 import { addScaled, DEGREE, figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
 import type { Hands, Member, Part, Rig, Station } from '../../model';
-import { followBends, neutralFractionFor, stripStart } from '../bend';
+import { followBends, neutralFractionFor, stripStart } from '../members/bend';
 import type { Family, FamilyInput, Sizing } from '../family';
 import { choiceSpec, lengthSpec, loadBox, named, namesOf, toFive, usualInput, weighed, within } from '../familyTools';
 import { CENTRINGS, DISC_PLATES, sideError } from '../parts/discs';
@@ -14,7 +14,7 @@ import { foamGrip } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate, holesOf } from '../parts/plate';
 import { WASHERS, washerOf } from '../parts/washers';
-import { pipework, type Pipework } from '../pipework';
+import { pipework, type Pipework } from '../fittings/pipework';
 
 const BOLT = 0.01; // M10 through the bottom cap, and the washers that trim it
 const TRIM_ROOM = 0.02; // of that bolt, below the discs

@@ -22,7 +22,7 @@ import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip, strap } from '../parts/hardware';
 import { pipeOf } from '../parts/pipes';
 import { plate } from '../parts/plate';
-import { pipework } from '../pipework';
+import { pipework } from '../fittings/pipework';
 
 const SCREW = 0.00635; // 1/4-20
 const SCREWS_SOLD = [0.0095, 0.0127, 0.0159, 0.019, 0.0222, 0.0254, 0.0318, 0.0381];

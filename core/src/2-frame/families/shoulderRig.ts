@@ -22,7 +22,7 @@ import { DISC_PLATES, sideError } from '../parts/discs';
 import { foamGrip } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
-import { pipework, type Pipework } from '../pipework';
+import { pipework, type Pipework } from '../fittings/pipework';
 
 const PAD = 0.03; // thick, under the spine
 const BOLT = 0.01; // M10 through the tail's cap

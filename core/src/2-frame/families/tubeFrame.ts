@@ -18,14 +18,14 @@ import {
   weighed,
   within,
 } from '../familyTools';
-import { mirroredMember, mirroredNode } from '../mirror';
+import { mirroredMember, mirroredNode } from '../edits/mirror';
 import { RODS } from '../parts/bars';
 import { cameraScrew } from '../parts/hardware';
 import { lowerJointAndGrip, upperJoint } from '../parts/jointAndGrip';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { holesOf, plate } from '../parts/plate';
 import { WASHERS, washerOf } from '../parts/washers';
-import { pipework, type Pipework } from '../pipework';
+import { pipework, type Pipework } from '../fittings/pipework';
 
 const STUD = { perTurn: 0.00125, step: 0.00015625, range: 0.006 };
 const HAND_ROOM = 0.045; // below the grip, so that the rig may swing 20 degrees before the rods meet the fist

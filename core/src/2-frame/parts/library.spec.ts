@@ -13,7 +13,7 @@ import {
   stockById,
   WASHERS,
 } from '..';
-import { withEdit } from '../withEdit';
+import { withEdit } from '../edits/withEdit';
 import { holds } from '../../testing/holds';
 
 const designs = FAMILIES.map((f): Design => ({ kind: 'family', family: f.id, dimensions: {}, choices: {}, edits: [] }));

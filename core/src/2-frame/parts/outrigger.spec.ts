@@ -4,9 +4,9 @@ import { massCentre, sumsOf } from '../../1-load';
 import { rig as rigSchema, type Design, type Edit } from '../../model';
 import { holds } from '../../testing/holds';
 import { plainRig } from '../../testing/rigs';
-import { applyEdits } from '../applyEdits';
+import { applyEdits } from '../edits/applyEdits';
 import { assemble } from '../assemble';
-import { changedDesign } from '../changedDesign';
+import { changedDesign } from '../edits/changedDesign';
 import { fastenerId, homeOf, outrigger, outriggerBodies, outriggerId, type OutriggerInput } from './outrigger';
 
 const mm = (least: number, most: number) => fc.integer({ min: least, max: most }).map((n) => n / 1000);

@@ -6,7 +6,7 @@ import { render, type RigDocument } from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { Icon } from '../../ui/icon';
-import { judgedInTurn, RigPicture } from '../../ui/rig-picture';
+import { judgedInTurn, RigPicture } from '../../ui/drawing/rig-picture';
 
 @Component({
   selector: 'tp-rig-card',

@@ -25,8 +25,8 @@ import { Workspace } from '../../services/workspace';
 import { Dialogs } from '../../ui/dialogs';
 import type { WhoseSaves } from '../../ui/earlier-saves';
 import { Notices } from '../../services/notices';
-import { QuantityField } from '../../ui/quantity-field';
-import { KIND_WORDS } from '../../ui/kind-words';
+import { QuantityField } from '../../ui/figures/quantity-field';
+import { KIND_WORDS } from '../../ui/figures/kind-words';
 import { chosenFile } from './chosen-file';
 import { RigCard } from './rig-card';
 

@@ -16,7 +16,7 @@ import { Documents } from '../../services/keeping/documents';
 import { Jobs } from '../../services/jobs';
 import { LoadBench } from '../../services/load-bench';
 import { Units } from '../../services/units';
-import { FigurePipe } from '../../ui/figures.pipe';
+import { FigurePipe } from '../../ui/figures/figures.pipe';
 import { Notices } from '../../services/notices';
 import type { TableInput, TableOutcome, TableRow } from '../../workers/read-table';
 

@@ -7,7 +7,7 @@ import { injectBench } from '../../services/bench-signal';
 import { LoadBench } from '../../services/load-bench';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
-import { FigurePipe } from '../../ui/figures.pipe';
+import { FigurePipe } from '../../ui/figures/figures.pipe';
 
 const AXES = [
   { axis: 0, name: 'Fore and aft', more: 'ahead of', less: 'behind', of: 'the foot' },

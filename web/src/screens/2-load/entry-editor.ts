@@ -11,7 +11,7 @@ import {
 } from '@tide-pebble/core';
 import { LoadBench } from '../../services/load-bench';
 import { Pick } from '../../ui/pick';
-import { QuantityField } from '../../ui/quantity-field';
+import { QuantityField } from '../../ui/figures/quantity-field';
 
 const OFFSETS = [
   { axis: 0, label: 'Forward' },

@@ -10,11 +10,11 @@ import { LoadBench } from '../../services/load-bench';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { Dialogs } from '../../ui/dialogs';
-import { FigurePipe } from '../../ui/figures.pipe';
+import { FigurePipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
-import { nextFrame } from '../../ui/next-frame';
+import { nextFrame } from '../../ui/timing/next-frame';
 import { Notices } from '../../services/notices';
-import { QuantityField } from '../../ui/quantity-field';
+import { QuantityField } from '../../ui/figures/quantity-field';
 
 @Component({
   selector: 'tp-kit-list',

@@ -17,7 +17,7 @@ import {
 import { LoadBench } from '../../services/load-bench';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
-import { sheetOf, type DrawnView, type Margins } from '../../ui/rig-drawing';
+import { sheetOf, type DrawnView, type Margins } from '../../ui/drawing/rig-drawing';
 import { hostSize } from '../../ui/host-size';
 
 const VIEWS: readonly View[] = ['side', 'front', 'top'];

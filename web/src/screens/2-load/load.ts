@@ -5,7 +5,7 @@ import { Router } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { Workspace } from '../../services/workspace';
 import { LoadBench } from '../../services/load-bench';
-import { Findings } from '../../ui/findings';
+import { Findings } from '../../ui/findings/findings';
 import { StageLayout } from '../../ui/stage-layout';
 import { CoverPanel } from './cover-panel';
 import { KitList } from './kit-list';

@@ -10,7 +10,7 @@ import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { Dialogs } from '../../ui/dialogs';
 import type { WhoseSaves } from '../../ui/earlier-saves';
-import { FigurePipe, SayPipe } from '../../ui/figures.pipe';
+import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { Notices } from '../../services/notices';
 import { Pick } from '../../ui/pick';

@@ -18,8 +18,8 @@ import {
 } from '@tide-pebble/core';
 import { Workspace, type Bench } from '../../services/workspace';
 import { Notices } from '../../services/notices';
-import { QuantityField } from '../../ui/quantity-field';
-import { settled } from '../../ui/settled';
+import { QuantityField } from '../../ui/figures/quantity-field';
+import { settled } from '../../ui/timing/settled';
 import { elementOf, freeId, nodeName } from './elements';
 
 const WAYS: Readonly<Record<string, Vec3>> = {

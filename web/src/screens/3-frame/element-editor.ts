@@ -27,7 +27,7 @@ import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { Icon } from '../../ui/icon';
 import { Notices } from '../../services/notices';
-import { QuantityField } from '../../ui/quantity-field';
+import { QuantityField } from '../../ui/figures/quantity-field';
 import { elementName, elementOf, freeId } from './elements';
 
 /** A kitchen scale with a step of 1 g: half a step either way, as a standard uncertainty, with its own drift. */

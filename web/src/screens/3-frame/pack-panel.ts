@@ -4,8 +4,8 @@ import { breakDown, figure, fitsBag, showFigure, type Quantity } from '@tide-peb
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
-import { QuantityField } from '../../ui/quantity-field';
-import { settled } from '../../ui/settled';
+import { QuantityField } from '../../ui/figures/quantity-field';
+import { settled } from '../../ui/timing/settled';
 
 const SIDES = ['Bag, inside length', 'Bag, width', 'Bag, height'] as const;
 /** A day's rucksack. */

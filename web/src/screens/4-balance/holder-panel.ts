@@ -18,7 +18,7 @@ import {
 } from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
-import { QuantityField, type FieldKind } from '../../ui/quantity-field';
+import { QuantityField, type FieldKind } from '../../ui/figures/quantity-field';
 
 const MEASURES: readonly {
   readonly id: 'stature' | 'breadth' | 'armClose' | 'armOut' | 'wristStrength';

@@ -4,7 +4,7 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { DEGREE, figure, showFigure, wristAtMost, type ConditionId, type Wants } from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
-import { QuantityField, type FieldKind } from '../../ui/quantity-field';
+import { QuantityField, type FieldKind } from '../../ui/figures/quantity-field';
 
 interface Want {
   readonly id: string;

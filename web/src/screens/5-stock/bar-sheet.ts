@@ -4,7 +4,7 @@ import { figure, showFigure } from '@tide-pebble/core';
 import { barTemplate, type BarPlan, type SheetMark } from '@tide-pebble/core/making';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
-import { FigurePipe } from '../../ui/figures.pipe';
+import { FigurePipe } from '../../ui/figures/figures.pipe';
 
 const WIDTH = 820; // viewBox units; the sheet scales with the page
 const LABEL = 62; // room a figure takes beside its neighbour

@@ -11,10 +11,10 @@ import { Pointer } from '../../services/pointer';
 import { saveCsv } from '../../services/save-csv';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
-import { FigurePipe } from '../../ui/figures.pipe';
+import { FigurePipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
-import { QuantityField } from '../../ui/quantity-field';
+import { QuantityField } from '../../ui/figures/quantity-field';
 import { StageLayout } from '../../ui/stage-layout';
 import { BarSheet } from './bar-sheet';
 

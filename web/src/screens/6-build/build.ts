@@ -9,11 +9,11 @@ import { injectBench } from '../../services/bench-signal';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
-import { Cautions } from '../../ui/cautions';
-import { SayPipe } from '../../ui/figures.pipe';
+import { Cautions } from '../../ui/findings/cautions';
+import { SayPipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
-import { RigViews } from '../../ui/rig-views';
+import { RigViews } from '../../ui/drawing/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
 
 @Component({

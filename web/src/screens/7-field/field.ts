@@ -9,7 +9,7 @@ import { setupCard, type SetUpCard } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
-import { FigurePipe, SayPipe } from '../../ui/figures.pipe';
+import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
 import { RulerMark } from './ruler-mark';

@@ -12,11 +12,11 @@ import { saveCsv } from '../../services/save-csv';
 import { Taught } from '../../services/taught';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
-import { FigurePipe, SayPipe } from '../../ui/figures.pipe';
+import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
 import { Notices } from '../../services/notices';
-import { QuantityField } from '../../ui/quantity-field';
+import { QuantityField } from '../../ui/figures/quantity-field';
 import { StageLayout } from '../../ui/stage-layout';
 import { DropChart } from './drop-chart';
 

@@ -25,9 +25,9 @@ import { Jobs } from '../../../services/jobs';
 import { NewRig, USUAL_WANTS } from '../../../services/new-rig';
 import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
-import { SayPipe } from '../../../ui/figures.pipe';
-import { QuantityField } from '../../../ui/quantity-field';
-import { sheetOf } from '../../../ui/rig-drawing';
+import { SayPipe } from '../../../ui/figures/figures.pipe';
+import { QuantityField } from '../../../ui/figures/quantity-field';
+import { sheetOf } from '../../../ui/drawing/rig-drawing';
 import { StageLayout } from '../../../ui/stage-layout';
 
 const PICTURE = { width: 230, height: 190 };

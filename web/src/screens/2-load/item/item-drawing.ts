@@ -14,7 +14,7 @@ import {
 } from '@tide-pebble/core';
 import { VIEW_AXES, type MethodFound } from '@tide-pebble/core/measuring';
 import { Pointer } from '../../../services/pointer';
-import { sheetOf, type Margins } from '../../../ui/rig-drawing';
+import { sheetOf, type Margins } from '../../../ui/drawing/rig-drawing';
 import { hostSize } from '../../../ui/host-size';
 
 const VIEWS: readonly View[] = ['side', 'front', 'top'];

@@ -12,15 +12,15 @@ import { Icon } from '../../../ui/icon';
 import { Notices } from '../../../services/notices';
 import { StageLayout } from '../../../ui/stage-layout';
 import type { ItemChange } from './changes';
-import { ClearancesEditor } from './clearances-editor';
-import { ExtrasEditor } from './extras-editor';
-import { FactsEditor } from './facts-editor';
+import { ClearancesEditor } from './editors/clearances-editor';
+import { ExtrasEditor } from './editors/extras-editor';
+import { FactsEditor } from './editors/facts-editor';
 import { ItemDrawing } from './item-drawing';
 import { KnownPanel } from './known-panel';
-import { Measuring } from './measuring';
-import { PointsEditor } from './points-editor';
-import { ScalePanel } from './scale-panel';
-import { StatesEditor } from './states-editor';
+import { Measuring } from './measuring/measuring';
+import { PointsEditor } from './editors/points-editor';
+import { ScalePanel } from './measuring/scale-panel';
+import { StatesEditor } from './editors/states-editor';
 
 @Component({
   selector: 'tp-item-sheet',

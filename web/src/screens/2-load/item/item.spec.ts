@@ -9,13 +9,13 @@ import { ScaleLink } from '../../../services/scale-link';
 import { pick } from '../../../testing/pick';
 import { type } from '../../../testing/type';
 import type { ItemChange } from './changes';
-import { ClearancesEditor } from './clearances-editor';
-import { FactsEditor } from './facts-editor';
+import { ClearancesEditor } from './editors/clearances-editor';
+import { FactsEditor } from './editors/facts-editor';
 import { ItemDrawing } from './item-drawing';
 import { KnownPanel } from './known-panel';
-import { Measuring } from './measuring';
-import { PointsEditor } from './points-editor';
-import { StatesEditor } from './states-editor';
+import { Measuring } from './measuring/measuring';
+import { PointsEditor } from './editors/points-editor';
+import { StatesEditor } from './editors/states-editor';
 
 const lens: KitItem = { ...newItem('l', 'lens', 'Long lens'), size: [0.1, 0.07, 0.07], boxCentre: [0.05, 0, 0] };
 const camera: KitItem = { ...newItem('c', 'camera', 'Heron'), size: [0.06, 0.12, 0.08], boxCentre: [0.01, 0, 0.04] };

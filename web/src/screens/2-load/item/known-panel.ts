@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { axesKnown, itemFigures, type KitItem } from '@tide-pebble/core';
 import { AXIS_WORDS, comparedOf, type Compared, type Result } from '@tide-pebble/core/measuring';
 import { Units } from '../../../services/units';
-import { FigurePipe } from '../../../ui/figures.pipe';
+import { FigurePipe } from '../../../ui/figures/figures.pipe';
 
 @Component({
   selector: 'tp-known-panel',

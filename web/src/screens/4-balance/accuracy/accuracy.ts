@@ -12,7 +12,7 @@ import { Pointer } from '../../../services/pointer';
 import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
 import { NoBench } from '../../../ui/no-bench';
-import { QuantityField } from '../../../ui/quantity-field';
+import { QuantityField } from '../../../ui/figures/quantity-field';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
 

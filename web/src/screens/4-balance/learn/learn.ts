@@ -11,7 +11,7 @@ import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
 import { NoBench } from '../../../ui/no-bench';
 import { Notices } from '../../../services/notices';
-import { QuantityField } from '../../../ui/quantity-field';
+import { QuantityField } from '../../../ui/figures/quantity-field';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
 

@@ -31,7 +31,7 @@ import { Pointer } from '../../../services/pointer';
 import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
 import { NoBench } from '../../../ui/no-bench';
-import { RigViews } from '../../../ui/rig-views';
+import { RigViews } from '../../../ui/drawing/rig-views';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
 import { LensView } from '../lens-view';

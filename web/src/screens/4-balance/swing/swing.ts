@@ -39,7 +39,7 @@ import { Units } from '../../../services/units';
 import { Workspace, type Bench } from '../../../services/workspace';
 import { Icon } from '../../../ui/icon';
 import { NoBench } from '../../../ui/no-bench';
-import { RigViews } from '../../../ui/rig-views';
+import { RigViews } from '../../../ui/drawing/rig-views';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
 import { LensView } from '../lens-view';
