@@ -39,4 +39,4 @@ export {
   type StateShift,
 } from './1-load/coverage';
 export { lensCones, type ConeOutcome, type LensCone, type View2 } from './1-load/lensCone';
-export { coverOnRig, type SlideCover } from './3-balance/coverOnRig';
+export { coverOnRig, type SlideCover } from './3-balance/adjusters/coverOnRig';

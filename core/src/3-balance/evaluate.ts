@@ -12,17 +12,17 @@ import {
   type PlacedPiece,
 } from '../2-frame';
 import type { Hands, Pivot, Rig } from '../model';
-import { aboutAxis } from './dropTimeWanted';
-import { dropTime, FROM_LEVEL, type Drop } from './dropTime';
-import { equivalentPendulum } from './equivalentPendulum';
-import type { Hang } from './hang';
-import { hangAt } from './hangAt';
-import { heldIn, type HeldPose } from './held/held';
-import { wornIn } from './held/worn';
-import { pinAt } from './pins';
-import { spreadOf, type BalanceSpread } from './spread';
-import { supportAt, supportOf, type Support } from './support';
-import { axesIn, poleIn, type AxisReading, type PoleReading } from './turning';
+import { aboutAxis } from './borne/hung/dropTimeWanted';
+import { dropTime, FROM_LEVEL, type Drop } from './borne/hung/dropTime';
+import { equivalentPendulum } from './borne/hung/equivalentPendulum';
+import type { Hang } from './borne/hung/hang';
+import { hangAt } from './borne/hung/hangAt';
+import { heldIn, type HeldPose } from './borne/held/held';
+import { wornIn } from './borne/worn/worn';
+import { pinAt } from './borne/hung/pins';
+import { spreadOf, type BalanceSpread } from './spread/spread';
+import { supportAt, supportOf, type Support } from './borne/support';
+import { axesIn, poleIn, type AxisReading, type PoleReading } from './borne/turning/turning';
 
 export interface AxisSwing {
   readonly inertia: number;

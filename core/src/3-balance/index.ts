@@ -1,33 +1,33 @@
 /** Balance: how the rig hangs, rights itself and steadies the picture, and how to set it. */
-export { hang, restWithUp, stageToLevel, type Hang, type Rest } from './hang';
-export { hangOnTwoPins, type TwoPinHang } from './twoPins';
-export { dropMotion, dropTime, FROM_LEVEL, type Drop, type Friction, type Pendulum } from './dropTime';
-export { dropFactor, dropFromLevel } from './dropFactor';
-export { pinDepth } from './pins';
-export { equivalentPendulum } from './equivalentPendulum';
-export { aboutAxis, heightForDrop, sliderForDrop, type HeightForDrop } from './dropTimeWanted';
+export { hang, restWithUp, stageToLevel, type Hang, type Rest } from './borne/hung/hang';
+export { hangOnTwoPins, type TwoPinHang } from './borne/hung/twoPins';
+export { dropMotion, dropTime, FROM_LEVEL, type Drop, type Friction, type Pendulum } from './borne/hung/dropTime';
+export { dropFactor, dropFromLevel } from './borne/hung/dropFactor';
+export { pinDepth } from './borne/hung/pins';
+export { equivalentPendulum } from './borne/hung/equivalentPendulum';
+export { aboutAxis, heightForDrop, sliderForDrop, type HeightForDrop } from './borne/hung/dropTimeWanted';
 export { evaluate, type Calm, type Evaluation, type Hung } from './evaluate';
-export { centreId, massId, shiftId, shiftsOf, type BalanceSpread, type Contribution } from './spread';
-export { adjusterSteps, readings, type AdjusterStep } from './adjusterSteps';
-export { moveLabel, someTurns, turnsOf, wayOf } from './fixByAdjuster';
+export { centreId, massId, shiftId, shiftsOf, type BalanceSpread, type Contribution } from './spread/spread';
+export { adjusterSteps, readings, type AdjusterStep } from './adjusters/adjusterSteps';
+export { moveLabel, someTurns, turnsOf, wayOf } from './adjusters/fixByAdjuster';
 export { quickBalance, type QuickBalance, type QuickReading } from './quickBalance';
-export { poolOf, type Pool } from './pool';
+export { poolOf, type Pool } from './borne/hung/pool';
 export { judge } from './judge';
 export { DOES_NOT_TO, HOLDS_FROM, verdictOf, type Verdict } from './verdict';
-export { likelyOf, type Likely } from './likely';
-export { spreadOnBench, spreadWords, type SpreadOnBench } from './spreadOnBench';
+export { likelyOf, type Likely } from './borne/hung/likely';
+export { spreadOnBench, spreadWords, type SpreadOnBench } from './spread/spreadOnBench';
 export { trim, type SetUpFound, type TrimOptions, type TrimOutcome } from './trim/trim';
 export { tradeCurve, type TradePoint } from './trim/tradeCurve';
 export { trimExplained, type ExplainedTrim } from './trim/trimExplained';
 export { type Remedy } from './trim/remedies';
 export { toStep } from './trim/toStep';
 export { type BalanceContext } from './balanceCheck';
-export { railCover, type RailCover, type RailInput, type RailPlace } from './railCover';
+export { railCover, type RailCover, type RailInput, type RailPlace } from './adjusters/railCover';
 // held and set down
-export { handLoad, twoHands, type HandLoad } from './held/handLoad';
-export { heldTurn } from './held/heldTurn';
-export { endurance, type Endurance } from './held/endurance';
-export { type HeldHand, type HeldPose } from './held/held';
+export { handLoad, twoHands, type HandLoad } from './borne/held/handLoad';
+export { heldTurn } from './borne/held/heldTurn';
+export { endurance, type Endurance } from './borne/held/endurance';
+export { type HeldHand, type HeldPose } from './borne/held/held';
 export {
   elbowMoment,
   reachOfArm,
@@ -36,16 +36,23 @@ export {
   statureOf,
   type Stance,
   type StanceOutcome,
-} from './held/person';
-export { comfortOf, type Bearing } from './held/worn';
-export { supportAt, supportOf, type Support } from './support';
-export { holdFor, wristAtMost } from './wantsOfHands';
-export { tipOver, type TipOver, type TipOverOutcome } from './tipOver';
+} from './borne/held/person';
+export { comfortOf, type Bearing } from './borne/worn/worn';
+export { supportAt, supportOf, type Support } from './borne/support';
+export { holdFor, wristAtMost } from './borne/held/wantsOfHands';
+export { tipOver, type TipOver, type TipOverOutcome } from './borne/held/tipOver';
 // worn, spun and nested
-export { contactLoads, type ContactLoads, type Push } from './held/contactLoads';
-export { freeDroop, hingeRaise, poleOf, spinningPole, type Pole, type PoleSpun } from './spinningPole';
-export { axesIn, balancedAxes, type AxisReading, type PoleReading } from './turning';
-export { axesGap, nestedAxes, torqueAtTilt, type StageBalance, type StageInput, type StageSlide } from './nestedAxes';
+export { contactLoads, type ContactLoads, type Push } from './borne/worn/contactLoads';
+export { freeDroop, hingeRaise, poleOf, spinningPole, type Pole, type PoleSpun } from './borne/turning/spinningPole';
+export { axesIn, balancedAxes, type AxisReading, type PoleReading } from './borne/turning/turning';
+export {
+  axesGap,
+  nestedAxes,
+  torqueAtTilt,
+  type StageBalance,
+  type StageInput,
+  type StageSlide,
+} from './borne/turning/nestedAxes';
 // panned
 export { leanBeyondLimit, panLimit, steadyPan, type PanLimit, type PanRest, type PanRig } from './pan/panLean';
 // set in motion

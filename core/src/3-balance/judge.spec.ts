@@ -5,7 +5,7 @@ import { evaluate, judge, trim } from '.';
 import { BALANCE_CHECKS } from './checks';
 import { balanceContext, figuresOf, camera, loadout, bentBar, bentBarAssembly, plainRig, wants } from '../testing/rigs';
 import { placeLoad } from '../1-load';
-import { turnsOf } from './fixByAdjuster';
+import { turnsOf } from './adjusters/fixByAdjuster';
 
 const judgeAt = (assembly: Assembly, values: Record<string, number>, want = wants): readonly Judgement[] =>
   judge(balanceContext(assembly, values, want));

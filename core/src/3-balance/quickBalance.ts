@@ -2,12 +2,12 @@
 import { STANDARD_GRAVITY, type Vec3 } from '../0-base';
 import { addSums, moveSums, NO_SUMS, sumsOfOne, type Sums } from '../1-load';
 import { countOf, shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
-import { aboutAxis } from './dropTimeWanted';
+import { aboutAxis } from './borne/hung/dropTimeWanted';
 import type { Pivot } from '../model';
-import { dropFromLevel } from './dropFactor';
-import { hangAt } from './hangAt';
-import { pinAt } from './pins';
-import { supportAt, supportOf } from './support';
+import { dropFromLevel } from './borne/hung/dropFactor';
+import { hangAt } from './borne/hung/hangAt';
+import { pinAt } from './borne/hung/pins';
+import { supportAt, supportOf } from './borne/support';
 
 /** As `evaluate` would find it; angles and drop null when it turns over, the drop also where friction stops it. */
 export interface QuickReading {

@@ -2,7 +2,7 @@
 import { figure, say, type Figure, type Judgement, type Phrase } from '../0-base';
 import type { Wants } from '../model';
 import type { Evaluation, Hung } from './evaluate';
-import { likelyOf } from './likely';
+import { likelyOf } from './borne/hung/likely';
 
 /** Holds: in 95 of 100 builds and more. Does not: in 5 of 100 and fewer. */
 export const HOLDS_FROM = 0.95;

@@ -2,8 +2,8 @@
 import { figure, length, say, type Finding } from '../../0-base';
 import { placedPieces, valuesInOrder, type AdjusterValues } from '../../2-frame';
 import type { BalanceCheck } from '../balanceCheck';
-import { axesGap } from '../nestedAxes';
-import { axesIn, balancedAxes } from '../turning';
+import { axesGap } from '../borne/turning/nestedAxes';
+import { axesIn, balancedAxes } from '../borne/turning/turning';
 
 /** Axes of a cradle that miss one another by more than this cannot all be balanced at once, m. */
 const MISS = 0.001;

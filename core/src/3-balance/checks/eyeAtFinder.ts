@@ -2,7 +2,7 @@
 import { figure, length, say, subtract, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import { contactAt, valuesInOrder } from '../../2-frame';
 import type { BalanceCheck, BalanceContext } from '../balanceCheck';
-import { eyeOverShoulder, stanceOf } from '../held/person';
+import { eyeOverShoulder, stanceOf } from '../borne/held/person';
 
 /** Standing behind a tripod, the eye comes this near to a camera's back: nose and brow, m. */
 const BEHIND = 0.03;

@@ -2,7 +2,7 @@
 import { figure, say, type Finding } from '../../0-base';
 import type { BalanceCheck, BalanceContext } from '../balanceCheck';
 import type { Hung } from '../evaluate';
-import { fixByAdjuster } from '../fixByAdjuster';
+import { fixByAdjuster } from '../adjusters/fixByAdjuster';
 
 export const hangsLevel: BalanceCheck = {
   id: 'hangsLevel',

@@ -1,7 +1,7 @@
 /** How long each pose can be held, against a take. A rough range, told as one. */
 import { figure, fromTo, say } from '../../0-base';
 import type { BalanceCheck } from '../balanceCheck';
-import { holdFor } from '../wantsOfHands';
+import { holdFor } from '../borne/held/wantsOfHands';
 
 const MINUTE = 60;
 const TIRES = { wrist: 'wrist', shoulder: 'shoulder', pad: 'shoulder under the pad' } as const;

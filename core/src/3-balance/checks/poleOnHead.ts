@@ -1,9 +1,9 @@
 /** A pole spinning on a helmet: where it rests, what it does spun, what it pulls on head and neck, and whether it lets go. */
 import { DEGREE, figure, say, type Finding } from '../../0-base';
 import type { BalanceCheck, BalanceContext } from '../balanceCheck';
-import { fixByAdjuster } from '../fixByAdjuster';
-import { hingeRaise } from '../spinningPole';
-import type { PoleReading } from '../turning';
+import { fixByAdjuster } from '../adjusters/fixByAdjuster';
+import { hingeRaise } from '../borne/turning/spinningPole';
+import type { PoleReading } from '../borne/turning/turning';
 
 /** More droop than this and the first turn throws it up; less than nothing is no rest. */
 const MOST_DROOP = 20 * DEGREE;

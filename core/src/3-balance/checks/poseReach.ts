@@ -2,7 +2,7 @@
 import { figure, say, type Finding } from '../../0-base';
 import { contactAt, valuesInOrder } from '../../2-frame';
 import type { BalanceCheck } from '../balanceCheck';
-import { shoulderOf, stanceOf } from '../held/person';
+import { shoulderOf, stanceOf } from '../borne/held/person';
 
 /** From the eye to a camera's back: a finder or screen is used within this, m. */
 const NEAREST = 0.015;

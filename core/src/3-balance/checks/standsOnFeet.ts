@@ -2,7 +2,7 @@
 import { figure, say, DEGREE } from '../../0-base';
 import { contactAt, valuesInOrder } from '../../2-frame';
 import type { BalanceCheck } from '../balanceCheck';
-import { tipOver } from '../tipOver';
+import { tipOver } from '../borne/held/tipOver';
 
 /** Less than this and a nudge, or ground that is not level, puts it over. */
 const LEAST_TILT = 8 * DEGREE;

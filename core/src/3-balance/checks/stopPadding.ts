@@ -2,7 +2,7 @@
 import { figure, length, say, STANDARD_GRAVITY, subtract } from '../../0-base';
 import { massCentre, sumsOf } from '../../1-load';
 import type { BalanceCheck } from '../balanceCheck';
-import { fallOnStop, paddingFor } from '../fallOnStop';
+import { fallOnStop, paddingFor } from '../borne/turning/fallOnStop';
 
 /** What a small camera stands again and again, in gravities: rough. */
 const JOLT = 5;

@@ -11,7 +11,7 @@ import {
   type Mat3,
   type Vec3,
 } from '../../0-base';
-import { restWithUp, type Rest } from '../hang';
+import { restWithUp, type Rest } from '../borne/hung/hang';
 
 /** The hung rig in rig axes: mass (kg), mass centre from the pivot (m), inertia about the pivot (kg m², tensor sign). */
 export interface PanRig {

@@ -11,7 +11,7 @@ import {
   type Mat3,
   type Vec3,
 } from '../../0-base';
-import { dropTime, FROM_LEVEL } from '../dropTime';
+import { dropTime, FROM_LEVEL } from '../borne/hung/dropTime';
 import { steadyPan, type PanRig } from '../pan/panLean';
 import { breaksOf, headingAt } from './handMotion';
 import { energyAt, SAMPLE, swing, turnFromUp, type Swing, type SwingInput } from './swing';

@@ -4,9 +4,9 @@ import { scale, subtract, type Vec3 } from '../../0-base';
 import { bodiesBeyond, pivotAt, shiftOf, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
 import type { Evaluation } from '../evaluate';
 import type { PanRig } from '../pan/panLean';
-import { supportAt, supportOf } from '../support';
+import { supportAt, supportOf } from '../borne/support';
 import { steadyPan } from '../pan/panLean';
-import type { AxisReading } from '../turning';
+import type { AxisReading } from '../borne/turning/turning';
 import type { Joint } from './swing';
 
 export interface Swinger {

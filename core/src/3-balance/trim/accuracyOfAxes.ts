@@ -1,7 +1,7 @@
 /** What must be accurate of axes inside axes: whether the slides bring each axis's mass centre as near to it as its friction hides. */
 import { addScaled, length, STANDARD_GRAVITY, type Vec3 } from '../../0-base';
 import type { AdjusterValues, Assembly } from '../../2-frame';
-import { axisSlides, setOnAxes, type AxisReading, type AxisSlide } from '../turning';
+import { axisSlides, setOnAxes, type AxisReading, type AxisSlide } from '../borne/turning/turning';
 import type { Mended } from './accuracy';
 
 /** From each axis to the mass centre it carries, square to the axis, m; innermost first. */

@@ -5,9 +5,9 @@
  */
 import { STANDARD_GRAVITY } from '../../0-base';
 import { moveSums, type Sums } from '../../1-load';
-import { DROP_K, dropFromLevel, FRICTION_SLOPE } from '../dropFactor';
+import { DROP_K, dropFromLevel, FRICTION_SLOPE } from '../borne/hung/dropFactor';
 import type { Pivot } from '../../model';
-import { pinDepth } from '../pins';
+import { pinDepth } from '../borne/hung/pins';
 import { steadyPan } from '../pan/panLean';
 
 export type ConditionId =

@@ -3,11 +3,11 @@ import { addScaled, figure, say, type Change, type Phrase } from '../../0-base';
 import { moveSums, sumsOf, type Sums } from '../../1-load';
 import { stackBody, type AdjusterValues, type Assembly } from '../../2-frame';
 import type { Wants } from '../../model';
-import { supportOf } from '../support';
+import { supportOf } from '../borne/support';
 import { leastThat, type Stretch } from './leastThat';
 import { solveTrim } from './solveTrim';
 import { trimProblem, type StackChoice, type TrimProblem } from './trimProblem';
-import { wristAtMost } from '../wantsOfHands';
+import { wristAtMost } from '../borne/held/wantsOfHands';
 import { wantedOf, type Wanted } from './wantedOf';
 
 export interface Remedy {

@@ -1,7 +1,7 @@
 /** What is traded for what: the lightest set-up, and the calmest, for each drop time that can be had; each best of its kind. */
 import type { AdjusterValues, Assembly } from '../../2-frame';
 import type { Wants } from '../../model';
-import { supportOf } from '../support';
+import { supportOf } from '../borne/support';
 import { dropOnJoint } from './conditions';
 import { solveTrim, type Aim } from './solveTrim';
 import { trimProblem } from './trimProblem';

@@ -2,7 +2,7 @@
 import { placedPieces, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
 import { addSums, type Sums } from '../../1-load';
 import type { Wants } from '../../model';
-import { axesIn, balancedAxes } from '../turning';
+import { axesIn, balancedAxes } from '../borne/turning/turning';
 import { goesInBag } from './bagRemedies';
 import type { ConditionId } from './conditions';
 import { solveTrim, type Aim, type Solved } from './solveTrim';

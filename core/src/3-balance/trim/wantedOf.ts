@@ -3,9 +3,9 @@ import { DEGREE } from '../../0-base';
 import { addSums, inertiaAbout, NO_SUMS, sumsOfOne } from '../../1-load';
 import { valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
 import type { Wants } from '../../model';
-import { supportAt, supportOf } from '../support';
-import { wristAtMost } from '../wantsOfHands';
-import { lowestPin, pinDepth } from '../pins';
+import { supportAt, supportOf } from '../borne/support';
+import { wristAtMost } from '../borne/held/wantsOfHands';
+import { lowestPin, pinDepth } from '../borne/hung/pins';
 import {
   atPin,
   calm,

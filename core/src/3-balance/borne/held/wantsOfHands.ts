@@ -1,0 +1,10 @@
+/** What the maker wants of wrist and arm, where they have said nothing. */
+import type { Wants } from '../../../model';
+
+/** A sixth of a middling wrist's strength: under it, endurance tables say "long". */
+export const USUAL_WRIST_AT_MOST = 1.5;
+/** One long take. */
+export const USUAL_HOLD_FOR = 120;
+
+export const wristAtMost = (wants: Wants): number => wants.wristAtMost ?? USUAL_WRIST_AT_MOST;
+export const holdFor = (wants: Wants): number => wants.holdFor ?? USUAL_HOLD_FOR;
