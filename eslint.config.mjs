@@ -20,6 +20,17 @@ export default tseslint.config(
     },
   },
   {
+    // What only the types can tell: a promise nobody waits for, a switch that forgot a kind.
+    files: ['{core,server,web,e2e,bench,scripts}/**/*.ts'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+    },
+  },
+  {
     files: ['scripts/**', 'e2e/soak/**', 'server/src/main.ts', 'server/src/problem.ts', 'web/src/main.ts', 'bench/**'],
     rules: { 'no-console': 'off' },
   },
