@@ -26,7 +26,8 @@ export { railCover, type RailCover, type RailInput, type RailPlace } from './adj
 // held and set down
 export { handLoad, twoHands, type HandLoad } from './borne/held/handLoad';
 export { heldTurn } from './borne/held/heldTurn';
-export { endurance, type Endurance } from './borne/held/endurance';
+export { endurance, firstToTire, type Endurance, type Tires } from './borne/held/endurance';
+export { holdTimeWords, holdWords } from './borne/held/holdWords';
 export { type HeldHand, type HeldPose } from './borne/held/held';
 export {
   elbowMoment,

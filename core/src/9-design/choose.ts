@@ -1,7 +1,7 @@
 /** Which family for these shots and this load: each sized to it, figured out, and ranked with its reasons. */
 import { figure, say, type Phrase } from '../0-base';
 import { FAMILIES, breakDown, type Family, type Suits } from '../2-frame';
-import type { Verdict } from '../3-balance';
+import type { Endurance, Verdict } from '../3-balance';
 import { judged, workpiece } from './derive';
 import type { Hands, KitItem, Loadout, Wants } from '../model';
 import { startRig, type Start } from './startRig';
@@ -34,7 +34,8 @@ export interface Candidate {
   readonly dropTime: number | null;
   /** What tips in the hand that carries most, N m; null for a hung rig. */
   readonly wrist: number | null;
-  readonly holdMinutes: readonly [number, number] | null;
+  /** How long the first pose can be held; null for a hung rig. */
+  readonly holds: Endurance | null;
   /** Longest packed piece, m, and how many there are. */
   readonly longestPiece: number;
   readonly pieces: number;
@@ -83,7 +84,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
     calm: evaluation.calm,
     dropTime: drop?.kind === 'falls' ? drop.time : null,
     wrist: held ? Math.max(0, ...held.hands.map((h) => Math.hypot(h.noseDown, h.leftSideDown))) : null,
-    holdMinutes: held?.holds.kind === 'minutes' ? ([held.holds.least, held.holds.most] as const) : null,
+    holds: held?.holds ?? null,
     longestPiece: packed.pieces[0]?.box[0] ?? 0,
     pieces: packed.pieces.length,
     cost: stock.cost,
@@ -115,7 +116,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
 
 type Figures = Pick<
   Candidate,
-  'mass' | 'calm' | 'dropTime' | 'wrist' | 'holdMinutes' | 'cost' | 'hours' | 'dries' | 'tools' | 'longestPiece'
+  'mass' | 'calm' | 'dropTime' | 'wrist' | 'holds' | 'cost' | 'hours' | 'dries' | 'tools' | 'longestPiece'
 > & { readonly load: number; readonly worn: number | null };
 
 function reasonsFor({ suits }: Family, f: Figures, wishes: Wishes, cuts: number): readonly Reason[] {

@@ -156,11 +156,11 @@ export function gaugesOf({ judged, rig }: Bench, stock: StockPlan | null, units:
     if (!held) return null;
     const wanted = holdFor(wants);
     const { holds, tires } = held;
-    if (holds.kind === 'long')
+    if (holds.kind === 'anHour')
       return {
         name: 'Hold',
-        figure: 'long',
-        rest: `${say('percent', holds.share, 0)} of the ${tires}`,
+        figure: 'an hour',
+        rest: `and more, ${say('percent', holds.share, 0)} of the ${tires}`,
         pebble: 0.9,
         pool: [0.4, 1],
         out: false,

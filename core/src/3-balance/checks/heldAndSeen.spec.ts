@@ -52,7 +52,7 @@ describe('the order of grips on a long take', () => {
       shoulder: null,
       bears: [],
       tires,
-      holds: share >= 1 ? { kind: 'tooMuch' as const, share } : { kind: 'long' as const, share },
+      holds: share >= 1 ? { kind: 'tooMuch' as const, share } : { kind: 'anHour' as const, share },
       falls: falls ? { noseDown: 1, leftSideDown: 0 } : null,
     });
     const order = orderOfGrips([

@@ -1,6 +1,7 @@
 /** How long each pose can be held, against a take. A rough range, told as one. */
-import { figure, fromTo, say } from '../../0-base';
+import { figure, say } from '../../0-base';
 import type { BalanceCheck } from '../balanceCheck';
+import { holdTimeWords } from '../borne/held/holdWords';
 import { holdFor } from '../borne/held/wantsOfHands';
 
 const MINUTE = 60;
@@ -14,7 +15,7 @@ export const holdTime: BalanceCheck = {
       const { holds } = pose;
       const tires = TIRES[pose.tires];
       // What cannot be held at all is told by another check.
-      if (holds.kind === 'long' || pose.falls) return [];
+      if (holds.kind === 'anHour' || pose.falls) return [];
       const wanted = holdFor(wants);
       if (holds.kind === 'minutes' && holds.usual * MINUTE >= wanted) return [];
       const strain = figure('percent', holds.share, 0);
@@ -28,11 +29,7 @@ export const holdTime: BalanceCheck = {
           limit: holds.kind === 'minutes' ? figure('time', wanted, 0) : figure('percent', 1, 0),
           title:
             holds.kind === 'minutes'
-              ? [
-                  `${pose.pose.name}: the ${tires} lasts roughly `,
-                  ...fromTo('time', holds.least * MINUTE, holds.most * MINUTE, 0),
-                  '.',
-                ]
+              ? [`${pose.pose.name}: the ${tires} lasts `, ...holdTimeWords(holds), '.']
               : say`${pose.pose.name}: the ${tires} is asked for ${strain} of its strength.`,
           why: say`It works at ${strain} of its strength (rough, by a published endurance curve); people differ twofold. You want ${figure('time', wanted, 0)}.`,
           toDo:

@@ -9,7 +9,7 @@ import {
   dropMotion,
   figure,
   FROM_LEVEL,
-  fromTo,
+  holdWords,
   holdPlaces,
   render,
   showFigure,
@@ -155,11 +155,7 @@ export class Balance {
                 .join('')}`,
           ),
           ...(shoulder === null ? [] : [`Shoulder ${say('torque', shoulder, 1)}, the arm's own weight with it.`]),
-          holds.kind === 'long'
-            ? `Long: ${say('percent', holds.share, 0)} of the ${tires}.`
-            : holds.kind === 'tooMuch'
-              ? `More than the ${tires} can hold.`
-              : `The ${tires} gives out first, after roughly ${render(fromTo('time', holds.least * 60, holds.most * 60, 0), this.units())}.`,
+          render(holdWords({ holds, tires }), this.units()),
         ],
       }),
     );

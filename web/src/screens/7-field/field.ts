@@ -4,7 +4,16 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { mdiPrinter } from '@mdi/js';
-import { cautionsOf, figure, judged, showFigure, turnsOf, workpiece, type Evaluation } from '@tide-pebble/core';
+import {
+  cautionsOf,
+  figure,
+  holdTimeWords,
+  judged,
+  showFigure,
+  turnsOf,
+  workpiece,
+  type Evaluation,
+} from '@tide-pebble/core';
 import { setupCard, type SetUpCard } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { Units } from '../../services/units';
@@ -33,6 +42,7 @@ export class Field {
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
 
+  protected readonly holdTime = holdTimeWords;
   protected readonly cautions = computed(() => {
     const bench = this.bench();
     return bench ? cautionsOf(bench.piece.rig) : [];

@@ -4,7 +4,7 @@ import { massCentre, type Sums } from '../../../1-load';
 import { contactAt } from '../../../2-frame';
 import type { Contact, Hands, Pose, Rig } from '../../../model';
 import { heldPoses } from '../support';
-import { endurance, type Endurance } from './endurance';
+import { firstToTire, type Endurance, type Tires } from './endurance';
 import { handLoad, twoHands } from './handLoad';
 import { shoulderMoment, shoulderStrength } from './shoulder';
 import type { Bearing } from '../worn/worn';
@@ -25,7 +25,7 @@ export interface HeldPose {
   readonly shoulder: number | null;
   /** By the joint that gives out first. */
   readonly holds: Endurance;
-  readonly tires: 'wrist' | 'shoulder' | 'pad';
+  readonly tires: Tires;
   /** What each contact of a worn rig bears; empty for a rig in the hands alone, and where it cannot be held. */
   readonly bears: readonly Bearing[];
   /** Which way it falls when pushing cannot hold it, N m. */
@@ -58,8 +58,10 @@ function poseLoad(pose: Pose, places: readonly { contact: Contact; at: Vec3 }[],
     pose,
     hands: held,
     shoulder,
-    holds: endurance(Math.max(wrist, shoulderShare)),
-    tires: wrist >= shoulderShare ? 'wrist' : 'shoulder',
+    ...firstToTire([
+      { tires: 'wrist', share: wrist },
+      { tires: 'shoulder', share: shoulderShare },
+    ]),
     bears: [],
     falls: null,
   };

@@ -1,7 +1,7 @@
 /** What the maker wants of wrist and arm, where they have said nothing. */
 import type { Wants } from '../../../model';
 
-/** A sixth of a middling wrist's strength: under it, endurance tables say "long". */
+/** A sixth of a middling wrist's strength: held for some ten minutes. */
 export const USUAL_WRIST_AT_MOST = 1.5;
 /** One long take. */
 export const USUAL_HOLD_FOR = 120;

@@ -5,7 +5,7 @@ import { contactAt } from '../../../2-frame';
 import type { Contact, Hands, Pose, Rig } from '../../../model';
 import { wornPoses } from '../support';
 import { contactLoads, type Push } from './contactLoads';
-import { endurance, type Endurance } from '../held/endurance';
+import { firstToTire, type Endurance } from '../held/endurance';
 import type { HeldHand, HeldPose } from '../held/held';
 import { shoulderMoment, shoulderStrength } from '../held/shoulder';
 
@@ -89,7 +89,11 @@ function wornPose(
       : Math.max(...inHand.map((b) => shoulderMoment(Math.max(0, dot(b.force, [0, 0, 1])), pose.arm!)));
   const armShare = shoulder === null ? 0 : shoulder / shoulderStrength(hands);
   const padShare = Math.max(0, ...bears.filter((b) => b.contact.kind !== 'hand').map((b) => b.share / PAD_STRENGTH));
-  const worst = Math.max(pushShare, armShare, padShare);
+  const { holds, tires } = firstToTire([
+    { tires: 'pad', share: padShare },
+    { tires: 'shoulder', share: armShare },
+    { tires: 'wrist', share: pushShare },
+  ]);
   return {
     pose,
     hands: inHand.map(({ contact, at, force }): HeldHand => ({
@@ -100,14 +104,14 @@ function wornPose(
       leftSideDown: 0,
     })),
     shoulder,
-    holds: outcome.kind === 'cannotHold' ? NOT_AT_ALL : endurance(worst),
-    tires: padShare === worst ? 'pad' : armShare === worst ? 'shoulder' : 'wrist',
+    holds: outcome.kind === 'cannotHold' ? NOT_AT_ALL : holds,
+    tires,
     bears,
     falls:
       outcome.kind === 'cannotHold' ? { noseDown: outcome.leftTorque[1], leftSideDown: -outcome.leftTorque[0] } : null,
   };
 }
 
-/** Comfort is a fifth of what skin and muscle bear for a moment: taken so that a comfortable pad lasts "long". */
+/** Comfort is a fifth of what skin and muscle bear for a moment: taken so that a comfortable pad lasts a quarter of an hour. */
 const PAD_STRENGTH = 6.5;
 const NOT_AT_ALL: Endurance = { kind: 'tooMuch', share: 1 };

@@ -9,7 +9,7 @@ import {
   CARRIES,
   familyById,
   figure,
-  fromTo,
+  holdTimeWords,
   MOVES,
   placedPieces,
   render,
@@ -215,13 +215,11 @@ export class Choose {
                 : say('time', candidate.dropTime),
         },
         {
-          name: 'Can be held, roughly',
+          name: 'Can be held',
           text:
-            candidate.wrist === null
+            candidate.holds === null
               ? 'as long as its weight lets you'
-              : candidate.holdMinutes
-                ? render(fromTo('time', candidate.holdMinutes[0] * 60, candidate.holdMinutes[1] * 60, 0), this.units())
-                : 'long',
+              : render(holdTimeWords(candidate.holds), this.units()),
         },
         {
           name: 'Packs to',
