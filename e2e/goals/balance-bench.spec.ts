@@ -119,7 +119,7 @@ test('a set-up for every loadout: the table, what is moved between two, all kept
   ]);
   expect(await readFile((await download.path())!, 'utf8')).toContain('"Ebb: body, 24, small mic"');
   await bench.getByRole('button', { name: 'Look for one' }).click();
-  await expect(bench.getByText(/^serves [3-5] of 5|No single size does better/).first()).toBeVisible({
+  await expect(bench.getByText(/^\s*serves [3-5] of 5|No single size does better/).first()).toBeVisible({
     timeout: 60_000,
   });
   await bench.getByRole('button', { name: 'Keep all as set-up cards' }).click();
@@ -227,7 +227,9 @@ test('whatever bears it swings beside the bare camera: a joint, a wrist, a shoul
     await onBench(bench, rig);
     // As it is trimmed: what hangs off its level swings more than any hand.
     await bench.getByRole('button', { name: 'Trim it' }).click();
-    await expect(bench.getByText(/^(Balanced with|Set from the inside out)/).first()).toBeVisible({ timeout: 60_000 });
+    await expect(bench.getByText(/^\s*(Balanced with|Set from the inside out)/).first()).toBeVisible({
+      timeout: 60_000,
+    });
     await sheet(bench, 'Swing');
     await expect(bench.getByRole('columnheader', { name: 'the bare camera' }), rig).toBeVisible({ timeout: 30_000 });
     const [own, camera] = await seen('Nose, at most');
@@ -269,7 +271,7 @@ test('a rig that does not do as the figures say is read once, set, read again', 
   await fill(bench, 'Drop time', '1.9');
   await bench.getByRole('button', { name: 'Keep this reading' }).click();
   await expect(bench.getByRole('heading', { name: 'Next move' })).toBeVisible({ timeout: 30_000 });
-  await expect(bench.getByText(/^Stage, fore and aft/)).toBeVisible();
+  await expect(bench.getByText(/^\s*Stage, fore and aft/)).toBeVisible();
   await bench.getByRole('button', { name: 'Done: it is set so' }).click();
   await fill(bench, 'Nose down', '0');
   await fill(bench, 'Left side down', '0');

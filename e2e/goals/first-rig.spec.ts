@@ -59,7 +59,7 @@ test('make, trim, build, carry and log the first rig', async ({ bench: page, ser
       'ahead of the pivot',
     );
     await page.getByRole('button', { name: 'Trim it' }).click();
-    await expect(page.getByText(/^Balanced with \d+ g of washers/)).toBeVisible();
+    await expect(page.getByText(/^\s*Balanced with \d+ g of washers/)).toBeVisible();
     await expect(page.locator('.verdict').getByText(/in 100/)).toBeVisible();
     expect(await readout(page, 'Drop')).toMatch(/(1\.[89]|2\.[0-4]) s/);
   });
@@ -75,7 +75,7 @@ test('make, trim, build, carry and log the first rig', async ({ bench: page, ser
   await test.step('walk the steps', async () => {
     await goTo(page, 'Build');
     await page.getByRole('checkbox', { name: /^1\. Cut the bar/ }).check();
-    await expect(page.getByText(/^1 of \d+ steps done/)).toBeVisible();
+    await expect(page.getByText(/^\s*1 of \d+ steps done/)).toBeVisible();
   });
 
   await test.step('the card at phone width', async () => {

@@ -104,7 +104,7 @@ for (const family of FAMILIES) {
         const trim = page.getByRole('button', { name: 'Trim it' });
         for (const slider of await page.locator('tp-adjuster-row input[type=range]').all()) await slider.press('End');
         await trim.click();
-        const done = page.getByText(/^(Balanced with|Set from the inside out)/).first();
+        const done = page.getByText(/^\s*(Balanced with|Set from the inside out)/).first();
         await expect(done.or(page.getByRole('heading', { name: 'What would make it possible' })).first()).toBeVisible({
           timeout: 60_000,
         });

@@ -44,7 +44,7 @@ test('shoulder rig: what shoulder, chest and each hand bear in each pose', async
   await onBench(page, 'Cormorant', 'Balance');
   for (const pose of ['On the shoulder, eye level', 'At the waist, both grips', 'Carried low by the top handle'])
     await expect(page.getByRole('heading', { name: pose })).toBeVisible();
-  await expect(page.getByText(/^shoulder: bears up [\d.]+ N, \d+ % of what is comfortable/)).toBeVisible();
+  await expect(page.getByText(/^\s*shoulder: bears up [\d.]+ N, \d+ % of what is comfortable/)).toBeVisible();
   const before = await readout(page, 'Hands');
   await slide(page, 'Tail discs', 0);
   await expect.poll(() => readout(page, 'Hands')).not.toBe(before);
