@@ -32,4 +32,5 @@ export {
   type QuantityKind,
   type UnitChoice,
 } from './units/phrase';
+export { noGauge, type Gauge } from './gauge';
 export { type Change, type Finding, type FindingStage, type Fix, type Judgement, type Severity } from './finding';

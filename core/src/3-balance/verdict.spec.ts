@@ -2,7 +2,7 @@ import * as fc from 'fast-check';
 import { DEGREE, METRIC, normalDraws, render, type Judgement } from '../0-base';
 import { placeLoad } from '../1-load';
 import { assemble, type Assembly } from '../2-frame';
-import { bentBarAssembly, camera, kit, lens, loadout, wants, bentBar } from '../testing/rigs';
+import { balanceContext, bentBarAssembly, camera, kit, lens, loadout, wants, bentBar } from '../testing/rigs';
 import { holds } from '../testing/holds';
 import { USUAL_HANDS } from '../2-frame';
 import { evaluate, likelyOf, quickBalance, spreadOnBench, spreadWords, trim, verdictOf, type Evaluation } from '.';
@@ -47,7 +47,7 @@ describe('a verdict by its probability', () => {
     let last = 1.01;
     const kinds: string[] = [];
     for (const centre of [0, 0.00002, 0.0002, 0.001, 0.004]) {
-      const { evaluation, want } = trimmed(centre, { levelWithin: 3 * DEGREE, dropTime: [1.6, 2.8] });
+      const { assembly, values, evaluation, want } = trimmed(centre, { levelWithin: 3 * DEGREE, dropTime: [1.6, 2.8] });
       const sure = {
         ...evaluation,
         hung: {
@@ -66,7 +66,7 @@ describe('a verdict by its probability', () => {
               : evaluation.hung!.spread,
         },
       } as Evaluation;
-      const verdict = verdictOf(sure, [], want);
+      const verdict = verdictOf({ ...balanceContext(assembly, values, want), evaluation: sure }, []);
       expect(verdict.odds!).toBeLessThanOrEqual(last + 1e-9);
       last = verdict.odds!;
       kinds.push(verdict.kind);
@@ -76,14 +76,15 @@ describe('a verdict by its probability', () => {
     expect(kinds).toContain('mayNot');
   });
   it('never says that it hangs level where builds turn over, and tells how many', () => {
-    const { evaluation, want } = trimmed(0.003, { levelWithin: 20 * DEGREE });
-    const verdict = verdictOf(evaluation, [], want);
+    const { assembly, values, want } = trimmed(0.003, { levelWithin: 20 * DEGREE });
+    const verdict = verdictOf(balanceContext(assembly, values, want), []);
     expect(verdict.kind).not.toBe('holds');
     expect(render(verdict.why, METRIC)).toMatch(/\d+ in 100 would turn over/);
     expect(render(verdict.why, METRIC)).toContain('it may be neutral');
   });
   it('puts what stands against it first, and what is only guessed before any odds', () => {
-    const { evaluation, want } = trimmed(0.0001);
+    const { assembly, values, want } = trimmed(0.0001);
+    const context = balanceContext(assembly, values, want);
     const finding = (severity: Judgement['severity']): Judgement => ({
       code: 'x',
       severity,
@@ -96,11 +97,11 @@ describe('a verdict by its probability', () => {
       fixes: [],
       stage: 'frame',
     });
-    expect(verdictOf(evaluation, [finding('mend')], want)).toEqual(
+    expect(verdictOf(context, [finding('mend')])).toEqual(
       jasmine.objectContaining({ kind: 'doesNot', title: ['T'] }),
     );
-    expect(verdictOf(evaluation, [finding('measure')], want).kind).not.toBe('holds');
-    expect(verdictOf(evaluation, [finding('note')], want).against).toBeNull();
+    expect(verdictOf(context, [finding('measure')]).kind).not.toBe('holds');
+    expect(verdictOf(context, [finding('note')]).against).toBeNull();
   });
 });
 

@@ -1,14 +1,12 @@
 /** One answer for every screen: does it hold, may it not, does it not; by how likely it is of all builds that fit what was measured. */
 import { figure, say, type Figure, type Judgement, type Phrase } from '../0-base';
-import type { Wants } from '../model';
-import type { Evaluation, Hung } from './evaluate';
-import { likelyOf } from './borne/hung/likely';
+import type { BalanceContext } from './balanceCheck';
+import type { Odds } from './borne/way';
+import { leadingWay, NOTHING_BEARS } from './borne/ways';
 
 /** Holds: in 95 of 100 builds and more. Does not: in 5 of 100 and fewer. */
 export const HOLDS_FROM = 0.95;
 export const DOES_NOT_TO = 0.05;
-/** Turning over is said from one build in a hundred. */
-const SAID_FROM = 0.01;
 
 export interface Verdict {
   readonly kind: 'holds' | 'mayNot' | 'doesNot';
@@ -20,92 +18,64 @@ export interface Verdict {
   readonly against: Judgement | null;
 }
 
-/** What stands against it comes first; where nothing does, how likely the figures are. */
-export function verdictOf(evaluation: Evaluation, findings: readonly Judgement[], wants: Wants): Verdict {
+/** What stands against it comes first; where nothing does, how likely the figures are, by the way it is borne. */
+export function verdictOf(context: BalanceContext, findings: readonly Judgement[]): Verdict {
+  const { evaluation } = context;
+  const way = leadingWay(evaluation);
+  const borne = way && evaluation.loadMass > 0 ? byOdds(way.odds(context)) : null;
   const against = findings.find((f) => f.severity === 'stop' || f.severity === 'mend');
-  if (against)
-    return {
-      kind: 'doesNot',
-      odds: null,
-      title: against.title,
-      why: [...against.why, ...asItHangs(evaluation, against, wants)],
-      against,
-    };
+  if (against) {
+    // What is wrong elsewhere does not keep it from being balanced: that is told beside it.
+    const beside = borne && against.stage !== 'balance' ? [' Apart from that: ', ...borne.title, ' ', ...borne.why] : [];
+    return { kind: 'doesNot', odds: null, title: against.title, why: [...against.why, ...beside], against };
+  }
   const unknown = findings.find((f) => f.severity === 'measure');
-  const { hung } = evaluation;
-  if (hung && evaluation.loadMass > 0)
-    return unknown ? withUnknown(hungVerdict(hung, wants), unknown) : hungVerdict(hung, wants);
+  if (borne) return unknown ? withUnknown(borne, unknown) : borne;
   if (unknown) return { kind: 'mayNot', odds: null, title: unknown.title, why: unknown.why, against: unknown };
-  if (evaluation.loadMass === 0)
+  const nothing = way
+    ? { title: say`Nothing is mounted: every figure is of the bare rig.`, why: say`Mount what it should carry.` }
+    : { title: NOTHING_BEARS, why: say`Until then no figure says whether it is balanced.` };
+  return { kind: 'mayNot', odds: null, ...nothing, against: null };
+}
+
+const in100 = (share: number): Figure => figure('count', Math.min(99, Math.max(1, Math.round(share * 100))));
+const joined = (sentences: readonly Phrase[]): Phrase => sentences.flatMap((s, i) => (i > 0 ? [' ', ...s] : s));
+
+function byOdds({ holds, title, does, mayNot, hardly, besides, besidesHardly = [] }: Odds): Verdict {
+  const told = { odds: holds, against: null };
+  if (holds === null)
     return {
+      ...told,
       kind: 'mayNot',
-      odds: null,
-      title: say`Nothing is mounted: every figure is of the bare rig.`,
-      why: say`Mount what it should carry.`,
-      against: null,
+      title: mayNot,
+      why: joined([say`How far its figures may be off cannot be told here.`, ...besides]),
     };
-  const [held] = evaluation.held;
-  const where =
-    evaluation.axes.length > 0
-      ? say`What is left on its axes is hidden by their friction.`
-      : evaluation.pole
-        ? say`The pole rests and spins as it should.`
-        : held && held.bears.length > 0
-          ? say`Shoulder, chest and hands bear it within what is comfortable.`
-          : held
-            ? say`What tips in the wrist is within what you want.`
-            : say`No check speaks against it.`;
-  return {
-    kind: 'holds',
-    odds: null,
-    title: where,
-    why: say`By the figures as they are; how far these may be off is not reckoned in.`,
-    against: null,
-  };
-}
-
-/** What is wrong elsewhere does not keep it from hanging: that is told beside it. */
-function asItHangs({ hung, loadMass }: Evaluation, against: Judgement, wants: Wants): Phrase {
-  if (!hung || loadMass === 0 || against.stage === 'balance') return [];
-  const { title, why } = hungVerdict(hung, wants);
-  return [' As for how it hangs: ', ...title, ' ', ...why];
-}
-
-function hungVerdict(hung: Hung, wants: Wants): Verdict {
-  const likely = likelyOf(hung, wants);
-  const in100 = (share: number): Figure => figure('count', Math.min(99, Math.max(1, Math.round(share * 100))));
-  const over = likely.topHeavy >= SAID_FROM ? say` ${in100(likely.topHeavy)} in 100 would turn over.` : [];
-  const nil = likely.nil
-    ? say` How far its mass centre lies from the joint is no more than its plus-minus: it may be neutral.`
-    : [];
-  if (likely.holds >= HOLDS_FROM)
+  if (holds >= HOLDS_FROM)
     return {
+      ...told,
       kind: 'holds',
-      odds: likely.holds,
-      title: say`It hangs level and rights itself in the time you want.`,
-      why: say`So would 95 in 100 builds and more that fit what you measured.`,
-      against: null,
+      title,
+      why: joined([say`So would 95 in 100 builds and more that fit what you measured.`, ...besides]),
     };
-  const builds = say`Of builds that fit what you measured, `;
-  if (likely.holds <= DOES_NOT_TO)
+  if (holds <= DOES_NOT_TO)
     return {
+      ...told,
       kind: 'doesNot',
-      odds: likely.holds,
-      title: say`Set by these figures alone it will hardly hang level and in time: hang it, and finish with the screws.`,
-      why: [
-        ...builds,
-        ...say`fewer than 5 in 100 would hang level and in time: level ${in100(likely.level)} in 100, in time ${in100(likely.drop)} in 100.`,
-        ...over,
-        ...nil,
-      ],
-      against: null,
+      title: hardly,
+      why: joined([
+        say`Of builds that fit what you measured, fewer than 5 in 100 would ${does}.`,
+        ...besidesHardly,
+        ...besides,
+      ]),
     };
   return {
+    ...told,
     kind: 'mayNot',
-    odds: likely.holds,
-    title: say`It should hang level and right itself in time, but may not: hang it before you trust it.`,
-    why: [...builds, ...say`${in100(1 - likely.holds)} in 100 would not hang level and in time.`, ...over, ...nil],
-    against: null,
+    title: mayNot,
+    why: joined([
+      say`Of builds that fit what you measured, ${in100(1 - holds)} in 100 would not ${does}.`,
+      ...besides,
+    ]),
   };
 }
 

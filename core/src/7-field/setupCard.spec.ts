@@ -1,10 +1,11 @@
 import * as fc from 'fast-check';
 import { FAMILIES } from '../2-frame';
-import { evaluate, readings } from '../3-balance';
+import { figure, METRIC, render, showFigure } from '../0-base';
+import { readings } from '../3-balance';
 import { workpiece } from '../9-design/derive';
 import { startRig } from '../9-design/startRig';
 import { holds } from '../testing/holds';
-import { kit, loadout, wants } from '../testing/rigs';
+import { balanceContext, kit, loadout, wants } from '../testing/rigs';
 import { setupCard } from '.';
 
 const rigs = FAMILIES.map((family) => {
@@ -26,8 +27,7 @@ describe('the card of a set-up', () => {
             return [a.id, a.kind === 'count' ? Math.round(value) : value];
           }),
         );
-        const evaluation = evaluate(assembly, values);
-        const card = setupCard(assembly, values, evaluation, 'Strap off.');
+        const card = setupCard(balanceContext(assembly, values), 'Strap off.');
         expect(card.marks.map((m) => m.id))
           .withContext(name)
           .toEqual(adjusters.filter((a) => a.kind !== 'count').map((a) => a.id));
@@ -55,22 +55,21 @@ describe('the card of a set-up', () => {
   });
   it('weighs and hangs as the rig does', () => {
     for (const { name, assembly } of rigs) {
-      const evaluation = evaluate(assembly, {});
-      const card = setupCard(assembly, {}, evaluation, '');
-      const seen = readings(evaluation);
-      expect(card.mass).withContext(name).toBe(evaluation.mass);
-      expect([card.noseDown, card.leftSideDown, card.dropTime])
-        .withContext(name)
-        .toEqual([seen.noseDown, seen.leftSideDown, seen.dropPitch]);
-      // What hangs on a joint is not told as held, and what is held has no drop.
-      if (evaluation.hung) expect(card.held).withContext(name).toBeNull();
-      else expect(card.dropTime).withContext(name).toBeNull();
+      const context = balanceContext(assembly);
+      const card = setupCard(context, '');
+      expect(card.mass).withContext(name).toBe(context.evaluation.mass);
+      const told = card.expect.map((l) => render([...l.figure, ' ', ...l.rest], METRIC)).join('\n');
+      const { dropPitch } = readings(context.evaluation);
+      // What hangs has a drop, or is told to have none; nothing else has one.
+      expect(/drop/.test(told)).withContext(name).toBe(context.evaluation.hung !== null);
+      if (dropPitch !== null) expect(told).withContext(name).toContain(showFigure(figure('time', dropPitch), METRIC));
+      expect(card.expect.length).withContext(name).toBeGreaterThan(0);
     }
   });
   it('names the way from the middle mark as the maker looks along the lens', () => {
     const { assembly } = rigs.find((r) => r.assembly.rig.adjusters.some((a) => a.id === 'stage-fore-aft'))!;
     const at = (value: number) =>
-      setupCard(assembly, { 'stage-fore-aft': value }, evaluate(assembly, {}), '').marks.find(
+      setupCard(balanceContext(assembly, { 'stage-fore-aft': value }), '').marks.find(
         (m) => m.id === 'stage-fore-aft',
       )!.way;
     expect(at(0.004)).toBe('forward');

@@ -1,6 +1,6 @@
 /** The set-up as a card to be read at arm's length: so many washers here, slide at this mark, expect this. */
-import { countOf, valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
-import { readings, wayOf, type Evaluation, type HeldPose } from '../3-balance';
+import { countOf, valuesInOrder } from '../2-frame';
+import { waysOf, wayOf, type BalanceContext, type CardLine } from '../3-balance';
 
 export interface CountLine {
   readonly id: string;
@@ -22,23 +22,15 @@ export interface SetUpCard {
   readonly counts: readonly CountLine[];
   readonly marks: readonly MarkLine[];
   readonly conditions: string;
-  readonly noseDown: number | null;
-  readonly leftSideDown: number | null;
-  readonly dropTime: number | null;
+  /** What the rig should do, set so: by each way it is borne. */
+  readonly expect: readonly CardLine[];
   readonly mass: number;
-  /** What the hands carry, where the rig is held rigidly and hangs on nothing. */
-  readonly held: HeldPose | null;
 }
 
-export function setupCard(
-  assembly: Assembly,
-  values: AdjusterValues,
-  evaluation: Evaluation,
-  conditions: string,
-): SetUpCard {
+export function setupCard(context: BalanceContext, conditions: string): SetUpCard {
+  const { assembly, values, evaluation } = context;
   const { rig } = assembly;
   const inOrder = valuesInOrder(rig, values);
-  const { dropPitch, ...level } = readings(evaluation);
   return {
     counts: assembly.stacks.map((s) => ({
       id: s.station.id,
@@ -62,9 +54,7 @@ export function setupCard(
           ],
     ),
     conditions,
-    ...level,
-    dropTime: dropPitch,
+    expect: waysOf(evaluation).flatMap((w) => w.card(context)),
     mass: evaluation.mass,
-    held: evaluation.hung ? null : (evaluation.held[0] ?? null),
   };
 }

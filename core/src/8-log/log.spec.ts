@@ -3,7 +3,7 @@ import { evaluate } from '../3-balance';
 import { setupCard } from '../7-field';
 import type { LogEntry } from '../model';
 import { assemble } from '../2-frame';
-import { bentBarAssembly, plainRig } from '../testing/rigs';
+import { balanceContext, bentBarAssembly, plainRig } from '../testing/rigs';
 import { compare } from '.';
 
 const assembly = bentBarAssembly();
@@ -77,7 +77,7 @@ describe('found against expected', () => {
 
 describe('the card', () => {
   it('has every bolt and every slide, and what to expect', () => {
-    const card = setupCard(assembly, values, evaluation, 'Strap off.');
+    const card = setupCard(balanceContext(assembly, values), 'Strap off.');
     expect(card.counts.map((c) => c.count)).toEqual([0, 0, 10]);
     expect(card.marks.map((m) => [m.id, m.way])).toEqual([
       ['stage-fore-aft', 'back'],

@@ -1,7 +1,7 @@
 /** Which family for these shots and this load: each sized to it, figured out, and ranked with its reasons. */
-import { figure, say, type Phrase } from '../0-base';
+import { figure, say, type Gauge, type Phrase } from '../0-base';
 import { FAMILIES, breakDown, type Family, type Suits } from '../2-frame';
-import type { Endurance, Verdict } from '../3-balance';
+import { leadingWay, type Endurance, type Verdict } from '../3-balance';
 import { judged, workpiece } from './derive';
 import type { Hands, KitItem, Loadout, Wants } from '../model';
 import { startRig, type Start } from './startRig';
@@ -30,11 +30,9 @@ export interface Candidate {
   readonly start: Start;
   readonly mass: number;
   readonly calm: { readonly roll: number; readonly pitch: number; readonly pan: number } | null;
-  /** Of a hung rig, s; null when it does not right itself, or is held. */
-  readonly dropTime: number | null;
-  /** What tips in the hand that carries most, N m; null for a hung rig. */
-  readonly wrist: number | null;
-  /** How long the first pose can be held; null for a hung rig. */
+  /** The three readouts of the way it is borne, the most telling first. */
+  readonly readouts: readonly Gauge[];
+  /** How long its first pose can be held; null for a rig that no hand holds. */
   readonly holds: Endurance | null;
   /** Longest packed piece, m, and how many there are. */
   readonly longestPiece: number;
@@ -71,20 +69,17 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
   const start = startRig(family, loadout, kit, wants, hands);
   const made = workpiece({ design: start.design, hands }, loadout, kit);
   if (!made.ok) throw new TypeError(made.reason);
-  const { evaluation, findings, verdict } = judged(made.piece, start.values, wants);
+  const { context, evaluation, findings, verdict } = judged(made.piece, start.values, wants);
   const { rig } = made.piece;
   const stock = stockPlan(rig, start.values, [], KERF);
   const ordered = buildSteps(rig, stock);
   const steps = ordered.kind === 'ordered' ? ordered.steps : [];
   const packed = breakDown(rig, start.values);
-  const drop = evaluation.hung?.pitch.drop;
-  const held = evaluation.hung ? undefined : evaluation.held[0];
   const figures = {
     mass: evaluation.mass,
     calm: evaluation.calm,
-    dropTime: drop?.kind === 'falls' ? drop.time : null,
-    wrist: held ? Math.max(0, ...held.hands.map((h) => Math.hypot(h.noseDown, h.leftSideDown))) : null,
-    holds: held?.holds ?? null,
+    readouts: leadingWay(evaluation)?.gauges(context).map((g) => g.gauge) ?? [],
+    holds: evaluation.held[0]?.holds ?? null,
     longestPiece: packed.pieces[0]?.box[0] ?? 0,
     pieces: packed.pieces.length,
     cost: stock.cost,
@@ -94,11 +89,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
   };
   const reasons = reasonsFor(
     family,
-    {
-      ...figures,
-      load: evaluation.loadMass,
-      worn: held && held.bears.length > 0 ? Math.max(0, ...held.bears.map((b) => b.share)) : null,
-    },
+    { ...figures, load: evaluation.loadMass },
     wishes,
     rig.bodies.reduce((n, b) => n + b.members.length, 0),
   );
@@ -116,8 +107,8 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
 
 type Figures = Pick<
   Candidate,
-  'mass' | 'calm' | 'dropTime' | 'wrist' | 'holds' | 'cost' | 'hours' | 'dries' | 'tools' | 'longestPiece'
-> & { readonly load: number; readonly worn: number | null };
+  'mass' | 'calm' | 'readouts' | 'holds' | 'cost' | 'hours' | 'dries' | 'tools' | 'longestPiece'
+> & { readonly load: number };
 
 function reasonsFor({ suits }: Family, f: Figures, wishes: Wishes, cuts: number): readonly Reason[] {
   const reasons: Reason[] = [];
@@ -172,11 +163,8 @@ function reasonsFor({ suits }: Family, f: Figures, wishes: Wishes, cuts: number)
       f.calm.pitch >= 3,
       say`${f.calm.pitch >= 3 ? 'Turns' : 'Only turns'} ${figure('ratio', f.calm.pitch)} as hard in pitch as the bare camera, ${figure('ratio', f.calm.roll)} in roll.`,
     );
-  if (f.worn !== null)
-    add(
-      f.worn <= 1,
-      say`On the shoulder each contact bears ${figure('percent', f.worn, 0)} of what is comfortable at most.`,
-    );
-  else if (f.wrist !== null) add(f.wrist <= 1.5, say`The wrist holds ${figure('torque', f.wrist)}.`);
+  // What is out of what is wanted, else the most telling.
+  const told = f.readouts.find((g) => g.out) ?? f.readouts[0];
+  if (told) add(!told.out, [`${told.name}: `, ...told.figure, ' ', ...told.rest, '.']);
   return reasons;
 }

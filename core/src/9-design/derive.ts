@@ -24,11 +24,10 @@ import {
   evaluate,
   judge,
   quickBalance,
-  spreadOnBench,
   verdictOf,
   type Evaluation,
+  type BalanceContext,
   type QuickBalance,
-  type SpreadOnBench,
   type Verdict,
 } from '../3-balance';
 import { figure, say, type Finding, type Judgement } from '../0-base';
@@ -103,45 +102,41 @@ function once<T>(make: () => T): () => T {
 }
 
 export interface Judged {
+  /** The rig as it is set, for whoever asks the ways it is borne. */
+  readonly context: BalanceContext;
   readonly evaluation: Evaluation;
   /** Every check, made when they are first asked for: figures need not wait for them. */
   readonly findings: readonly Judgement[];
   /** What every screen says of it, from the findings and how likely the figures are. */
   readonly verdict: Verdict;
-  /** What its spread means on the bench. */
-  readonly onBench: readonly SpreadOnBench[];
 }
 
 export function judged(piece: Workpiece, values: AdjusterValues, wants: RigDocument['wants']): Judged {
   const evaluation = evaluate(piece.assembly, values, piece.hands);
-  const findings = once(() =>
-    judge(
-      {
-        assembly: piece.assembly,
-        values,
-        evaluation,
-        wants,
-        quick: piece.quick,
-        hands: piece.hands,
-        cones: piece.cones,
-        spaces: piece.spaces,
-        socket: piece.socket,
-      },
-      piece.advice,
-    ),
-  );
-  const verdict = once(() => verdictOf(evaluation, findings(), wants));
-  const onBench = once(() => spreadOnBench({ assembly: piece.assembly, values, evaluation, quick: piece.quick }));
+  const { assembly, hands, cones, spaces, socket } = piece;
+  const context: BalanceContext = {
+    assembly,
+    values,
+    evaluation,
+    wants,
+    hands,
+    cones,
+    spaces,
+    socket,
+    get quick() {
+      return piece.quick;
+    },
+  };
+  const findings = once(() => judge(context, piece.advice));
+  const verdict = once(() => verdictOf(context, findings()));
   return {
+    context,
     evaluation,
     get findings() {
       return findings();
     },
     get verdict() {
       return verdict();
-    },
-    get onBench() {
-      return onBench();
     },
   };
 }

@@ -63,7 +63,7 @@ describe('the tide line', () => {
   it('of a held rig asks what the wrist should bear and for how long', async () => {
     const line = await sheet(TideLine, benchAt({}, 'pipe-post'));
     expect((await open(line, 0)).querySelector('h2')!.textContent).toBe('What tips in the wrist, nose down or up');
-    await type(line.page, 'Wrist at most', '2.5 N m', () => line.fixture.whenStable());
+    await type(line.page, 'Wrist carries at most', '2.5 N m', () => line.fixture.whenStable());
     expect(line.workspace.now.rig.wants.wristAtMost).toBe(2.5);
     await open(line, 2);
     await type(line.page, 'Held for at least', '60 s', () => line.fixture.whenStable());

@@ -1,68 +1,60 @@
 /** What the next step of each adjuster does, and how much of its travel is left. */
-import type { Vec3 } from '../../0-base';
-import type { AdjusterValues, Assembly } from '../../2-frame';
+import { figure, say, type Phrase } from '../../0-base';
 import { valuesInOrder } from '../../2-frame';
+import type { Adjuster } from '../../model';
+import type { BalanceContext } from '../balanceCheck';
+import { leadingWay } from '../borne/ways';
 import type { Evaluation } from '../evaluate';
-import { quickBalance } from '../quickBalance';
-import { supportOf } from '../borne/support';
+import { turnsOf, wayOf } from './fixByAdjuster';
 
 export interface AdjusterStep {
   readonly id: string;
   readonly value: number;
   /** Travel left downwards and upwards, m or washers. */
   readonly left: readonly [number, number];
-  /** After one step up, or down when it is at its end; null when neither can be evaluated. */
+  /** One step up, or down when it is at its end. */
   readonly direction: 1 | -1;
   readonly size: number;
-  readonly noseDown: number | null;
-  readonly leftSideDown: number | null;
-  readonly dropPitch: number | null;
-  /** Of a rig held in the hands, which has no lean or drop of its own: from the hands to the mass centre, m. */
-  readonly fromHands: Vec3 | null;
+  /** “1/8 turn forward: 3.0° nose up, drop 2.2 s”: by the way the rig is borne. */
+  readonly says: Phrase;
 }
 
-/** A hand's usual move: a tenth of a turn where there are turns, else one step. */
-const handStep = (a: Assembly['rig']['adjusters'][number]): number =>
-  a.perTurn ? Math.max(a.step, a.perTurn / 8) : a.step;
+/** A hand's usual move: an eighth of a turn where there are turns, else one step. */
+const handStep = (a: Adjuster): number => (a.perTurn ? Math.max(a.step, a.perTurn / 8) : a.step);
 
-/** `quick` may be handed in where it is kept already. The drop told is without the bearing's friction. */
-export function adjusterSteps(
-  assembly: Assembly,
-  values: AdjusterValues,
-  quick = quickBalance(assembly),
-): readonly AdjusterStep[] {
+export function adjusterSteps(context: BalanceContext): readonly AdjusterStep[] {
+  const { assembly, values, evaluation } = context;
   const inOrder = valuesInOrder(assembly.rig, values);
-  const held = supportOf(assembly.rig)?.kind === 'hands';
+  const way = leadingWay(evaluation);
   return assembly.rig.adjusters.map((a, i) => {
     const value = inOrder[i]!;
     const size = handStep(a);
     const direction = value + size <= a.range[1] + 1e-12 ? 1 : -1;
-    const after = quick?.at({ ...values, [a.id]: value + direction * size });
-    const at = {
+    const after = way?.after(context, a, { ...values, [a.id]: value + direction * size }) ?? [];
+    return {
       id: a.id,
       value,
-      left: [value - a.range[0], a.range[1] - value] as const,
-      direction: direction as 1 | -1,
+      left: [value - a.range[0], a.range[1] - value],
+      direction,
       size,
-    };
-    if (held)
-      return { ...at, noseDown: null, leftSideDown: null, dropPitch: null, fromHands: after?.fromPivot ?? null };
-    return {
-      ...at,
-      fromHands: null,
-      noseDown: after?.noseDown ?? null,
-      leftSideDown: after?.leftSideDown ?? null,
-      dropPitch: after?.dropPitch ?? null,
+      says: after.length > 0 ? [...moveWords(a, size, direction), ': ', ...after] : moveWords(a, size, direction),
     };
   });
 }
 
-export function readings(evaluation: Evaluation): {
+function moveWords(a: Adjuster, size: number, direction: 1 | -1): Phrase {
+  if (a.kind === 'count') return [direction > 0 ? 'one more' : 'one less'];
+  return a.perTurn
+    ? say`${turnsOf(size / a.perTurn)} ${wayOf(a, direction)}`
+    : say`${figure('length', size, 2)} ${wayOf(a, direction)}`;
+}
+
+/** What it should do, to be kept beside what it was seen to do. */
+export function readings({ hung }: Evaluation): {
   noseDown: number | null;
   leftSideDown: number | null;
   dropPitch: number | null;
 } {
-  const { hung } = evaluation;
   const rest = hung?.hang.rest ?? null;
   return {
     noseDown: rest?.noseDown ?? null,

@@ -16,7 +16,7 @@ export const nothingMounted: BalanceCheck = {
             figure: null,
             limit: null,
             title: say`Nothing is mounted.`,
-            why: say`Level and drop time are of the bare rig and change when the camera goes on.`,
+            why: say`Every figure is of the bare rig, and changes when the camera goes on.`,
             toDo: say`Choose a loadout, or make one in Load.`,
             fixes: [],
           },

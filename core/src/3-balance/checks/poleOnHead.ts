@@ -1,18 +1,10 @@
 /** A pole spinning on a helmet: where it rests, what it does spun, what it pulls on head and neck, and whether it lets go. */
-import { DEGREE, figure, say, type Finding } from '../../0-base';
+import { figure, say, type Finding } from '../../0-base';
 import type { BalanceCheck, BalanceContext } from '../balanceCheck';
 import { fixByAdjuster } from '../adjusters/fixByAdjuster';
+import { DROOP_AIM, HOLDS_TIMES, LETS_GO_BY, MOST_DROOP, NECK_AT_MOST } from '../borne/turning/poleLimits';
 import { hingeRaise } from '../borne/turning/spinningPole';
 import type { PoleReading } from '../borne/turning/turning';
-
-/** More droop than this and the first turn throws it up; less than nothing is no rest. */
-const MOST_DROOP = 20 * DEGREE;
-const WANTED = 8 * DEGREE;
-/** Sideways on a neck for a take, N m: rough, a tenth of what a neck holds for a moment. */
-const NECK = 2.5;
-/** A neck should not meet more than this before the mount lets go, N at the crown; and it must hold this many times what the spin pulls. */
-const LETS_GO_BY = 60;
-const HOLDS = 2;
 
 export const poleOnHead: BalanceCheck = {
   id: 'poleOnHead',
@@ -45,7 +37,7 @@ function restOf(context: BalanceContext, { hinge, pole, rest, spun }: PoleReadin
   const out: Finding[] = [];
   const upsideDown = pole.fromHinge[2] >= 0;
   if (rest.onStop || Math.abs(rest.droop) > MOST_DROOP) {
-    const raise = hingeRaise(pole, WANTED);
+    const raise = hingeRaise(pole, DROOP_AIM);
     const end = rest.droop > 0 ? 'camera end' : 'weight end';
     out.push({
       code: 'poleDroops',
@@ -73,15 +65,15 @@ function pullOf({ hinge, swivel, rest, spun }: PoleReading): readonly Finding[] 
   const fast = spun.at(-1)!;
   const worstNeck = Math.max(rest.neckMoment, ...spun.map((s) => s.neckMoment));
   const out: Finding[] = [];
-  if (worstNeck > NECK) {
+  if (worstNeck > NECK_AT_MOST) {
     out.push({
       code: 'neckMoment',
       severity: 'stop',
       about: hinge.id,
       figure: figure('torque', worstNeck),
-      limit: figure('torque', NECK),
+      limit: figure('torque', NECK_AT_MOST),
       title: say`It leans on your neck with ${figure('torque', worstNeck)}.`,
-      why: say`Its mass centre lies to one side of the swivel. Over ${figure('torque', NECK)} (rough) a neck is strained, and it goes round with the pole.`,
+      why: say`Its mass centre lies to one side of the swivel. Over ${figure('torque', NECK_AT_MOST)} (rough) a neck is strained, and it goes round with the pole.`,
       toDo: say`Balance it over the swivel first. If your neck tells you anything, take it off.`,
       fixes: [],
     });
@@ -112,13 +104,13 @@ function pullOf({ hinge, swivel, rest, spun }: PoleReading): readonly Finding[] 
       toDo: say`Less hook-and-loop, or a weaker magnet.`,
       fixes: [],
     });
-  } else if (fast.swivelSideLoad * HOLDS > swivel.breaksAwayAt) {
+  } else if (fast.swivelSideLoad * HOLDS_TIMES > swivel.breaksAwayAt) {
     out.push({
       code: 'fliesOff',
       severity: 'stop',
       about: swivel.id,
       figure: figure('force', fast.swivelSideLoad, 1),
-      limit: figure('force', swivel.breaksAwayAt / HOLDS, 1),
+      limit: figure('force', swivel.breaksAwayAt / HOLDS_TIMES, 1),
       title: say`Spun at a turn and a half a second it pulls ${figure('force', fast.swivelSideLoad, 1)} to the side: it may fly off.`,
       why: say`The mount lets go at ${figure('force', swivel.breaksAwayAt)}; it should hold twice what the spin pulls.`,
       toDo: say`Balance it nearer the swivel, or spin it more slowly.`,

@@ -1,8 +1,7 @@
 /** Set down on its feet or foot: does it stand, and how far may it be tilted. */
 import { figure, say, DEGREE } from '../../0-base';
-import { contactAt, valuesInOrder } from '../../2-frame';
 import type { BalanceCheck } from '../balanceCheck';
-import { tipOver } from '../borne/held/tipOver';
+import { setDownOf } from '../borne/setDown';
 
 /** Less than this and a nudge, or ground that is not level, puts it over. */
 const LEAST_TILT = 8 * DEGREE;
@@ -11,19 +10,9 @@ export const standsOnFeet: BalanceCheck = {
   id: 'standsOnFeet',
   stage: 'frame',
   look: ({ assembly, values, evaluation }) => {
-    const { rig } = assembly;
-    const feet = rig.contacts.filter((c) => c.kind === 'ground');
-    if (feet.length < 3 || !evaluation.massCentre) return [];
-    const inOrder = valuesInOrder(rig, values);
-    const outcome = tipOver(
-      evaluation.massCentre,
-      feet.map((f) => contactAt(rig, f, inOrder)),
-    );
-    if (outcome.kind === 'noBase') return [];
-    const { tip } = outcome;
-    if (tip.leastTilt >= LEAST_TILT) return [];
-    const [x, y] = tip.towards;
-    const way = Math.abs(x) > Math.abs(y) ? (x > 0 ? 'forward' : 'back') : y > 0 ? 'to the left' : 'to the right';
+    const found = setDownOf(assembly, values, evaluation);
+    if (!found || found.tip.leastTilt >= LEAST_TILT) return [];
+    const { tip, way, feet } = found;
     return [
       {
         code: 'standsOnFeet',

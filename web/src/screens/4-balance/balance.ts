@@ -9,8 +9,9 @@ import {
   dropMotion,
   figure,
   FROM_LEVEL,
-  holdWords,
   holdPlaces,
+  leadingWay,
+  readoutsOf,
   render,
   showFigure,
   wayOf,
@@ -44,14 +45,6 @@ const FRAME = 1 / 60;
 const STILL = 0.5;
 /** Swings shown after the first upright: enough to see it overshoot and come back. */
 const PLAYED_FOR = 3;
-
-/** The way a contact mostly pushes, in a word. */
-function push([x, y, z]: readonly [number, number, number]): string {
-  const [ahead, aside, up] = [Math.abs(x), Math.abs(y), Math.abs(z)];
-  if (up >= ahead && up >= aside) return z > 0 ? 'bears up' : 'draws down';
-  if (ahead >= aside) return x > 0 ? 'pushes forward' : 'holds back';
-  return y > 0 ? 'pushes to the left' : 'pushes to the right';
-}
 
 @Component({
   selector: 'tp-balance',
@@ -124,85 +117,16 @@ export class Balance {
     () => this.shown()?.judged.findings.filter((f) => f.stage === 'balance' || f.code === 'nothingMounted') ?? [],
   );
   protected readonly hung = computed(() => this.shown()?.judged.evaluation.hung ?? null);
-  /** What each pose asks of the hands, for a rig that hangs on nothing. */
-  protected readonly poses = computed(() => {
-    const say = (kind: Parameters<typeof figure>[0], value: number, decimals?: number): string =>
-      showFigure(figure(kind, value, decimals), this.units());
-    const tips = (torque: number, words: readonly [string, string]): string =>
-      Math.abs(torque) < 0.005 ? '' : `${say('torque', Math.abs(torque))} ${words[torque > 0 ? 0 : 1]}`;
-    return (this.shown()?.judged.evaluation.held ?? []).map(
-      ({ pose, hands, shoulder, holds, tires, bears, falls }) => ({
-        id: pose.id,
-        name: pose.name,
-        lines: [
-          ...(falls
-            ? [
-                `Cannot be held by pushing: it falls ${Math.abs(falls.noseDown) >= Math.abs(falls.leftSideDown) ? (falls.noseDown > 0 ? 'nose down' : 'nose up') : falls.leftSideDown > 0 ? 'left side down' : 'right side down'}.`,
-              ]
-            : []),
-          ...bears.map(
-            (b) =>
-              `${b.contact.name}: ${b.size < 0.05 ? 'bears nothing' : `${push(b.force)} ${say('force', b.size, 1)}, ${say('percent', b.share, 0)} of what is comfortable`}.`,
-          ),
-          ...(bears.length > 0 ? [] : hands).map(
-            (h) =>
-              `${h.contact.name}: ${Math.abs(h.up) < 0.05 ? 'carries nothing' : `${h.up >= 0 ? 'holds up' : 'holds down'} ${say('force', Math.abs(h.up), 1)}`}${[
-                tips(h.noseDown, ['nose down', 'nose up']),
-                tips(h.leftSideDown, ['left side down', 'right side down']),
-              ]
-                .filter(Boolean)
-                .map((t) => `, ${t}`)
-                .join('')}`,
-          ),
-          ...(shoulder === null ? [] : [`Shoulder ${say('torque', shoulder, 1)}, the arm's own weight with it.`]),
-          render(holdWords({ holds, tires }), this.units()),
-        ],
-      }),
-    );
+  /** In full, by each way it is borne: every pose, axis, rate of spin, clamp, and set down. */
+  protected readonly readouts = computed(() => {
+    const bench = this.shown();
+    return bench
+      ? readoutsOf(bench.judged.context).map((r) => ({ ...r, lines: r.lines.map((l) => render(l, this.units())) }))
+      : [];
   });
-  /** A pole at rest and spun; axes inside axes, each with what friction hides. */
-  protected readonly turning = computed(() => {
-    const evaluation = this.shown()?.judged.evaluation;
-    const say = (kind: Parameters<typeof figure>[0], value: number, decimals?: number): string =>
-      showFigure(figure(kind, value, decimals), this.units());
-    if (!evaluation) return [];
-    const { pole, axes } = evaluation;
-    const droop = (q: number | null): string =>
-      q === null
-        ? 'no rest of its own'
-        : Math.abs(q) < 0.0009
-          ? 'level'
-          : `${say('angle', Math.abs(q))} ${q > 0 ? 'camera end down' : 'weight end down'}`;
-    return [
-      ...(pole
-        ? [
-            {
-              id: 'pole-rest',
-              name: 'At rest',
-              lines: [
-                `${droop(pole.rest.droop)}${pole.rest.onStop ? ', on its stop' : ''}.`,
-                `On the neck ${say('torque', pole.rest.neckMoment)}, an estimate.`,
-              ],
-            },
-          ]
-        : []),
-      ...(pole?.spun ?? []).map((s) => ({
-        id: `pole-${s.rate}`,
-        name: `At ${(s.rate / (2 * Math.PI)).toFixed(1)} turns a second`,
-        lines: [
-          `${droop(s.droop)}${s.onStop ? ', on its stop' : ''}.`,
-          `Pulls the mount aside with ${say('force', s.swivelSideLoad, 1)}; on the neck ${say('torque', s.neckMoment)}.`,
-        ],
-      })),
-      ...axes.map((a) => ({
-        id: a.pivot.id,
-        name: a.pivot.name[0]!.toUpperCase() + a.pivot.name.slice(1),
-        lines: [
-          `${say('torque', a.residual, 3)} at worst${a.residual <= a.friction ? ', hidden by friction' : ''}.`,
-          `Carries ${say('mass', a.carriedMass)}, its mass centre ${say('length', a.distance)} off the axis. Friction hides ${say('torque', a.friction, 3)}.`,
-        ],
-      })),
-    ];
+  protected readonly way = computed(() => {
+    const bench = this.shown();
+    return bench ? leadingWay(bench.judged.evaluation) : null;
   });
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
@@ -234,7 +158,7 @@ export class Balance {
   protected readonly rows = computed(() => {
     const bench = this.shown();
     if (!bench) return [];
-    const steps = adjusterSteps(bench.piece.assembly, bench.values, bench.piece.quick);
+    const steps = adjusterSteps(bench.judged.context);
     return bench.piece.rig.adjusters.map((adjuster, i) => ({ adjuster, step: steps[i]! }));
   });
   /** Where each stands this moment: two quick presses make two steps. */
@@ -244,11 +168,7 @@ export class Balance {
   });
   protected readonly wanted = computed(() => {
     const wants = this.shown()?.rig.wants;
-    if (!wants) return '';
-    const say = (kind: 'angle' | 'time', value: number): string => showFigure(figure(kind, value), this.units());
-    return this.hung()
-      ? `level within ${say('angle', wants.levelWithin)}, drop ${say('time', wants.dropTime[0])} to ${say('time', wants.dropTime[1])}`
-      : '';
+    return wants ? render(this.way()?.aim(wants) ?? [], this.units()) : '';
   });
   protected readonly words = computed(() => {
     const outcome = this.outcome();

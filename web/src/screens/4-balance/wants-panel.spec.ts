@@ -68,7 +68,7 @@ describe('what is wanted', () => {
   it('a figure that is not asked is left out, and comes back empty', async () => {
     const page = await show(withWants({ addedAtMost: 0.2 }));
     const field = [...page.querySelectorAll('tp-quantity-field')]
-      .find((f) => f.textContent!.includes('Washers, at most'))!
+      .find((f) => f.textContent!.includes('Washers at most'))!
       .querySelector('input')!;
     expect(field.value).toBe('200 g');
     field.value = '';

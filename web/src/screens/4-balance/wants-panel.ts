@@ -1,148 +1,10 @@
 /** What is wanted of the balance: each with its figure, firm or only a wish. */
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatCheckbox } from '@angular/material/checkbox';
-import { DEGREE, figure, showFigure, wristAtMost, type ConditionId, type Wants } from '@tide-pebble/core';
+import { figure, showFigure, USUALLY_FIRM, wantsOf, type ConditionId, type Want } from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
-import { QuantityField, type FieldKind } from '../../ui/figures/quantity-field';
-
-interface Want {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: FieldKind;
-  readonly range: readonly [number, number];
-  readonly help?: string;
-  /** Can be left empty: then it is not asked. */
-  readonly optional?: boolean;
-  /** What is firm or not by it; none for what is no condition of the trim. */
-  readonly firm: readonly ConditionId[];
-  readonly of: (wants: Wants) => number | null;
-  readonly with: (wants: Wants, value: number | null) => Wants;
-}
-
-/** Firm unless the maker says otherwise. */
-const USUALLY_FIRM: readonly ConditionId[] = [
-  'levelForeAft',
-  'levelSideways',
-  'dropPitch',
-  'dropRoll',
-  'wristNose',
-  'wristSides',
-  'overSupport',
-];
-const without = <K extends keyof Wants>(wants: Wants, key: K): Wants => {
-  const { [key]: _gone, ...rest } = wants;
-  return rest as Wants;
-};
-const optional = <K extends 'addedAtMost' | 'calmRollAtLeast' | 'calmPanAtLeast' | 'panLeanAtMost'>(key: K) => ({
-  optional: true,
-  of: (w: Wants) => w[key] ?? null,
-  with: (w: Wants, value: number | null): Wants => (value === null ? without(w, key) : { ...w, [key]: value }),
-});
-
-const HUNG: readonly Want[] = [
-  {
-    id: 'level',
-    name: 'Level within',
-    kind: 'angle',
-    range: [0.1 * DEGREE, 20 * DEGREE],
-    firm: ['levelForeAft', 'levelSideways'],
-    of: (w) => w.levelWithin,
-    with: (w, v) => ({ ...w, levelWithin: v ?? w.levelWithin }),
-  },
-  {
-    id: 'drop-least',
-    name: 'Drop, at least',
-    kind: 'time',
-    range: [0.3, 20],
-    firm: ['dropPitch'],
-    of: (w) => w.dropTime[0],
-    with: (w, v) => ({ ...w, dropTime: [v ?? w.dropTime[0], Math.max(v ?? 0, w.dropTime[1])] }),
-  },
-  {
-    id: 'drop-most',
-    name: 'Drop, at most',
-    kind: 'time',
-    range: [0.3, 20],
-    firm: [],
-    of: (w) => w.dropTime[1],
-    with: (w, v) => ({ ...w, dropTime: [Math.min(v ?? Infinity, w.dropTime[0]), v ?? w.dropTime[1]] }),
-  },
-  {
-    id: 'roll-least',
-    name: 'Drop in roll, at least',
-    kind: 'time',
-    range: [0.3, 20],
-    optional: true,
-    firm: ['dropRoll'],
-    of: (w) => w.dropRoll?.[0] ?? null,
-    with: (w, v) => (v === null ? without(w, 'dropRoll') : { ...w, dropRoll: [v, Math.max(v, w.dropRoll?.[1] ?? 20)] }),
-  },
-  {
-    id: 'added',
-    name: 'Washers, at most',
-    kind: 'mass',
-    range: [0.001, 10],
-    firm: ['added'],
-    ...optional('addedAtMost'),
-  },
-  {
-    id: 'calm-pitch',
-    name: 'Calm in pitch, times the bare camera',
-    kind: 'number',
-    range: [0, 1000],
-    firm: ['calmPitch'],
-    of: (w) => w.calmAtLeast,
-    with: (w, v) => ({ ...w, calmAtLeast: v ?? 0 }),
-  },
-  {
-    id: 'calm-roll',
-    name: 'Calm in roll, times',
-    kind: 'number',
-    range: [0, 1000],
-    firm: ['calmRoll'],
-    ...optional('calmRollAtLeast'),
-  },
-  {
-    id: 'calm-pan',
-    name: 'Calm in pan, times',
-    kind: 'number',
-    range: [0, 1000],
-    firm: ['calmPan'],
-    ...optional('calmPanAtLeast'),
-  },
-  {
-    id: 'pan',
-    name: 'Lean in a usual pan, at most',
-    kind: 'angle',
-    range: [0.1 * DEGREE, 45 * DEGREE],
-    help: 'Panned at 45° a second.',
-    firm: ['panLean'],
-    ...optional('panLeanAtMost'),
-  },
-];
-const HELD: readonly Want[] = [
-  {
-    id: 'wrist',
-    name: 'Wrist carries at most',
-    kind: 'torque',
-    range: [0.05, 40],
-    firm: ['wristNose', 'wristSides'],
-    of: wristAtMost,
-    with: (w, v) => ({ ...w, wristAtMost: v ?? wristAtMost(w) }),
-  },
-];
-const ANY: readonly Want[] = [
-  {
-    id: 'mass',
-    name: 'Mass at most',
-    kind: 'mass',
-    range: [0.05, 40],
-    firm: ['mass'],
-    of: (w) => w.massAtMost,
-    with: (w, v) => ({ ...w, massAtMost: v ?? w.massAtMost }),
-  },
-];
+import { QuantityField } from '../../ui/figures/quantity-field';
 
 @Component({
   selector: 'tp-wants-panel',
@@ -214,8 +76,7 @@ export class WantsPanel {
     const { rig, judged } = this.bench();
     const { wants } = rig;
     const firm = wants.firm ?? USUALLY_FIRM;
-    const held = !judged.evaluation.hung && judged.evaluation.held.length > 0;
-    return [...(judged.evaluation.hung ? HUNG : held ? HELD : []), ...ANY].map((want) => ({
+    return wantsOf(judged.evaluation).map((want) => ({
       want,
       value: want.of(wants),
       firm: want.firm.every((id) => firm.includes(id)),

@@ -44,8 +44,8 @@ export function judgedInTurn(workspace: Workspace, rig: () => RigDocument | null
     try {
       const made = workpiece(now, loadout, items);
       if (!made.ok) return { ok: false, reason: made.reason };
-      const { evaluation, findings, verdict, onBench } = judged(made.piece, values, now.wants);
-      return { ok: true, piece: made.piece, loadout: loadout?.name ?? null, evaluation, findings, verdict, onBench };
+      const { context, evaluation, findings, verdict } = judged(made.piece, values, now.wants);
+      return { ok: true, piece: made.piece, loadout: loadout?.name ?? null, context, evaluation, findings, verdict };
     } catch (error) {
       return { ok: false, reason: error instanceof Error ? error.message : String(error) };
     }

@@ -1,6 +1,6 @@
 /** What is to be said of the rig as it is set, by how likely it is, and what its spread means with the rig in the hand. */
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { spreadWords, type Judged } from '@tide-pebble/core';
+import { leadingWay, type Judged } from '@tide-pebble/core';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { SayPipe } from '../figures/figures.pipe';
@@ -16,7 +16,7 @@ import { SayPipe } from '../figures/figures.pipe';
         <p class="note">{{ v.why | say: units() }}</p>
       </div>
     }
-    @for (line of lines(); track line.axis) {
+    @for (line of lines(); track $index) {
       <p class="note" (mouseenter)="pointer.point(line.about)" (mouseleave)="pointer.point(null)">
         {{ line.words | say: units() }}
       </p>
@@ -47,11 +47,8 @@ export class VerdictWords {
   protected readonly shown = computed(() =>
     this.judged().verdict.against?.stage === 'balance' ? null : this.judged().verdict,
   );
-  protected readonly lines = computed(() =>
-    this.judged().onBench.map((s) => ({
-      axis: s.axis,
-      about: s.screw?.id ?? s.shrinkBy?.owner ?? null,
-      words: spreadWords(s),
-    })),
-  );
+  protected readonly lines = computed(() => {
+    const { context, evaluation } = this.judged();
+    return leadingWay(evaluation)?.plusMinus(context) ?? [];
+  });
 }

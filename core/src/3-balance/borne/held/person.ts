@@ -33,6 +33,8 @@ export interface Stance {
 }
 export type StanceOutcome = Stance | { readonly kind: 'outOfReach'; readonly reach: number; readonly asked: number };
 
+/** Of whoever stands upright, above the ground, m. */
+export const shoulderHeightOf = (hands: Hands): number => OF_STATURE.shoulderHeight * statureOf(hands);
 export const statureOf = (hands: Hands): number => hands.stature ?? USUAL_STATURE;
 /** From shoulder to the middle of a closed hand, m. */
 export const reachOfArm = (hands: Hands): number =>

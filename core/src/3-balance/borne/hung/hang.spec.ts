@@ -20,7 +20,7 @@ import { STANDARD_GRAVITY } from '../../../0-base';
 import { addSums, moveSums, sumsOf } from '../../../1-load';
 import { placedPieces, assemble } from '../../../2-frame';
 import { holds } from '../../../testing/holds';
-import { bentBarAssembly, plainRig, wants } from '../../../testing/rigs';
+import { balanceContext, bentBarAssembly, plainRig, wants } from '../../../testing/rigs';
 
 describe('hanging on a point', () => {
   it('dips the nose for a mass ahead, the left side for one at the left', () => {
@@ -190,7 +190,7 @@ describe('evaluating', () => {
     expect(b.hung!.hang.bottomHeaviness - a.hung!.hang.bottomHeaviness).toBeCloseTo(0.002, 12);
   });
   it('tells what the next step of each adjuster does', () => {
-    const steps = adjusterSteps(assembly, { ...values, 'rear-count': 16 });
+    const steps = adjusterSteps(balanceContext(assembly, { ...values, 'rear-count': 16 }));
     expect(steps.length).toBe(assembly.rig.adjusters.length);
     const rear = steps.find((s) => s.id === 'rear-count')!;
     expect(rear.direction).toBe(-1);

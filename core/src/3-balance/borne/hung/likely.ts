@@ -1,8 +1,9 @@
 /** Of all builds that fit what was measured: how many hang as wanted, and how many turn over. */
-import { lowerFactor, normalDraws, rootBetween, STANDARD_GRAVITY, type Vec3 } from '../../../0-base';
+import { rootBetween, STANDARD_GRAVITY } from '../../../0-base';
 import type { Wants } from '../../../model';
 import { dropFromLevel } from './dropFactor';
 import type { Hung } from '../../evaluate';
+import { BUILDS, eachBuild } from '../../spread/builds';
 import { lowestPin, pinDepth } from './pins';
 
 export interface Likely {
@@ -16,11 +17,6 @@ export interface Likely {
   readonly nil: boolean;
 }
 
-/** Builds drawn: a share of a half is then within 1 % (one standard uncertainty), one of a twentieth within 0.4 %. */
-const BUILDS = 4096;
-const SEED = 15;
-let drawn: readonly Vec3[] | null = null;
-
 /**
  * The mass centre is spread as its sources say (first order, normal, with their covariance); mass and inertia are known far
  * better than its height and stand. Drawn with one seed: the same rig gives the same odds. A lean or a drop on its very
@@ -33,15 +29,12 @@ export function likelyOf(
   const [x, y, z] = hang.fromPivot;
   const [byPitch, byRoll, lowest] = [pinDepth(pivot, 'pitch'), pinDepth(pivot, 'roll'), lowestPin(pivot)];
   const [nearest, farthest] = distancesFor(wants.dropTime, pitch.inertia, sums.mass, pivot.frictionTorque?.value ?? 0);
-  const [rx, ry, rz] = lowerFactor(spread.covariance) as unknown as readonly [Vec3, Vec3, Vec3];
   let [holds, level, drop, over] = [0, 0, 0, 0];
-  for (const draw of (drawn ??= draws())) {
-    const dx = x + rx[0] * draw[0] + rx[1] * draw[1] + rx[2] * draw[2];
-    const dy = y + ry[0] * draw[0] + ry[1] * draw[1] + ry[2] * draw[2];
-    const dz = z + rz[0] * draw[0] + rz[1] * draw[1] + rz[2] * draw[2];
+  eachBuild(spread.covariance, (byX, byY, byZ) => {
+    const [dx, dy, dz] = [x + byX, y + byY, z + byZ];
     if (dz + lowest >= 0) {
       over++;
-      continue;
+      return;
     }
     const flat =
       Math.abs(Math.atan2(dx, -(dz + byPitch))) <= wants.levelWithin + 1e-12 &&
@@ -51,7 +44,7 @@ export function likelyOf(
     if (flat) level++;
     if (inTime) drop++;
     if (flat && inTime) holds++;
-  }
+  });
   const plusMinus = spread.massCentre.map((s) => 2 * s);
   return {
     holds: holds / BUILDS,
@@ -78,9 +71,4 @@ function distancesFor(
       : Math.exp(rootBetween((log) => time(Math.exp(log)) - wanted, Math.log(near), Math.log(far)));
   // A hair of rounding each way: what stands on its limit keeps it.
   return [at(most) * (1 - 1e-9), at(least) * (1 + 1e-9)];
-}
-
-function draws(): readonly Vec3[] {
-  const normal = normalDraws(SEED);
-  return Array.from({ length: BUILDS }, () => [normal(), normal(), normal()] as const);
 }

@@ -1,6 +1,6 @@
 /** What turns freely: a pole on its hinge, at rest and spun; axes inside axes, each against its own friction. */
 import { addScaled, dot, length, scale, subtract, type Vec3 } from '../../../0-base';
-import { massCentre, sumsOf } from '../../../1-load';
+import { massCentre, sumsOf, type Sums } from '../../../1-load';
 import {
   bodiesBeyond,
   pivotAt,
@@ -17,6 +17,9 @@ import { freeAxes, poleHinge } from '../support';
 export interface PoleReading {
   readonly hinge: Pivot;
   readonly swivel: Pivot;
+  /** Where the hinge stands, m, and what it carries. */
+  readonly hingeAt: Vec3;
+  readonly sums: Sums;
   readonly pole: Pole;
   readonly rest: PoleSpun;
   /** At half a turn, one turn and a turn and a half a second. */
@@ -54,12 +57,13 @@ export function poleIn(
   if (carried.length === 0) return null;
   const [hinge, swivel] = [pivotAt(rig, found.hinge, values), pivotAt(rig, found.swivel, values)];
   const [least, most] = found.hinge.stops ?? [-OPEN, OPEN];
-  const pole = poleOf(sumsOf(carried.map((p) => p.flat)), hinge, {
+  const sums = sumsOf(carried.map((p) => p.flat));
+  const pole = poleOf(sums, hinge, {
     stopDown: most,
     stopUp: -least,
     hingeAhead: hinge[0] - swivel[0],
   });
-  return { ...found, pole, rest: spinningPole(pole, 0), spun: RATES.map((rate) => spinningPole(pole, rate)) };
+  return { ...found, hingeAt: hinge, sums, pole, rest: spinningPole(pole, 0), spun: RATES.map((rate) => spinningPole(pole, rate)) };
 }
 
 /** Innermost first; none for a pole, which has its own reading, or where nothing turns freely. */

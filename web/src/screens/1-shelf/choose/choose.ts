@@ -206,20 +206,15 @@ export class Choose {
           text: calm ? [calm.pitch, calm.roll, calm.pan].map((c) => say('ratio', c)).join(', ') : 'nothing mounted',
         },
         {
-          name: candidate.wrist === null ? 'Drop time' : 'Wrist holds',
-          text:
-            candidate.wrist !== null
-              ? say('torque', candidate.wrist)
-              : candidate.dropTime === null
-                ? 'does not right itself'
-                : say('time', candidate.dropTime),
+          name: 'As it starts',
+          text: candidate.readouts
+            .map((g) => `${g.name} ${render([...g.figure, ' ', ...g.rest], this.units())}`.trim())
+            .join('; '),
         },
         {
           name: 'Can be held',
           text:
-            candidate.holds === null
-              ? 'as long as its weight lets you'
-              : render(holdTimeWords(candidate.holds), this.units()),
+            candidate.holds === null ? 'by no hand' : render(holdTimeWords(candidate.holds), this.units()),
         },
         {
           name: 'Packs to',

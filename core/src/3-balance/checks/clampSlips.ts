@@ -1,35 +1,17 @@
 /** A hinge that is clamped: does its friction hold what it carries, as it is set and at the worst tilt. */
-import {
-  cross,
-  DEGREE,
-  dot,
-  figure,
-  length,
-  say,
-  STANDARD_GRAVITY,
-  subtract,
-  unit,
-  type Finding,
-  type Vec3,
-} from '../../0-base';
-import { massCentre, sumsOf } from '../../1-load';
-import { bodiesBeyond, pivotAt, valuesInOrder } from '../../2-frame';
+import { DEGREE, figure, say, type Finding } from '../../0-base';
 import type { BalanceCheck } from '../balanceCheck';
+import { clampHolds } from '../borne/clamped/clampHold';
 
 /** A knock, a step and sweat: what holds must hold this many times over. */
 const SPARE = 1.5;
 
-export const clampHolds: BalanceCheck = {
-  id: 'clampHolds',
+export const clampSlips: BalanceCheck = {
+  id: 'clampSlips',
   stage: 'frame',
-  look: ({ assembly: { rig }, values, evaluation }) => {
-    const inOrder = valuesInOrder(rig, values);
-    return rig.pivots.flatMap((pivot): readonly Finding[] => {
-      if (!pivot.clamped || !pivot.axis) return [];
-      const beyond = bodiesBeyond(rig, pivot);
-      const carried = evaluation.pieces.filter((p) => beyond.has(p.body)).map((p) => p.flat);
-      if (carried.length === 0) return [];
-      if (!pivot.frictionTorque) {
+  look: ({ assembly, values, evaluation }) => {
+    return clampHolds(assembly, values, evaluation).flatMap(({ pivot, now, worst, holds }): readonly Finding[] => {
+      if (holds === null) {
         return [
           {
             code: 'clampNotKnown',
@@ -44,14 +26,6 @@ export const clampHolds: BalanceCheck = {
           },
         ];
       }
-      const { mass, ...rest } = sumsOf(carried);
-      const d = subtract(massCentre({ mass, ...rest }), pivotAt(rig, pivot, inOrder));
-      const axis = unit(pivot.axis);
-      const square: Vec3 = subtract(d, [axis[0] * dot(d, axis), axis[1] * dot(d, axis), axis[2] * dot(d, axis)]);
-      const weight = mass * STANDARD_GRAVITY;
-      const now = Math.abs(dot(axis, cross(d, [0, 0, -weight])));
-      const worst = weight * length(square);
-      const holds = pivot.frictionTorque.value;
       if (worst * SPARE <= holds) return [];
       const slipsNow = now * SPARE > holds;
       const upTo = Math.asin(Math.min(1, holds / (SPARE * worst)));

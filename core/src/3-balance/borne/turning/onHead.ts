@@ -1,0 +1,182 @@
+/** A pole on a swivel and hinge: where it rests, what it does spun, what it pulls on head and neck. */
+import { figure, noGauge, say, type Gauge, type Phrase } from '../../../0-base';
+import type { BalanceContext } from '../../balanceCheck';
+import { shareOfBuilds } from '../../spread/builds';
+import { spreadOf } from '../../spread/spread';
+import { bodiesBeyond } from '../../../2-frame';
+import type { Odds, Readout, Way } from '../way';
+import { isLevel } from '../words';
+import { WASHERS_AT_MOST } from '../wantsOfAny';
+import { ON_THE_SCALE } from '../held/handReadings';
+import { poleHinge } from '../support';
+import { DROOP_AIM, MOST_DROOP, NECK_AT_MOST } from './poleLimits';
+import { freeDroop, type PoleSpun } from './spinningPole';
+import type { PoleReading } from './turning';
+
+const ENDS = ['camera end down', 'weight end down'] as const;
+/** The gauge of a droop runs this far each way, rad. */
+const REACH = 0.6;
+
+export const pole: Way = {
+  id: 'pole',
+  bears: (evaluation) => evaluation.pole !== null,
+  gauges: ({ evaluation }) => {
+    const found = evaluation.pole;
+    const neck = found ? Math.max(found.rest.neckMoment, ...found.spun.map((s) => s.neckMoment)) : 0;
+    return [
+      {
+        gauge: found ? droopGauge('Droop at rest', found.rest) : noGauge('Droop'),
+        title: 'Where the pole rests',
+        codes: ['poleDroops', 'poleNeutral'],
+        wants: [],
+      },
+      {
+        gauge: found ? droopGauge('At one turn a second', found.spun[1]!) : noGauge('Spun'),
+        title: 'The pole spun at one turn a second',
+        codes: ['poleDroops', 'fliesOff'],
+        wants: [],
+      },
+      {
+        gauge: {
+          name: 'On the neck',
+          figure: [figure('torque', neck)],
+          rest: ['rough, at worst'],
+          pebble: Math.min(1, neck / (2 * NECK_AT_MOST)),
+          pool: [0, 0.5],
+          out: neck > NECK_AT_MOST,
+        },
+        title: 'What the neck feels',
+        codes: ['neckMoment', 'letsGoTooLate', 'mountMustLetGo'],
+        wants: [],
+      },
+    ];
+  },
+  wants: [WASHERS_AT_MOST],
+  aim: () => say`resting ${figure('angle', DROOP_AIM, 0)} camera end down at most`,
+  odds: poleOdds,
+  readouts: ({ evaluation }) => (evaluation.pole ? poleReadouts(evaluation.pole) : []),
+  after: ({ quick, evaluation }, _adjuster, values) => {
+    const then = quick?.at(values).fromPivot;
+    const found = evaluation.pole;
+    if (!then || !found) return [];
+    const [x, , z] = then;
+    const droop = Math.atan2(x, -z);
+    const { stopDown, stopUp } = found.pole;
+    if (droop > stopDown || droop < -stopUp) return [`${droop > 0 ? 'camera' : 'weight'} end down on its stop`];
+    return ['rests ', ...droopWords(droop)];
+  },
+  placesHeading: 'Where the camera goes, by loadout',
+  plusMinus: () => [],
+  readings: (rig) => {
+    const found = poleHinge(rig);
+    return [
+      ...(found
+        ? [
+            {
+              kind: 'droop' as const,
+              name: 'Camera end down, at rest',
+              help: 'By a level or a phone laid on; weight end down is negative. Not on its stop.',
+              quantity: 'angle' as const,
+              range: [-1.5, 1.5] as const,
+              about: found.hinge.id,
+            },
+            {
+              kind: 'spinDroop' as const,
+              name: 'Camera end down, at one turn a second',
+              help: 'From a film of it, by the horizon; weight end down is negative.',
+              quantity: 'angle' as const,
+              range: [-1.5, 1.5] as const,
+              about: found.hinge.id,
+            },
+            {
+              kind: 'breaksAway' as const,
+              name: 'Pulled sideways, it lets go at',
+              help: 'By a luggage scale at the mount, three times; the least.',
+              quantity: 'force' as const,
+              range: [1, 400] as const,
+              about: found.swivel.id,
+            },
+          ]
+        : []),
+      ON_THE_SCALE,
+    ];
+  },
+  firstReading: 'Stand it up off the head, read how far it droops, and pull the mount off with a luggage scale.',
+  card: ({ evaluation: { pole: found } }) =>
+    found
+      ? [
+          found.rest.droop === null
+            ? { figure: ['no rest'], rest: ['friction holds it where it is put'] }
+            : {
+                figure: [figure('angle', Math.abs(found.rest.droop))],
+                rest: [`${found.rest.droop >= 0 ? 'camera' : 'weight'} end down at rest`],
+              },
+          {
+            figure: [figure('torque', found.rest.neckMoment)],
+            rest: ['on the neck at rest, an estimate'],
+          },
+        ]
+      : [],
+  noSwing: () => 'A pole does not swing from a hand: how it droops, at rest and spun, is judged on Hang.',
+};
+
+function droopGauge(name: string, { droop, onStop }: PoleSpun): Gauge {
+  if (droop === null) return noGauge(name, 'no rest of its own');
+  return {
+    name,
+    figure: isLevel(droop) ? ['level'] : [figure('angle', Math.abs(droop))],
+    rest: [onStop ? 'on its stop' : isLevel(droop) ? '' : ENDS[droop > 0 ? 0 : 1]],
+    pebble: Math.max(0, Math.min(1, 0.5 + droop / (2 * REACH))),
+    pool: [0.5 - MOST_DROOP / (2 * REACH), 0.5 + MOST_DROOP / (2 * REACH)],
+    out: onStop !== null || Math.abs(droop) > MOST_DROOP,
+  };
+}
+
+const droopWords = (droop: number | null): Phrase =>
+  droop === null
+    ? ['no rest of its own']
+    : isLevel(droop)
+      ? ['level']
+      : say`${figure('angle', Math.abs(droop))} ${ENDS[droop > 0 ? 0 : 1]}`;
+
+const poleReadouts = ({ rest, spun }: PoleReading): readonly Readout[] => [
+  {
+    id: 'pole-rest',
+    name: 'At rest',
+    lines: [
+      [...droopWords(rest.droop), rest.onStop ? ', on its stop.' : '.'],
+      say`On the neck ${figure('torque', rest.neckMoment)}, an estimate.`,
+    ],
+  },
+  ...spun.map((s) => ({
+    id: `pole-${s.rate}`,
+    name: `At ${(s.rate / (2 * Math.PI)).toFixed(1)} turns a second`,
+    lines: [
+      [...droopWords(s.droop), s.onStop ? ', on its stop.' : '.'],
+      say`Pulls the mount aside with ${figure('force', s.swivelSideLoad, 1)}; on the neck ${figure('torque', s.neckMoment)}.`,
+    ],
+  })),
+];
+
+function poleOdds({ assembly: { rig }, evaluation: { pole: found, pieces } }: BalanceContext): Odds {
+  const words = {
+    title: say`The pole rests and spins as it should.`,
+    does: 'rest so',
+    mayNot: say`It should rest near level, but may not: stand it up off the head before you trust it.`,
+    hardly: say`By these figures alone it will hardly rest near level: stand it up off the head, and move the weight till it does.`,
+    besides: [say`Friction in the hinge is left out: it holds the pole where it is put.`],
+  };
+  if (!found) return { ...words, holds: null };
+  const beyond = bodiesBeyond(rig, found.hinge);
+  const carried = pieces.filter((p) => beyond.has(p.body)).map((p) => p.flat);
+  const { covariance } = spreadOf(carried, found.sums, found.hingeAt);
+  const [x, y, z] = found.pole.fromHinge;
+  const stops = [-found.pole.stopUp, found.pole.stopDown] as const;
+  return {
+    ...words,
+    holds: shareOfBuilds(covariance, (dx, dy, dz) => {
+      const droop = freeDroop({ ...found.pole, fromHinge: [x + dx, y + dy, z + dz] });
+      return droop !== null && Math.abs(droop) <= MOST_DROOP && droop >= stops[0] && droop <= stops[1];
+    }),
+  };
+}

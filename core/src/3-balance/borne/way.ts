@@ -1,0 +1,113 @@
+/**
+ * A way of being borne, as one set of questions: every screen asks them of the rig's own ways, and branches on none. A new
+ * way is a folder beside the others that answers them, and one line in `ways.ts`.
+ */
+import type { Gauge, Phrase } from '../../0-base';
+import type { AdjusterValues } from '../../2-frame';
+import type { Adjuster, LogEntry, Rig, Wants } from '../../model';
+import type { BalanceContext } from '../balanceCheck';
+import type { Evaluation } from '../evaluate';
+import type { ConditionId } from '../trim/conditions';
+
+export type WayId = 'hung' | 'pole' | 'axes' | 'worn' | 'held';
+
+/** One thing that can be wanted, with its figure; SI. */
+export interface Want {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: 'angle' | 'time' | 'mass' | 'torque' | 'number' | 'money';
+  readonly range: readonly [number, number];
+  readonly help?: string;
+  /** Can be left empty: then it is not asked. */
+  readonly optional?: boolean;
+  /** The conditions of the trim that are firm or not by it; none for what is no condition. */
+  readonly firm: readonly ConditionId[];
+  of(wants: Wants): number | null;
+  with(wants: Wants, value: number | null): Wants;
+}
+
+/** A readout of the tide line, with what is told when it is touched. */
+export interface WayGauge {
+  readonly gauge: Gauge;
+  readonly title: string;
+  /** Codes of the findings that speak of it. */
+  readonly codes: readonly string[];
+  readonly wants: readonly Want[];
+  /** What it means on the bench. */
+  readonly notes?: readonly BenchNote[];
+}
+/** What a figure or its plus-minus means with the rig in the hand. */
+export interface BenchNote {
+  readonly words: Phrase;
+  /** The part or adjuster it speaks of, to light up in the drawing. */
+  readonly about: string | null;
+}
+
+/** A heading with sentences: one a pose, an axis, a rate of spin. The first is the most telling. */
+export interface Readout {
+  readonly id: string;
+  readonly name: string;
+  readonly lines: readonly Phrase[];
+}
+
+/** How likely it is to do what is wanted, of all builds that fit what was measured; with no finding against it. */
+export interface Odds {
+  /** That it holds, 0 to 1; null where the model cannot tell. */
+  readonly holds: number | null;
+  /** “It hangs level and rights itself in the time you want.” */
+  readonly title: Phrase;
+  /** The same as a part of a sentence: “hang level and in time”. */
+  readonly does: string;
+  /** What to do where it may not, or hardly will. */
+  readonly mayNot: Phrase;
+  readonly hardly: Phrase;
+  /** What else the odds say: how many turn over, what each want alone would do. */
+  readonly besides: readonly Phrase[];
+  readonly besidesHardly?: readonly Phrase[];
+}
+
+/** One thing a maker can read of the real rig. */
+export interface ReadingKind {
+  readonly kind: keyof Omit<LogEntry['seen'], 'others'> | Other;
+  readonly name: string;
+  readonly help: string;
+  readonly quantity: 'angle' | 'time' | 'mass' | 'length' | 'force' | 'torque' | 'flag';
+  readonly range: readonly [number, number];
+  /** What it is read of: a pivot, a contact, a pose; null for the whole rig. */
+  readonly about: string | null;
+}
+export type Other = NonNullable<LogEntry['seen']['others']>[number]['kind'];
+
+export interface CardLine {
+  readonly figure: Phrase;
+  readonly rest: Phrase;
+}
+
+export interface Way {
+  readonly id: WayId;
+  /** Whether the rig as it stands is borne so. */
+  bears(evaluation: Evaluation): boolean;
+  /** Three readouts, the most telling first. */
+  gauges(context: BalanceContext): readonly [WayGauge, WayGauge, WayGauge];
+  /** What can be wanted of it, beside what may be wanted of any rig. */
+  readonly wants: readonly Want[];
+  /** What the trim brings it to, in a line; empty where there is nothing to say. */
+  aim(wants: Wants): Phrase;
+  odds(context: BalanceContext): Odds;
+  /** In full: each pose, axis or rate of spin. */
+  readouts(context: BalanceContext): readonly Readout[];
+  /** What the rig does with the adjusters so, as the end of “1/8 turn forward: …”. */
+  after(context: BalanceContext, adjuster: Adjuster, values: AdjusterValues): Phrase;
+  /** Where the set-ups of each loadout lie: the heading over them. */
+  readonly placesHeading: string;
+  /** What its spread means on the bench. */
+  plusMinus(context: BalanceContext): readonly BenchNote[];
+  /** What a maker can read of the real rig. */
+  readings(rig: Rig): readonly ReadingKind[];
+  /** What is to be done to read it, for whoever has logged nothing yet. */
+  readonly firstReading: string;
+  /** What to expect, on the card. */
+  card(context: BalanceContext): readonly CardLine[];
+  /** Why the swing player has nothing to show, when it has not. */
+  noSwing(evaluation: Evaluation): string;
+}
