@@ -6,6 +6,6 @@ export * from './2-frame';
 export * from './3-balance';
 export * from './contract';
 export { judged, workpiece, type Judged, type Workpiece, type WorkpieceOutcome } from './9-design/derive';
-export { findingKey, mayOffer, tried, type Tried, type TriedOn } from './9-design/tried';
+export { mayOffer, tried, type Tried, type TriedOn } from './9-design/tried';
 export { holdPlaces, startRig, type HoldPlace, type Start } from './9-design/startRig';
 export { wantsFor } from './9-design/wantsFor';

@@ -14,6 +14,8 @@ export type Change =
   /** A member cut from other stock, by its id in the stock list; a camera screw of another length under its head, m. */
   | { readonly kind: 'restock'; readonly id: string; readonly stock: string }
   | { readonly kind: 'screw'; readonly id: string; readonly length: number }
+  /** Soft stuff on a joint's stops, m thick. */
+  | { readonly kind: 'padding'; readonly id: string; readonly thickness: number }
   | { readonly kind: 'move'; readonly id: string; readonly by: readonly [number, number, number] }
   /** A cap put on a bare end: its member's body, where the end is and which way it points, and the stock's width, m. */
   | {
@@ -53,6 +55,8 @@ export interface Finding {
   readonly severity: Severity;
   /** Id of the rig element, kit item, adjuster or dimension it is about: lights up in lists and drawing. */
   readonly about: string;
+  /** Which of several of its kind about the same thing: a pose, a lens, an end. Code, about and place are its key. */
+  readonly place?: string;
   readonly figure: Figure | null;
   readonly limit: Figure | null;
   readonly title: Phrase;
@@ -60,6 +64,10 @@ export interface Finding {
   readonly toDo: Phrase;
   readonly fixes: readonly Fix[];
 }
+
+/** Of a rig as it is set no two findings have the same. */
+export const findingKey = (f: Pick<Finding, 'code' | 'about' | 'place'>): string =>
+  `${f.code} ${f.about}${f.place === undefined ? '' : ` ${f.place}`}`;
 
 /** Where in the work it is mended. */
 export type FindingStage = 'load' | 'frame' | 'balance';

@@ -33,4 +33,12 @@ export {
   type UnitChoice,
 } from './units/phrase';
 export { noGauge, type Gauge } from './gauge';
-export { type Change, type Finding, type FindingStage, type Fix, type Judgement, type Severity } from './finding';
+export {
+  findingKey,
+  type Change,
+  type Finding,
+  type FindingStage,
+  type Fix,
+  type Judgement,
+  type Severity,
+} from './finding';

@@ -11,10 +11,12 @@ export { centreId, massId, shiftId, shiftsOf, type BalanceSpread, type Contribut
 export { adjusterSteps, readings, type AdjusterStep } from './adjusters/adjusterSteps';
 export { leadingWay, readingsOf, USUALLY_FIRM, wantsOf, waysOf } from './borne/ways';
 export type { CardLine, BenchNote, Readout, ReadingKind, Want, Way, WayGauge } from './borne/way';
+export { NOTHING_SEEN, readingFigure, readingWords, sawNothing, seenOf, seenWords, withSeen } from './borne/seen';
 export { readoutsOf } from './readoutsOf';
 export { calmGauge, costGauge, massGauge } from './gaugesOfAny';
 export { setDownOf } from './borne/setDown';
 export { clampHolds, clampsOf, type ClampHold } from './borne/clamped/clampHold';
+export { strengthFrom } from './borne/held/strengthFrom';
 export { restAfter } from './borne/held/restAfter';
 export { MOST_DROOP } from './borne/turning/poleLimits';
 export { moveLabel, someTurns, turnsOf, wayOf } from './adjusters/fixByAdjuster';
@@ -29,6 +31,7 @@ export { tradeCurve, type TradePoint } from './trim/tradeCurve';
 export { trimExplained, type ExplainedTrim } from './trim/trimExplained';
 export { type Remedy } from './trim/remedies';
 export { toStep } from './trim/toStep';
+export { countsIn, isCount, withKept } from './trim/withKept';
 export { type BalanceContext } from './balanceCheck';
 export { railCover, type RailCover, type RailInput, type RailPlace } from './adjusters/railCover';
 // held and set down
@@ -47,12 +50,20 @@ export {
   type StanceOutcome,
 } from './borne/held/person';
 export { comfortOf, type Bearing } from './borne/worn/worn';
-export { supportAt, supportOf, type Support } from './borne/support';
+export { freeAxes, heldPoses, poleHinge, setToZero, supportAt, supportOf, type Support } from './borne/support';
 export { holdFor, wristAtMost } from './borne/held/wantsOfHands';
 export { tipOver, type TipOver, type TipOverOutcome } from './borne/held/tipOver';
 // worn, spun and nested
 export { contactLoads, type ContactLoads, type Push } from './borne/worn/contactLoads';
-export { freeDroop, hingeRaise, poleOf, spinningPole, type Pole, type PoleSpun } from './borne/turning/spinningPole';
+export {
+  freeDroop,
+  hingeRaise,
+  poleOf,
+  poleSlope,
+  spinningPole,
+  type Pole,
+  type PoleSpun,
+} from './borne/turning/spinningPole';
 export { axesIn, balancedAxes, type AxisReading, type PoleReading } from './borne/turning/turning';
 export {
   axesGap,

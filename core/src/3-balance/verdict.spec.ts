@@ -97,9 +97,7 @@ describe('a verdict by its probability', () => {
       fixes: [],
       stage: 'frame',
     });
-    expect(verdictOf(context, [finding('mend')])).toEqual(
-      jasmine.objectContaining({ kind: 'doesNot', title: ['T'] }),
-    );
+    expect(verdictOf(context, [finding('mend')])).toEqual(jasmine.objectContaining({ kind: 'doesNot', title: ['T'] }));
     expect(verdictOf(context, [finding('measure')]).kind).not.toBe('holds');
     expect(verdictOf(context, [finding('note')]).against).toBeNull();
   });

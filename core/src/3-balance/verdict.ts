@@ -26,7 +26,8 @@ export function verdictOf(context: BalanceContext, findings: readonly Judgement[
   const against = findings.find((f) => f.severity === 'stop' || f.severity === 'mend');
   if (against) {
     // What is wrong elsewhere does not keep it from being balanced: that is told beside it.
-    const beside = borne && against.stage !== 'balance' ? [' Apart from that: ', ...borne.title, ' ', ...borne.why] : [];
+    const beside =
+      borne && against.stage !== 'balance' ? [' Apart from that: ', ...borne.title, ' ', ...borne.why] : [];
     return { kind: 'doesNot', odds: null, title: against.title, why: [...against.why, ...beside], against };
   }
   const unknown = findings.find((f) => f.severity === 'measure');
@@ -72,10 +73,7 @@ function byOdds({ holds, title, does, mayNot, hardly, besides, besidesHardly = [
     ...told,
     kind: 'mayNot',
     title: mayNot,
-    why: joined([
-      say`Of builds that fit what you measured, ${in100(1 - holds)} in 100 would not ${does}.`,
-      ...besides,
-    ]),
+    why: joined([say`Of builds that fit what you measured, ${in100(1 - holds)} in 100 would not ${does}.`, ...besides]),
   };
 }
 

@@ -61,17 +61,21 @@ describe('the card of a set-up', () => {
       const told = card.expect.map((l) => render([...l.figure, ' ', ...l.rest], METRIC)).join('\n');
       const { dropPitch } = readings(context.evaluation);
       // What hangs has a drop, or is told to have none; nothing else has one.
-      expect(/drop/.test(told)).withContext(name).toBe(context.evaluation.hung !== null);
-      if (dropPitch !== null) expect(told).withContext(name).toContain(showFigure(figure('time', dropPitch), METRIC));
+      expect(/drop/.test(told))
+        .withContext(name)
+        .toBe(context.evaluation.hung !== null);
+      if (dropPitch !== null)
+        expect(told)
+          .withContext(name)
+          .toContain(showFigure(figure('time', dropPitch), METRIC));
       expect(card.expect.length).withContext(name).toBeGreaterThan(0);
     }
   });
   it('names the way from the middle mark as the maker looks along the lens', () => {
     const { assembly } = rigs.find((r) => r.assembly.rig.adjusters.some((a) => a.id === 'stage-fore-aft'))!;
     const at = (value: number) =>
-      setupCard(balanceContext(assembly, { 'stage-fore-aft': value }), '').marks.find(
-        (m) => m.id === 'stage-fore-aft',
-      )!.way;
+      setupCard(balanceContext(assembly, { 'stage-fore-aft': value }), '').marks.find((m) => m.id === 'stage-fore-aft')!
+        .way;
     expect(at(0.004)).toBe('forward');
     expect(at(-0.004)).toBe('back');
     expect(at(0)).toBe('');

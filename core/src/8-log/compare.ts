@@ -1,7 +1,8 @@
 /** What the real rig did against what was expected, and what that says about the model. */
 import { figure, rootBetween, say, STANDARD_GRAVITY, type Phrase } from '../0-base';
 import type { LogEntry } from '../model';
-import { dropFromLevel, pinDepth, type Evaluation, type Hung } from '../3-balance';
+import { dropFromLevel, pinDepth, type BalanceContext, type Hung } from '../3-balance';
+import { compareEach } from './compareEach';
 
 export interface Comparison {
   /** Mean of the stopwatch, its spread (one standard uncertainty of the mean), s. */
@@ -11,6 +12,8 @@ export interface Comparison {
   readonly says: readonly Phrase[];
 }
 
+/** Told with what they prove of where the mass centre lies. */
+const TOLD_ABOVE = ['dropTimes', 'noseDown', 'leftSideDown'] as const;
 /** A thumb on a stopwatch: standard uncertainty of one reading, s. */
 const THUMB = 0.1;
 
@@ -19,16 +22,15 @@ const THUMB = 0.1;
  * model's inertia, which is far better known than that; a lean seen gives the offset h tan(lean).
  * What is to blame, and the next move, are for learning from all readings to say: this only says what one of them proves.
  */
-export function compare(entry: LogEntry, evaluation: Evaluation): Comparison {
+export function compare(entry: LogEntry, context: BalanceContext): Comparison {
   const says: Phrase[] = [];
   const dropSeen = meanOf(entry.seen.dropTimes);
-  const { hung } = evaluation;
-  if (!hung)
-    return {
-      dropSeen,
-      heightImplied: null,
-      says: [say`This rig hangs on no joint, so there is no drop time to compare.`],
-    };
+  const { hung } = context.evaluation;
+  if (!hung) {
+    const each = compareEach(entry.seen, context, []);
+    const none = say`Nothing to compare: of what was read, none is of this rig as it is now.`;
+    return { dropSeen, heightImplied: null, says: each.length > 0 ? each : [none] };
+  }
   const heightImplied = dropSeen ? heightFrom(hung, dropSeen.mean) : null;
   if (dropSeen && heightImplied !== null) {
     const expected = entry.expected.dropPitch;
@@ -87,6 +89,7 @@ export function compare(entry: LogEntry, evaluation: Evaluation): Comparison {
     ['to the left', 'to the right'],
     ['left side down', 'right side down'],
   );
+  says.push(...compareEach(entry.seen, context, TOLD_ABOVE));
   if (says.length === 0) says.push(say`Nothing to compare yet: time a drop, or type how it hangs.`);
   return { dropSeen, heightImplied, says };
 }

@@ -1,5 +1,4 @@
 import { METRIC, render } from '../0-base';
-import { evaluate } from '../3-balance';
 import { setupCard } from '../7-field';
 import type { LogEntry } from '../model';
 import { assemble } from '../2-frame';
@@ -8,7 +7,8 @@ import { compare } from '.';
 
 const assembly = bentBarAssembly();
 const values = { 'foot-count': 10, 'stage-fore-aft': -0.01 };
-const evaluation = evaluate(assembly, values);
+const context = balanceContext(assembly, values);
+const { evaluation } = context;
 const entry = (seen: LogEntry['seen'], dropPitch: number | null = 2, dropSpread = 0.05): LogEntry => ({
   id: 'e',
   rig: 'r',
@@ -20,7 +20,7 @@ const entry = (seen: LogEntry['seen'], dropPitch: number | null = 2, dropSpread 
   notes: '',
 });
 const says = (e: LogEntry): string =>
-  compare(e, evaluation)
+  compare(e, context)
     .says.map((s) => render(s, METRIC))
     .join(' ');
 
@@ -38,7 +38,10 @@ describe('found against expected', () => {
       ...evaluation.hung!,
       spread: { ...evaluation.hung!.spread, massCentre: [0.01, 0.01, 0.01] as const },
     };
-    const text = compare(entry({ dropTimes: [1.0, 1.02, 0.98] }, 2, 31.8), { ...evaluation, hung })
+    const text = compare(entry({ dropTimes: [1.0, 1.02, 0.98] }, 2, 31.8), {
+      ...context,
+      evaluation: { ...evaluation, hung },
+    })
       .says.map((s) => render(s, METRIC))
       .join(' ');
     expect(text).not.toContain('agrees');
@@ -47,16 +50,16 @@ describe('found against expected', () => {
     // What a drop tells is where the mass centre is: the drop of that place is the one that was seen.
     const real = evaluation.hung!;
     if (real.pitch.drop.kind !== 'falls') return fail('it hangs');
-    expect(compare(entry({ dropTimes: [real.pitch.drop.time] }), evaluation).heightImplied!).toBeCloseTo(
+    expect(compare(entry({ dropTimes: [real.pitch.drop.time] }), context).heightImplied!).toBeCloseTo(
       real.hang.bottomHeaviness,
       8,
     );
-    expect(compare(entry({ dropTimes: [1] }), evaluation).heightImplied!).toBeGreaterThan(
-      compare(entry({ dropTimes: [2] }), evaluation).heightImplied!,
+    expect(compare(entry({ dropTimes: [1] }), context).heightImplied!).toBeGreaterThan(
+      compare(entry({ dropTimes: [2] }), context).heightImplied!,
     );
   });
   it('shows an outlier and counts it', () => {
-    const found = compare(entry({ dropTimes: [2, 2.02, 3.1] }), evaluation);
+    const found = compare(entry({ dropTimes: [2, 2.02, 3.1] }), context);
     expect(found.dropSeen!.outliers).toEqual([3.1]);
     expect(found.dropSeen!.mean).toBeCloseTo(2.3733, 3);
   });
@@ -70,8 +73,8 @@ describe('found against expected', () => {
   it('says so when there is nothing to compare, or nothing to compare with', () => {
     expect(says(entry({ dropTimes: [] }))).toContain('Nothing to compare');
     expect(says(entry({ dropTimes: [1.5] }, null))).toContain('though the figures said it would not right itself');
-    const free = evaluate(assemble({ ...plainRig, pivots: [] }, null), {});
-    expect(render(compare(entry({ dropTimes: [1] }), free).says[0]!, METRIC)).toContain('no joint');
+    const free = balanceContext(assemble({ ...plainRig, pivots: [] }, null));
+    expect(render(compare(entry({ dropTimes: [1] }), free).says[0]!, METRIC)).toContain('none is of this rig');
   });
 });
 

@@ -78,7 +78,10 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
   const figures = {
     mass: evaluation.mass,
     calm: evaluation.calm,
-    readouts: leadingWay(evaluation)?.gauges(context).map((g) => g.gauge) ?? [],
+    readouts:
+      leadingWay(evaluation)
+        ?.gauges(context)
+        .map((g) => g.gauge) ?? [],
     holds: evaluation.held[0]?.holds ?? null,
     longestPiece: packed.pieces[0]?.box[0] ?? 0,
     pieces: packed.pieces.length,

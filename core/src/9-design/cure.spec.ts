@@ -1,6 +1,6 @@
 import { cure, type CureInput } from './cure';
 import { judged, workpiece } from './derive';
-import type { Judgement } from '../0-base';
+import { findingKey, type Judgement } from '../0-base';
 import { changedDesign, FAMILIES, freed } from '../2-frame';
 import { startRig } from './startRig';
 import { THREE_LOADS } from '../testing/loads';
@@ -87,13 +87,13 @@ describe('cure: a change looked for', () => {
         const made = started(i);
         const input: CureInput = free ? { ...made, rig: { ...made.rig, design: freed(made.rig.design)! } } : made;
         const before = findings(input);
-        const was = new Set(before.map((f) => `${f.code} ${f.about}`));
+        const was = new Set(before.map(findingKey));
         for (const bad of before.filter((f) => f.severity === 'mend').slice(0, 1)) {
           for (const found of cure({ ...input, finding: bad })) {
             offered++;
             const then = findings(after(input, found.changes));
             const news = then
-              .filter((f) => (f.severity === 'stop' || f.severity === 'mend') && !was.has(`${f.code} ${f.about}`))
+              .filter((f) => (f.severity === 'stop' || f.severity === 'mend') && !was.has(findingKey(f)))
               .map((f) => f.code);
             expect(then.some((f) => f.code === bad.code && f.about === bad.about))
               .withContext(`${family.id} ${bad.code}`)

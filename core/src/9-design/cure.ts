@@ -3,6 +3,7 @@
  * judging the rig for each try, so that it holds for every check and family alike.
  */
 import {
+  findingKey,
   figure,
   say,
   type Change,
@@ -15,10 +16,10 @@ import {
 } from '../0-base';
 import { trim } from '../3-balance';
 import { judged, type Workpiece } from './derive';
-import { findingKey, judgedWith, tried, type Tried, type TriedOn } from './tried';
+import { judgedWith, tried, type Tried, type TriedOn } from './tried';
 
 export interface CureInput extends TriedOn {
-  readonly finding: Pick<Finding, 'code' | 'about'>;
+  readonly finding: Pick<Finding, 'code' | 'about' | 'place'>;
 }
 export interface Cure extends Fix {
   /** Level or drop are then out: a trim of the changed rig was tried too, and mends them. */
@@ -169,5 +170,5 @@ function runOf(
   return { tries: [up, down], change, label, effort: (value) => Math.abs(value - now) / Math.max(most - least, step) };
 }
 
-const has = (findings: readonly Judgement[], wanted: Pick<Finding, 'code' | 'about'>): boolean =>
+const has = (findings: readonly Judgement[], wanted: Pick<Finding, 'code' | 'about' | 'place'>): boolean =>
   findings.some((f) => f.code === wanted.code && f.about === wanted.about);

@@ -1,6 +1,6 @@
 /** Every change offered in one click, by any check of any family: applied, it does away with what it is offered for, or leaves less of it. */
 import * as fc from 'fast-check';
-import { METRIC, render, type Change, type Judgement, type UnitChoice } from '../0-base';
+import { findingKey, METRIC, render, type Change, type Judgement, type UnitChoice } from '../0-base';
 import { judged, workpiece } from './derive';
 import { changedDesign, FAMILIES, freed, type AdjusterValues, type Family } from '../2-frame';
 import { sumsOf, placeLoad } from '../1-load';
@@ -99,7 +99,7 @@ describe('a fix that a check has worked out', () => {
         const on = { ...made, design: free ? (freed(made.design) ?? made.design) : made.design };
         const { loadout, kit } = THREE_LOADS[made.load]!;
         const before = findingsOf(on);
-        const was = new Set(before.map((f) => `${f.code} ${f.about}`));
+        const was = new Set(before.map(findingKey));
         for (const finding of before) {
           for (const fix of finding.fixes) {
             if (fix.changes.some((c) => c.kind === 'mount')) continue;
@@ -126,7 +126,7 @@ describe('a fix that a check has worked out', () => {
               },
             });
             // Nothing new but what a trim is for; and the same rig is not offered back.
-            const news = then.filter((f) => f.severity === 'stop' && !was.has(`${f.code} ${f.about}`));
+            const news = then.filter((f) => f.severity === 'stop' && !was.has(findingKey(f)));
             expect(news.map((f) => f.code))
               .withContext(`${made.family.id}: ${finding.code}`)
               .toEqual([]);

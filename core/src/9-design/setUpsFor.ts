@@ -1,7 +1,7 @@
 /** One rig, every loadout: the set-up of each, and what is moved from one to the next in the field. */
 import type { Adjuster, BinItem, KitItem, Loadout, RigDocument, SetUp } from '../model';
-import { valuesInOrder, type AdjusterValues } from '../2-frame';
-import { trim, type ConditionId, type TrimOutcome } from '../3-balance';
+import { valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
+import { countsIn, isCount, setToZero, trim, withKept, type ConditionId, type TrimOutcome } from '../3-balance';
 import { workpiece } from './derive';
 
 export interface SetUpRow {
@@ -46,6 +46,15 @@ export function setUpsFor(
     return [own, ...statesOf(loadout, kit).map(({ state, variant }) => rowOf(variant, state, own.values))];
   });
 
+  /** With as few moves as will do; but where slides are set to zero, the washers are kept and every slide goes there. */
+  function fromThere(assembly: Assembly, from: AdjusterValues): TrimOutcome {
+    if (setToZero(assembly.rig)) {
+      const slides = trim(withKept(assembly, from, isCount), { ...from, ...countsIn(assembly, from) }, rig.wants);
+      if (slides.kind === 'axesSet' || (slides.kind === 'solved' && slides.unmet.length === 0)) return slides;
+    }
+    return trim(assembly, from, rig.wants, { aim: 'fewestMoves' });
+  }
+
   function rowOf(loadout: Loadout, state: string | null, from: AdjusterValues | null): SetUpRow {
     const made = workpiece(rig, loadout, kit, bin);
     const none = {
@@ -61,7 +70,7 @@ export function setUpsFor(
     if (!made.ok) return { ...none, outcome: 'broken' };
     const { assembly } = made.piece;
     const held = setups.find((s) => s.rig === rig.id && s.loadout === loadout.id)?.values ?? {};
-    const outcome = trim(assembly, from ?? held, rig.wants, { aim: from ? 'fewestMoves' : 'lightest' });
+    const outcome = from ? fromThere(assembly, from) : trim(assembly, held, rig.wants);
     if (outcome.kind !== 'solved' && outcome.kind !== 'axesSet')
       return { ...none, outcome: outcome.kind, failing: outcome.kind === 'impossible' ? outcome.failing : null };
     const values = Object.fromEntries(

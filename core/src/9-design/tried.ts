@@ -1,5 +1,5 @@
 /** A change tried on a copy of the rig before it is offered: what it cures, and what else it would do. */
-import type { Change, Finding, Judgement } from '../0-base';
+import { findingKey, type Change, type Finding, type Judgement } from '../0-base';
 import { judged, workpiece, type Workpiece } from './derive';
 import { changedDesign, type AdjusterValues } from '../2-frame';
 import type { KitItem, Loadout, RigDocument } from '../model';
@@ -40,7 +40,6 @@ const WORSE_BY = 0.25;
 /** A figure must come this part nearer its limit to be less of it: rounding is none. */
 const NEARER_BY = 1e-6;
 
-export const findingKey = (f: Pick<Finding, 'code' | 'about'>): string => `${f.code} ${f.about}`;
 const beyond = (f: Judgement): number => (f.figure && f.limit ? Math.abs(f.figure.value - f.limit.value) : 0);
 const worseThan = (now: Judgement, before: Judgement): boolean =>
   GRAVE[now.severity] > GRAVE[before.severity] ||
@@ -64,7 +63,7 @@ export function judgedWith(
 export function tried(
   on: TriedOn,
   before: readonly Judgement[],
-  finding: Pick<Finding, 'code' | 'about'>,
+  finding: Pick<Finding, 'code' | 'about' | 'place'>,
   changes: readonly Change[],
 ): Tried | null {
   const made = judgedWith(on, changes);

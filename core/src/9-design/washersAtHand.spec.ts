@@ -126,12 +126,12 @@ describe('washers at hand', () => {
         entries: [reading],
       });
       if (outcome.kind !== 'learned') return fail(outcome.kind);
-      const { outcome: next } = outcome.next;
+      const { outcome: next } = outcome.next!;
       if (next.kind === 'solved') expect(used(any, next.values)).toBeLessThanOrEqual(count);
       else expect(next.kind).toBe('impossible');
     }
     const none = learnFrom({ rig, loadout, kit: allKit, bin: [], values: reading.values, entries: [reading] });
-    expect(none.kind === 'learned' && none.next.outcome).toEqual(
+    expect(none.kind === 'learned' && none.next!.outcome).toEqual(
       jasmine.objectContaining({ kind: 'impossible', failing: 'bin' }),
     );
   });

@@ -62,6 +62,11 @@ export const edit = z.discriminatedUnion('kind', [
   }),
   /** What the maker can bear at a contact for a while, N. */
   z.strictObject({ kind: z.literal('comfort'), id, target: id, limit: newtons.max(2000) }),
+  /** What a joint or clamp was read to hold by friction, N m; what a mount was read to let go at, N. */
+  z.strictObject({ kind: z.literal('friction'), id, target: id, torque: quantity.extend({ value: notNegative }) }),
+  /** Soft stuff on a joint's stops, m thick. */
+  z.strictObject({ kind: z.literal('padding'), id, target: id, thickness: notNegative.max(0.2) }),
+  z.strictObject({ kind: z.literal('breaksAway'), id, target: id, force: newtons.max(2000) }),
 ]);
 export type Edit = z.infer<typeof edit>;
 

@@ -7,7 +7,16 @@ import { finite, id, name, positive, seconds } from './quantity';
  * pole rests and spins (rad, camera end down), what its mount lets go at (N), what a scale shows under a grip (N), how long
  * a pose was held (s).
  */
-export const OTHERS = ['axisTilt', 'axisMoves', 'slips', 'droop', 'spinDroop', 'breaksAway', 'gripScale', 'heldFor'] as const;
+export const OTHERS = [
+  'axisTilt',
+  'axisMoves',
+  'slips',
+  'droop',
+  'spinDroop',
+  'breaksAway',
+  'gripScale',
+  'heldFor',
+] as const;
 
 /** What the bench showed: nose and left side down are positive angles, rad. */
 export const logEntry = z.strictObject({
@@ -31,7 +40,10 @@ export const logEntry = z.strictObject({
     mass: positive.max(200).optional(),
     fingerAhead: finite.optional(),
     /** What else was read: of a pivot, contact or pose by its id. */
-    others: z.array(z.strictObject({ kind: z.enum(OTHERS), about: id, value: finite })).max(40).optional(),
+    others: z
+      .array(z.strictObject({ kind: z.enum(OTHERS), about: id, value: finite }))
+      .max(40)
+      .optional(),
   }),
   notes: z.string().max(4000),
 });

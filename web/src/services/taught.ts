@@ -1,8 +1,18 @@
 /** What the readings of a rig teach: the one engine behind Learn and the log, so that both name the same suspect and the same next move. */
 import { computed, effect, inject, linkedSignal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { figure, showFigure, turnsOf, wayOf, type KitItem, trimWords, render } from '@tide-pebble/core';
-import type { LearnOutcome, Lesson, Move } from '@tide-pebble/core/making';
+import {
+  figure,
+  leadingWay,
+  showFigure,
+  turnsOf,
+  wayOf,
+  USUAL_HANDS,
+  type KitItem,
+  trimWords,
+  render,
+} from '@tide-pebble/core';
+import type { LearnOutcome, Lesson, Move, OwnFigure } from '@tide-pebble/core/making';
 import { Asked, sameParts } from './asked';
 import { injectBench } from './bench-signal';
 import { Jobs } from './jobs';
@@ -90,13 +100,16 @@ export class Taught {
   readonly stands = computed(() => {
     const now = this.learned();
     if (!now) return '';
-    const [x, , z] = now.fromPivot;
-    return z < 0
-      ? `As set now it should hang ${this.say('angle', Math.abs(Math.atan2(x, -z)))} ${x > 0 ? 'nose down' : 'nose up'}, its mass centre ${this.say('length', -z, 2)} (± ${this.say('length', 2 * now.spread[2], 2)}) under the pivot.`
-      : `As set now its mass centre lies ${this.say('length', z, 2)} above the pivot: it turns over.`;
+    const bench = this.bench();
+    const way = bench ? leadingWay(bench.judged.evaluation) : null;
+    return way && now.placed ? render(way.learned(now.fromSupport, now.spread), this.units()) : '';
   });
+  /** Figures that a reading gives by itself, each with what takes it over. */
+  readonly own = computed(() =>
+    (this.learned()?.own ?? []).map((o) => ({ id: o.id, text: render(o.words, this.units()), take: o.take })),
+  );
   readonly moves = computed(() =>
-    (this.learned()?.next.moves ?? []).map((m) => ({
+    (this.learned()?.next?.moves ?? []).map((m) => ({
       id: m.adjuster.id,
       name: m.adjuster.name,
       text: this.moveWords(m),
@@ -105,16 +118,35 @@ export class Taught {
   readonly next = computed(() => {
     const now = this.learned();
     const bench = this.bench();
-    if (!now || !bench) return '';
+    if (!now?.next || !bench) return '';
     const { outcome, moves } = now.next;
+    if (outcome.kind === 'axesSet' && moves.length > 0) return '';
     if (outcome.kind !== 'solved')
       return render(trimWords(outcome, bench.piece.rig.adjusters, 'fewestMoves'), this.units());
     return moves.length === 0 ? 'Nothing to move: by these readings it is in its pool.' : '';
   });
   readonly heading = computed(() => `Next move, by ${this.count() === 1 ? 'one reading' : `${this.count()} readings`}`);
   readonly heightMoves = computed(() =>
-    (this.learned()?.next.moves ?? []).some((m) => Math.abs(m.adjuster.axis?.[2] ?? 0) > 0.7),
+    (this.learned()?.next?.moves ?? []).some((m) => Math.abs(m.adjuster.axis?.[2] ?? 0) > 0.7),
   );
+
+  /** What was read takes the place of what was taken: of the rig, or of the maker's own measures. */
+  take({ text, take }: { readonly text: string; readonly take: OwnFigure['take'] }): void {
+    const id = crypto.randomUUID();
+    switch (take.kind) {
+      case 'friction':
+        this.workspace.edit(text, { kind: 'friction', id, target: take.target, torque: take.torque });
+        return;
+      case 'breaksAway':
+        this.workspace.edit(text, { kind: 'breaksAway', id, target: take.target, force: take.force });
+        return;
+      case 'wristStrength':
+        this.workspace.editRig('your own strength, as read', (rig) => ({
+          ...rig,
+          hands: { ...(rig.hands ?? USUAL_HANDS), wristStrength: take.value },
+        }));
+    }
+  }
 
   constructor() {
     effect(() => {
@@ -142,7 +174,9 @@ export class Taught {
     });
   }
 
-  private lessonWords({ words, spreads, mass }: Lesson): string {
+  private lessonWords({ words, spreads, mass, friction }: Lesson): string {
+    if (friction)
+      return `${words[0]!.toUpperCase()}${words.slice(1)}: ${this.say('torque', friction.to, 3)} instead of ${this.say('torque', friction.from, 3)}, ± ${this.say('torque', 2 * friction.spread, 3)}.`;
     if (mass)
       return `${words[0]!.toUpperCase()}${words.slice(1)}: ${this.say('mass', mass.to, mass.to < 0.1 ? 1 : 0)} instead of ${this.say('mass', mass.from, mass.from < 0.1 ? 1 : 0)}, ± ${this.say('mass', 2 * mass.spread, 1)}.`;
     return `${words[0]!.toUpperCase()}${words.slice(1)}: off by ${Math.abs(spreads).toFixed(1)} of its plus-minus.`;

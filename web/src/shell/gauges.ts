@@ -14,7 +14,10 @@ const UNBORNE: WayGauge = {
   wants: [],
 };
 
-export function gaugesOf({ judged: { context, evaluation }, rig }: Bench, stock: StockPlan | null): readonly NamedGauge[] {
+export function gaugesOf(
+  { judged: { context, evaluation }, rig }: Bench,
+  stock: StockPlan | null,
+): readonly NamedGauge[] {
   const way = leadingWay(evaluation);
   const all = [
     ...(way ? way.gauges(context) : [UNBORNE, UNBORNE, UNBORNE]),

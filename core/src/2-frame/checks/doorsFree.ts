@@ -32,6 +32,7 @@ export const doorsFree: FrameCheck = {
           code: 'doorsFree',
           severity: 'mend' as const,
           about: first.flat.owner,
+          place: `${space.entry} ${space.kind}`,
           figure: null,
           limit: null,
           title: say`The ${first.flat.name} stands in the ${space.kind} of ${space.item}.`,

@@ -44,6 +44,7 @@ export const fingersRoom: FrameCheck = {
             code: 'fingersRoom',
             severity: 'mend' as const,
             about: flat.owner,
+            place: contact.id,
             figure: figure('length', gap),
             limit: figure('length', least),
             title: say`The ${flat.name} is ${figure('length', gap)} from the middle of the ${contact.name}.`,

@@ -20,6 +20,7 @@ export const heldInSocket: FrameCheck = {
               code: 'heldInSocket',
               severity: depth - shortBy <= 0 ? ('stop' as const) : ('mend' as const),
               about: member.id,
+              place: `end ${end}`,
               figure: figure('length', Math.max(0, depth - shortBy)),
               limit: figure('length', LEAST_FILLED * depth),
               title: say`Only ${figure('length', Math.max(0, depth - shortBy))} of the ${member.name} is in its ${joint?.name ?? 'fitting'}.`,

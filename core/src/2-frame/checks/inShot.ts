@@ -106,6 +106,7 @@ function oneCone(frame: FrameContext, cone: LensCone, place: (p: Vec3) => Vec3):
       code: 'inShot',
       severity: 'mend',
       about: one.owner,
+      place: cone.lens,
       figure: figure('length', one.by),
       limit: figure('length', 0),
       title: say`The ${one.name} stands ${figure('length', one.by)} inside the picture.`,

@@ -112,6 +112,7 @@ function threads(frame: FrameContext): readonly Finding[] {
               code: 'playInPicture',
               severity: shift > SPOILS ? 'mend' : 'note',
               about: member.id,
+              place: `end ${i}`,
               figure: figure('percent', shift),
               limit: figure('percent', SEEN),
               title: say`The ${member.name} rocks ${figure('angle', angle, 2)} each way in its thread.`,

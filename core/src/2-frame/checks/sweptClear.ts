@@ -53,6 +53,7 @@ export const sweptClear: FrameCheck = {
             code: 'sweptClear',
             severity: far.out > inside ? ('mend' as const) : ('note' as const),
             about: piece.flat.owner,
+            place: pivot.id,
             figure: figure('length', Math.max(0, inside - far.out)),
             limit: figure('length', LEAST),
             title:

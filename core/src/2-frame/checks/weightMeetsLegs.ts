@@ -36,6 +36,7 @@ export const weightMeetsLegs: FrameCheck = {
           code: 'weightMeetsLegs',
           severity: 'note' as const,
           about: nearest.owner,
+          place: pose.id,
           figure: figure('length', Math.max(0, nearest.room)),
           limit: figure('length', STRIDE),
           title: say`${pose.name}: the ${nearest.name} hangs ${figure('length', Math.max(0, nearest.room))} in front of you; a striding leg meets it.`,

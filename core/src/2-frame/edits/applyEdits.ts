@@ -1,6 +1,6 @@
 /** The maker's own changes laid over a rig by identifier; what has a twin is changed in pairs, mirrored. */
 import { add, subtract, type Quaternion, type Vec3 } from '../../0-base';
-import type { Body, Edit, Joint, Member, Part, Rig, Supply } from '../../model';
+import type { Body, Edit, Joint, Member, Part, Pivot, Rig, Supply } from '../../model';
 import { mirroredMember, mirroredNode, mirroredPart, mirroredPoint, mirroredTurn } from './mirror';
 import { beyondEnd } from './beyondEnd';
 import { FITTING_NAMES } from '../fittings/fittingFor';
@@ -63,8 +63,25 @@ function applied(rig: Rig, edit: Edit): Rig | null {
       return rig.contacts.some((c) => c.id === edit.target)
         ? { ...rig, contacts: rig.contacts.map((c) => (c.id === edit.target ? { ...c, comfortLimit: edit.limit } : c)) }
         : null;
+    case 'friction':
+      return pivotChanged(rig, edit.target, { frictionTorque: edit.torque });
+    case 'padding':
+      return padded(rig, edit);
+    case 'breaksAway':
+      return pivotChanged(rig, edit.target, { breaksAwayAt: edit.force });
   }
 }
+
+/** Only where there are stops with something on them: how far from the axis it is met is the rig's to say. */
+const padded = (rig: Rig, { target, thickness }: EditOf<'padding'>): Rig | null => {
+  const padding = rig.pivots.find((p) => p.id === target)?.padding;
+  return padding ? pivotChanged(rig, target, { padding: { ...padding, thickness } }) : null;
+};
+
+const pivotChanged = (rig: Rig, id: string, change: Partial<Pivot>): Rig | null =>
+  rig.pivots.some((p) => p.id === id)
+    ? { ...rig, pivots: rig.pivots.map((p) => (p.id === id ? { ...p, ...change } : p)) }
+    : null;
 
 function withPart(rig: Rig, { body, part, hold }: EditOf<'add'>): Rig | null {
   const next = inBody(rig, body, (b) => ({

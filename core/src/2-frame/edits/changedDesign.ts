@@ -26,6 +26,8 @@ function editOf(change: Change, newId: () => string): readonly Edit[] {
       return [{ kind: 'short', id: newId(), target: change.id, end: change.end, by: { value: change.value } }];
     case 'screw':
       return [{ kind: 'screw', id: newId(), target: change.id, length: change.length }];
+    case 'padding':
+      return [{ kind: 'padding', id: newId(), target: change.id, thickness: change.thickness }];
     case 'move':
       return [{ kind: 'move', id: newId(), target: change.id, by: change.by }];
     case 'cap':

@@ -14,6 +14,15 @@ export type Support =
       readonly carries: ReadonlySet<string>;
     };
 
+/**
+ * What hangs finds its own level, so near enough is good enough. Held, worn, or on a pole's hinge, whatever it is off is felt
+ * or seen as such: slides are set to zero and not to a limit, for nothing is won by stopping there.
+ */
+export const setToZero = (rig: Rig): boolean => {
+  const support = supportOf(rig);
+  return support !== null && support.kind !== 'pivot';
+};
+
 /** Null when it neither hangs nor is held. A pose counts when it has hands and nothing else bears. */
 export function supportOf(rig: Rig): Support | null {
   const pivot = rig.pivots.find((p) => p.kind === 'universal');

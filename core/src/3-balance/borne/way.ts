@@ -2,12 +2,13 @@
  * A way of being borne, as one set of questions: every screen asks them of the rig's own ways, and branches on none. A new
  * way is a folder beside the others that answers them, and one line in `ways.ts`.
  */
-import type { Gauge, Phrase } from '../../0-base';
+import type { Gauge, Phrase, Vec3 } from '../../0-base';
 import type { AdjusterValues } from '../../2-frame';
 import type { Adjuster, LogEntry, Rig, Wants } from '../../model';
 import type { BalanceContext } from '../balanceCheck';
 import type { Evaluation } from '../evaluate';
 import type { ConditionId } from '../trim/conditions';
+import type { TwoWays } from './words';
 
 export type WayId = 'hung' | 'pole' | 'axes' | 'worn' | 'held';
 
@@ -66,6 +67,12 @@ export interface Odds {
   readonly besidesHardly?: readonly Phrase[];
 }
 
+/** What a reading should be, and between what it may be by all that is not known. */
+export interface Expected {
+  readonly value: number;
+  readonly least: number;
+  readonly most: number;
+}
 /** One thing a maker can read of the real rig. */
 export interface ReadingKind {
   readonly kind: keyof Omit<LogEntry['seen'], 'others'> | Other;
@@ -75,6 +82,10 @@ export interface ReadingKind {
   readonly range: readonly [number, number];
   /** What it is read of: a pivot, a contact, a pose; null for the whole rig. */
   readonly about: string | null;
+  /** The words for a positive and a negative one, where the sign is a way. */
+  readonly words?: TwoWays;
+  /** By the figures as the rig is set; null where they cannot tell. */
+  expects(context: BalanceContext): Expected | null;
 }
 export type Other = NonNullable<LogEntry['seen']['others']>[number]['kind'];
 
@@ -104,6 +115,8 @@ export interface Way {
   plusMinus(context: BalanceContext): readonly BenchNote[];
   /** What a maker can read of the real rig. */
   readings(rig: Rig): readonly ReadingKind[];
+  /** What was learned of where its mass centre lies: from what bears it, m, with one standard uncertainty. */
+  learned(fromSupport: Vec3, spread: Vec3): Phrase;
   /** What is to be done to read it, for whoever has logged nothing yet. */
   readonly firstReading: string;
   /** What to expect, on the card. */

@@ -13,7 +13,15 @@ import { leadingWay, readingsOf, wantsOf, waysOf } from './ways';
 /** Words that cannot apply to a rig that is borne another way; of the drop and the lean of what hangs, of the wrist, of axes, of a pole. */
 const FOREIGN: Readonly<Record<string, readonly RegExp[]>> = {
   hung: [/in the wrist/, /mass centre .* the hand\b/, /end down/, /its friction hides/],
-  held: [/drop\b/, /let go lying level/, /hangs level/, /rights itself/, /end down/, /its friction hides/, /turns over/],
+  held: [
+    /drop\b/,
+    /let go lying level/,
+    /hangs level/,
+    /rights itself/,
+    /end down/,
+    /its friction hides/,
+    /turns over/,
+  ],
   worn: [/drop\b/, /hangs level/, /rights itself/, /end down/, /its friction hides/, /ahead of the hand\b/],
   axes: [/drop\b/, /hangs level/, /rights itself/, /end down/, /tips in the wrist/, /ahead of the hand\b/],
   pole: [/drop\b/, /hangs level/, /rights itself/, /its friction hides/, /tips in the wrist/, /ahead of the hand\b/],
@@ -54,7 +62,9 @@ function sentences(n: number, part: number): { name: string; led: string; said: 
       [g.title],
       ...(g.notes ?? []).map((x) => x.words),
     ]),
-    ...(way ? [way.aim(wants), [way.firstReading], [way.placesHeading], ...way.plusMinus(context).map((x) => x.words)] : []),
+    ...(way
+      ? [way.aim(wants), [way.firstReading], [way.placesHeading], ...way.plusMinus(context).map((x) => x.words)]
+      : []),
     ...readoutsOf(context).flatMap((r) => r.lines),
     ...adjusterSteps(context).map((s) => s.says),
     ...setupCard(context, '').expect.map((l) => [...l.figure, ' ', ...l.rest]),
@@ -94,7 +104,9 @@ describe('the ways a rig is borne', () => {
         for (const sentence of said) {
           for (const foreign of FOREIGN[led] ?? [])
             expect(sentence).withContext(`${name}, which is ${led}`).not.toMatch(foreign);
-          expect(sentence).withContext(name).not.toMatch(/NaN|undefined|Infinity|not known ±| {2}|\.\.$/);
+          expect(sentence)
+            .withContext(name)
+            .not.toMatch(/NaN|undefined|Infinity|not known ±| {2}|\.\.$/);
         }
       }),
       { seed: 17, numRuns: 120 },

@@ -26,14 +26,12 @@ export const wantsOf = (evaluation: Evaluation): readonly Want[] => [
 ];
 
 /** What can be read of this rig, by whichever way. */
-export const readingsOf = (rig: Rig, evaluation: Evaluation): readonly ReadingKind[] => [
+export function readingsOf(rig: Rig, evaluation: Evaluation): readonly ReadingKind[] {
+  const all = [...waysOf(evaluation).flatMap((w) => w.readings(rig)), ...clampReadings(rig)];
+  const isSame = (a: ReadingKind, b: ReadingKind): boolean => a.kind === b.kind && a.about === b.about;
   // Where two ways ask the same, the leading one says how.
-  ...new Map(
-    [...waysOf(evaluation).flatMap((w) => w.readings(rig)), ...clampReadings(rig)]
-      .reverse()
-      .map((r) => [`${r.kind} ${r.about ?? ''}`, r]),
-  ).values(),
-].reverse();
+  return all.filter((r, i) => all.findIndex((other) => isSame(r, other)) === i);
+}
 
 /** Firm unless the maker says otherwise. */
 export const USUALLY_FIRM: readonly ConditionId[] = [

@@ -74,8 +74,14 @@ describe('padding on a pole’s stops', () => {
     const found = told(assembly, thin, 'stopPadding')!;
     expect(found.severity).toBe('mend');
     const [change] = found.fixes[0]!.changes;
-    if (change?.kind !== 'dimension') return fail('a size was expected');
-    expect(told(heavy(change.value).assembly, thin, 'stopPadding')).toBeUndefined();
+    if (change?.kind !== 'padding') return fail('padding was expected');
+    // By the element, so that a rig of no family is mended too.
+    const { rig, unapplied } = applyEdits(assembly.rig, [
+      { kind: 'padding', id: 'p', target: change.id, thickness: change.thickness },
+    ]);
+    expect(unapplied).toEqual([]);
+    const padded = { ...assembly, rig };
+    expect(told(padded, thin, 'stopPadding')).toBeUndefined();
   });
 });
 

@@ -23,6 +23,7 @@ export const holdTime: BalanceCheck = {
         {
           code: 'holdTime',
           severity: holds.kind === 'tooMuch' ? ('stop' as const) : ('mend' as const),
+          place: pose.pose.id,
           about: pose.hands[0]?.contact.id ?? pose.pose.contacts[0] ?? 'rig',
           figure:
             holds.kind === 'minutes' ? figure('time', holds.usual * MINUTE, 0) : figure('percent', holds.share, 0),

@@ -26,6 +26,7 @@ function idleIn({ pose, hands, bears, falls }: HeldPose): readonly Finding[] {
       code: 'idleHand',
       severity: 'note' as const,
       about: contact.id,
+      place: pose.id,
       figure: figure('force', size, 1),
       limit: figure('force', NOTHING * all, 1),
       title: say`${pose.name}: the ${contact.name} carries nothing.`,

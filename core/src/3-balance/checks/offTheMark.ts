@@ -20,7 +20,9 @@ export const offTheMark: BalanceCheck = {
     if (leadingWay(evaluation)?.id !== 'held' || !pose || !from) return [];
     const torque = Math.max(...pose.hands.map((h) => Math.hypot(h.noseDown, h.leftSideDown)));
     const share = torque / hands.wristStrength;
-    const tooMuch = pose.hands.some((h) => Math.max(Math.abs(h.noseDown), Math.abs(h.leftSideDown)) > wristAtMost(wants));
+    const tooMuch = pose.hands.some(
+      (h) => Math.max(Math.abs(h.noseDown), Math.abs(h.leftSideDown)) > wristAtMost(wants),
+    );
     if (share <= ALL_DAY || tooMuch) return [];
     const axis = Math.abs(from[0]) >= Math.abs(from[1]) ? 0 : 1;
     const fix = fixByAdjuster(context, axis, (r) => r.fromPivot[axis]);

@@ -30,6 +30,7 @@ export const poseReach: BalanceCheck = {
             code: 'poseOutOfReach',
             severity: 'stop',
             about: far.contact.id,
+            place: pose.id,
             figure: figure('length', far.stance.asked),
             limit: figure('length', far.stance.reach),
             title: say`${pose.name}: the ${far.contact.name} is ${figure('length', far.stance.asked)} from the shoulder.`,
@@ -56,6 +57,7 @@ export const poseReach: BalanceCheck = {
           code: 'eyeDistance',
           severity: 'note',
           about: load[0]!.owner,
+          place: pose.id,
           figure: figure('length', Math.abs(gap)),
           limit: figure('length', gap < NEAREST ? NEAREST : FARTHEST),
           title:

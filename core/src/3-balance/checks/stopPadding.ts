@@ -41,7 +41,7 @@ export const stopPadding: BalanceCheck = {
         fixes: [
           {
             label: say`Padding of ${figure('length', wanted, 0)}`,
-            changes: [{ kind: 'dimension', id: 'padding', value: wanted }],
+            changes: [{ kind: 'padding', id: pole.hinge.id, thickness: wanted }],
           },
         ],
       },

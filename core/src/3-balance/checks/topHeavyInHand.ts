@@ -30,7 +30,7 @@ export const topHeavyInHand: BalanceCheck = {
         severity: slack ? 'mend' : 'note',
         about: pose.hands[0]!.contact.id,
         figure: figure('length', rises),
-        limit: figure('length', (slack ? HOLDING : RELAXED) * wrists / (evaluation.mass * STANDARD_GRAVITY)),
+        limit: figure('length', ((slack ? HOLDING : RELAXED) * wrists) / (evaluation.mass * STANDARD_GRAVITY)),
         title: say`Top-heavy in the hand: its mass centre lies ${figure('length', rises)} above it.`,
         why: say`Let go slack it rolls over. Leant ${figure('angle', LEANT, 0)} the ${wrists > 1 ? 'wrists hold' : 'wrist holds'} ${figure('torque', asks * Math.sin(LEANT))} against it; a relaxed one turns back with about ${figure('torque', RELAXED * wrists * LEANT)}, one that holds with ${figure('torque', HOLDING * wrists * LEANT)} and more (rough).`,
         toDo: cure.words,

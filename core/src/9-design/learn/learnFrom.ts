@@ -5,19 +5,23 @@
  */
 import { sourceWords, type Vec3 } from '../../0-base';
 import { addScaledSums, addSums, NO_SUMS, scaleSums, type Sums } from '../../1-load';
-import { bodiesBeyond, pivotAt, placedPieces, valuesInOrder, type AdjusterValues } from '../../2-frame';
-import { massId, type TrimOutcome } from '../../3-balance';
-import { workpiece } from '../derive';
-import type { BinItem, KitItem, Loadout, LogEntry, RigDocument } from '../../model';
+import { bodiesBeyond, pivotAt, placedPieces, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
+import { freeAxes, heldPoses, massId, poleHinge, supportAt, supportOf, type TrimOutcome } from '../../3-balance';
+import { judged, workpiece } from '../derive';
+import type { BinItem, KitItem, Loadout, LogEntry, Pivot, RigDocument } from '../../model';
 import { movesBetween, type Move } from '../setUpsFor';
-import { likeliest, type Wrong } from './likeliest';
+import { likeliest, type Read, type Wrong } from './likeliest';
 import { nextSetUp } from './nextSetUp';
+import { axisObservations, gripObservations, poleObservations } from './otherReadings';
+import { ownFigures, type OwnFigure } from './ownFigures';
 import { observations, shortestDrop } from './readings';
 import {
   asLearned,
   figuresOf,
+  carriedAt,
+  frictionId,
+  frictionSpread,
   fromHere,
-  hangingAt,
   isWeighed,
   LEFT_OUT,
   LEFT_OUT_IDS,
@@ -25,6 +29,7 @@ import {
   withUnsureLoad,
   type At,
   type Figure,
+  type Subject,
 } from './unsure';
 
 export interface LearnInput {
@@ -45,8 +50,9 @@ export interface Lesson {
   readonly owner: string;
   /** Moved by so many of its own standard uncertainties. */
   readonly spreads: number;
-  /** Of a mass: from and to, kg, and what is still unsure of it. */
+  /** Of a mass: from and to, kg, and what is still unsure of it; of a joint's friction, N m. */
   readonly mass: { readonly from: number; readonly to: number; readonly spread: number } | null;
+  readonly friction: { readonly from: number; readonly to: number; readonly spread: number } | null;
 }
 export interface Learned {
   readonly kind: 'learned';
@@ -56,15 +62,19 @@ export interface Learned {
   readonly suspect: Lesson | null;
   /** What no figure of the model explains: the mass centre lies off by this much besides, m. */
   readonly unexplained: Vec3;
-  /** How it hangs as set now, by what was learned: m from the pivot, with one standard uncertainty. */
-  readonly fromPivot: Vec3;
+  /** Where its mass centre lies as set now, by what was learned: m from what bears it, with one standard uncertainty. */
+  readonly fromSupport: Vec3;
   readonly spread: Vec3;
-  readonly next: { readonly outcome: TrimOutcome; readonly moves: readonly Move[] };
+  /** Figures that were read by themselves, to be taken over. */
+  readonly own: readonly OwnFigure[];
+  /** Whether anything read says where the mass centre lies, or what rubs: else there is no next move by it. */
+  readonly placed: boolean;
+  readonly next: { readonly outcome: TrimOutcome; readonly moves: readonly Move[] } | null;
 }
 export type LearnOutcome =
   | Learned
   | { readonly kind: 'noReadings' }
-  | { readonly kind: 'notHung' }
+  | { readonly kind: 'nothingBears' }
   | { readonly kind: 'broken'; readonly reason: string }
   | { readonly kind: 'cannotBe'; readonly reading: number; readonly why: 'mass' | 'drop' };
 
@@ -82,28 +92,78 @@ const FAR_OFF = 0.5;
 export function learnFrom({ rig, loadout, kit, bin, values, entries }: LearnInput): LearnOutcome {
   const made = workpiece(rig, loadout, kit, bin);
   if (!made.ok) return { kind: 'broken', reason: made.reason };
+  const own = ownFigures(entries, (set) => judged(made.piece, set, rig.wants).context);
   const assembly = withUnsureLoad(made.piece.assembly);
-  const pivot = assembly.rig.pivots.find((p) => p.kind === 'universal');
-  if (!pivot) return { kind: 'notHung' };
-  const beyond = bodiesBeyond(assembly.rig, pivot);
-  const at = (set: AdjusterValues): At => hangingAt(assembly, pivot, beyond, set);
+  const support = supportOf(assembly.rig);
+  if (!support) return { kind: 'nothingBears' };
+  const inOrder = (set: AdjusterValues): readonly number[] => valuesInOrder(assembly.rig, set);
+  const main: Subject = {
+    carries: support.carries,
+    at: (set) => supportAt(assembly.rig, support, inOrder(set)),
+    mayLack: true,
+  };
+  const axes = poleHinge(assembly.rig) || support.kind === 'pivot' ? [] : freeAxes(assembly.rig);
+  const onAxis = axes.map((pivot) => ({
+    pivot,
+    subject: {
+      carries: bodiesBeyond(assembly.rig, pivot),
+      at: (set: AdjusterValues) => pivotAt(assembly.rig, pivot, inOrder(set)),
+      mayLack: false,
+    },
+  }));
+  const at = (set: AdjusterValues): At => carriedAt(assembly, main, set);
   const now = at(values);
-  if (now.bodies.length === 0) return { kind: 'notHung' };
+  if (now.bodies.length === 0) return { kind: 'nothingBears' };
   // The other bodies, grip and handle, are on the scale too.
-  const held = placedPieces(assembly, values)
-    .filter((p) => !beyond.has(p.body))
+  const beside = placedPieces(assembly, values)
+    .filter((p) => !support.carries.has(p.body))
     .reduce((m, p) => m + p.flat.mass, 0);
   const sets = entries.map((e) => at(e.values));
   const figures = [...new Map([now, ...sets].flatMap(figuresOf).map((f) => [f.id, f] as const)).values()];
-  const ids = [...figures.map((f) => f.id), ...LEFT_OUT_IDS];
+  const rubbing = axes.filter((p) => p.frictionTorque);
+  const ids = [...figures.map((f) => f.id), ...LEFT_OUT_IDS, ...rubbing.map(frictionId)];
   const changesAt = ({ changes }: At): readonly Sums[] => ids.map((id) => changes.get(id) ?? NO_SUMS);
   const over = entries.map((_, i) => entries.slice(0, i).filter((f) => f.seen.turnsOver).length);
-  const read = entries.flatMap(({ seen }, i) =>
-    observations(seen, held, over[i]!, pivot).map((o) => ({ ...o, base: sets[i]!.base, changes: changesAt(sets[i]!) })),
-  );
-  if (read.length === 0) return { kind: 'noReadings' };
+  const joint = support.kind === 'pivot' ? support.pivot : {};
+  const [pose] = heldPoses(assembly.rig);
+  const read = entries.flatMap(({ seen, values: set }, i): readonly Read[] => {
+    const others = seen.others ?? [];
+    const ofMain = [
+      ...observations(seen, beside, over[i]!, joint),
+      ...(support.kind === 'hinge'
+        ? poleObservations(others, support.pivot, aheadOfSwivel(assembly, support.pivot, inOrder(set)))
+        : []),
+      ...(support.kind === 'hands' && pose ? gripObservations(others, assembly, set, pose.pose, main.at(set)) : []),
+    ].map((o) => ({ ...o, base: sets[i]!.base, changes: changesAt(sets[i]!) }));
+    const ofAxes = onAxis.flatMap(({ pivot, subject }) => {
+      const told = axisObservations(others, pivot);
+      if (told.length === 0) return [];
+      const there = carriedAt(assembly, subject, set);
+      const friction = {
+        base: pivot.frictionTorque?.value ?? 0,
+        changes: ids.map((id) => (id === frictionId(pivot) ? frictionSpread(pivot) : 0)),
+      };
+      return told.map((o) => ({ ...o, base: there.base, changes: changesAt(there), friction }));
+    });
+    return [...ofMain, ...ofAxes];
+  });
+  if (read.length === 0 && own.length === 0) return { kind: 'noReadings' };
+  const [x, y, z] = now.base.first;
+  // What was read tells nothing of where the mass centre lies.
+  if (read.length === 0)
+    return {
+      kind: 'learned',
+      own,
+      placed: false,
+      lessons: [],
+      suspect: null,
+      unexplained: [0, 0, 0],
+      fromSupport: [x / now.base.mass, y / now.base.mass, z / now.base.mass],
+      spread: [0, 0, 0],
+      next: null,
+    };
   for (const [i, { seen }] of entries.entries()) {
-    const whole = sets[i]!.base.mass + held;
+    const whole = sets[i]!.base.mass + beside;
     if (seen.mass !== undefined && Math.abs(seen.mass - whole) > FAR_OFF * whole)
       return { kind: 'cannotBe', reading: i, why: 'mass' };
   }
@@ -126,17 +186,32 @@ export function learnFrom({ rig, loadout, kit, bin, values, entries }: LearnInpu
       owner: f.owner,
       spreads: off[i]!,
       mass: massOf(f, now, off[i]!, Math.sqrt(covariance[i]![i]!)),
+      friction: null,
     }))
+    .concat(
+      rubbing.map((pivot): Lesson => {
+        const i = ids.indexOf(frictionId(pivot));
+        const [from, spread] = [pivot.frictionTorque!.value, frictionSpread(pivot)];
+        return {
+          source: frictionId(pivot),
+          words: `friction of the ${pivot.name}`,
+          owner: pivot.id,
+          spreads: off[i]!,
+          mass: null,
+          friction: { from, to: Math.max(0, from + off[i]! * spread), spread: spread * Math.sqrt(covariance[i]![i]!) },
+        };
+      }),
+    )
     .filter((l) => Math.abs(l.spreads) >= TOLD_FROM)
     .sort((a, b) => Math.abs(b.spreads) - Math.abs(a.spreads));
   const plainlyWrong = wrong === null ? undefined : figures[mayBeWrong[wrong] ?? -1];
   const suspect = plainlyWrong
     ? lessons.find((l) => l.source === plainlyWrong.source)
-    : lessons.find((l) => isFarOff(l) && !(l.mass && weighed.has(massId(l.source))));
+    : lessons.find((l) => l.friction === null && isFarOff(l) && !(l.mass && weighed.has(massId(l.source))));
   const better = asLearned(assembly, new Map(ids.map((id, i) => [id, off[i]!])));
   // What no figure of the rig tells: what was left out, and what is not straight in two figures at once.
-  const here = pivotAt(assembly.rig, pivot, valuesInOrder(assembly.rig, values));
-  const also = fromHere(addScaledSums(learned, hangingAt(better, pivot, beyond, values).base, -1), [
+  const here = main.at(values);
+  const also = fromHere(addScaledSums(learned, carriedAt(better, main, values).base, -1), [
     -here[0],
     -here[1],
     -here[2],
@@ -147,7 +222,9 @@ export function learnFrom({ rig, loadout, kit, bin, values, entries }: LearnInpu
     lessons,
     suspect: suspect ?? null,
     unexplained: LEFT_OUT.map((size, axis) => size * off[figures.length + axis]!) as unknown as Vec3,
-    fromPivot: learned.first.map((f) => f / learned.mass) as unknown as Vec3,
+    own,
+    placed: true,
+    fromSupport: learned.first.map((f) => f / learned.mass) as unknown as Vec3,
     spread: [0, 1, 2].map((axis) =>
       Math.sqrt(
         unsure.reduce(
@@ -164,11 +241,17 @@ export function learnFrom({ rig, loadout, kit, bin, values, entries }: LearnInpu
     next: {
       outcome,
       moves:
-        outcome.kind === 'solved'
+        outcome.kind === 'solved' || outcome.kind === 'axesSet'
           ? coarseFirst(movesBetween(assembly.rig.adjusters, values, { ...values, ...outcome.values }))
           : [],
     },
   };
+}
+
+/** Of a pole's hinge, m. */
+function aheadOfSwivel({ rig }: Assembly, hinge: Pivot, inOrder: readonly number[]): number {
+  const swivel = poleHinge(rig)?.swivel;
+  return swivel ? pivotAt(rig, hinge, inOrder)[0] - pivotAt(rig, swivel, inOrder)[0] : 0;
 }
 
 const isFarOff = ({ spreads, mass }: Lesson): boolean =>

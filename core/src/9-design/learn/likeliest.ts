@@ -3,10 +3,12 @@ import { solveDefinite } from '../../0-base';
 import { addSums, NO_SUMS, scaleSums, type Sums } from '../../1-load';
 import type { Observation } from './readings';
 
-/** A reading, the sums it was taken at, and how those change by one standard uncertainty of each unsure figure. */
+/** A reading, the sums and the friction it was taken at, and how those change by one standard uncertainty of each unsure figure. */
 export interface Read extends Observation {
   readonly base: Sums;
   readonly changes: readonly Sums[];
+  /** N m, of the joint that was read; left out where none plays a part. */
+  readonly friction?: { readonly base: number; readonly changes: readonly number[] };
 }
 /** Figures (indices) that may be off by so many times more than their own spread, together. */
 export interface Wrong {
@@ -33,7 +35,11 @@ export function likeliest(read: readonly Read[], ways: readonly Wrong[]): Fit & 
   ways.forEach(({ which, wider }, n) => {
     const own = (i: number): number => (which.includes(i) ? wider : 1);
     const one = fitted(
-      read.map((r) => ({ ...r, changes: r.changes.map((c, i) => (own(i) === 1 ? c : scaleSums(c, own(i)))) })),
+      read.map((r) => ({
+        ...r,
+        changes: r.changes.map((c, i) => (own(i) === 1 ? c : scaleSums(c, own(i)))),
+        ...(r.friction ? { friction: { ...r.friction, changes: r.friction.changes.map((c, i) => c * own(i)) } } : {}),
+      })),
     );
     const unlikely = one.unlikely + ODDS;
     if (unlikely < best.unlikely)
@@ -55,21 +61,24 @@ function fitted(read: readonly Read[]): Fit {
       base,
       changes.reduce((sum, c, i) => (off[i] === 0 ? sum : addSums(sum, scaleSums(c, off[i]!))), NO_SUMS),
     );
+  const rubs = ({ friction }: Read, at: readonly number[]): number =>
+    friction ? friction.base + friction.changes.reduce((sum, c, i) => sum + c * at[i]!, 0) : 0;
   let off: readonly number[] = figures.map(() => 0);
   let [gains, slopes, square, spreads]: [number[][], number[][], number[][], number[]] = [[], [], [], []];
   for (let pass = 0; pass < PASSES; pass++) {
     const at = read.map((r) => there(r, off));
-    spreads = read.map((r, k) => r.spread(at[k]!));
+    const friction = read.map((r) => rubs(r, off));
+    spreads = read.map((r, k) => r.spread(at[k]!, friction[k]!));
     slopes = read.map((r, k) =>
-      r.changes.map(
-        (c) =>
-          (r.value(addSums(at[k]!, scaleSums(c, STEP))) - r.value(addSums(at[k]!, scaleSums(c, -STEP)))) /
-          (2 * STEP) /
-          spreads[k]!,
-      ),
+      r.changes.map((c, i) => {
+        const rub = STEP * (r.friction?.changes[i] ?? 0);
+        const more = r.value(addSums(at[k]!, scaleSums(c, STEP)), friction[k]! + rub);
+        const less = r.value(addSums(at[k]!, scaleSums(c, -STEP)), friction[k]! - rub);
+        return (more - less) / (2 * STEP) / spreads[k]!;
+      }),
     );
     const misses = read.map(
-      (r, k) => r.value(at[k]!) / spreads[k]! - slopes[k]!.reduce((s, j, i) => s + j * off[i]!, 0),
+      (r, k) => r.value(at[k]!, friction[k]!) / spreads[k]! - slopes[k]!.reduce((s, j, i) => s + j * off[i]!, 0),
     );
     square = slopes.map((a, i) => slopes.map((b, k) => a.reduce((s, x, n) => s + x * b[n]!, 0) + (i === k ? 1 : 0)));
     gains = square.map((_, i) =>
@@ -91,7 +100,7 @@ function fitted(read: readonly Read[]): Fit {
         slopes.reduce((s, row, k) => s + row[i]! * slopes.reduce((t, other, l) => t + gains[k]![l]! * other[j]!, 0), 0),
     ),
   );
-  const missed = read.reduce((sum, r, k) => sum + (r.value(there(r, off)) / spreads[k]!) ** 2, 0);
+  const missed = read.reduce((sum, r, k) => sum + (r.value(there(r, off), rubs(r, off)) / spreads[k]!) ** 2, 0);
   return {
     off,
     covariance,

@@ -1,7 +1,7 @@
 /** What to set next, by what was learned. */
 import type { Sums } from '../../1-load';
 import type { AdjusterValues, Assembly } from '../../2-frame';
-import { trim, type TrimOutcome } from '../../3-balance';
+import { countsIn, isCount, setToZero, trim, withKept, type TrimOutcome } from '../../3-balance';
 import type { Adjuster, Wants } from '../../model';
 
 /** This part of the pool's size is near enough to its middle: left as it is. */
@@ -14,20 +14,17 @@ const SPARE = 0.25;
  * moved. Every slide goes to its best place and not just inside the pool's edge, for what was not quite learned must lie in it too.
  */
 export function nextSetUp(assembly: Assembly, from: AdjusterValues, wants: Wants, also: Sums): TrimOutcome {
-  const stays = trim(
-    withHeld(assembly, from, () => true),
-    from,
-    { ...wants, levelWithin: wants.levelWithin * WELL_INSIDE },
-    { also },
-  );
-  if (stays.kind === 'solved' && stays.unmet.length === 0) return stays;
-  const slidesOnly = (counts: AdjusterValues): TrimOutcome =>
+  const stays =
+    !setToZero(assembly.rig) &&
     trim(
-      withHeld(assembly, counts, (a) => a.kind === 'count'),
-      { ...from, ...countsIn(assembly, counts) },
-      wants,
+      withKept(assembly, from, () => true),
+      from,
+      { ...wants, levelWithin: wants.levelWithin * WELL_INSIDE },
       { also },
     );
+  if (stays && stays.kind === 'solved' && stays.unmet.length === 0) return stays;
+  const slidesOnly = (counts: AdjusterValues): TrimOutcome =>
+    trim(withKept(assembly, counts, isCount), { ...from, ...countsIn(assembly, counts) }, wants, { also });
   const asItIs = slidesOnly(from);
   if (asItIs.kind === 'solved' && asItIs.unmet.length === 0) return asItIs;
   const few = gentlest(trim(assembly, from, wants, { aim: 'fewestMoves', also }), assembly.rig.adjusters, from);
@@ -37,15 +34,6 @@ export function nextSetUp(assembly: Assembly, from: AdjusterValues, wants: Wants
   const middle = slidesOnly(few.values);
   return middle.kind === 'solved' && middle.unmet.length <= few.unmet.length ? middle : few;
 }
-
-/** The same rig with some of its adjusters left as they are. */
-function withHeld(assembly: Assembly, values: AdjusterValues, held: (a: Adjuster) => boolean): Assembly {
-  const hold = (a: Adjuster): Adjuster =>
-    held(a) ? { ...a, range: [values[a.id] ?? a.value, values[a.id] ?? a.value] } : a;
-  return { ...assembly, rig: { ...assembly.rig, adjusters: assembly.rig.adjusters.map(hold) } };
-}
-const countsIn = ({ rig }: Assembly, values: AdjusterValues): AdjusterValues =>
-  Object.fromEntries(rig.adjusters.flatMap((a) => (a.kind === 'count' ? [[a.id, values[a.id] ?? a.value]] : [])));
 
 /** Of as few moves, those that go least far, with something to spare where that can be: what is still wrong of a figure counts for less. */
 function gentlest(outcome: TrimOutcome, adjusters: readonly Adjuster[], from: AdjusterValues): TrimOutcome {

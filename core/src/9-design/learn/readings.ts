@@ -1,22 +1,22 @@
-/** Readings of the real rig as equations: each a figure of its sums that should be nought, and how well it was read. */
+/** Readings of the real rig as equations: each a figure of its sums that should be zero, and how well it was read. */
 import { DEGREE, ellipticK, STANDARD_GRAVITY } from '../../0-base';
 import { moveSums, type Sums } from '../../1-load';
 import { dropFactor, pinDepth } from '../../3-balance';
 import type { LogEntry, Pivot } from '../../model';
 
 /** Standard uncertainties of readings: a lean by a level or a phone laid on, a thumb on a stopwatch, a scale's step and drift, a finger's width. */
-const READ = { lean: 0.5 * DEGREE, drop: 0.1, mass: 0.002, finger: 0.002 };
+export const READ = { lean: 0.5 * DEGREE, drop: 0.1, mass: 0.002, finger: 0.002 };
 /** No reading of a place is better than this, m: joints, cables, draughts. */
-const BEST = 5e-6;
+export const BEST = 5e-6;
 /** How far above the pivot the mass centre is taken to lie when a rig turns over the first time, m. */
 const ABOVE = 0.003;
 const K = ellipticK(Math.SQRT1_2);
 
-/** Of the sums about the pivot. */
+/** Of the sums about the point it is borne at, and the friction of the joint read. */
 export interface Observation {
   /** A place in m, or a mass in kg, that should be nought, straight in the sums; and how well it was read. */
-  readonly value: (s: Sums) => number;
-  readonly spread: (s: Sums) => number;
+  readonly value: (s: Sums, friction: number) => number;
+  readonly spread: (s: Sums, friction: number) => number;
 }
 
 /** Where friction would stop it, it was seen to come all the same: no longer than this, of √(I/(M g d)). */

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { addSums, NO_SUMS, scaleSums, type Sums } from '../../1-load';
-import { bodiesBeyond, familyById } from '../../2-frame';
+import { bodiesBeyond, familyById, pivotAt, valuesInOrder } from '../../2-frame';
 import { workpiece } from '../derive';
 import { startRig } from '../startRig';
 import { sourceOf } from '../../0-base';
 import { massId } from '../../3-balance';
 import { holds } from '../../testing/holds';
 import { kit, loadout, wants } from '../../testing/rigs';
-import { asLearned, figuresOf, fromHere, hangingAt, withUnsureLoad } from './unsure';
+import { asLearned, figuresOf, fromHere, carriedAt, withUnsureLoad } from './unsure';
 
 function rigOf(family: string) {
   const start = startRig(familyById(family)!, loadout, kit, wants);
@@ -16,7 +16,15 @@ function rigOf(family: string) {
   const assembly = withUnsureLoad(made.piece.assembly);
   const pivot = assembly.rig.pivots.find((p) => p.kind === 'universal')!;
   const beyond = bodiesBeyond(assembly.rig, pivot);
-  return { assembly, at: (set: Readonly<Record<string, number>>, of = assembly) => hangingAt(of, pivot, beyond, set) };
+  return {
+    assembly,
+    at: (set: Readonly<Record<string, number>>, of = assembly) =>
+      carriedAt(
+        of,
+        { carries: beyond, at: (s) => pivotAt(of.rig, pivot, valuesInOrder(of.rig, s)), mayLack: true },
+        set,
+      ),
+  };
 }
 const rigs = ['gimballed-bent-bar', 'balance-arm', 'tube-frame'].map(rigOf);
 const someRig = fc.nat(rigs.length - 1);

@@ -1,9 +1,9 @@
-/** All that the model does not know for sure of what hangs on a pivot: how the sums about it change with each, wherever the slides stand. */
+/** All that the model does not know for sure of what is borne at a point: how the sums about it change with each, wherever the slides stand. */
 import { add, scale, subtract, type Vec3 } from '../../0-base';
 import { moveSums, NO_SUMS, sumsOf, type FlatBody, type Shift, type Sums } from '../../1-load';
-import { pivotAt, placedPieces, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
-import { centreId, massId, shiftId, shiftsOf } from '../../3-balance';
+import { placedPieces, type AdjusterValues, type Assembly } from '../../2-frame';
 import type { Pivot } from '../../model';
+import { centreId, massId, shiftId, shiftsOf } from '../../3-balance';
 
 export interface Figure {
   readonly id: string;
@@ -11,7 +11,7 @@ export interface Figure {
   readonly owner: string;
 }
 export interface At {
-  /** As the model has it, about the pivot. */
+  /** As the model has it, about the point it is borne at. */
   readonly base: Sums;
   /** By figure: what one standard uncertainty of it changes; it may be without mass. */
   readonly changes: ReadonlyMap<string, Sums>;
@@ -41,12 +41,21 @@ export function withUnsureLoad(assembly: Assembly): Assembly {
   };
 }
 
-/** What hangs with the adjusters so: its sums about the pivot there, and all that is unsure of them. */
-export function hangingAt(assembly: Assembly, pivot: Pivot, beyond: ReadonlySet<string>, set: AdjusterValues): At {
+/** What a reading is of: all that lies beyond a joint, or the whole rig, about the joint or about the hand that holds it. */
+export interface Subject {
+  readonly carries: ReadonlySet<string>;
+  /** Where it is borne with the adjusters so, m. */
+  at(set: AdjusterValues): Vec3;
+  /** What the model may have left out shifts its mass centre, so far as nobody has a better reading of it. */
+  readonly mayLack: boolean;
+}
+
+/** With the adjusters so: its sums about the point it is borne at, and all that is unsure of them. */
+export function carriedAt(assembly: Assembly, { carries, at: pointOf, mayLack }: Subject, set: AdjusterValues): At {
   const bodies = placedPieces(assembly, set)
-    .filter((p) => beyond.has(p.body))
+    .filter((p) => carries.has(p.body))
     .map((p) => p.flat);
-  const at = pivotAt(assembly.rig, pivot, valuesInOrder(assembly.rig, set));
+  const at = pointOf(set);
   const base = moveSums(sumsOf(bodies), subtract([0, 0, 0], at));
   const left = LEFT_OUT.map((size, axis): Sums => ({
     ...NO_SUMS,
@@ -57,10 +66,16 @@ export function hangingAt(assembly: Assembly, pivot: Pivot, beyond: ReadonlySet<
     bodies,
     changes: new Map([
       ...shiftsOf(bodies).map((s) => [s.id, fromHere(s.sums, at)] as const),
-      ...LEFT_OUT_IDS.map((id, i) => [id, left[i]!] as const),
+      ...(mayLack ? LEFT_OUT_IDS.map((id, i) => [id, left[i]!] as const) : []),
     ]),
   };
 }
+
+export const frictionId = ({ id }: Pick<Pivot, 'id'>): string => `friction ${id}`;
+/** Where none is told, a friction is only known to its half. */
+const FRICTION_SURE_TO = 0.5;
+export const frictionSpread = ({ frictionTorque }: Pick<Pivot, 'frictionTorque'>): number =>
+  frictionTorque ? (frictionTorque.spread ?? FRICTION_SURE_TO * frictionTorque.value) : 0;
 
 export const figuresOf = ({ bodies }: At): readonly Figure[] =>
   shiftsOf(bodies).map(({ id, source, owner }) => ({ id, source, owner }));
@@ -74,6 +89,20 @@ export function asLearned(assembly: Assembly, off: ReadonlyMap<string, number>):
   return {
     ...assembly,
     pieces: assembly.pieces.map((p) => ({ ...p, flat: learnedBody(p.flat, by) })),
+    rig: {
+      ...assembly.rig,
+      pivots: assembly.rig.pivots.map((p) =>
+        p.frictionTorque
+          ? {
+              ...p,
+              frictionTorque: {
+                ...p.frictionTorque,
+                value: Math.max(0, p.frictionTorque.value + by(frictionId(p)) * frictionSpread(p)),
+              },
+            }
+          : p,
+      ),
+    },
     stacks: assembly.stacks.map((s) => ({
       ...s,
       station: { ...s.station, seat: add(s.station.seat, shiftBy(s.shifts, by)) },

@@ -4,12 +4,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { mdiPrinter } from '@mdi/js';
-import {
-  cautionsOf,
-  judged,
-  turnsOf,
-  workpiece,
-} from '@tide-pebble/core';
+import { cautionsOf, judged, turnsOf, workpiece } from '@tide-pebble/core';
 import { setupCard } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { Units } from '../../services/units';

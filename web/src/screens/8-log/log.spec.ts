@@ -10,8 +10,8 @@ describe('the log', () => {
   it('keeps drops, leans and notes of the rig as it is set, beside what was expected', async () => {
     const { page, fixture, documents, press, button } = await sheet(Log, bench);
     expect(button('Keep this in the log')!.disabled).toBeTrue();
-    await type(page, 'Or type a drop time', '1.9 s', () => fixture.whenStable());
-    await type(page, 'Or type a drop time', '2.1 s', () => fixture.whenStable());
+    await type(page, 'Drop time', '1.9 s', () => fixture.whenStable());
+    await type(page, 'Drop time, again', '2.1 s', () => fixture.whenStable());
     await type(page, 'Nose down', '-2', () => fixture.whenStable());
     const notes = page.querySelector('textarea')!;
     notes.value = 'Wind from the sea.';
@@ -30,14 +30,24 @@ describe('the log', () => {
   });
   it('takes a drop out again before it is kept, and forgets nothing at a reload', async () => {
     const first = await sheet(Log, bench);
-    await type(first.page, 'Or type a drop time', '1.9 s', () => first.fixture.whenStable());
-    await type(first.page, 'Or type a drop time', '2.6 s', () => first.fixture.whenStable());
+    await type(first.page, 'Drop time', '1.9 s', () => first.fixture.whenStable());
+    await type(first.page, 'Drop time, again', '2.6 s', () => first.fixture.whenStable());
     first.page.querySelector<HTMLButtonElement>('.drops button:last-child')!.click();
     await first.fixture.whenStable();
     expect(first.page.querySelectorAll('.drops button')).toHaveSize(1);
     first.fixture.destroy();
     const again = await sheet(Log, bench);
     expect([...again.page.querySelectorAll('.drops button')].map((b) => b.textContent.trim())).toEqual(['1.90 s ×']);
+  });
+  it('asks of a held rig what it can answer: no drop, but its grips on a scale, and keeps that', async () => {
+    const { page, fixture, documents, press } = await sheet(Log, benchAt({}, 'hand-frame'));
+    expect(page.querySelector('.watch')).toBeNull();
+    expect(page.textContent).not.toMatch(/[Dd]rop|upright|Nose down/);
+    await type(page, 'Hand scale under the left hand', '9 N', () => fixture.whenStable());
+    await press('Keep this in the log');
+    const entry = documents.committed[0]!.edits[0]!.body as LogEntry;
+    expect(entry.seen.others).toEqual([jasmine.objectContaining({ kind: 'gripScale', value: 9 })]);
+    expect(page.querySelector('.log li')!.textContent).toMatch(/hand scale under the left hand 9\.0 N/);
   });
   it('starts and stops the watch with the space bar, but not from within a field', async () => {
     const { page, fixture } = await sheet(Log, bench);

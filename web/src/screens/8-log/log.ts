@@ -4,7 +4,17 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { mdiDeleteOutline } from '@mdi/js';
-import { evaluate, figure, readings, showFigure, workpiece, type LogEntry, type Quantity } from '@tide-pebble/core';
+import {
+  judged,
+  leadingWay,
+  NOTHING_SEEN,
+  readings,
+  readingsOf,
+  sawNothing,
+  seenWords,
+  workpiece,
+  type LogEntry,
+} from '@tide-pebble/core';
 import { compare } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { Documents } from '../../services/keeping/documents';
@@ -16,23 +26,21 @@ import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
 import { Notices } from '../../services/notices';
-import { QuantityField } from '../../ui/figures/quantity-field';
+import { ReadingSheet } from '../../ui/reading-sheet';
 import { StageLayout } from '../../ui/stage-layout';
 import { DropChart } from './drop-chart';
 
 const DRAFT = 'tide-pebble.log-draft';
 interface Draft {
-  readonly drops: readonly number[];
-  readonly nose: number | null;
-  readonly sides: number | null;
+  readonly seen: LogEntry['seen'];
   readonly notes: string;
 }
-const EMPTY: Draft = { drops: [], nose: null, sides: null, notes: '' };
+const EMPTY: Draft = { seen: NOTHING_SEEN, notes: '' };
 
 @Component({
   selector: 'tp-log',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, RouterLink, StageLayout, QuantityField, NoBench, FigurePipe, SayPipe, Icon, DropChart],
+  imports: [MatButton, RouterLink, StageLayout, ReadingSheet, NoBench, FigurePipe, SayPipe, Icon, DropChart],
   templateUrl: './log.html',
   styleUrl: './log.css',
   host: { '(document:keydown)': 'key($event)' },
@@ -56,6 +64,17 @@ export class Log {
   protected readonly elapsed = signal(0);
   private ticking = 0;
 
+  protected readonly way = computed(() => {
+    const bench = this.bench();
+    return bench ? leadingWay(bench.judged.evaluation) : null;
+  });
+  protected readonly kinds = computed(() => {
+    const bench = this.bench();
+    return bench ? readingsOf(bench.piece.rig, bench.judged.evaluation) : [];
+  });
+  /** A stopwatch is of use where something drops. */
+  protected readonly timed = computed(() => this.kinds().some((k) => k.kind === 'dropTimes'));
+  protected readonly nothing = computed(() => sawNothing(this.draft().seen) && !this.draft().notes);
   protected readonly expected = computed(() => {
     const bench = this.bench();
     if (!bench) return null;
@@ -71,7 +90,8 @@ export class Log {
       .map((entry) => {
         const loadout = this.loadouts().find((l) => l.id === entry.loadout) ?? null;
         const made = workpiece(bench.rig, loadout, this.kit());
-        const said = made.ok ? compare(entry, evaluate(made.piece.assembly, entry.values)) : null;
+        const context = made.ok ? judged(made.piece, entry.values, bench.rig.wants).context : null;
+        const said = context ? compare(entry, context) : null;
         return {
           entry,
           when: new Date(entry.when).toLocaleString('en-GB', {
@@ -83,6 +103,10 @@ export class Log {
           }),
           loadout: loadout?.name ?? 'nothing mounted',
           says: said?.says ?? [],
+          // The drops stand by themselves, beside what was expected.
+          seen: context
+            ? seenWords({ ...entry.seen, dropTimes: [] }, readingsOf(context.assembly.rig, context.evaluation))
+            : [],
           drop: said?.dropSeen ?? null,
         };
       });
@@ -114,12 +138,13 @@ export class Log {
     this.running.set(null);
     const time = Math.round((now - started) / 10) / 100;
     this.elapsed.set(time);
-    if (time >= 0.1 && time <= 60) this.note({ drops: [...this.draft().drops, time] });
+    if (time >= 0.1 && time <= 60) this.drops([...this.draft().seen.dropTimes, time]);
   }
 
   protected key(event: KeyboardEvent): void {
     if (
       event.key !== ' ' ||
+      !this.timed() ||
       (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(event.target.tagName))
     )
       return;
@@ -132,12 +157,12 @@ export class Log {
     localStorage.setItem(DRAFT, JSON.stringify(this.draft()));
   }
 
-  protected typedDrop({ value }: Quantity): void {
-    this.note({ drops: [...this.draft().drops, value] });
+  private drops(dropTimes: readonly number[]): void {
+    this.note({ seen: { ...this.draft().seen, dropTimes: [...dropTimes] } });
   }
 
   protected dropTaken(index: number): void {
-    this.note({ drops: this.draft().drops.filter((_, i) => i !== index) });
+    this.drops(this.draft().seen.dropTimes.filter((_, i) => i !== index));
   }
 
   protected keep(): void {
@@ -157,11 +182,7 @@ export class Log {
         dropPitch: expected.dropPitch,
         dropSpread: expected.spread,
       },
-      seen: {
-        dropTimes: [...draft.drops],
-        ...(draft.nose === null ? {} : { noseDown: draft.nose }),
-        ...(draft.sides === null ? {} : { leftSideDown: draft.sides }),
-      },
+      seen: draft.seen,
       notes: draft.notes,
     };
     this.documents.commit('log entry', [{ kind: 'log', id: entry.id, body: entry }]);
@@ -186,11 +207,6 @@ export class Log {
     }));
     await saveCsv(`${this.bench()?.rig.name ?? 'rig'} log.csv`, rows);
   }
-
-  protected lean(angle: number | undefined, positive: string, negative: string): string {
-    if (angle === undefined) return '';
-    return `${showFigure(figure('angle', Math.abs(angle)), this.units())} ${angle >= 0 ? positive : negative}`;
-  }
 }
 
 const hundredths = (value: number | null | undefined): number | '' =>
@@ -198,13 +214,25 @@ const hundredths = (value: number | null | undefined): number | '' =>
 const degrees = (angle: number | undefined): number | '' =>
   hundredths(angle === undefined ? undefined : (angle * 180) / Math.PI);
 
+/** How a draft was kept before rigs were read in more ways than how they hang. */
+interface OldDraft {
+  readonly drops?: readonly number[];
+  readonly nose?: number | null;
+  readonly sides?: number | null;
+}
+
 function storedDraft(): Draft {
   try {
-    const found = JSON.parse(localStorage.getItem(DRAFT) ?? 'null') as Partial<Draft> | null;
+    const found = JSON.parse(localStorage.getItem(DRAFT) ?? 'null') as (Partial<Draft> & OldDraft) | null;
+    if (Array.isArray(found?.seen?.dropTimes)) return { ...EMPTY, ...found };
+    const { drops, nose, sides, notes } = found ?? {};
     return {
-      ...EMPTY,
-      ...found,
-      drops: Array.isArray(found?.drops) ? found.drops.filter((d) => typeof d === 'number') : [],
+      notes: notes ?? '',
+      seen: {
+        dropTimes: Array.isArray(drops) ? drops.filter((d) => typeof d === 'number') : [],
+        ...(typeof nose === 'number' ? { noseDown: nose } : {}),
+        ...(typeof sides === 'number' ? { leftSideDown: sides } : {}),
+      },
     };
   } catch {
     return EMPTY;

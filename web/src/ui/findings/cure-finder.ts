@@ -94,7 +94,11 @@ export class CureFinder {
           loadout,
           kit: this.kit(),
           values,
-          finding: { code: asked.code, about: asked.about },
+          finding: {
+            code: asked.code,
+            about: asked.about,
+            ...(asked.place === undefined ? {} : { place: asked.place }),
+          },
         },
         told,
       ),

@@ -1,6 +1,6 @@
 /** The findings of one stage, gravest first; a calm word when there are none. */
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { render, type Fix, type Judgement } from '@tide-pebble/core';
+import { findingKey, render, type Fix, type Judgement } from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { FindingCard } from './finding-card';
@@ -13,7 +13,7 @@ import { FindingCard } from './finding-card';
     @if (calmly() && calm()) {
       <p class="calm">{{ calm() }}</p>
     }
-    @for (finding of findings(); track finding.code + finding.about) {
+    @for (finding of findings(); track key(finding)) {
       <tp-finding-card [finding]="finding" (fixed)="apply($event)" />
     }
   `,
@@ -31,6 +31,7 @@ export class Findings {
   private readonly workspace = inject(Workspace);
   private readonly units = inject(Units);
   readonly findings = input.required<readonly Judgement[]>();
+  protected readonly key = findingKey;
   /** Nothing to mend or to stop at; notes may still stand. */
   protected readonly calmly = computed(() => this.findings().every((f) => f.severity === 'note'));
   /** Said when nothing is wrong. */

@@ -50,6 +50,9 @@ export function endurance(tires: Tires, share: number): Endurance {
   };
 }
 
+/** The share of strength that is held just so long (s): the curve the other way. */
+export const shareHeldFor = (tires: Tires, time: number): number => (CURVES[tires].a / time) ** (1 / CURVES[tires].b);
+
 /** Of several loads at once, the one that gives out first. */
 export function firstToTire(loads: readonly { readonly tires: Tires; readonly share: number }[]): {
   readonly tires: Tires;

@@ -40,7 +40,13 @@ function shareThatHolds({ assembly: { rig }, values, evaluation, wants, hands }:
   const at = (by: Vec3): Borne =>
     borne(heldIn(rig, inOrder, moveSums(sums, by), hands).find((p) => p.pose.id === first.pose.id) ?? first);
   const now = borne(first);
-  const ways = ([[LOOK, 0, 0], [0, LOOK, 0], [0, 0, LOOK]] as const).map(at);
+  const ways = (
+    [
+      [LOOK, 0, 0],
+      [0, LOOK, 0],
+      [0, 0, LOOK],
+    ] as const
+  ).map(at);
   const { covariance } = spreadOf(
     pieces.map((p) => p.flat),
     sums,
@@ -54,7 +60,9 @@ function shareThatHolds({ assembly: { rig }, values, evaluation, wants, hands }:
     for (let h = 0; h < now.length; h++) {
       const of = (k: 0 | 1 | 2): number =>
         now[h]![k] +
-        ((ways[0]![h]![k] - now[h]![k]) * dx + (ways[1]![h]![k] - now[h]![k]) * dy + (ways[2]![h]![k] - now[h]![k]) * dz) /
+        ((ways[0]![h]![k] - now[h]![k]) * dx +
+          (ways[1]![h]![k] - now[h]![k]) * dy +
+          (ways[2]![h]![k] - now[h]![k]) * dz) /
           LOOK;
       const [nose, sides] = [of(0), of(1)];
       if (Math.abs(nose) > most || Math.abs(sides) > most) return false;

@@ -96,7 +96,9 @@ function arm(context: BalanceContext, held: HeldPose): readonly Phrase[] {
       ? []
       : [
           [
-            ...(held.shoulder === null ? say`At the ` : say`At the shoulder ${figure('torque', held.shoulder, 1)}, at the `),
+            ...(held.shoulder === null
+              ? say`At the `
+              : say`At the shoulder ${figure('torque', held.shoulder, 1)}, at the `),
             ...say`elbow ${figure('torque', elbow, 1)}, the arm’s own weight with it.`,
           ],
         ]),
@@ -126,7 +128,10 @@ function lensHeight(
     heightAt(inOrder.map((v, i) => (i === drawn ? value : v))),
   ) as [number, number];
   return [
-    [...now, ...say` Drawn out and in, ${figure('length', Math.min(low, high), 0)} to ${figure('length', Math.max(low, high), 0)}.`],
+    [
+      ...now,
+      ...say` Drawn out and in, ${figure('length', Math.min(low, high), 0)} to ${figure('length', Math.max(low, high), 0)}.`,
+    ],
   ];
 }
 /** After a take as long as wanted; and when to change grips. */
@@ -140,4 +145,3 @@ function rest({ wants, evaluation }: BalanceContext, { holds }: HeldPose): reado
     ? [change]
     : [[...change, ...say` After a take of ${figure('time', take, 0)} rest ${figure('time', pause, 0)}.`]];
 }
-

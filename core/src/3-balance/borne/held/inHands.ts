@@ -7,7 +7,7 @@ import { heldOdds } from './heldOdds';
 import { heldReadouts } from './heldReadouts';
 import { HELD_WANTS } from './heldWants';
 import { holdTimeWords } from './holdWords';
-import { fromHandWords, wristSpread } from './wristSpread';
+import { fromHandWords, placeWords, wristSpread } from './wristSpread';
 import { wristAtMost } from './wantsOfHands';
 
 export const held: Way = {
@@ -22,6 +22,7 @@ export const held: Way = {
   placesHeading: 'Where each loadout lies over the hand',
   plusMinus: (context) => wristSpread(context),
   readings: handReadings,
+  learned: (from, spread) => placeWords(from, spread, 'hand'),
   firstReading: 'Lay it across a finger, or put a luggage scale under each grip, and type what you read.',
   card: ({ evaluation }) => {
     const [first] = evaluation.held;
@@ -35,7 +36,9 @@ export const held: Way = {
         : []),
       {
         figure: holdTimeWords(first.holds),
-        rest: [first.holds.kind === 'tooMuch' ? `can the ${first.tires} hold it` : `is how long the ${first.tires} holds it`],
+        rest: [
+          first.holds.kind === 'tooMuch' ? `can the ${first.tires} hold it` : `is how long the ${first.tires} holds it`,
+        ],
       },
     ];
   },

@@ -23,6 +23,10 @@ export function fromHandWords(from: Vec3 | null, { axis, kind }: Adjuster, point
   return say`mass centre ${figure('length', Math.abs(offset), 1)} ${place} the ${point}`;
 }
 
+/** “By these readings the mass centre lies 3 mm (± 2 mm) ahead of the hand, as set now.” */
+export const placeWords = ([x]: Vec3, [spread]: Vec3, point: string): Phrase =>
+  say`By these readings the mass centre lies ${figure('length', Math.abs(x), 1)} (± ${figure('length', 2 * spread, 1)}) ${x >= 0 ? 'ahead of' : 'behind'} the ${point}, as set now.`;
+
 /** How far the mass centre may be off, as torque in the wrist; and whether that matters. */
 export function wristSpread({ evaluation: { sums, pieces }, wants }: BalanceContext): readonly BenchNote[] {
   if (!(sums.mass > 0)) return [];
@@ -45,7 +49,9 @@ export function wristSpread({ evaluation: { sums, pieces }, wants }: BalanceCont
           : [
               ...known,
               '.',
-              ...(first ? say` ${figure('percent', first.share, 0)} of it comes from the ${sourceWords(first.source).replace(/^(mass|mass centre) of /, '')}.` : []),
+              ...(first
+                ? say` ${figure('percent', first.share, 0)} of it comes from the ${sourceWords(first.source).replace(/^(mass|mass centre) of /, '')}.`
+                : []),
             ],
     },
   ];

@@ -1,48 +1,12 @@
 /** A rig that hangs on a free joint: it finds its own level, and is asked how fast. */
 import { figure, say } from '../../../0-base';
 import { spreadOnBench } from '../../spread/spreadOnBench';
-import type { ReadingKind, Way } from '../way';
-import { isLevel, leanWords, NOSE, SIDES_SHORT } from '../words';
+import type { Way } from '../way';
+import { isLevel, leanWords, NOSE, SIDES_SHORT, wayOfSign } from '../words';
 import { hungGauges, onBenchWords } from './hungGauges';
 import { hungOdds } from './hungOdds';
+import { HUNG_READINGS } from './hungReadings';
 import { HUNG_WANTS } from './hungWants';
-
-const READINGS: readonly ReadingKind[] = [
-  {
-    kind: 'noseDown',
-    name: 'Nose down',
-    help: 'Nose up is negative.',
-    quantity: 'angle',
-    range: [-1.5, 1.5],
-    about: null,
-  },
-  {
-    kind: 'leftSideDown',
-    name: 'Left side down',
-    help: 'Right side down is negative.',
-    quantity: 'angle',
-    range: [-1.5, 1.5],
-    about: null,
-  },
-  {
-    kind: 'dropTimes',
-    name: 'Drop time',
-    help: 'Held level, let go, to upright.',
-    quantity: 'time',
-    range: [0.05, 60],
-    about: null,
-  },
-  { kind: 'turnsOver', name: 'It turned over', help: '', quantity: 'flag', range: [0, 1], about: null },
-  { kind: 'mass', name: 'All of it on the scale', help: '', quantity: 'mass', range: [0.01, 100], about: null },
-  {
-    kind: 'fingerAhead',
-    name: 'Balances on a finger, ahead of the pivot',
-    help: 'Held lying level; behind is negative.',
-    quantity: 'length',
-    range: [-0.5, 0.5],
-    about: null,
-  },
-];
 
 export const hung: Way = {
   id: 'hung',
@@ -57,14 +21,16 @@ export const hung: Way = {
     const then = quick?.at(values);
     if (!then || then.noseDown === null) return ['turns over'];
     const level =
-      axis && Math.abs(axis[1]) > 0.7
-        ? leanWords(then.leftSideDown ?? 0, SIDES_SHORT)
-        : leanWords(then.noseDown, NOSE);
+      axis && Math.abs(axis[1]) > 0.7 ? leanWords(then.leftSideDown ?? 0, SIDES_SHORT) : leanWords(then.noseDown, NOSE);
     return then.dropPitch === null ? level : [...level, ', drop ', figure('time', then.dropPitch)];
   },
   placesHeading: 'Where the camera goes, by loadout, with these washers',
   plusMinus: (context) => spreadOnBench(context).map(onBenchWords),
-  readings: () => READINGS,
+  readings: () => HUNG_READINGS,
+  learned: ([x, , z], [, , spread]) =>
+    z < 0
+      ? say`As set now it should hang ${figure('angle', Math.abs(Math.atan2(x, -z)))} ${wayOfSign(x, NOSE)}, its mass centre ${figure('length', -z, 2)} (± ${figure('length', 2 * spread, 2)}) under the pivot.`
+      : say`As set now its mass centre lies ${figure('length', z, 2)} above the pivot: it turns over.`,
   firstReading: 'Hang it, hold it lying level, let go and time it to upright. Three times is enough.',
   card: ({ evaluation, wants }) => {
     const { hang, pitch } = evaluation.hung!;

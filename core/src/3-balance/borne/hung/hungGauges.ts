@@ -100,10 +100,7 @@ function dropGauge(hung: Evaluation['hung'], [least, most]: readonly [number, nu
   return {
     name: 'Drop, pitch and roll',
     figure: [figure('time', pitch.time)],
-    rest:
-      roll.kind === 'falls'
-        ? say`and ${roll.time.toFixed(1)} ± ${figure('time', 2 * hung.spread.dropPitch)}`
-        : [],
+    rest: roll.kind === 'falls' ? say`and ${roll.time.toFixed(1)} ± ${figure('time', 2 * hung.spread.dropPitch)}` : [],
     pebble: pitch.time / reach,
     pool,
     out: pitch.time < least || pitch.time > most,
@@ -112,5 +109,10 @@ function dropGauge(hung: Evaluation['hung'], [least, most]: readonly [number, nu
 
 const pendulumNote = (hung: Evaluation['hung']): readonly BenchNote[] =>
   hung && hung.pitch.pendulumLength !== null
-    ? [{ words: say`It swings like a plain pendulum ${figure('length', hung.pitch.pendulumLength, 0)} long.`, about: null }]
+    ? [
+        {
+          words: say`It swings like a plain pendulum ${figure('length', hung.pitch.pendulumLength, 0)} long.`,
+          about: null,
+        },
+      ]
     : [];

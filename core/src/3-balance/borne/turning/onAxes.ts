@@ -16,8 +16,7 @@ import { bodiesBeyond, placedPieces, valuesInOrder } from '../../../2-frame';
 import type { BalanceContext } from '../../balanceCheck';
 import { shiftsOf } from '../../spread/spread';
 import { heldGauges } from '../held/heldGauges';
-import { ON_THE_SCALE } from '../held/handReadings';
-import { freeAxes } from '../support';
+import { axisReadings } from './axisReadings';
 import type { Odds, Readout, Way, WayGauge } from '../way';
 import { capital } from '../words';
 import { axesIn, type AxisReading } from './turning';
@@ -51,27 +50,8 @@ export const axes: Way = {
   },
   placesHeading: 'Where the camera goes, by loadout',
   plusMinus: () => [],
-  readings: (rig) => [
-    ...freeAxes(rig).flatMap((pivot) => [
-      {
-        kind: 'axisTilt' as const,
-        name: `${capital(pivot.name)}: stays put up to`,
-        help: 'Turned from where it hangs by itself, the largest angle at which it stays. A pan axis: tilt the rig till it moves.',
-        quantity: 'angle' as const,
-        range: [0.005, 1.57] as const,
-        about: pivot.id,
-      },
-      {
-        kind: 'axisMoves' as const,
-        name: `${capital(pivot.name)}: a weight that just moves it`,
-        help: 'Weight times arm, with the camera balanced.',
-        quantity: 'torque' as const,
-        range: [0.0001, 10] as const,
-        about: pivot.id,
-      },
-    ]),
-    ON_THE_SCALE,
-  ],
+  readings: axisReadings,
+  learned: () => say`What rubs on each axis, and what is left on it, is as these readings say.`,
   firstReading: 'Turn each axis from where it hangs, and type how far it may be turned and still stays.',
   card: ({ evaluation }) => {
     const worst = worstOf(evaluation.axes);
@@ -163,4 +143,3 @@ function axesOdds({ assembly: { rig }, evaluation }: BalanceContext): Odds {
     besides: [],
   };
 }
-

@@ -7,13 +7,11 @@ import { bodiesBeyond } from '../../../2-frame';
 import type { Odds, Readout, Way } from '../way';
 import { isLevel } from '../words';
 import { WASHERS_AT_MOST } from '../wantsOfAny';
-import { ON_THE_SCALE } from '../held/handReadings';
-import { poleHinge } from '../support';
+import { ENDS, poleReadings } from './poleReadings';
 import { DROOP_AIM, MOST_DROOP, NECK_AT_MOST } from './poleLimits';
 import { freeDroop, type PoleSpun } from './spinningPole';
 import type { PoleReading } from './turning';
 
-const ENDS = ['camera end down', 'weight end down'] as const;
 /** The gauge of a droop runs this far each way, rad. */
 const REACH = 0.6;
 
@@ -67,38 +65,13 @@ export const pole: Way = {
   },
   placesHeading: 'Where the camera goes, by loadout',
   plusMinus: () => [],
-  readings: (rig) => {
-    const found = poleHinge(rig);
+  readings: poleReadings,
+  learned: ([x, , z], [spread]) => {
+    const droop = Math.atan2(x, -z);
     return [
-      ...(found
-        ? [
-            {
-              kind: 'droop' as const,
-              name: 'Camera end down, at rest',
-              help: 'By a level or a phone laid on; weight end down is negative. Not on its stop.',
-              quantity: 'angle' as const,
-              range: [-1.5, 1.5] as const,
-              about: found.hinge.id,
-            },
-            {
-              kind: 'spinDroop' as const,
-              name: 'Camera end down, at one turn a second',
-              help: 'From a film of it, by the horizon; weight end down is negative.',
-              quantity: 'angle' as const,
-              range: [-1.5, 1.5] as const,
-              about: found.hinge.id,
-            },
-            {
-              kind: 'breaksAway' as const,
-              name: 'Pulled sideways, it lets go at',
-              help: 'By a luggage scale at the mount, three times; the least.',
-              quantity: 'force' as const,
-              range: [1, 400] as const,
-              about: found.swivel.id,
-            },
-          ]
-        : []),
-      ON_THE_SCALE,
+      'By these readings it rests ',
+      ...droopWords(droop),
+      ...say`, its mass centre known to ± ${figure('length', 2 * spread, 1)} along the pole.`,
     ];
   },
   firstReading: 'Stand it up off the head, read how far it droops, and pull the mount off with a luggage scale.',

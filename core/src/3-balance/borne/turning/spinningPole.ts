@@ -54,6 +54,17 @@ export function freeDroop(pole: Pole): number | null {
   return Math.hypot(x, z) <= NEUTRAL * size ? null : Math.atan2(x, -z);
 }
 
+/** dU/dq of the spinning pole at a droop `q` (rad), N m: 0 where it rests. U as in `spinningPole`. */
+export function poleSlope(
+  { mass, fromHinge: [x, , z], xx, zz, xz, hingeAhead = 0 }: Pole,
+  rate: number,
+  q: number,
+): number {
+  const [c, s] = [Math.cos(q), Math.sin(q)];
+  const turned = (zz - xx) * s * c + xz * (c * c - s * s) + hingeAhead * mass * (z * c - x * s);
+  return mass * STANDARD_GRAVITY * (-x * c - z * s) - rate * rate * turned;
+}
+
 /**
  * Droop at a steady spin. In the spinning frame the pole has the potential U(q) = M g z - w²/2 sum m (x + e)²; it goes
  * downhill in U from where it lay at rest (level when neutral) to the first place where U' is nought, or to a stop.
@@ -69,11 +80,7 @@ export function spinningPole(pole: Pole, rate: number): PoleSpun {
   } = pole;
   const free = freeDroop(pole);
   const kept = (q: number): number => Math.min(stopDown, Math.max(-stopUp, q));
-  const slope = (q: number): number => {
-    const [c, s] = [Math.cos(q), Math.sin(q)];
-    const turned = (pole.zz - pole.xx) * s * c + pole.xz * (c * c - s * s) + hingeAhead * mass * (z * c - x * s);
-    return mass * STANDARD_GRAVITY * (-x * c - z * s) - rate * rate * turned;
-  };
+  const slope = (q: number): number => poleSlope(pole, rate, q);
   const neutral = free === null;
   const start = kept(free ?? 0);
   const droop = neutral && rate === 0 ? null : rate === 0 ? start : downhill(slope, start, -stopUp, stopDown);

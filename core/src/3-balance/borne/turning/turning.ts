@@ -63,7 +63,14 @@ export function poleIn(
     stopUp: -least,
     hingeAhead: hinge[0] - swivel[0],
   });
-  return { ...found, hingeAt: hinge, sums, pole, rest: spinningPole(pole, 0), spun: RATES.map((rate) => spinningPole(pole, rate)) };
+  return {
+    ...found,
+    hingeAt: hinge,
+    sums,
+    pole,
+    rest: spinningPole(pole, 0),
+    spun: RATES.map((rate) => spinningPole(pole, rate)),
+  };
 }
 
 /** Innermost first; none for a pole, which has its own reading, or where nothing turns freely. */

@@ -12,7 +12,7 @@ import { heldReadouts } from '../held/heldReadouts';
 import { HOLD } from '../held/heldWants';
 import { holdTimeWords } from '../held/holdWords';
 import { holdFor } from '../held/wantsOfHands';
-import { fromHandWords } from '../held/wristSpread';
+import { fromHandWords, placeWords } from '../held/wristSpread';
 import type { Odds, Way } from '../way';
 import { fallsWay, SIDES_SHORT } from '../words';
 import { WASHERS_AT_MOST } from '../wantsOfAny';
@@ -25,9 +25,19 @@ const NOTHING = 0.05;
 export const worn: Way = {
   id: 'worn',
   bears: ({ held: [first] }) => first !== undefined && (first.bears.length > 0 || first.falls !== null),
-  gauges: ({ evaluation: { held: [pose] }, wants }) => [
+  gauges: ({
+    evaluation: {
+      held: [pose],
+    },
+    wants,
+  }) => [
     { gauge: bearing(pose, 'Hands', true), title: 'What the hands bear; an estimate', codes: CODES, wants: [] },
-    { gauge: bearing(pose, 'Body', false), title: 'What shoulder and chest bear; an estimate', codes: CODES, wants: [] },
+    {
+      gauge: bearing(pose, 'Body', false),
+      title: 'What shoulder and chest bear; an estimate',
+      codes: CODES,
+      wants: [],
+    },
     holdGauge(pose, holdFor(wants)),
   ],
   wants: [HOLD, WASHERS_AT_MOST],
@@ -38,8 +48,13 @@ export const worn: Way = {
   placesHeading: 'Where each loadout lies over the shoulder',
   plusMinus: () => [],
   readings: handReadings,
+  learned: (from, spread) => placeWords(from, spread, 'shoulder'),
   firstReading: 'Put it on as you wear it, a luggage scale on each grip, and type what you read.',
-  card: ({ evaluation: { held: [first] } }) => {
+  card: ({
+    evaluation: {
+      held: [first],
+    },
+  }) => {
     if (!first) return [];
     if (first.falls) return [{ figure: ['falls'], rest: [`cannot be held: ${first.pose.name.toLowerCase()}`] }];
     const most = first.bears.reduce((a, b) => (b.share > a.share ? b : a));
@@ -50,7 +65,9 @@ export const worn: Way = {
       },
       {
         figure: holdTimeWords(first.holds),
-        rest: [first.holds.kind === 'tooMuch' ? `can the ${first.tires} hold it` : `is how long the ${first.tires} holds it`],
+        rest: [
+          first.holds.kind === 'tooMuch' ? `can the ${first.tires} hold it` : `is how long the ${first.tires} holds it`,
+        ],
       },
     ];
   },
@@ -94,7 +111,13 @@ function wornOdds({ assembly: { rig }, values, evaluation, hands }: BalanceConte
       .find((p) => p.pose.id === first.pose.id)
       ?.bears.map((b) => b.share) ?? [];
   const now = first.bears.map((b) => b.share);
-  const ways = ([[LOOK, 0, 0], [0, LOOK, 0], [0, 0, LOOK]] as const).map(shares);
+  const ways = (
+    [
+      [LOOK, 0, 0],
+      [0, LOOK, 0],
+      [0, 0, LOOK],
+    ] as const
+  ).map(shares);
   const { covariance } = spreadOf(
     pieces.map((p) => p.flat),
     sums,
@@ -107,8 +130,7 @@ function wornOdds({ assembly: { rig }, values, evaluation, hands }: BalanceConte
     holds: shareOfBuilds(covariance, (dx, dy, dz) =>
       now.every(
         (share, i) =>
-          share +
-            ((ways[0]![i]! - share) * dx + (ways[1]![i]! - share) * dy + (ways[2]![i]! - share) * dz) / LOOK <=
+          share + ((ways[0]![i]! - share) * dx + (ways[1]![i]! - share) * dy + (ways[2]![i]! - share) * dz) / LOOK <=
           1 + 1e-9,
       ),
     ),

@@ -213,8 +213,7 @@ export class Choose {
         },
         {
           name: 'Can be held',
-          text:
-            candidate.holds === null ? 'by no hand' : render(holdTimeWords(candidate.holds), this.units()),
+          text: candidate.holds === null ? 'by no hand' : render(holdTimeWords(candidate.holds), this.units()),
         },
         {
           name: 'Packs to',

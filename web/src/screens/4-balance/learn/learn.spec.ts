@@ -83,9 +83,21 @@ describe('learning from the bench', () => {
     await type(page, 'Drop time, once more', '1.6 s', () => fixture.whenStable());
     expect(fields()).toBe(3);
   });
-  it('sends what is held in the hand to the log', async () => {
-    const { page, button } = await sheet(Learn, benchAt({}, 'hand-frame'));
-    expect(page.textContent).toContain('What a held rig does in the hand goes in the Log.');
-    expect(button('Keep this reading')).toBeUndefined();
+  it('of a rig in the hand asks where it balances, and moves the mark by it', async () => {
+    const boom = benchAt({}, 'boom');
+    const { page, fixture, press } = await sheet(Learn, boom);
+    expect(page.textContent).not.toMatch(/[Dd]rop time|turned over/);
+    await type(page, 'Balances on a finger, ahead of the hand', '40 mm', () => fixture.whenStable());
+    await press('Keep this reading');
+    expect(page.querySelector('.next')!.textContent).toMatch(/Hold mark/i);
+    expect(page.textContent).toMatch(/By these readings the mass centre lies/);
+  });
+  it('offers to take over what a clamp was read to hold', async () => {
+    const { page, fixture, press, workspace } = await sheet(Learn, benchAt({}, 'swivel-grip'));
+    await type(page, 'The wing-nut clamp slips at', '1.2 N m', () => fixture.whenStable());
+    await press('Keep this reading');
+    expect(page.textContent).toContain('slips at 1.20 N·m');
+    await press('Take it as this rig’s own');
+    expect(workspace.edited).toEqual([jasmine.objectContaining({ kind: 'friction' })]);
   });
 });

@@ -1,9 +1,17 @@
 /** Learn from the bench: what the real rig did, what that says about the model, and the next move from it. */
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatCheckbox } from '@angular/material/checkbox';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { figure, readings, showFigure, type LogEntry } from '@tide-pebble/core';
+import {
+  leadingWay,
+  NOTHING_SEEN,
+  readings,
+  readingsOf,
+  render,
+  sawNothing,
+  seenWords,
+  type LogEntry,
+} from '@tide-pebble/core';
 import { injectBench } from '../../../services/bench-signal';
 import { Documents } from '../../../services/keeping/documents';
 import { Taught } from '../../../services/taught';
@@ -11,19 +19,17 @@ import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
 import { NoBench } from '../../../ui/no-bench';
 import { Notices } from '../../../services/notices';
-import { QuantityField } from '../../../ui/figures/quantity-field';
+import { ReadingSheet } from '../../../ui/reading-sheet';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
 
 type Seen = LogEntry['seen'];
-const NOTHING: Seen = { dropTimes: [] };
 const DRAFT = 'tide-pebble.reading-draft';
-const PRESSES = 3;
 
 @Component({
   selector: 'tp-learn',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatCheckbox, MatProgressBar, StageLayout, NoBench, BenchTabs, QuantityField],
+  imports: [MatButton, MatProgressBar, StageLayout, NoBench, BenchTabs, ReadingSheet],
   templateUrl: './learn.html',
   styleUrl: './learn.css',
 })
@@ -37,8 +43,15 @@ export class Learn {
   /** What is being typed survives a reload. */
   protected readonly draft = signal<Seen>(stored());
 
-  protected readonly hung = computed(() => this.bench()?.judged.evaluation.hung ?? null);
-  private readonly taught = new Taught();
+  protected readonly way = computed(() => {
+    const bench = this.bench();
+    return bench ? leadingWay(bench.judged.evaluation) : null;
+  });
+  protected readonly kinds = computed(() => {
+    const bench = this.bench();
+    return bench ? readingsOf(bench.piece.rig, bench.judged.evaluation) : [];
+  });
+  protected readonly taught = new Taught();
   private readonly entries = this.taught.entries;
   protected readonly learning = this.taught.learning;
   protected readonly reason = this.taught.reason;
@@ -54,36 +67,14 @@ export class Learn {
     this.entries().map((entry, i) => ({
       entry,
       name: `Reading ${i + 1}`,
-      text: this.seenWords(entry.seen) || 'nothing read',
+      text: render(seenWords(entry.seen, this.kinds()), this.units()) || 'nothing read',
     })),
   );
-  protected readonly nothing = computed(() => {
-    const d = this.draft();
-    return (
-      d.noseDown === undefined &&
-      d.leftSideDown === undefined &&
-      d.dropTimes.length === 0 &&
-      !d.turnsOver &&
-      d.mass === undefined &&
-      d.fingerAhead === undefined
-    );
-  });
-  protected note(part: { readonly [K in keyof Seen]?: Seen[K] | null }): void {
-    const next = Object.fromEntries(
-      Object.entries({ ...this.draft(), ...part }).filter(([, v]) => v !== null && v !== undefined),
-    ) as Seen;
+  protected readonly own = this.taught.own;
+  protected readonly nothing = computed(() => sawNothing(this.draft()));
+  protected note(next: Seen): void {
     this.draft.set(next);
     localStorage.setItem(DRAFT, JSON.stringify(next));
-  }
-
-  /** One more field than there are times, to three: their mean counts for more than any. */
-  protected readonly presses = computed(() =>
-    Array.from({ length: Math.min(PRESSES, this.draft().dropTimes.length + 1) }, (_, i) => i),
-  );
-  protected press(i: number, time: number | null): void {
-    const times = [...this.draft().dropTimes];
-    times.splice(i, 1, ...(time === null ? [] : [time]));
-    this.note({ dropTimes: times });
   }
 
   protected keep(): void {
@@ -96,12 +87,17 @@ export class Learn {
       loadout: bench.loadout?.id ?? null,
       when: new Date().toISOString(),
       values: { ...bench.values },
-      expected: { noseDown, leftSideDown, dropPitch, dropSpread: this.hung()?.spread.dropPitch ?? null },
+      expected: {
+        noseDown,
+        leftSideDown,
+        dropPitch,
+        dropSpread: bench.judged.evaluation.hung?.spread.dropPitch ?? null,
+      },
       seen: this.draft(),
       notes: '',
     };
     this.documents.commit('a reading', [{ kind: 'log', id: entry.id, body: entry }]);
-    this.draft.set(NOTHING);
+    this.draft.set(NOTHING_SEEN);
     localStorage.removeItem(DRAFT);
   }
 
@@ -112,36 +108,9 @@ export class Learn {
 
   /** The settings the maker has now made on the real rig. */
   protected done(): void {
-    const outcome = this.taught.learned()?.next.outcome;
-    if (outcome?.kind === 'solved') this.workspace.setAdjusters('the next move', outcome.values);
-  }
-
-  private seenWords(seen: Seen): string {
-    const lean = (angle: number | undefined, words: readonly [string, string]): string[] =>
-      angle === undefined
-        ? []
-        : [
-            angle === 0
-              ? `level (${words[0].split(' ')[0]})`
-              : `${this.say('angle', Math.abs(angle))} ${words[angle > 0 ? 0 : 1]}`,
-          ];
-    const mean = seen.dropTimes.reduce((s, t) => s + t, 0) / seen.dropTimes.length;
-    return [
-      ...(seen.turnsOver ? ['turned over'] : []),
-      ...lean(seen.noseDown, ['nose down', 'nose up']),
-      ...lean(seen.leftSideDown, ['left side down', 'right side down']),
-      ...(seen.dropTimes.length > 0 ? [`drop ${this.say('time', mean)}`] : []),
-      ...(seen.mass === undefined ? [] : [this.say('mass', seen.mass)]),
-      ...(seen.fingerAhead === undefined
-        ? []
-        : [
-            `balances ${this.say('length', Math.abs(seen.fingerAhead), 0)} ${seen.fingerAhead >= 0 ? 'ahead' : 'behind'}`,
-          ]),
-    ].join(', ');
-  }
-
-  private say(kind: Parameters<typeof figure>[0], value: number, decimals?: number): string {
-    return showFigure(figure(kind, value, decimals), this.units());
+    const outcome = this.taught.learned()?.next?.outcome;
+    if (outcome?.kind === 'solved' || outcome?.kind === 'axesSet')
+      this.workspace.setAdjusters('the next move', outcome.values);
   }
 }
 
@@ -150,8 +119,8 @@ function stored(): Seen {
     const read: unknown = JSON.parse(localStorage.getItem(DRAFT) ?? 'null');
     return read && typeof read === 'object' && 'dropTimes' in read && Array.isArray(read.dropTimes)
       ? (read as Seen)
-      : NOTHING;
+      : NOTHING_SEEN;
   } catch {
-    return NOTHING;
+    return NOTHING_SEEN;
   }
 }
