@@ -1,10 +1,11 @@
-/** Readouts that every rig has, however it is borne: its mass, how it resists a twist against the bare camera, its cost. */
+/** Readouts that every rig has, however it is borne: its mass, how steady it is beside the bare camera, its cost. */
 import { figure, noGauge, say } from '../0-base';
 import type { BalanceContext } from './balanceCheck';
 import { CALM_PITCH } from './borne/hung/hungWants';
 import { MASS_AT_MOST, SHOP_PRICE } from './borne/wantsOfAny';
 import type { WayGauge } from './borne/way';
 import type { Wants } from '../model';
+import { ofPicture, walking } from './swing/steadiness';
 
 /** The gauge runs this far past what is wanted at most. */
 const PAST = 1.3;
@@ -23,24 +24,46 @@ export const massGauge = ({ evaluation, wants }: BalanceContext): WayGauge => ({
   wants: [MASS_AT_MOST],
 });
 
-export function calmGauge({ evaluation: { calm, loadMass }, wants }: BalanceContext): WayGauge {
-  const reach = Math.max(2 * wants.calmAtLeast, 1);
+/** How far the nose goes in a walk, against the bare camera in the same hands; how it resists a twist is told beside it. */
+export function calmGauge(context: BalanceContext): WayGauge {
+  const { calm, loadMass } = context.evaluation;
+  const seen = loadMass > 0 ? walking(context) : null;
   return {
-    gauge: calm
+    gauge: seen
       ? {
-          name: 'Calm',
-          figure: [figure('ratio', calm.pitch, calm.pitch < 10 ? 1 : 0)],
-          rest: say`bare camera, roll ${figure('ratio', calm.roll, 0)}`,
-          pebble: Math.min(1, calm.pitch / reach),
-          pool: [wants.calmAtLeast / reach, 1],
-          out: calm.pitch < wants.calmAtLeast,
+          name: 'Nose in a walk',
+          figure: [figure('angle', seen.rig.pitch)],
+          rest: say`bare camera ${figure('angle', seen.bare.pitch)}`,
+          pebble: Math.min(1, seen.rig.pitch / (2 * seen.bare.pitch)),
+          pool: [0, 0.5],
+          out: seen.rig.pitch > seen.bare.pitch * NO_WORSE,
         }
-      : noGauge('Calm', loadMass > 0 ? 'it turns' : 'nothing mounted'),
-    title: 'Calm: how it resists a twist, against the bare camera',
+      : noGauge('Nose in a walk', loadMass > 0 ? 'not from a hand' : 'nothing mounted'),
+    title: 'How steady it is in a walk, against the bare camera in the same hands',
     codes: ['notCalm', 'nothingMounted'],
     wants: [CALM_PITCH],
+    notes: [
+      ...(seen
+        ? [
+            {
+              words: say`That is ${figure('percent', ofPicture(seen.rig.pitch, context))} of the picture’s width. The horizon goes ${figure('angle', seen.rig.roll)}, the bare camera’s ${figure('angle', seen.bare.roll)}.`,
+              about: null,
+            },
+          ]
+        : []),
+      ...(calm
+        ? [
+            {
+              words: say`It resists a twist ${figure('ratio', calm.pitch)} as hard in pitch as the bare camera, ${figure('ratio', calm.roll)} in roll, ${figure('ratio', calm.pan)} in pan.`,
+              about: null,
+            },
+          ]
+        : []),
+    ],
   };
 }
+/** Rounding is no difference. */
+const NO_WORSE = 1.02;
 
 /** What is still to buy, against what the shop asks for a finished one, where the maker has said so. `cost` is null while it is worked out. */
 export function costGauge(cost: number | null, { shopPrice }: Wants): WayGauge {

@@ -141,6 +141,7 @@ export {
   type SwingFigures,
   type SwingTrace,
 } from './swing/swingFigures';
+export { seenIn, type Seen } from './swing/steadiness';
 export { bareSwinger, swingerOf, type Swinger } from './swing/swinger';
 export { panPlans, type PanPlan } from './pan/panPlans';
 export { type PanInput, type PanMove } from './pan/panWays';

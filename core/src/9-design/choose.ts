@@ -1,7 +1,7 @@
 /** Which family for these shots and this load: each sized to it, figured out, and ranked with its reasons. */
 import { figure, say, type Gauge, type Phrase } from '../0-base';
 import { FAMILIES, breakDown, type Family, type Suits } from '../2-frame';
-import { leadingWay, type Endurance, type Verdict } from '../3-balance';
+import { leadingWay, MOTIONS, seenIn, type Endurance, type Seen, type Verdict } from '../3-balance';
 import { judged, workpiece } from './derive';
 import type { Hands, KitItem, Loadout, Wants } from '../model';
 import { startRig, type Start } from './startRig';
@@ -29,7 +29,8 @@ export interface Candidate {
   readonly family: string;
   readonly start: Start;
   readonly mass: number;
-  readonly calm: { readonly roll: number; readonly pitch: number; readonly pan: number } | null;
+  /** How far it sways in a walk, beside the bare camera in the same hands; null where no hand swings it. */
+  readonly seen: Seen | null;
   /** The three readouts of the way it is borne, the most telling first. */
   readonly readouts: readonly Gauge[];
   /** How long its first pose can be held; null for a rig that no hand holds. */
@@ -64,6 +65,7 @@ export function chooseFamilies(input: ChooseInput, families: readonly Family[] =
 }
 
 const KERF = 0.0015;
+const WALK = MOTIONS.find((m) => m.id === 'walk')!;
 
 export function candidate(family: Family, { wishes, loadout, kit, wants, hands }: ChooseInput): Candidate {
   const start = startRig(family, loadout, kit, wants, hands);
@@ -77,7 +79,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
   const packed = breakDown(rig, start.values);
   const figures = {
     mass: evaluation.mass,
-    calm: evaluation.calm,
+    seen: evaluation.loadMass > 0 ? seenIn(WALK, context) : null,
     readouts:
       leadingWay(evaluation)
         ?.gauges(context)
@@ -110,7 +112,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
 
 type Figures = Pick<
   Candidate,
-  'mass' | 'calm' | 'readouts' | 'holds' | 'cost' | 'hours' | 'dries' | 'tools' | 'longestPiece'
+  'mass' | 'seen' | 'readouts' | 'holds' | 'cost' | 'hours' | 'dries' | 'tools' | 'longestPiece'
 > & { readonly load: number };
 
 function reasonsFor({ suits }: Family, f: Figures, wishes: Wishes, cuts: number): readonly Reason[] {
@@ -161,11 +163,13 @@ function reasonsFor({ suits }: Family, f: Figures, wishes: Wishes, cuts: number)
       missing.length === 0 ? say`You have every tool it takes.` : say`You would have to borrow: ${missing.join(', ')}.`,
     );
   }
-  if (f.calm)
+  if (f.seen) {
+    const { rig, bare } = f.seen;
     add(
-      f.calm.pitch >= 3,
-      say`${f.calm.pitch >= 3 ? 'Turns' : 'Only turns'} ${figure('ratio', f.calm.pitch)} as hard in pitch as the bare camera, ${figure('ratio', f.calm.roll)} in roll.`,
+      rig.pitch <= bare.pitch,
+      say`In a walk its nose goes ${figure('angle', rig.pitch)}, the bare camera’s ${figure('angle', bare.pitch)}.`,
     );
+  }
   // What is out of what is wanted, else the most telling.
   const told = f.readouts.find((g) => g.out) ?? f.readouts[0];
   if (told) add(!told.out, [`${told.name}: `, ...told.figure, ' ', ...told.rest, '.']);

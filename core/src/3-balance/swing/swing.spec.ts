@@ -168,7 +168,7 @@ describe('the swing', () => {
   it('held fast by a wrist comes back to how it was held', () => {
     const s = run({
       rig: plain,
-      joint: { wrist: { spring: 8, damper: 0.8 } },
+      joint: { wrist: { spring: [8, 8, 8], damper: [0.8, 0.8, 0.8] } },
       motion: { pushes: [{ type: 'halfSine', direction: [1, 0, 0], peak: 2, start: 0, duration: 0.3 }] },
       every: 0.1,
       until: 6,

@@ -26,8 +26,10 @@ export interface Joint {
   readonly viscous?: number;
   /** The other hand, light on the post: a soft spring (N m/rad) and damper (N m s/rad) about the vertical, towards where the hand points. */
   readonly pan?: { readonly spring: number; readonly damper: number };
-  /** Held fast: a wrist that gives, about all axes, towards how it was held and where the hand points; it bears the weight as it was held. */
-  readonly wrist?: { readonly spring: number; readonly damper: number };
+  /** Held fast: hands that give, about each rig axis, towards how it was held and where the hand points; it bears the weight as it was held. */
+  readonly wrist?: { readonly spring: Vec3; readonly damper: Vec3 };
+  /** Two hands apart besides: towards how it was held, but without what the hands themselves rock. */
+  readonly arms?: { readonly spring: Vec3; readonly damper: Vec3 };
   /**
    * Axes inside axes instead of one free point: first moments (kg m, rig axes) of what turns about the roll (x), tilt (y)
    * and pan (z) axis, each from its own axis; the rig's own `fromPivot` is then not used, and its inertia is each axis's
@@ -151,7 +153,7 @@ function ratesOf(
   const torque = new Float64Array(3);
   const hand = new Float64Array(6);
   const rocks = (motion.wobbles?.length ?? 0) > 0;
-  const { dry = 0, viscous = 0, pan, wrist } = joint;
+  const { dry = 0, viscous = 0, pan, wrist, arms } = joint;
   const sticks = Math.max(STICKS, dry / (STOPS_AT_MOST * Math.min(ixx, iyy, izz)));
   const start = headingOf(held[0], held[1], held[2], held[3]);
   // What the weight turns with in the first attitude, rig axes: d × M Rᵀ g.
@@ -214,9 +216,14 @@ function ratesOf(
             offZ - (xz * hand[0]! + yz * hand[1]! + zz * hand[2]!),
           ]
         : [offX, offY, offZ];
-      tx -= borne[0] + wrist.spring * ex + wrist.damper * (rx - turning * zx);
-      ty -= borne[1] + wrist.spring * ey + wrist.damper * (ry - turning * zy);
-      tz -= borne[2] + wrist.spring * ez + wrist.damper * (rz - turning * zz);
+      if (arms) {
+        tx -= arms.spring[0] * offX + arms.damper[0] * (wx - turning * zx);
+        ty -= arms.spring[1] * offY + arms.damper[1] * (wy - turning * zy);
+        tz -= arms.spring[2] * offZ + arms.damper[2] * (wz - turning * zz);
+      }
+      tx -= borne[0] + wrist.spring[0] * ex + wrist.damper[0] * (rx - turning * zx);
+      ty -= borne[1] + wrist.spring[1] * ey + wrist.damper[1] * (ry - turning * zy);
+      tz -= borne[2] + wrist.spring[2] * ez + wrist.damper[2] * (rz - turning * zz);
     }
     const speed = dry > 0 ? Math.sqrt(rx * rx + ry * ry + rz * rz) : 0;
     const rub = viscous + (dry > 0 ? dry / Math.sqrt(speed * speed + sticks * sticks) : 0);

@@ -4,6 +4,7 @@ import { scale, subtract, type Vec3 } from '../../0-base';
 import { bodiesBeyond, pivotAt, shiftOf, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
 import type { Evaluation } from '../evaluate';
 import type { PanRig } from '../pan/panLean';
+import { holdOf, type Firmness } from '../borne/held/handSprings';
 import { supportAt, supportOf } from '../borne/support';
 import { steadyPan } from '../pan/panLean';
 import type { AxisReading } from '../borne/turning/turning';
@@ -17,8 +18,6 @@ export interface Swinger {
   readonly holds: 'joint' | 'wrist' | 'axes';
 }
 
-/** A wrist that gives, about all axes: rough, from arms holding a small tool. N m/rad and N m s/rad. */
-const WRIST = { spring: 8, damper: 0.45 };
 /** Two fingers on the post: enough to lead a pan. */
 const FINGERS = { spring: 0.06, damper: 0.05 };
 const UPRIGHT: Vec3 = [0, 0, 1];
@@ -28,7 +27,12 @@ const ALONG_ITS_WAY = 0.99;
 const DRAG = 0.003;
 
 /** Null when nothing bears it, or it would turn over. */
-export function swingerOf(assembly: Assembly, values: AdjusterValues, evaluation: Evaluation): Swinger | null {
+export function swingerOf(
+  assembly: Assembly,
+  values: AdjusterValues,
+  evaluation: Evaluation,
+  firmness: Firmness = 'usual',
+): Swinger | null {
   const { rig } = assembly;
   const support = supportOf(rig);
   if (!support || evaluation.mass <= 0) return null;
@@ -52,9 +56,13 @@ export function swingerOf(assembly: Assembly, values: AdjusterValues, evaluation
   }
   if (support.kind !== 'hands') return null;
   if (evaluation.axes.length > 0) return nested(assembly, evaluation);
+  const places = evaluation.held[0]?.hands.map((h) => h.at) ?? [];
+  const at = supportAt(rig, support, inOrder);
   return held(
     evaluation.pieces.map((p) => p.flat),
-    supportAt(rig, support, inOrder),
+    at,
+    places.length > 0 ? places : [at],
+    firmness,
   );
 }
 
@@ -91,8 +99,16 @@ function nested({ rig }: Assembly, { axes, pieces, mass }: Evaluation): Swinger 
   };
 }
 
-/** The camera with what stands on it, in the same wrist, by its foot; null when nothing is mounted. */
-export function bareSwinger(assembly: Assembly, values: AdjusterValues, evaluation: Evaluation): Swinger | null {
+/** A bare camera in two hands has one at each side, so far from its middle, m. */
+const BESIDE = 0.06;
+
+/** The camera with what stands on it, in the same hands, by its foot; null when nothing is mounted. */
+export function bareSwinger(
+  assembly: Assembly,
+  values: AdjusterValues,
+  evaluation: Evaluation,
+  firmness: Firmness = 'usual',
+): Swinger | null {
   const load = evaluation.pieces.filter((p) => p.isLoad).map((p) => p.flat);
   if (load.length === 0 || !assembly.mount) return null;
   const shift = shiftOf(
@@ -100,15 +116,18 @@ export function bareSwinger(assembly: Assembly, values: AdjusterValues, evaluati
     assembly.pieces.find((p) => p.isLoad)?.movedBy ?? [],
     valuesInOrder(assembly.rig, values),
   );
-  return held(load, [assembly.mount[0] + shift[0], assembly.mount[1] + shift[1], assembly.mount[2] + shift[2]]);
+  const foot: Vec3 = [assembly.mount[0] + shift[0], assembly.mount[1] + shift[1], assembly.mount[2] + shift[2]];
+  const both = !evaluation.hung && (evaluation.held[0]?.hands.length ?? 1) > 1;
+  const beside = (by: number): Vec3 => [foot[0], foot[1] + by, foot[2]];
+  return held(load, foot, both ? [beside(BESIDE), beside(-BESIDE)] : [foot], firmness);
 }
 
 /** Held as it stands: the wrist's own set holds its weight, and what the hand does is what moves it. */
-function held(bodies: Parameters<typeof sumsOf>[0], at: Vec3): Swinger {
+function held(bodies: Parameters<typeof sumsOf>[0], at: Vec3, places: readonly Vec3[], firmness: Firmness): Swinger {
   const sums = sumsOf(bodies);
   return {
     rig: { mass: sums.mass, fromPivot: subtract(massCentre(sums), at), inertia: inertiaAbout(sums, at) },
-    joint: { wrist: WRIST },
+    joint: holdOf(places, firmness),
     level: { lens: 0, left: 0 },
     holds: 'wrist',
   };

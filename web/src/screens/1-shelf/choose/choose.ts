@@ -194,7 +194,7 @@ export class Choose {
     const family = familyById(candidate.family)!;
     const say = (kind: Parameters<typeof figure>[0], value: number, decimals?: number): string =>
       showFigure(figure(kind, value, decimals), this.units());
-    const { calm } = candidate;
+    const { seen } = candidate;
     return {
       family,
       candidate,
@@ -202,8 +202,15 @@ export class Choose {
       rows: [
         { name: 'Mass with the load', text: say('mass', candidate.mass) },
         {
-          name: 'Against the bare camera: pitch, roll, pan',
-          text: calm ? [calm.pitch, calm.roll, calm.pan].map((c) => say('ratio', c)).join(', ') : 'nothing mounted',
+          name: 'In a walk, against the bare camera: nose, horizon',
+          text: seen
+            ? [
+                [seen.rig.pitch, seen.bare.pitch],
+                [seen.rig.roll, seen.bare.roll],
+              ]
+                .map(([own, bare]) => `${say('angle', own!)} for ${say('angle', bare!)}`)
+                .join(', ')
+            : 'not from a hand',
         },
         {
           name: 'As it starts',
