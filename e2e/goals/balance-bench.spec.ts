@@ -246,7 +246,7 @@ test('whatever bears it swings beside the bare camera: a joint, a wrist, a shoul
   await onBench(bench, 'Whirligig');
   await sheet(bench, 'Swing');
   await expect(
-    bench.getByText('A pole does not swing from a hand: how it droops, at rest and spun, is judged on Hang.'),
+    bench.getByText('A pole does not swing from a hand: how it droops, at rest and spun, is told on Bench.'),
   ).toBeVisible();
 });
 

@@ -62,8 +62,8 @@ export function calmGauge(context: BalanceContext): WayGauge {
     ],
   };
 }
-/** Rounding is no difference. */
-const NO_WORSE = 1.02;
+/** Nearer than this the two are alike, by what a sway for small turns errs. */
+const NO_WORSE = 1.2;
 
 /** What is still to buy, against what the shop asks for a finished one, where the maker has said so. `cost` is null while it is worked out. */
 export function costGauge(cost: number | null, { shopPrice }: Wants): WayGauge {

@@ -9,7 +9,7 @@ export { aboutAxis, heightForDrop, sliderForDrop, type HeightForDrop } from './b
 export { evaluate, type Calm, type Evaluation, type Hung } from './evaluate';
 export { centreId, massId, shiftId, shiftsOf, type BalanceSpread, type Contribution } from './spread/spread';
 export { adjusterSteps, readings, type AdjusterStep } from './adjusters/adjusterSteps';
-export { leadingWay, readingsOf, USUALLY_FIRM, wantsOf, waysOf } from './borne/ways';
+export { leadingWay, wayOfRig, readingsOf, USUALLY_FIRM, wantsOf, waysOf } from './borne/ways';
 export type { CardLine, BenchNote, Readout, ReadingKind, Want, Way, WayGauge } from './borne/way';
 export { NOTHING_SEEN, readingFigure, readingWords, sawNothing, seenOf, seenWords, withSeen } from './borne/seen';
 export { readoutsOf } from './readoutsOf';

@@ -138,11 +138,45 @@ describe('what must be accurate of axes inside axes', () => {
       values: set.kind === 'axesSet' ? set.values : {},
       lengths: 0.02,
     });
-    if (rough.kind !== 'found') return fail(rough.reason);
+    if (rough.kind !== 'found') return fail(rough.kind);
     const { leeway, chance, withMore } = rough.accuracy;
     expect(leeway[0]!.fails).toBe('axis');
     expect(chance.part).toBeLessThan(1);
     expect(Math.max(...withMore.map((m) => m.part))).toBeGreaterThan(chance.part);
     for (const m of withMore) expect(m.part).toBeGreaterThanOrEqual(chance.part);
+  });
+});
+
+describe('what must be accurate of a rig that does not hang', () => {
+  const look = (family: string, more: Partial<AccuracyInput> = {}) => {
+    const start = startRig(familyById(family)!, loadout, kit, wants);
+    return accuracyOf({
+      rig: { design: start.design, wants: { ...wants, massAtMost: 9 } },
+      loadout,
+      kit,
+      values: start.values,
+      lengths: 0.001,
+      angles: 0.02,
+      builds: 200,
+      seed: 3,
+      ...more,
+    });
+  };
+  it('tells of a figure what it is felt as, and of a set-up that fails already no leeway of nought', () => {
+    const frame = look('hand-frame');
+    if (frame.kind !== 'found') return fail(frame.kind);
+    const felt = frame.accuracy.leeway.map((l) => l.felt);
+    expect(felt.every((f) => f.kind === 'torque')).toBeTrue();
+    expect(felt.some((f) => f.value > 0)).toBeTrue();
+    // A post with its weights off to one side tips more than is wanted, whatever is set.
+    expect(look('pipe-post')).toEqual({ kind: 'fails', condition: 'wristSides' });
+  });
+  it('asks of axes that they are square, by how far along an axis what it carries lies', () => {
+    const frame = look('three-axis-frame');
+    if (frame.kind !== 'found') return fail(frame.kind);
+    const square = frame.accuracy.leeway.filter((l) => l.name.includes('out of square'));
+    expect(square.length).toBeGreaterThan(0);
+    // Felt as weight times lean times its way along the axis: never more than all of its weight at a foot's length.
+    for (const { felt } of square) expect(felt.value).toBeLessThan(10 * 0.3 * 0.04);
   });
 });

@@ -1,7 +1,8 @@
 /** A rig's own list of what may be off as built (its family's sizes, its masses, where bought things' mass centres lie), and what must be accurate. */
-import { DEGREE, length, scale, sourceWords, subtract } from '../0-base';
-import { addSums, moveSums, scaleSums, sumsOfOne, type Sums } from '../1-load';
+import { cross, DEGREE, dot, length, scale, sourceWords, subtract, unit } from '../0-base';
+import { addSums, massCentre, moveSums, scaleSums, sumsOf, sumsOfOne, type Sums } from '../1-load';
 import {
+  bodiesBeyond,
   changedDesign,
   placedPieces,
   shiftOf,
@@ -18,12 +19,14 @@ import {
   mendedOnAxes,
   riding,
   sumsAbout,
+  supportOf,
   withCounts,
   trimProblem,
   wantedOf,
   type Accuracy,
   type AxisOffsets,
   type AxisReading,
+  type ConditionId,
   type Unsure,
 } from '../3-balance';
 import { workpiece, type Workpiece } from './derive';
@@ -42,6 +45,8 @@ export interface AccuracyInput {
 }
 export type AccuracyOutcome =
   | { readonly kind: 'found'; readonly accuracy: Accuracy }
+  /** As it is set up it does not do what is wanted, wherever the slides go: no leeway is left to be told. */
+  | { readonly kind: 'fails'; readonly condition: ConditionId | null }
   | { readonly kind: 'none'; readonly reason: 'nothingBears' | 'broken' };
 
 /** Sizes are tried this much off, for how the sums change with them. */
@@ -63,6 +68,7 @@ export function accuracyOf(input: AccuracyInput, tell: (part: number) => void = 
     const offsets = (assembly: Assembly): AxisOffsets => axesAt(assembly).map((a) => a.offset);
     const between = (a: AxisOffsets, b: AxisOffsets, apart: number): AxisOffsets =>
       a.map((o, i) => scale(subtract(b[i]!, o), 1 / apart));
+    if (!mended.mended(mended.still)) return { kind: 'fails', condition: mended.fails(mended.still) };
     const moved = (change: AxisOffsets): boolean => change.some((c) => length(c) > 1e-9);
     return {
       kind: 'found',
@@ -70,6 +76,7 @@ export function accuracyOf(input: AccuracyInput, tell: (part: number) => void = 
         mended,
         [
           ...sizes(input, made, (p) => offsets(p.assembly), between, moved),
+          ...squareness(made, axesAt(made.assembly), input.angles),
           ...massesOnAxes(made, mended.still, offsets, between).filter((u) => moved(u.change)),
         ],
         by,
@@ -78,15 +85,18 @@ export function accuracyOf(input: AccuracyInput, tell: (part: number) => void = 
   }
   const stance = stanceOf(made, input);
   if (!stance) return { kind: 'none', reason: 'nothingBears' };
+  const mended = mendedBySlides(
+    stance.problem,
+    stance.still,
+    // What hangs, or rests on a hinge, shows it as a lean; a hand feels it.
+    supportOf(made.rig)?.kind === 'hands' ? 'torque' : 'length',
+  );
+  if (!mended.mended(mended.still)) return { kind: 'fails', condition: mended.fails(mended.still) };
   const between = (a: Sums, b: Sums, apart: number): Sums => scaleSums(addSums(b, scaleSums(a, -1)), 1 / apart);
   const about = (p: Workpiece): Sums | null => stanceOf(p, input)?.about ?? null;
   return {
     kind: 'found',
-    accuracy: accuracy(
-      mendedBySlides(stance.problem, stance.still),
-      [...sizes(input, made, about, between, moved), ...masses(made, input, stance.at)],
-      by,
-    ),
+    accuracy: accuracy(mended, [...sizes(input, made, about, between, moved), ...masses(made, input, stance.at)], by),
   };
 }
 
@@ -157,6 +167,36 @@ function sizes<C>(
           },
         ]
       : [];
+  });
+}
+
+/** Each axis leant, to either side of where it should run: what it carries then lies beside it by the lean times its way along it. */
+function squareness(
+  { assembly }: Workpiece,
+  axes: readonly AxisReading[],
+  spread: number,
+): readonly Unsure<AxisOffsets>[] {
+  return axes.flatMap((axis, i) => {
+    const along = unit(axis.pivot.axis ?? [0, 0, 1]);
+    const beyond = bodiesBeyond(assembly.rig, axis.pivot);
+    const carried = assembly.pieces.filter((p) => beyond.has(p.body)).map((p) => p.flat);
+    if (carried.length === 0) return [];
+    const way = dot(subtract(massCentre(sumsOf(carried)), axis.at), along);
+    const one = unit(Math.abs(along[2]) < 0.9 ? cross(along, [0, 0, 1]) : [1, 0, 0]);
+    return [one, cross(along, one)].flatMap((lean, n): readonly Unsure<AxisOffsets>[] =>
+      Math.abs(way) < 1e-4
+        ? []
+        : [
+            {
+              id: axis.pivot.id,
+              name: `${axis.pivot.name}, out of square ${n === 0 ? 'one way' : 'the other way'}`,
+              kind: 'angle',
+              spread,
+              most: MOST.angle,
+              change: axes.map((_, k) => (k === i ? scale(lean, way) : [0, 0, 0])),
+            },
+          ],
+    );
   });
 }
 

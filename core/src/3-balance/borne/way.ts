@@ -121,6 +121,10 @@ export interface Way {
   readonly firstReading: string;
   /** What to expect, on the card. */
   card(context: BalanceContext): readonly CardLine[];
+  /** Of builds drawn by chance, what those that can be set do: “can be brought level …”. */
+  readonly buildsCan: string;
+  /** How it is balanced once it is built: the last step of the bench. */
+  readonly lastStep: { readonly title: string; readonly check: string };
   /** Why the swing player has nothing to show, when it has not. */
   noSwing(evaluation: Evaluation): string;
 }

@@ -7,6 +7,7 @@ import { clampReadings } from './clamped/clampReadings';
 import { held } from './held/inHands';
 import { hung } from './hung/hung';
 import { axes } from './turning/onAxes';
+import { freeAxes, supportOf } from './support';
 import { pole } from './turning/onHead';
 import type { ReadingKind, Want, Way } from './way';
 import { ANY_RIG } from './wantsOfAny';
@@ -17,6 +18,16 @@ const WAYS: readonly Way[] = [hung, pole, axes, worn, held];
 
 /** None for a rig that nothing bears yet. */
 export const waysOf = (evaluation: Evaluation): readonly Way[] => WAYS.filter((w) => w.bears(evaluation));
+
+/** The way a rig will be borne, by its joints and hands alone. */
+export function wayOfRig(rig: Rig): Way | null {
+  const support = supportOf(rig);
+  if (!support) return null;
+  if (support.kind === 'pivot') return hung;
+  if (support.kind === 'hinge') return pole;
+  if (freeAxes(rig).length > 0) return axes;
+  return support.hands.some((h) => h.kind !== 'hand') ? worn : held;
+}
 
 export const leadingWay = (evaluation: Evaluation): Way | null => waysOf(evaluation)[0] ?? null;
 

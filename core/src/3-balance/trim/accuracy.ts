@@ -2,7 +2,7 @@
  * What must be accurate: how far each figure of the build may be off before the slides and threads can no longer mend it
  * with the washers as they are; alone, and all together by chance. To first order in each figure about the set-up.
  */
-import { normalDraws } from '../../0-base';
+import { normalDraws, STANDARD_GRAVITY } from '../../0-base';
 import { addScaledSums, moveSums, type Sums } from '../../1-load';
 import { MET, rolesOf, settle } from './settle';
 import type { TrimProblem } from './trimProblem';
@@ -27,14 +27,22 @@ export interface Mended<C> {
   /** `more`: with so much more travel each way on one of the movers, m. */
   mended(state: C, more?: { readonly mover: string; readonly by: number }): boolean;
   fails(state: C): ConditionId | null;
+  /** What a change of this size is felt as before anything is set anew: a shift of the mass centre, m, or a torque, N m. */
+  felt(change: C, by: number): Felt;
   /** Those whose travel counts. */
   readonly movers: readonly string[];
+}
+export interface Felt {
+  readonly kind: 'length' | 'torque';
+  readonly value: number;
 }
 export interface Leeway {
   readonly id: string;
   readonly name: string;
   readonly kind: Unsure['kind'];
   readonly spread: number;
+  /** Off by two of its spreads and nothing set anew. */
+  readonly felt: Felt;
   /** Smaller and larger by this much can still be trimmed; null: it does not matter within `most`. */
   readonly less: number | null;
   readonly more: number | null;
@@ -80,7 +88,7 @@ export function aboutSupport(problem: TrimProblem): TrimProblem {
 }
 
 /** Of one support. `still`: washers on, about the support; the problem from `aboutSupport`. */
-export function mendedBySlides(stepped: TrimProblem, still: Sums): Mended<Sums> {
+export function mendedBySlides(stepped: TrimProblem, still: Sums, feltAs: Felt['kind'] = 'length'): Mended<Sums> {
   // Whether travel is enough is asked, not whether a step is fine enough: settings between steps count.
   const problem: TrimProblem = { ...stepped, movers: stepped.movers.map((m) => ({ ...m, step: 0 })) };
   const roles = rolesOf(problem);
@@ -99,6 +107,15 @@ export function mendedBySlides(stepped: TrimProblem, still: Sums): Mended<Sums> 
     movers: [...roles.foreAft, ...roles.sideways, ...roles.height].map((i) => problem.movers[i]!.id),
     mended: (sums, more) => sums.mass > 0 && settle(wider(more), roles, sums).slack >= MET,
     fails: (sums) => settle(problem, roles, sums).tightest,
+    felt: ({ mass, first }, by) => {
+      const whole = still.mass + mass * by;
+      const shift = Math.hypot(
+        ...[0, 1].map((i) => (still.first[i]! + first[i]! * by) / whole - still.first[i]! / still.mass),
+      );
+      return feltAs === 'length'
+        ? { kind: 'length', value: shift }
+        : { kind: 'torque', value: still.mass * STANDARD_GRAVITY * shift };
+    },
   };
 }
 
@@ -132,6 +149,7 @@ export function accuracy<C>(
       name: u.name,
       kind: u.kind,
       spread: u.spread,
+      felt: of.felt(u.change, 2 * u.spread),
       less,
       more,
       fails,

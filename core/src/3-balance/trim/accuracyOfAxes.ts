@@ -35,6 +35,10 @@ export function mendedOnAxes(
     plus: (offsets, change, by) => offsets.map((o, i) => addScaled(o, change[i]!, by)),
     mended: (offsets, more) => held(offsets, more ? wider(more) : slides),
     fails: () => 'axis',
+    felt: (change, by) => ({
+      kind: 'torque',
+      value: Math.max(...change.map((c, i) => axes[i]!.carriedMass * STANDARD_GRAVITY * length(c) * Math.abs(by))),
+    }),
     movers: slides.filter((s) => s.ways.some((w) => length(w) > 1e-4)).map((s) => s.adjuster.id),
   };
 }

@@ -1,5 +1,6 @@
-/** Load on, washers on, hung and trimmed: the step the rest was for. */
+/** Load on and balanced, by the way the rig is borne: the step the rest was for. */
 import { say } from '../../0-base';
+import { wayOfRig } from '../../3-balance';
 import type { StepMaker } from '../step';
 
 export const balancing: StepMaker = {
@@ -7,8 +8,8 @@ export const balancing: StepMaker = {
   place: 70,
   make: ({ rig, bars }) => {
     const stations = rig.bodies.flatMap((b) => b.stations);
-    const hung = rig.pivots.length > 0;
-    if (!hung && stations.length === 0 && rig.contacts.length === 0) return [];
+    const way = wayOfRig(rig);
+    if (!way) return [];
     return [
       {
         id: 'balance',
@@ -20,14 +21,10 @@ export const balancing: StepMaker = {
           ...rig.pivots.map((p) => `hang:${p.id}`),
           ...bars.map((b) => `tail:${b.member}`),
         ],
-        title: hung
-          ? say`Mount the camera as it will shoot, put the washers on, hang it and trim`
-          : say`Mount the camera as it will shoot, and find how it lies in the hand`,
+        title: [way.lastStep.title],
         tool: 'the card in Field',
         figures: [say`battery and card in, strap off, screen as you use it`],
-        check: hung
-          ? say`Level both ways, and the drop time the card says.`
-          : say`Held as you will hold it, nothing tips more than the wrist likes; mark where the hand goes.`,
+        check: [way.lastStep.check],
         caution: 'Keep a hand under the camera until the clamp has been tried; use a tether over people or water.',
       },
     ];

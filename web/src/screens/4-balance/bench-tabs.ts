@@ -45,7 +45,7 @@ import { RouterLink, RouterLinkActive } from '@angular/router';
 })
 export class BenchTabs {
   protected readonly sheets = [
-    { path: '/balance', name: 'Hang' },
+    { path: '/balance', name: 'Bench' },
     { path: '/balance/set-ups', name: 'Set-ups' },
     { path: '/balance/pan', name: 'Pan' },
     { path: '/balance/swing', name: 'Swing' },

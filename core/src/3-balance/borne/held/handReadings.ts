@@ -58,7 +58,7 @@ export function handReadings(rig: Rig): readonly ReadingKind[] {
     ...[...new Map(several.map((c) => [c.id, c])).values()].map((c): ReadingKind => ({
       kind: 'gripScale',
       name: `Hand scale under the ${c.name.toLowerCase()}`,
-      help: 'A luggage scale on the grip, the other hand as always; what it shows, as a force.',
+      help: 'A luggage scale on the grip, the other hand as always; what it shows, in N or kg.',
       quantity: 'force',
       range: [0, 400],
       about: c.id,

@@ -42,5 +42,10 @@ export const held: Way = {
       },
     ];
   },
+  buildsCan: 'can be set so that the wrist carries no more than you want; the others want more travel, or weight.',
+  lastStep: {
+    title: 'Mount the camera as it will shoot, and find how it lies in the hand',
+    check: 'Held as you will hold it, nothing tips more than the wrist likes; mark where the hand goes.',
+  },
   noSwing: () => 'Nobody holds it yet: give it a hand in Frame.',
 };

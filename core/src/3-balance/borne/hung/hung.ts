@@ -51,5 +51,11 @@ export const hung: Way = {
         : { figure: ['no drop'], rest: ['it does not right itself'] },
     ];
   },
+  buildsCan:
+    'can be brought level and into the wanted drop with these washers; the others want other washers, or more travel.',
+  lastStep: {
+    title: 'Mount the camera as it will shoot, put the washers on, hang it and trim',
+    check: 'Level both ways, and the drop time the card says.',
+  },
   noSwing: () => 'It would turn over: trim it first, then see it swing.',
 };

@@ -64,6 +64,11 @@ export const axes: Way = {
         ]
       : [];
   },
+  buildsCan: 'can be balanced on every axis, as near as its friction hides; the others want more travel.',
+  lastStep: {
+    title: 'Mount the camera as it will shoot, and balance axis by axis, from the inside out',
+    check: 'Turned to any angle, each axis stays where it is left.',
+  },
   noSwing: () => 'Only three axes square to each other can be swung here: this rig has others.',
 };
 

@@ -90,7 +90,12 @@ export const pole: Way = {
           },
         ]
       : [],
-  noSwing: () => 'A pole does not swing from a hand: how it droops, at rest and spun, is judged on Hang.',
+  buildsCan: 'can be set to rest near level; the others want more travel, or other washers.',
+  lastStep: {
+    title: 'Mount the camera, stand the pole up off the head, and set camera and washers',
+    check: 'It rests with the camera end a little down, spins freely, and the mount lets go when pulled aside.',
+  },
+  noSwing: () => 'A pole does not swing from a hand: how it droops, at rest and spun, is told on Bench.',
 };
 
 function droopGauge(name: string, { droop, onStop }: PoleSpun): Gauge {

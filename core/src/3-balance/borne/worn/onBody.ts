@@ -71,6 +71,11 @@ export const worn: Way = {
       },
     ];
   },
+  buildsCan: 'can be set with their mass over the shoulder; the others want more travel, or another weight.',
+  lastStep: {
+    title: 'Mount the camera as it will shoot, put the rig on, and set camera and weight',
+    check: 'Let go with both hands, it stays on the shoulder; the hands only steer.',
+  },
   noSwing: () => 'Nobody wears it yet: give it a pose in Frame.',
 };
 

@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { DEGREE, figure, showFigure, type KitItem, type Leeway, WANT_WORDS } from '@tide-pebble/core';
+import { DEGREE, figure, leadingWay, showFigure, type KitItem, type Leeway, WANT_WORDS } from '@tide-pebble/core';
 import type { AccuracyOutcome } from '@tide-pebble/core/making';
 import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
@@ -60,6 +60,8 @@ export class AccuracySheet {
   protected readonly reason = computed(() => {
     const outcome = this.builds.found();
     if (!outcome || outcome.kind === 'found') return this.builds.reason();
+    if (outcome.kind === 'fails')
+      return `As it is set up, ${outcome.condition ? `“${WANT_WORDS[outcome.condition]}”` : 'what is wanted'} is not met wherever its slides go: no leeway is left to be told. Mend that first, in Bench.`;
     return outcome.reason === 'broken'
       ? 'This rig cannot be drawn as it is.'
       : 'Nothing bears this rig yet: it hangs on no joint and no hand holds it. Give it one in Frame.';
@@ -74,6 +76,7 @@ export class AccuracySheet {
           : l.name,
       within: this.within(l),
       kept: l.spread > 0 ? `± ${this.show(l.kind, 2 * l.spread)}` : '',
+      felt: showFigure(figure(l.felt.kind, l.felt.value, l.felt.kind === 'torque' ? 3 : 2), this.units()),
       verdict:
         l.spreads < CARE
           ? 'with care'
@@ -86,6 +89,9 @@ export class AccuracySheet {
       fails: l.fails ? WANT_WORDS[l.fails] : '',
     })),
   );
+  protected readonly feltHeading = computed(() =>
+    this.found()?.leeway[0]?.felt.kind === 'torque' ? 'Which tips by' : 'Which shifts the mass centre by',
+  );
   protected readonly all = signal(false);
   /** The tightest first; a long list is drawn whole only when asked. */
   protected readonly listed = computed(() => (this.all() ? this.rows() : this.rows().slice(0, LISTED)));
@@ -97,11 +103,10 @@ export class AccuracySheet {
       ? 'practically all'
       : `${showFigure(figure('percent', part, 0), this.units())} (± ${showFigure(figure('percent', 2 * uncertain, 0), this.units())})`;
   });
-  protected readonly ofWhat = computed(() =>
-    (this.bench()?.judged.evaluation.axes.length ?? 0) > 0
-      ? 'can be balanced on every axis, as near as its friction hides; the others want more travel.'
-      : 'can be brought level and into the wanted drop with these washers; the others want other washers, or more travel.',
-  );
+  protected readonly ofWhat = computed(() => {
+    const bench = this.bench();
+    return bench ? (leadingWay(bench.judged.evaluation)?.buildsCan ?? '') : '';
+  });
   protected readonly more = computed(() => {
     const found = this.found();
     const bench = this.bench();

@@ -18,6 +18,7 @@ import {
   DEGREE,
   evaluate,
   figure,
+  leadingWay,
   MOTIONS,
   quaternionAbout,
   showFigure,
@@ -209,9 +210,9 @@ export class SwingSheet {
     if (!own)
       return of<State>({
         kind: 'none',
-        reason: evaluation.hung
-          ? 'It would turn over: trim it first, then see it swing.'
-          : 'A pole does not swing from a hand: how it droops, at rest and spun, is judged on Hang.',
+        reason:
+          leadingWay(evaluation)?.noSwing(evaluation) ??
+          'Nothing bears this rig yet: it hangs on no joint and no hand holds it. Give it one in Frame.',
       });
     const swingers = [{ name: 'this rig, as set', swinger: own }, ...this.compared(bench, against)];
     const inputs = swingers.map(({ swinger }): SwingInput => ({
