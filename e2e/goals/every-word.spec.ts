@@ -26,7 +26,7 @@ const FAULTS: readonly (readonly [string, RegExp])[] = [
   ['what is no figure', /\bNaN\b|\bundefined\b|\bnull\b|Infinity|\[object/],
   [
     'a range of one figure',
-    /\b(?:from )?(\d[\d,./]*(?: \d+\/\d+)? (?:mm|in|thou|g|kg|oz|lb|s|min|N·m|N|lbf|%))(?: to |–)\1(?![\d.])/,
+    /(?<![\d.,/])(?:from )?(\d[\d,./]*(?: \d+\/\d+)? (?:mm|in|thou|g|kg|oz|lb|s|min|N·m|N|lbf|%))(?: to |–)\1(?![\d.])/,
   ],
   ['a range in two units', /\d s (?:to|–) \d[\d.]* (?:min|h)\b/],
   ['known to nothing', /± 0(?:\.0+)? ?(?:mm|in|thou|g|oz|s|°|N)/],

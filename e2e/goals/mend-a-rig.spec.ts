@@ -41,8 +41,9 @@ test('wrong figures are kept, with the reason beside them', async ({ bench: page
 
 test('an impossible want is told as one, and nothing moves', async ({ bench: page }) => {
   await page.getByRole('button', { name: /^Drop/ }).click();
-  await fill(page, 'Drop at least', '9 s');
-  await fill(page, 'Drop at most', '9.01 s');
+  const panel = page.getByRole('region', { name: /^Drop time/ });
+  await fill(panel, 'Drop at least', '9 s');
+  await fill(panel, 'Drop at most', '9.01 s');
   await page.keyboard.press('Escape');
   const before = await page.getByLabel('Foot washers', { exact: true }).inputValue();
   await page.getByRole('button', { name: 'Trim it' }).click();

@@ -4,7 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
@@ -85,7 +85,7 @@ export const goTo = async (page: Page, stage: string): Promise<void> => {
 };
 
 /** Types into a field by its label and takes it with Enter. */
-export const fill = async (page: Page, label: string, text: string): Promise<void> => {
+export const fill = async (page: Page | Locator, label: string, text: string): Promise<void> => {
   const field = page.getByLabel(label, { exact: true });
   await field.fill(text);
   await field.press('Enter');

@@ -6,6 +6,7 @@ import { counterweights } from './counterweights';
 import { cutLength } from './cutLength';
 import { dropTime } from './dropTime';
 import { dropTimeWanted } from './dropTimeWanted';
+import { endurance } from './endurance';
 import { equivalentPendulum } from './equivalentPendulum';
 import { frameFraction } from './frameFraction';
 import { hang } from './hang';
@@ -31,6 +32,7 @@ export const KINDS: readonly CaseKind[] = [
   cutLength,
   dropTime,
   dropTimeWanted,
+  endurance,
   equivalentPendulum,
   frameFraction,
   hang,

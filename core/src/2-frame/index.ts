@@ -47,7 +47,7 @@ export { atHand, keptAs, washerName, type AtHand } from './atHand';
 export { finishedLength } from './members/finishedLength';
 export { springBack, type SpringBack } from './members/springBack';
 export { cutLength, inserted, takeOff, type EndFitting } from './members/cutLength';
-export { cutLengthOf, memberEnds, type MemberEnd, type MemberEnds } from './members/memberEnds';
+export { cutLengthOf, memberEnds, placesOf, type MemberEnd, type MemberEnds } from './members/memberEnds';
 // joints and stock
 export { fittingFor, FITTING_NAMES, hubOf, type FittingOutcome } from './fittings/fittingFor';
 export { jointFacts, usualJointMass, type JointFacts } from './fittings/jointFacts';
@@ -67,6 +67,7 @@ export { fastenerId, homeOf, outrigger, outriggerBodies, outriggerId } from './p
 export { PART_LIBRARY, type LibraryPart } from './parts/library';
 export { applyEdits, type EditedRig } from './edits/applyEdits';
 // room between things
+export { handMargins, type HandMargin } from './clearances/handMargins';
 export { barGap, pointGap, reachFromAxis, solidGap, type RoundBar, type Solid3 } from './clearances/clearance';
 export { sweep, type Sweep, type SweepInput } from './clearances/sweep';
 // drawing

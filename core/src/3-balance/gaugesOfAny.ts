@@ -31,14 +31,14 @@ export function calmGauge(context: BalanceContext): WayGauge {
   return {
     gauge: seen
       ? {
-          name: 'Nose in a walk',
+          name: 'In a walk',
           figure: [figure('angle', seen.rig.pitch)],
-          rest: say`bare camera ${figure('angle', seen.bare.pitch)}`,
+          rest: say`nose; bare camera ${figure('angle', seen.bare.pitch)}`,
           pebble: Math.min(1, seen.rig.pitch / (2 * seen.bare.pitch)),
           pool: [0, 0.5],
           out: seen.rig.pitch > seen.bare.pitch * NO_WORSE,
         }
-      : noGauge('Nose in a walk', loadMass > 0 ? 'not from a hand' : 'nothing mounted'),
+      : noGauge('In a walk', loadMass > 0 ? 'not from a hand' : 'nothing mounted'),
     title: 'How steady it is in a walk, against the bare camera in the same hands',
     codes: ['notCalm', 'nothingMounted'],
     wants: [CALM_PITCH],

@@ -10,7 +10,7 @@ export { evaluate, type Calm, type Evaluation, type Hung } from './evaluate';
 export { centreId, massId, shiftId, shiftsOf, type BalanceSpread, type Contribution } from './spread/spread';
 export { adjusterSteps, readings, type AdjusterStep } from './adjusters/adjusterSteps';
 export { leadingWay, wayOfRig, readingsOf, USUALLY_FIRM, wantsOf, waysOf } from './borne/ways';
-export type { CardLine, BenchNote, Readout, ReadingKind, Want, Way, WayGauge } from './borne/way';
+export type { CardLine, Curve, BenchNote, Readout, ReadingKind, Want, Way, WayGauge } from './borne/way';
 export { NOTHING_SEEN, readingFigure, readingWords, sawNothing, seenOf, seenWords, withSeen } from './borne/seen';
 export { readoutsOf } from './readoutsOf';
 export { calmGauge, costGauge, massGauge } from './gaugesOfAny';
@@ -37,8 +37,18 @@ export { railCover, type RailCover, type RailInput, type RailPlace } from './adj
 // held and set down
 export { handLoad, twoHands, type HandLoad } from './borne/held/handLoad';
 export { heldTurn } from './borne/held/heldTurn';
-export { endurance, firstToTire, type Endurance, type Tires } from './borne/held/endurance';
+export {
+  endurance,
+  firstToTire,
+  shareForTime,
+  timeHeld,
+  timeInTurn,
+  type EnduranceCurve,
+  type Endurance,
+  type Tires,
+} from './borne/held/endurance';
 export { holdTimeWords, holdWords } from './borne/held/holdWords';
+export { markFromEnd } from './adjusters/markFromEnd';
 export { type HeldHand, type HeldPose } from './borne/held/held';
 export {
   elbowMoment,
@@ -51,7 +61,7 @@ export {
 } from './borne/held/person';
 export { comfortOf, type Bearing } from './borne/worn/worn';
 export { freeAxes, heldPoses, poleHinge, setToZero, supportAt, supportOf, type Support } from './borne/support';
-export { holdFor, wristAtMost } from './borne/held/wantsOfHands';
+export { ALL_DAY, holdFor, wristAtMost } from './borne/held/wantsOfHands';
 export { tipOver, type TipOver, type TipOverOutcome } from './borne/held/tipOver';
 // worn, spun and nested
 export { contactLoads, type ContactLoads, type Push } from './borne/worn/contactLoads';

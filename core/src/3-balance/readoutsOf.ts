@@ -1,6 +1,7 @@
 /** All that is told in full of a rig as it is set: by each way it is borne, each clamp, set down on its feet, and what is seen of it. */
 import type { BalanceContext } from './balanceCheck';
 import { clampReadouts } from './borne/clamped/clampReadouts';
+import { pictureReadouts } from './borne/pictureReadouts';
 import { setDownReadouts } from './borne/setDown';
 import type { Readout } from './borne/way';
 import { waysOf } from './borne/ways';
@@ -11,4 +12,5 @@ export const readoutsOf = (context: BalanceContext): readonly Readout[] => [
   ...clampReadouts(context),
   ...setDownReadouts(context),
   ...steadinessReadouts(context),
+  ...pictureReadouts(context),
 ];

@@ -1,6 +1,6 @@
 /** The set-up as a card to be read at arm's length: so many washers here, slide at this mark, expect this. */
 import { countOf, valuesInOrder } from '../2-frame';
-import { waysOf, wayOf, type BalanceContext, type CardLine } from '../3-balance';
+import { markFromEnd, waysOf, wayOf, type BalanceContext, type CardLine } from '../3-balance';
 
 export interface CountLine {
   readonly id: string;
@@ -17,6 +17,8 @@ export interface MarkLine {
   readonly turns: number | null;
   /** Which way from the middle mark: forward, back, to the left, up; empty at the mark itself. */
   readonly way: string;
+  /** Of a hold mark: how far from the rear end of which tube, m. */
+  readonly fromEnd: { readonly tube: string; readonly along: number } | null;
 }
 export interface SetUpCard {
   readonly counts: readonly CountLine[];
@@ -49,6 +51,7 @@ export function setupCard(context: BalanceContext, conditions: string): SetUpCar
               value: inOrder[i]!,
               range: a.range,
               turns: a.perTurn ? inOrder[i]! / a.perTurn : null,
+              fromEnd: markFromEnd(rig, a, values),
               way: inOrder[i] === 0 ? '' : wayOf(a, inOrder[i]!),
             },
           ],

@@ -46,13 +46,19 @@ export function setUpsFor(
     return [own, ...statesOf(loadout, kit).map(({ state, variant }) => rowOf(variant, state, own.values))];
   });
 
-  /** With as few moves as will do; but where slides are set to zero, the washers are kept and every slide goes there. */
+  /** With as few moves as will do; but where slides are set to zero every slide goes there, with the washers as they are if that will do. */
   function fromThere(assembly: Assembly, from: AdjusterValues): TrimOutcome {
-    if (setToZero(assembly.rig)) {
-      const slides = trim(withKept(assembly, from, isCount), { ...from, ...countsIn(assembly, from) }, rig.wants);
-      if (slides.kind === 'axesSet' || (slides.kind === 'solved' && slides.unmet.length === 0)) return slides;
-    }
-    return trim(assembly, from, rig.wants, { aim: 'fewestMoves' });
+    const few = (): TrimOutcome => trim(assembly, from, rig.wants, { aim: 'fewestMoves' });
+    if (!setToZero(assembly.rig)) return few();
+    const slides = (counts: AdjusterValues): TrimOutcome =>
+      trim(withKept(assembly, counts, isCount), { ...from, ...countsIn(assembly, counts) }, rig.wants);
+    const asItIs = slides(from);
+    if (asItIs.kind === 'axesSet' || (asItIs.kind === 'solved' && asItIs.unmet.length === 0)) return asItIs;
+    const other = few();
+    if (other.kind !== 'solved') return asItIs;
+    const there = slides(other.values);
+    if (there.kind !== 'solved') return other;
+    return asItIs.kind === 'solved' && asItIs.unmet.length <= there.unmet.length ? asItIs : there;
   }
 
   function rowOf(loadout: Loadout, state: string | null, from: AdjusterValues | null): SetUpRow {

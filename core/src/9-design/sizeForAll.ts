@@ -1,7 +1,7 @@
 /** Before the build: one size of the family (where a hole is drilled, how long a post is) that lets every loadout be balanced, slides and washers free for each. */
-import { changedDesign } from '../2-frame';
-import { trim } from '../3-balance';
-import { workpiece } from './derive';
+import { changedDesign, type AdjusterValues } from '../2-frame';
+import { ALL_DAY, evaluate, trim, wayOfRig } from '../3-balance';
+import { workpiece, type Workpiece } from './derive';
 import type { SetUpsInput } from './setUpsFor';
 
 export interface SizeForAll {
@@ -47,7 +47,7 @@ export function sizesForAll(
         if (!made.ok) return sum;
         const held = setups.find((s) => s.rig === rig.id && s.loadout === loadout.id)?.values ?? {};
         const outcome = trim(made.piece.assembly, held, rig.wants);
-        return outcome.kind === 'solved' || outcome.kind === 'axesSet'
+        return (outcome.kind === 'solved' && hardlyTips(made.piece, outcome.values)) || outcome.kind === 'axesSet'
           ? { served: sum.served + 1, added: sum.added + (outcome.kind === 'solved' ? outcome.addedMass : 0) }
           : sum;
       },
@@ -89,6 +89,14 @@ export function sizesForAll(
     ...now,
     better: better.sort((a, b) => b.served - a.served || a.added - b.added).slice(0, MOST_TOLD),
   };
+}
+
+/** Held in the hands, a loadout is served where nothing tips that would be felt: not wherever the wrist can bear it. */
+function hardlyTips({ assembly, hands, rig }: Workpiece, values: AdjusterValues): boolean {
+  if (wayOfRig(rig)?.id !== 'held') return true;
+  const pose = evaluate(assembly, values, hands).held[0];
+  const worst = Math.max(0, ...(pose?.hands ?? []).map((h) => Math.hypot(h.noseDown, h.leftSideDown)));
+  return worst <= ALL_DAY * hands.wristStrength;
 }
 
 /** More loadouts; else fewer washers; else nearer to how it is now. */

@@ -105,6 +105,8 @@ export const wants = z
     /** Most the wrist should carry, N m, and how long it should be held without a rest, s; left out: the usual. */
     wristAtMost: positive.optional(),
     holdFor: seconds.positive().optional(),
+    /** A pole at rest: camera end down by this much, rad; left out: the usual. */
+    droop: finite.min(-0.6).max(0.6).optional(),
     /** Inside length, width and height of the bag it should go in, m. */
     bag: z.tuple([size, size, size]).readonly().optional(),
   })

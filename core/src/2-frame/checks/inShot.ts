@@ -3,10 +3,9 @@ import { add, figure, say, subtract, type Finding, type Vec3 } from '../../0-bas
 import type { LensCone } from '../../1-load';
 import { contactAt, valuesInOrder } from '../assemble';
 import type { FrameCheck, FrameContext } from '../frameCheck';
+import { FIST } from '../clearances/handMargins';
 import { framePieces, loadPlace, pictureOf, pointsOf, reachOf } from '../clearances/near';
 
-/** A fist is about this far across from its middle, m. */
-const FIST = 0.045;
 /** Less than this is the blur of a lens's edge. */
 const SEEN = 0.001;
 const MOST_MOVED = 0.1;

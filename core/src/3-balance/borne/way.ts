@@ -49,6 +49,16 @@ export interface Readout {
   readonly id: string;
   readonly name: string;
   readonly lines: readonly Phrase[];
+  readonly curve?: Curve;
+}
+/** How a figure goes with a count of washers, everything else as set. */
+export interface Curve {
+  readonly of: string;
+  readonly over: string;
+  readonly quantity: 'angle';
+  readonly points: readonly { readonly x: number; readonly y: number }[];
+  readonly here: number;
+  readonly wanted: number;
 }
 
 /** How likely it is to do what is wanted, of all builds that fit what was measured; with no finding against it. */

@@ -3,12 +3,9 @@ import { figure, say, type Finding } from '../../0-base';
 import type { BalanceCheck } from '../balanceCheck';
 import { endurance } from '../borne/held/endurance';
 import { holdTimeWords } from '../borne/held/holdWords';
-import { wristAtMost } from '../borne/held/wantsOfHands';
+import { ALL_DAY, wristAtMost } from '../borne/held/wantsOfHands';
 import { leadingWay } from '../borne/ways';
 import { fixByAdjuster } from '../adjusters/fixByAdjuster';
-
-/** To this share of its strength a joint was found to work all day (Jonsson; docs/sources.md, Endurance). */
-const ALL_DAY = 0.05;
 
 export const offTheMark: BalanceCheck = {
   id: 'offTheMark',

@@ -2,7 +2,7 @@
 import { figure, say, type Finding } from '../../0-base';
 import type { BalanceCheck, BalanceContext } from '../balanceCheck';
 import { fixByAdjuster } from '../adjusters/fixByAdjuster';
-import { DROOP_AIM, HOLDS_TIMES, LETS_GO_BY, MOST_DROOP, NECK_AT_MOST } from '../borne/turning/poleLimits';
+import { DROOP_WITHIN, HOLDS_TIMES, LETS_GO_BY, MOST_DROOP, NECK_AT_MOST } from '../borne/turning/poleLimits';
 import { hingeRaise } from '../borne/turning/spinningPole';
 import type { PoleReading } from '../borne/turning/turning';
 
@@ -37,7 +37,7 @@ function restOf(context: BalanceContext, { hinge, pole, rest, spun }: PoleReadin
   const out: Finding[] = [];
   const upsideDown = pole.fromHinge[2] >= 0;
   if (rest.onStop || Math.abs(rest.droop) > MOST_DROOP) {
-    const raise = hingeRaise(pole, DROOP_AIM);
+    const raise = hingeRaise(pole, DROOP_WITHIN);
     const end = rest.droop > 0 ? 'camera end' : 'weight end';
     out.push({
       code: 'poleDroops',

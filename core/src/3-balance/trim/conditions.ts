@@ -24,6 +24,7 @@ export type ConditionId =
   | 'panLean'
   | 'wristNose'
   | 'wristSides'
+  | 'wristFelt'
   | 'overSupport'
   | 'axis'
   | 'bin'
@@ -42,6 +43,10 @@ export interface Condition {
   slack(about: Sums): number;
   /** Any set-up that meets the condition keeps them; one that keeps them need not meet it. */
   readonly bounds: readonly Bound[];
+  /** The same wish asking less, 0 all of it to 1 no more than what is firm: where all of it cannot be had, as much as can be. */
+  eased?(by: number): Condition;
+  /** Fore and aft it is met best with the mass centre this far ahead for each metre under the support; left out: not ahead. */
+  readonly lean?: number;
   /** Its bounds are not where it is just met: that is looked for beside them. */
   readonly curved?: boolean;
 }
@@ -71,6 +76,17 @@ export function level(axis: 'foreAft' | 'sideways', within: number): Condition {
     id: axis === 'foreAft' ? 'levelForeAft' : 'levelSideways',
     slack: ({ first }) => (first[2] < 0 ? (within - Math.abs(Math.atan2(first[i]!, -first[2]))) / within : OUT),
     bounds: [side(1), side(-1)],
+  };
+}
+
+/** A pole's camera end `wanted` (rad) down at rest, give or take `within`: both less than a right angle together. */
+export function droop(wanted: number, within: number): Condition {
+  const edge = (sign: 1 | -1): Bound => bound({ first: [sign, 0, sign * Math.tan(wanted + sign * within)] });
+  return {
+    id: 'levelForeAft',
+    slack: ({ first }) => (first[2] < 0 ? (within - Math.abs(Math.atan2(first[0], -first[2]) - wanted)) / within : OUT),
+    bounds: [edge(1), edge(-1)],
+    lean: Math.tan(wanted),
   };
 }
 
@@ -179,6 +195,17 @@ export function wrist(axis: 'nose' | 'sides', most: number): Condition {
     id: axis === 'nose' ? 'wristNose' : 'wristSides',
     slack: ({ first }) => (most - STANDARD_GRAVITY * Math.abs(first[i]!)) / most,
     bounds: [side(1), side(-1)],
+  };
+}
+
+/** Nothing that tips is felt, either way: the wrist's two limits as one wish. `firm`: what it must bear at most, N m. */
+export function felt(most: number, firm: number): Condition {
+  const both = [wrist('nose', most), wrist('sides', most)];
+  return {
+    eased: (by) => felt(most + (firm - most) * by, firm),
+    id: 'wristFelt',
+    slack: (about) => Math.min(...both.map((c) => c.slack(about))),
+    bounds: both.flatMap((c) => c.bounds),
   };
 }
 

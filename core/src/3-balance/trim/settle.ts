@@ -221,13 +221,14 @@ function zeroAlong(
   axis: 0 | 1,
   target: number,
 ): number {
+  const lean = axis === 0 ? (problem.conditions.find((c) => c.lean !== undefined)?.lean ?? 0) : 0;
   const at = (value: number): number => {
     const { first, mass } = sumsAbout(
       problem,
       still,
       settings.map((s, k) => (k === i ? value : s)),
     );
-    return first[axis] - target * mass;
+    return first[axis] + lean * first[2] - target * mass;
   };
   const {
     range: [from, to],

@@ -55,6 +55,9 @@ export type TrimOutcome =
   | { readonly kind: 'nothingBears' }
   | { readonly kind: 'nothingToSet' };
 
+/** To a thirty-second of the way from the wish to what is firm. */
+const EASED_TURNS = 5;
+
 export interface TrimOptions {
   readonly aim?: Aim;
   /** What hangs there besides the model's bodies, by what was learned: sums about the rig's origin, added to what no slide moves. */
@@ -102,10 +105,12 @@ export function trim(
     const firm = problem(wanted.firm);
     const without = solveTrim(firm, aim, (part) => tell(0.5 + part / 2));
     if (without.kind === 'solved') {
-      const [first] = without.best;
+      const eased = nearest(wanted);
+      const [best, of] = eased ?? [without, firm];
+      const [first] = best.best;
       return told(
-        without,
-        firm,
+        best,
+        of,
         wanted.wishes.filter((w) => w.slack(first!.settled.about) < 0).map((w) => w.id),
       );
     }
@@ -113,6 +118,21 @@ export function trim(
   }
   return impossible(found, whole);
 
+  /** What is firm, with as much of a wish as can be had: found by halving. Null where no wish can ask less. */
+  function nearest({ firm, wishes }: Wanted): readonly [Extract<Solved, { kind: 'solved' }>, TrimProblem] | null {
+    const wish = wishes.find((w) => w.eased);
+    if (!wish) return null;
+    let [none, all] = [0, 1];
+    let best: readonly [Extract<Solved, { kind: 'solved' }>, TrimProblem] | null = null;
+    for (let turn = 0; turn < EASED_TURNS; turn++) {
+      const by = (none + all) / 2;
+      const of = problem([...firm, wish.eased!(by)]);
+      const found = solveTrim(of, aim);
+      if (found.kind === 'solved') [best, all] = [[found, of], by];
+      else none = by;
+    }
+    return best;
+  }
   function told(
     solved: Extract<Solved, { kind: 'solved' }>,
     of: TrimProblem,

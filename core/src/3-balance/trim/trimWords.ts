@@ -14,7 +14,7 @@ export const AIMS: readonly { readonly id: Aim; readonly name: string }[] = [
 
 export const WANT_WORDS: Readonly<Record<ConditionId, string>> = {
   upright: 'that it hangs upright',
-  levelForeAft: 'level, nose',
+  levelForeAft: 'level, or the wanted droop',
   levelSideways: 'level, sides',
   dropPitch: 'drop time',
   dropRoll: 'drop time in roll',
@@ -26,6 +26,7 @@ export const WANT_WORDS: Readonly<Record<ConditionId, string>> = {
   panLean: 'lean in a pan',
   wristNose: 'what tips in the wrist, nose',
   wristSides: 'what tips in the wrist, sides',
+  wristFelt: 'that nothing is felt in the wrist',
   overSupport: 'mass over the shoulder',
   axis: 'balance on every axis',
   bin: 'washers in the bin',

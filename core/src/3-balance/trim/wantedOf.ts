@@ -1,15 +1,17 @@
 /** What a rig must meet to be balanced: from how it is borne and what its maker wants; each firm, or a wish that may be let go. */
-import { DEGREE } from '../../0-base';
 import { addSums, inertiaAbout, NO_SUMS, sumsOfOne } from '../../1-load';
-import { valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
+import { USUAL_HANDS, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
 import type { Wants } from '../../model';
 import { supportAt, supportOf } from '../borne/support';
-import { wristAtMost } from '../borne/held/wantsOfHands';
+import { ALL_DAY, wristAtMost } from '../borne/held/wantsOfHands';
+import { droopWanted, DROOP_WITHIN } from '../borne/turning/poleLimits';
 import { lowestPin, pinDepth } from '../borne/hung/pins';
 import {
   atPin,
   calm,
   drop,
+  felt,
+  droop,
   level,
   massAtMost,
   overSupport,
@@ -28,8 +30,6 @@ export interface Wanted {
   readonly wishes: readonly Condition[];
 }
 
-/** A pole may droop this far and still come level at the first turn. */
-const POLE_DROOP = 8 * DEGREE;
 /** Over a shoulder: a hair ahead, so that the hands guide and hardly carry, m. */
 const OVER_SHOULDER: readonly [number, number] = [-0.01, 0.045];
 
@@ -74,11 +74,16 @@ export function wantedOf(assembly: Assembly, values: AdjusterValues, wants: Want
       return { kind: 'hangs', borne, ...chosen(all, ['levelForeAft', 'levelSideways', 'dropPitch', 'dropRoll']) };
     }
     case 'hinge':
-      return { kind: 'pole', borne, ...chosen([upright, level('foreAft', POLE_DROOP), ...weight], ['levelForeAft']) };
+      return {
+        kind: 'pole',
+        borne,
+        ...chosen([upright, droop(droopWanted(wants), DROOP_WITHIN), ...weight], ['levelForeAft']),
+      };
     case 'hands': {
       const worn = support.hands.some((h) => h.kind !== 'hand');
       // Two hands share what tips: each wrist has its own limit.
       const most = wristAtMost(wants) * support.hands.length;
+      const notFelt = ALL_DAY * USUAL_HANDS.wristStrength * support.hands.length;
       return worn
         ? {
             kind: 'worn',
@@ -88,7 +93,11 @@ export function wantedOf(assembly: Assembly, values: AdjusterValues, wants: Want
         : {
             kind: 'held',
             borne,
-            ...chosen([wrist('nose', most), wrist('sides', most), ...weight], ['wristNose', 'wristSides']),
+            // What the wrist can bear is a limit and no aim: where it can be had, nothing is to be felt.
+            ...chosen(
+              [wrist('nose', most), wrist('sides', most), felt(Math.min(most, notFelt), most), ...weight],
+              ['wristNose', 'wristSides'],
+            ),
           };
     }
   }

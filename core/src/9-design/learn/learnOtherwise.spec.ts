@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { DEGREE } from '../../0-base';
 import { familyById } from '../../2-frame';
 import { NOTHING_SEEN, readingsOf, seenOf, strengthFrom, withSeen, type BalanceContext } from '../../3-balance';
 import type { KitItem, LogEntry } from '../../model';
@@ -46,7 +47,9 @@ function readAt(
 function off(of: Of, real: ReadonlyMap<string, KitItem>, set: Values): number {
   const { evaluation } = of.contextWith(real, set);
   if (evaluation.axes.length > 0) return Math.max(...evaluation.axes.map((a) => a.residual));
-  return Math.abs(evaluation.fromSupport![0]);
+  const [x, , z] = evaluation.fromSupport!;
+  // A pole is to droop a little: where its mass centre should then lie.
+  return Math.abs(evaluation.pole ? x + z * Math.tan(4 * DEGREE) : x);
 }
 
 const CASES: readonly { readonly of: Of; readonly kinds: readonly string[]; readonly near: number }[] = [

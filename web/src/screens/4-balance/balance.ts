@@ -11,6 +11,7 @@ import {
   FROM_LEVEL,
   holdPlaces,
   leadingWay,
+  markFromEnd,
   readoutsOf,
   render,
   showFigure,
@@ -27,6 +28,7 @@ import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';
 import { Units } from '../../services/units';
 import { BenchTabs } from './bench-tabs';
+import { CurveChart } from './curve-chart';
 import { HolderPanel, peopleOf } from './holder-panel';
 import { Workspace } from '../../services/workspace';
 import { AdjusterRow } from '../../ui/adjuster-row';
@@ -53,6 +55,7 @@ const PLAYED_FOR = 3;
     MatButton,
     MatProgressBar,
     BenchTabs,
+    CurveChart,
     StageLayout,
     TradePanel,
     TrimResult,
@@ -142,7 +145,10 @@ export class Balance {
     if (!found || !values) return [];
     const say = (value: number): string => showFigure(figure('length', Math.abs(value), 0), this.units());
     const { adjuster } = found;
+    const rig = this.benchRig();
     const place = (value: number): string => {
+      const end = rig ? markFromEnd(rig, adjuster, { ...values, [adjuster.id]: value }) : null;
+      if (end) return `${say(end.along)} from the rear end of the ${end.tube}`;
       if (adjuster.kind !== 'holes')
         return Math.abs(value) < 0.0005 ? 'on the middle mark' : `${say(value)} ${wayOf(adjuster, value)}`;
       const holes = Math.round(value / adjuster.step);

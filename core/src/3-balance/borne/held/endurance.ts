@@ -23,7 +23,11 @@ export type Endurance =
  * fitted from f 0.15 to 0.9; the grip's stands for the wrist. For skin under a pad their general one, the least sure.
  * docs/sources.md, Endurance.
  */
-const CURVES: Readonly<Record<Tires, { readonly a: number; readonly b: number }>> = {
+export interface EnduranceCurve {
+  readonly a: number;
+  readonly b: number;
+}
+const CURVES: Readonly<Record<Tires, EnduranceCurve>> = {
   wrist: { a: 33.6, b: 1.61 },
   shoulder: { a: 14.9, b: 1.83 },
   pad: { a: 20, b: 2 },
@@ -37,8 +41,7 @@ const HOUR = 60;
 /** `share` = load over strength, none to all of it. Falls without a step as the share grows. */
 export function endurance(tires: Tires, share: number): Endurance {
   if (!(share < 1)) return { kind: 'tooMuch', share };
-  const { a, b } = CURVES[tires];
-  const usual = (a * share ** -b) / MINUTE;
+  const usual = timeHeld(CURVES[tires], share) / MINUTE;
   if (usual >= HOUR) return { kind: 'anHour', share };
   return {
     kind: 'minutes',
@@ -50,8 +53,31 @@ export function endurance(tires: Tires, share: number): Endurance {
   };
 }
 
-/** The share of strength that is held just so long (s): the curve the other way. */
-export const shareHeldFor = (tires: Tires, time: number): number => (CURVES[tires].a / time) ** (1 / CURVES[tires].b);
+/** How long a share of strength, above none, is held, s; and the share that is held just so long: the curve either way. */
+export const timeHeld = ({ a, b }: EnduranceCurve, share: number): number => a * share ** -b;
+export const shareForTime = ({ a, b }: EnduranceCurve, time: number): number => (a / time) ** (1 / b);
+export const shareHeldFor = (tires: Tires, time: number): number => shareForTime(CURVES[tires], time);
+
+/**
+ * Loads in turn, round after round, till the muscle gives out, s: each step uses up time over its own endurance (Miner's way).
+ * Recovery in the lighter steps is left out, which errs short. Infinite where no step loads it.
+ */
+export function timeInTurn(
+  curve: EnduranceCurve,
+  steps: readonly { readonly share: number; readonly seconds: number }[],
+): number {
+  const uses = steps.map(({ share, seconds }) => (share > 0 ? seconds / timeHeld(curve, share) : 0));
+  const round = uses.reduce((sum, u) => sum + u, 0);
+  if (!(round > 0)) return Infinity;
+  const whole = Math.floor(1 / round);
+  let [left, time] = [1 - whole * round, whole * steps.reduce((sum, s) => sum + s.seconds, 0)];
+  for (const [i, { seconds }] of steps.entries()) {
+    if (uses[i]! >= left) return time + (uses[i]! > 0 ? (seconds * left) / uses[i]! : 0);
+    left -= uses[i]!;
+    time += seconds;
+  }
+  return time;
+}
 
 /** Of several loads at once, the one that gives out first. */
 export function firstToTire(loads: readonly { readonly tires: Tires; readonly share: number }[]): {

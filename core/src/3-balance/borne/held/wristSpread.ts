@@ -8,6 +8,8 @@ import { wristAtMost } from './wantsOfHands';
 
 /** Lengths are shown to a tenth of a millimetre, m. */
 const SHOWN = 0.00005;
+/** Torques are told to a hundredth, N m. */
+const LEAST_TOLD = 0.01;
 /** A spread that takes less than this part of what is wanted does not matter. */
 const MATTERS = 0.1;
 
@@ -39,7 +41,7 @@ export function wristSpread({ evaluation: { sums, pieces }, wants }: BalanceCont
   const torque = sums.mass * STANDARD_GRAVITY * off;
   if (!(off > 0)) return [];
   const first = spread.largestForeAft;
-  const known = say`Fore and aft the mass centre is known to ± ${figure('length', off, 1)}: ± ${figure('torque', torque)} in the wrist`;
+  const known = say`Fore and aft the mass centre is known to ± ${figure('length', off, 1)}: ${torque < LEAST_TOLD ? 'less than' : '±'} ${figure('torque', Math.max(torque, LEAST_TOLD))} in the wrist`;
   return [
     {
       about: first?.owner ?? null,

@@ -1,17 +1,29 @@
 /** A pole on a swivel and hinge: where it rests, what it does spun, what it pulls on head and neck. */
-import { figure, noGauge, say, type Gauge, type Phrase } from '../../../0-base';
+import { DEGREE, figure, noGauge, say, type Gauge, type Phrase } from '../../../0-base';
 import type { BalanceContext } from '../../balanceCheck';
 import { shareOfBuilds } from '../../spread/builds';
 import { spreadOf } from '../../spread/spread';
-import { bodiesBeyond } from '../../../2-frame';
-import type { Odds, Readout, Way } from '../way';
+import { bodiesBeyond, valuesInOrder } from '../../../2-frame';
+import type { Odds, Readout, Want, Way } from '../way';
 import { isLevel } from '../words';
 import { WASHERS_AT_MOST } from '../wantsOfAny';
 import { ENDS, poleReadings } from './poleReadings';
-import { DROOP_AIM, MOST_DROOP, NECK_AT_MOST } from './poleLimits';
+import { droopWanted, MOST_DROOP, NECK_AT_MOST } from './poleLimits';
 import { freeDroop, type PoleSpun } from './spinningPole';
 import type { PoleReading } from './turning';
 
+const DROOP: Want = {
+  id: 'droop',
+  name: 'Camera end down at rest',
+  kind: 'angle',
+  range: [-30 * DEGREE, 30 * DEGREE],
+  help: 'Weight end down is negative. A little keeps it from seesawing.',
+  firm: ['levelForeAft'],
+  of: droopWanted,
+  with: (w, v) => ({ ...w, droop: v ?? droopWanted(w) }),
+};
+/** Washers told each way from how many are on. */
+const TOLD_EACH_WAY = 6;
 /** The gauge of a droop runs this far each way, rad. */
 const REACH = 0.6;
 
@@ -26,7 +38,7 @@ export const pole: Way = {
         gauge: found ? droopGauge('Droop at rest', found.rest) : noGauge('Droop'),
         title: 'Where the pole rests',
         codes: ['poleDroops', 'poleNeutral'],
-        wants: [],
+        wants: [DROOP],
       },
       {
         gauge: found ? droopGauge('At one turn a second', found.spun[1]!) : noGauge('Spun'),
@@ -49,10 +61,11 @@ export const pole: Way = {
       },
     ];
   },
-  wants: [WASHERS_AT_MOST],
-  aim: () => say`resting ${figure('angle', DROOP_AIM, 0)} camera end down at most`,
+  wants: [DROOP, WASHERS_AT_MOST],
+  aim: (wants) => ['resting ', ...droopWords(droopWanted(wants))],
   odds: poleOdds,
-  readouts: ({ evaluation }) => (evaluation.pole ? poleReadouts(evaluation.pole) : []),
+  readouts: (context) =>
+    context.evaluation.pole ? [...poleReadouts(context.evaluation.pole), ...droopByWashers(context)] : [],
   after: ({ quick, evaluation }, _adjuster, values) => {
     const then = quick?.at(values).fromPivot;
     const found = evaluation.pole;
@@ -116,6 +129,47 @@ const droopWords = (droop: number | null): Phrase =>
     : isLevel(droop)
       ? ['level']
       : say`${figure('angle', Math.abs(droop))} ${ENDS[droop > 0 ? 0 : 1]}`;
+
+/** A few washers more or less swing it far: how far, about as many as are on. */
+function droopByWashers({ assembly, values, quick, evaluation, wants }: BalanceContext): readonly Readout[] {
+  const found = evaluation.pole;
+  if (!found || !quick) return [];
+  const inOrder = valuesInOrder(assembly.rig, values);
+  return assembly.rig.adjusters.flatMap((adjuster, i): readonly Readout[] => {
+    if (adjuster.kind !== 'count') return [];
+    const here = Math.round(inOrder[i]!);
+    const from = Math.max(adjuster.range[0], here - TOLD_EACH_WAY);
+    const to = Math.min(adjuster.range[1], here + TOLD_EACH_WAY);
+    const { stopDown, stopUp } = found.pole;
+    const droopAt = (count: number): number => {
+      const [x, , z] = quick.at({ ...values, [adjuster.id]: count }).fromPivot;
+      return Math.max(-stopUp, Math.min(stopDown, Math.atan2(x, -z)));
+    };
+    const points = Array.from({ length: to - from + 1 }, (_, n) => ({ x: from + n, y: droopAt(from + n) }));
+    if (points.length < 2 || points.every((p) => Math.abs(p.y - points[0]!.y) < 1e-6)) return [];
+    const by = Math.abs(points.at(-1)!.y - points[0]!.y) / (points.length - 1);
+    return [
+      {
+        id: `droop by ${adjuster.id}`,
+        name: `Droop over ${adjuster.name.toLowerCase()}`,
+        lines: [
+          say`One more or less swings it by some ${figure('angle', by, 0)} about here.`,
+          ...points
+            .filter((p) => Math.abs(p.x - here) <= 2)
+            .map((p) => [`${p.x}${p.x === here ? ', as set' : ''}: `, ...droopWords(p.y), '.']),
+        ],
+        curve: {
+          of: 'Droop at rest',
+          over: adjuster.name,
+          quantity: 'angle',
+          points,
+          here,
+          wanted: droopWanted(wants),
+        },
+      },
+    ];
+  });
+}
 
 const poleReadouts = ({ rest, spun }: PoleReading): readonly Readout[] => [
   {
