@@ -82,6 +82,6 @@ const withUnknown = (verdict: Verdict, unknown: Judgement): Verdict => ({
   ...verdict,
   kind: verdict.kind === 'holds' ? 'mayNot' : verdict.kind,
   title: unknown.title,
-  why: [...unknown.why, ' ', ...verdict.why],
+  why: [...unknown.why, ' By the figures as they are: ', ...verdict.title, ' ', ...verdict.why],
   against: unknown,
 });

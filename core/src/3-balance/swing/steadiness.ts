@@ -1,5 +1,6 @@
 /** What a viewer sees of a rig in use: turns and bob in a walk, a start, a turn and a gust, beside the bare camera in the same hands. */
 import { DEGREE, figure, fromTo, say, type Phrase } from '../../0-base';
+import type { Assembly } from '../../2-frame';
 import type { BalanceContext } from '../balanceCheck';
 import { bobPassed, type Firmness } from '../borne/held/handSprings';
 import type { Readout } from '../borne/way';
@@ -28,8 +29,22 @@ export function seenIn(motion: Motion, context: BalanceContext, firmness: Firmne
   // On shoulder and chest the body's own sway leads: that no spring of a wrist tells.
   if (evaluation.held[0]?.bears.length && !evaluation.hung) return null;
   const own = swingerOf(assembly, values, evaluation, firmness);
+  const bare = bareSway(motion, context, firmness);
+  return own && bare ? { motion, rig: sway(own, motion), bare } : null;
+}
+
+/** The camera alone is the same wherever the slides stand: followed once a rig. */
+const bareSways = new WeakMap<Assembly, Map<string, Sway | null>>();
+function bareSway(motion: Motion, { assembly, values, evaluation }: BalanceContext, firmness: Firmness): Sway | null {
+  const known = bareSways.get(assembly) ?? new Map<string, Sway | null>();
+  bareSways.set(assembly, known);
+  const key = `${motion.id} ${firmness}`;
+  const before = known.get(key);
+  if (before !== undefined) return before;
   const bare = bareSwinger(assembly, values, evaluation, firmness);
-  return own && bare ? { motion, rig: sway(own, motion), bare: sway(bare, motion) } : null;
+  const found = bare && sway(bare, motion);
+  known.set(key, found);
+  return found;
 }
 
 export const walking = (context: BalanceContext): Seen | null => seenIn(WALK, context);
@@ -66,7 +81,7 @@ export function steadinessReadouts(context: BalanceContext): readonly Readout[] 
 
 /** “Walk: nose 0.4° and 1 % of the picture (bare camera 1.1°), horizon 0.3° (0.9°).” */
 function seenWords({ motion, rig, bare }: Seen, context: BalanceContext): Phrase {
-  const angle = (x: number): Phrase => (x > SMALL ? ['far'] : [figure('angle', x)]);
+  const angle = (x: number): Phrase => (x > SMALL ? ['far over'] : [figure('angle', x)]);
   const one = (name: string, own: number, other: number, first: boolean): Phrase => [
     `${name} `,
     ...angle(own),

@@ -25,6 +25,9 @@ export interface Roles {
   readonly foreAft: readonly number[];
   readonly sideways: readonly number[];
   readonly height: readonly number[];
+  /** Where the mass centre should lie ahead of the support, m, and further for each metre under it. */
+  readonly ahead: number;
+  readonly lean: number;
 }
 
 /** A mover serves, of the ways that are asked for, the one it goes along most; by less than this part it does not go along it. */
@@ -77,7 +80,8 @@ export function rolesOf(problem: TrimProblem): Roles {
       .sort((a, b) => b.pull - a.pull)
       .map((f) => f.i);
   };
-  return { foreAft: along(0), sideways: along(1), height: along(2) };
+  const lean = problem.conditions.find((c) => c.lean !== undefined)?.lean ?? 0;
+  return { foreAft: along(0), sideways: along(1), height: along(2), ahead: targetOf(problem), lean };
 }
 
 /**
@@ -114,7 +118,7 @@ export function settle(
     ] as const) {
       const list = all.filter((i) => !put.has(i));
       for (const [n, i] of list.entries()) {
-        const wanted = zeroAlong(problem, still, settings, i, axis, axis === 0 ? targetOf(problem) : 0);
+        const wanted = zeroAlong(problem, still, settings, i, axis, axis === 0 ? roles.ahead : 0, roles.lean);
         const kept = clamp(movers[i]!, wanted);
         settings[i] = kept;
         const by = Math.abs(wanted - kept);
@@ -220,15 +224,15 @@ function zeroAlong(
   i: number,
   axis: 0 | 1,
   target: number,
+  lean: number,
 ): number {
-  const lean = axis === 0 ? (problem.conditions.find((c) => c.lean !== undefined)?.lean ?? 0) : 0;
   const at = (value: number): number => {
     const { first, mass } = sumsAbout(
       problem,
       still,
       settings.map((s, k) => (k === i ? value : s)),
     );
-    return first[axis] + lean * first[2] - target * mass;
+    return first[axis] + (axis === 0 ? lean * first[2] : 0) - target * mass;
   };
   const {
     range: [from, to],

@@ -6,12 +6,11 @@ import type { BalanceContext } from '../../balanceCheck';
 import { shareOfBuilds } from '../../spread/builds';
 import { spreadOf } from '../../spread/spread';
 import type { Odds } from '../way';
-import { firstToTire } from './endurance';
+import { shareHeldFor } from './endurance';
 import { heldIn, type HeldPose } from './held';
 import { shoulderMoment, shoulderStrength } from './shoulder';
 import { holdFor, wristAtMost } from './wantsOfHands';
 
-const MINUTE = 60;
 /** What each hand bears is straight in where the mass centre lies: one look this far off each way tells all, m. */
 const LOOK = 0.001;
 /** A hair of rounding. */
@@ -53,7 +52,10 @@ function shareThatHolds({ assembly: { rig }, values, evaluation, wants, hands }:
     [0, 0, 0],
   );
   const most = wristAtMost(wants) * MET;
-  const wanted = holdFor(wants) / MET;
+  // Endurance falls with the share: as long as wanted is as much as so great a share.
+  const [wristBears, shoulderBears] = (['wrist', 'shoulder'] as const).map((t) =>
+    Math.min(1, shareHeldFor(t, holdFor(wants)) * MET),
+  ) as [number, number];
   const arm = first.pose.arm ?? 0;
   return shareOfBuilds(covariance, (dx, dy, dz) => {
     let [wrist, shoulder] = [0, 0];
@@ -69,10 +71,6 @@ function shareThatHolds({ assembly: { rig }, values, evaluation, wants, hands }:
       wrist = Math.max(wrist, Math.hypot(nose, sides) / hands.wristStrength);
       shoulder = Math.max(shoulder, shoulderMoment(Math.abs(of(2)), arm) / shoulderStrength(hands));
     }
-    const { holds } = firstToTire([
-      { tires: 'wrist', share: wrist },
-      { tires: 'shoulder', share: first.shoulder === null ? 0 : shoulder },
-    ]);
-    return holds.kind === 'anHour' || (holds.kind === 'minutes' && holds.usual * MINUTE >= wanted);
+    return wrist <= wristBears && (first.shoulder === null || shoulder <= shoulderBears);
   });
 }

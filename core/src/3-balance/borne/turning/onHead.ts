@@ -147,7 +147,9 @@ function droopByWashers({ assembly, values, quick, evaluation, wants }: BalanceC
     };
     const points = Array.from({ length: to - from + 1 }, (_, n) => ({ x: from + n, y: droopAt(from + n) }));
     if (points.length < 2 || points.every((p) => Math.abs(p.y - points[0]!.y) < 1e-6)) return [];
-    const by = Math.abs(points.at(-1)!.y - points[0]!.y) / (points.length - 1);
+    // About where it stands: further off its stops hold it.
+    const near = points.filter((p) => Math.abs(p.x - here) <= 1);
+    const by = Math.abs(near.at(-1)!.y - near[0]!.y) / Math.max(1, near.length - 1);
     return [
       {
         id: `droop by ${adjuster.id}`,
