@@ -50,6 +50,7 @@ export const USUALLY_FIRM: readonly ConditionId[] = [
   'levelSideways',
   'dropPitch',
   'dropRoll',
+  'droop',
   'wristNose',
   'wristSides',
   'overSupport',

@@ -22,6 +22,7 @@ export type ConditionId =
   | 'calmRoll'
   | 'calmPan'
   | 'panLean'
+  | 'droop'
   | 'wristNose'
   | 'wristSides'
   | 'wristFelt'
@@ -83,7 +84,7 @@ export function level(axis: 'foreAft' | 'sideways', within: number): Condition {
 export function droop(wanted: number, within: number): Condition {
   const edge = (sign: 1 | -1): Bound => bound({ first: [sign, 0, sign * Math.tan(wanted + sign * within)] });
   return {
-    id: 'levelForeAft',
+    id: 'droop',
     slack: ({ first }) => (first[2] < 0 ? (within - Math.abs(Math.atan2(first[0], -first[2]) - wanted)) / within : OUT),
     bounds: [edge(1), edge(-1)],
     lean: Math.tan(wanted),

@@ -63,7 +63,7 @@ export function rolesOf(problem: TrimProblem): Roles {
   const asked = new Set(problem.conditions.map((c) => c.id));
   const anyOf = (...ids: readonly Condition['id'][]): boolean => ids.some((id) => asked.has(id));
   const ways = [
-    anyOf('levelForeAft', 'wristNose', 'overSupport'),
+    anyOf('levelForeAft', 'droop', 'wristNose', 'overSupport'),
     anyOf('levelSideways', 'wristSides'),
     anyOf('dropPitch', 'dropRoll', 'upright'),
   ];

@@ -14,7 +14,7 @@ export const AIMS: readonly { readonly id: Aim; readonly name: string }[] = [
 
 export const WANT_WORDS: Readonly<Record<ConditionId, string>> = {
   upright: 'that it hangs upright',
-  levelForeAft: 'level, or the wanted droop',
+  levelForeAft: 'level, nose',
   levelSideways: 'level, sides',
   dropPitch: 'drop time',
   dropRoll: 'drop time in roll',
@@ -24,6 +24,7 @@ export const WANT_WORDS: Readonly<Record<ConditionId, string>> = {
   calmRoll: 'calm in roll',
   calmPan: 'calm in pan',
   panLean: 'lean in a pan',
+  droop: 'droop at rest',
   wristNose: 'what tips in the wrist, nose',
   wristSides: 'what tips in the wrist, sides',
   wristFelt: 'that nothing is felt in the wrist',

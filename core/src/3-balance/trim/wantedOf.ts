@@ -77,7 +77,7 @@ export function wantedOf(assembly: Assembly, values: AdjusterValues, wants: Want
       return {
         kind: 'pole',
         borne,
-        ...chosen([upright, droop(droopWanted(wants), DROOP_WITHIN), ...weight], ['levelForeAft']),
+        ...chosen([upright, droop(droopWanted(wants), DROOP_WITHIN), ...weight], ['droop']),
       };
     case 'hands': {
       const worn = support.hands.some((h) => h.kind !== 'hand');

@@ -28,7 +28,7 @@ import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';
 import { Units } from '../../services/units';
 import { BenchTabs } from './bench-tabs';
-import { CurveChart } from './curve-chart';
+import { ReadoutList } from './readout-list';
 import { HolderPanel, peopleOf } from './holder-panel';
 import { Workspace } from '../../services/workspace';
 import { AdjusterRow } from '../../ui/adjuster-row';
@@ -55,7 +55,7 @@ const PLAYED_FOR = 3;
     MatButton,
     MatProgressBar,
     BenchTabs,
-    CurveChart,
+    ReadoutList,
     StageLayout,
     TradePanel,
     TrimResult,
@@ -123,9 +123,7 @@ export class Balance {
   /** In full, by each way it is borne: every pose, axis, rate of spin, clamp, and set down. */
   protected readonly readouts = computed(() => {
     const bench = this.shown();
-    return bench
-      ? readoutsOf(bench.judged.context).map((r) => ({ ...r, lines: r.lines.map((l) => render(l, this.units())) }))
-      : [];
+    return bench ? readoutsOf(bench.judged.context) : [];
   });
   protected readonly way = computed(() => {
     const bench = this.shown();

@@ -18,7 +18,7 @@ const DROOP: Want = {
   kind: 'angle',
   range: [-30 * DEGREE, 30 * DEGREE],
   help: 'Weight end down is negative. A little keeps it from seesawing.',
-  firm: ['levelForeAft'],
+  firm: ['droop'],
   of: droopWanted,
   with: (w, v) => ({ ...w, droop: v ?? droopWanted(w) }),
 };

@@ -1,9 +1,12 @@
+import { trim } from '@tide-pebble/core';
 import { benchAt } from '../../../testing/bench';
 import { sheet } from '../../../testing/sheets';
 import { type } from '../../../testing/type';
 import { AccuracySheet } from './accuracy';
 
-const trimmed = { 'foot-count': 5, 'pivot-height': 0.0075 };
+const bare = benchAt({});
+const found = trim(bare.piece.assembly, {}, bare.rig.wants);
+const trimmed = found.kind === 'solved' ? found.values : {};
 
 describe('what must be accurate', () => {
   it('is worked out when asked, the tightest first, with the chance of a build; rougher work makes it stale', async () => {
@@ -26,6 +29,12 @@ describe('what must be accurate', () => {
     await press('Work it out');
     expect(page.querySelectorAll('tbody th').length).toBeGreaterThan(3);
     expect(page.textContent).toContain('can be balanced on every axis, as near as its friction hides');
+  });
+  it('of a set-up that does not do what is wanted wherever its slides go says so, and no leeway of nothing', async () => {
+    const { page, press } = await sheet(AccuracySheet, benchAt({}));
+    await press('Work it out');
+    expect(page.textContent).toMatch(/is not met wherever its slides go: no leeway is left to be told/);
+    expect(page.querySelectorAll('tbody th').length).toBe(0);
   });
   it('lights up what a row is about', async () => {
     const { page, press, fixture } = await sheet(AccuracySheet, benchAt(trimmed));
