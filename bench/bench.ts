@@ -174,7 +174,7 @@ line(
 line(
   'longest task on the main thread while editing, over 50 ms',
   `${(page.longest / 50).toFixed(2)} ×`,
-  'aim under 1 ×; nought when none reached 50 ms',
+  'aim under 1 ×; zero when none reached 50 ms',
 );
 const bytes = page.fetched.reduce((sum, body) => sum + gzipSync(body, { level: 9 }).length, 0);
 line(

@@ -184,7 +184,7 @@ async function readingOf(page: Page): Promise<BringingIn> {
   return { shown, longest, longestTakenIn, longestTakenBack: await longestSince(page) };
 }
 
-/** Of the page's tasks since this was last asked, ms; none over 50 is told as nought, for the browser tells of no shorter ones. */
+/** Of the page's tasks since this was last asked, ms; none over 50 is told as zero, for the browser tells of no shorter ones. */
 const longestSince = (page: Page): Promise<number> =>
   page.evaluate(() => Math.max(0, ...(globalThis as unknown as { tasks: number[] }).tasks.splice(0)));
 

@@ -11,7 +11,7 @@ export function evenDraws(seed: number): () => number {
   };
 }
 
-/** Normal draws of mean nought and spread one, in pairs by Box and Muller. */
+/** Normal draws of mean zero and spread one, in pairs by Box and Muller. */
 export function normalDraws(seed: number): () => number {
   const even = evenDraws(seed);
   let spare: number | null = null;

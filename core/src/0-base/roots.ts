@@ -3,7 +3,7 @@
 const STEPS_AT_MOST = 200; // bisection alone needs about 60 to exhaust a double
 
 /**
- * Root of f between a and b, where f(a) and f(b) have opposite signs (or one is nought): secants and inverse quadratics
+ * Root of f between a and b, where f(a) and f(b) have opposite signs (or one is zero): secants and inverse quadratics
  * with bisection as the net (R. P. Brent, Algorithms for Minimization without Derivatives, 1973, ch. 4). The abscissa lies
  * within `within` of a change of sign, and never nearer than rounding allows. No sign change is the caller's mistake and throws.
  */

@@ -1,6 +1,6 @@
 /** Linear equations with a symmetric, definite matrix: normal equations, covariances. */
 
-/** By Cholesky's factor of the lower half. The matrix must be symmetric and definite; a pivot that is not above nought is taken as the least there is. */
+/** By Cholesky's factor of the lower half. The matrix must be symmetric and definite; a pivot that is not above zero is taken as the least there is. */
 export function solveDefinite(matrix: readonly (readonly number[])[], right: readonly number[]): number[] {
   const n = right.length;
   const l = matrix.map((row) => [...row]);

@@ -46,7 +46,7 @@ export function multiply(a: Mat3, b: Mat3): Mat3 {
 /** Matrix whose columns are the three given vectors. */
 export const fromColumns = (a: Vec3, b: Vec3, c: Vec3): Mat3 => transpose([a, b, c]);
 
-/** Inverse by cofactors. A singular matrix is refused: throws where the determinant is nought against the size of its rows. */
+/** Inverse by cofactors. A singular matrix is refused: throws where the determinant is zero against the size of its rows. */
 export function inverse(m: Mat3): Mat3 {
   const [a, b, c] = m;
   const determinant = dot(a, cross(b, c));

@@ -20,7 +20,7 @@ export interface Agreement {
 
 /** Two results agree when they differ by at most this many standard uncertainties of their difference. */
 const AGREE_WITHIN = 2;
-/** Keeps a result that claims to be exact from dividing by nought; far under any instrument. */
+/** Keeps a result that claims to be exact from dividing by zero; far under any instrument. */
 const LEAST_SPREAD = 1e-9;
 
 /**

@@ -62,7 +62,7 @@ export function flatBody(input: FlatBodyInput): FlatBody {
   const rotation = input.rotation ?? IDENTITY;
   const computed = input.density === undefined ? null : input.density * solid.volume;
   const mass = input.mass?.value ?? computed;
-  if (mass === null || !(mass > 0)) throw new RangeError(`${input.name} has neither a mass nor a density above nought`);
+  if (mass === null || !(mass > 0)) throw new RangeError(`${input.name} has neither a mass nor a density above zero`);
   const perVolume = solid.volume > 0 ? mass / solid.volume : 0;
   return {
     id: input.id,

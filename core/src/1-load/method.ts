@@ -27,10 +27,10 @@ export interface MethodReading {
   readonly kind: 'length' | 'mass';
   readonly name: (axis: AxisWords) => string;
   readonly help?: string;
-  /** Taken as nought when nothing was read. */
+  /** Taken as zero when nothing was read. */
   readonly optional?: true;
-  /** Whether it may be below nought, and whether nought itself can be. */
-  readonly least?: 'any' | 'nought';
+  /** Whether it may be below zero, and whether zero itself can be. */
+  readonly least?: 'any' | 'zero';
 }
 
 export interface MethodInput {

@@ -34,7 +34,7 @@ export interface Assembly {
   readonly rig: Rig;
   readonly pieces: readonly Piece[];
   readonly stacks: readonly StackPlace[];
-  /** Where the load's foot stands with all adjusters at nought; null when no part is a mount. */
+  /** Where the load's foot stands with all adjusters at zero; null when no part is a mount. */
   readonly mount: Vec3 | null;
   /** How the load is turned on it. */
   readonly mountTurn: Mat3;

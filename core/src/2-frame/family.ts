@@ -27,7 +27,7 @@ export interface FamilyInput {
 }
 export interface Sizing extends FamilyInput {
   readonly reasons: readonly Phrase[];
-  /** Where to set the adjusters at the start, by id; the rest stay at nought. */
+  /** Where to set the adjusters at the start, by id; the rest stay at zero. */
   readonly startValues: Readonly<Record<string, number>>;
 }
 /** A dimension drawn on the square-on view, between two points in rig axes. */
@@ -43,7 +43,7 @@ export interface DrawnDimension {
 export const CARRIES = ['eye level', 'waist', 'low', 'overhead'] as const;
 export const MOVES = ['walking', 'running', 'tight spaces', 'long reach', 'standing still'] as const;
 /** What a family can and cannot do by its nature; sizes, masses and costs are worked out from the rig, not said here. */
-export interface Suits {
+export interface Suitability {
   readonly carries: readonly (typeof CARRIES)[number][];
   readonly moves: readonly (typeof MOVES)[number][];
   readonly hands: 1 | 2;
@@ -62,7 +62,7 @@ export interface Family {
   /** Shots it is good for, in the maker's words. */
   readonly goodFor: readonly string[];
   readonly givesUp: string;
-  readonly suits: Suits;
+  readonly suits: Suitability;
   /** What goes wrong with such rigs, in a maker's words, the likeliest first. */
   readonly goesWrong: readonly string[];
   readonly dimensions: readonly DimensionSpec[];

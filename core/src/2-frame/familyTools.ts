@@ -54,7 +54,7 @@ export const usualInput = (dimensions: readonly DimensionSpec[], choices: readon
 });
 
 /** Sizes a maker can set: 5 mm steps. */
-export const toFive = (metres: number): number => Math.round(metres * 200) / 200;
+export const toFiveMillimetres = (metres: number): number => Math.round(metres * 200) / 200;
 export const within = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, value));
 
 export interface Weighed {
@@ -102,8 +102,8 @@ export function loadBox(load: PlacedLoad | null): {
   return { low, high, mass: sumsOf(load.bodies).mass };
 }
 
-/** Where f, nearly a straight line, is nought: two secant steps, kept between the ends. */
-export function nilOf(f: (x: number) => number, least: number, most: number): number {
+/** Where f, nearly a straight line, is zero: two secant steps, kept between the ends. */
+export function zeroOf(f: (x: number) => number, least: number, most: number): number {
   let [a, b] = [least, most];
   let [fa, fb] = [f(a), f(b)];
   for (let step = 0; step < 3 && fa !== fb; step++) {

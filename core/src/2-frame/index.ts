@@ -58,7 +58,7 @@ export { BARS } from './parts/bars';
 export { pipework, type Pipework, type Run } from './fittings/pipework';
 export { breakDown, fitsBag, type BagFit, type BreakDown, type PackedPiece } from './fittings/breakDown';
 export { fittingAt, pipeOfMember } from './fittings/refit';
-export { CARRIES, MOVES, type Suits } from './family';
+export { CARRIES, MOVES, type Suitability } from './family';
 export { pinPlay } from './clearances/pinPlay';
 export { snapOf } from './edits/snapOf';
 export { freed, withEdit, withoutWeight } from './edits/withEdit';

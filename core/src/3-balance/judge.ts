@@ -4,9 +4,9 @@ import { FRAME_CHECKS } from '../2-frame';
 import type { BalanceContext } from './balanceCheck';
 import { BALANCE_CHECKS } from './checks';
 
-const GRAVITY: Readonly<Record<Severity, number>> = { stop: 0, mend: 2, measure: 3, note: 4 };
+const SEVERITY_ORDER: Readonly<Record<Severity, number>> = { stop: 0, mend: 2, measure: 3, note: 4 };
 /** Without a load every figure is of another thing than what is wanted: that is said before what to mend. */
-const BEFORE_MENDING = { code: 'nothingMounted', gravity: 1 };
+const BEFORE_MENDING = { code: 'nothingMounted', order: 1 };
 
 export function judge(context: BalanceContext, advice: readonly Judgement[] = []): readonly Judgement[] {
   const { assembly, hands, cones, spaces, socket, values } = context;
@@ -25,7 +25,7 @@ export function judge(context: BalanceContext, advice: readonly Judgement[] = []
     ...advice,
     ...BALANCE_CHECKS.flatMap((c) => c.look(context).map((f) => ({ ...f, stage: c.stage }))),
   ];
-  return findings.map(apart).sort((a, b) => gravity(a) - gravity(b) || excess(b) - excess(a));
+  return findings.map(apart).sort((a, b) => order(a) - order(b) || excess(b) - excess(a));
 }
 
 /** A figure is shown with the digits that separate it from its limit: "takes 1.8 s; you want 1.8 s to 2.4 s" says nothing. */
@@ -42,6 +42,6 @@ function excess({ figure, limit }: Judgement): number {
   return Math.max(figure.value / limit.value, limit.value / figure.value);
 }
 
-function gravity({ code, severity }: Judgement): number {
-  return code === BEFORE_MENDING.code ? BEFORE_MENDING.gravity : GRAVITY[severity];
+function order({ code, severity }: Judgement): number {
+  return code === BEFORE_MENDING.code ? BEFORE_MENDING.order : SEVERITY_ORDER[severity];
 }

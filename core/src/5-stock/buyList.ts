@@ -85,7 +85,7 @@ function cutPlans(rig: Rig, bin: readonly BinItem[], kerf: number): readonly Cut
   });
 }
 
-/** What is left of a bar after its pieces and a kerf each; never less than nought. */
+/** What is left of a bar after its pieces and a kerf each; never less than zero. */
 const leftOver = (bar: CutBar, kerf: number): number =>
   Math.max(0, bar.length - bar.pieces.reduce((s, p) => s + p + kerf, 0));
 

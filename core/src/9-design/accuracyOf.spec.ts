@@ -162,7 +162,7 @@ describe('what must be accurate of a rig that does not hang', () => {
       ...more,
     });
   };
-  it('tells of a figure what it is felt as, and of a set-up that fails already no leeway of nought', () => {
+  it('tells of a figure what it is felt as, and of a set-up that fails already no leeway of zero', () => {
     const frame = look('hand-frame');
     if (frame.kind !== 'found') return fail(frame.kind);
     const felt = frame.accuracy.leeway.map((l) => l.felt);

@@ -1,6 +1,6 @@
 /** Which family for these shots and this load: each sized to it, figured out, and ranked with its reasons. */
 import { figure, say, type Gauge, type Phrase } from '../0-base';
-import { FAMILIES, breakDown, type Family, type Suits } from '../2-frame';
+import { FAMILIES, breakDown, type Family, type Suitability } from '../2-frame';
 import { leadingWay, MOTIONS, seenIn, type Endurance, type Seen, type Verdict } from '../3-balance';
 import { judged, workpiece } from './derive';
 import type { Hands, KitItem, Loadout, Wants } from '../model';
@@ -10,8 +10,8 @@ import { buildSteps } from '../6-build';
 
 /** What the maker wants to shoot and has to build with. Empty lists and nulls ask for nothing. */
 export interface Wishes {
-  readonly carries: readonly Suits['carries'][number][];
-  readonly moves: readonly Suits['moves'][number][];
+  readonly carries: readonly Suitability['carries'][number][];
+  readonly moves: readonly Suitability['moves'][number][];
   readonly hands: 1 | 2 | null;
   readonly wet: boolean;
   /** Hours at the bench, money, and kg at most. */

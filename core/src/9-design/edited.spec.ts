@@ -107,7 +107,7 @@ function faults(of: unknown, path = ''): readonly string[] {
   return Object.entries(of).flatMap(([k, v]) => faults(v, `${path}.${k}`));
 }
 
-/** As a file has it: a nought has no sign there. */
+/** As a file has it: a zero has no sign there. */
 const unsigned = (of: unknown): unknown => JSON.parse(JSON.stringify(of));
 
 describe('any run of changes', () => {

@@ -108,7 +108,7 @@ const foreAftOf = (rig: Rig): Adjuster | null =>
 /** Axes inside axes are balanced one by one, not over the hand. */
 const axesFree = (rig: Rig): boolean => rig.pivots.filter((p) => p.kind === 'hinge' && !p.clamped).length > 1;
 
-/** The setting at which `miss`, straight in the setting, is nought; beyond the range where that is where it lies. */
+/** The setting at which `miss`, straight in the setting, is zero; beyond the range where that is where it lies. */
 function levelAt(miss: (value: number) => number, { range: [least, most] }: Adjuster): number {
   const [a, b] = [miss(least), miss(most)];
   return a === b ? 0 : least + ((most - least) * a) / (a - b);
@@ -122,6 +122,6 @@ function overHand(assembly: Assembly, values: AdjusterValues): AdjusterValues {
   const [least, most] = adjuster.range;
   const wanted = levelAt((v) => quick.at({ ...values, [adjuster.id]: v }).fromPivot[0], adjuster);
   const stepped = Math.round(Math.min(most, Math.max(least, wanted)) / adjuster.step) * adjuster.step;
-  // Nought, not minus nought: a file knows only one.
+  // Zero, not minus zero: a file knows only one.
   return { ...values, [adjuster.id]: stepped + 0 };
 }

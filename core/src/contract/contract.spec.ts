@@ -175,7 +175,7 @@ describe('analysing a file', () => {
     const asData: RigFile = { ...file, rig: { ...rigDocument, design: { kind: 'free', rig: family.build(usual) } } };
     const figures = (f: RigFile): unknown => {
       const outcome = analyse(JSON.parse(JSON.stringify(f)) as RigFile, null);
-      // Through text, as it is printed: a minus nought is a nought there.
+      // Through text, as it is printed: a minus zero is a zero there.
       return outcome.ok ? JSON.stringify({ ...outcome.result, findings: null }) : outcome.reason;
     };
     expect(figures(asData)).toEqual(figures(asFamily));

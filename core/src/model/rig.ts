@@ -1,6 +1,6 @@
 /**
  * The rig: rigid bodies joined by pivots into a small tree whose root is what a person or a surface holds. Everything is
- * in rig axes, in the pose with all adjusters at nought and the rig level. Every number shown anywhere is derived from this.
+ * in rig axes, in the pose with all adjusters at zero and the rig level. Every number shown anywhere is derived from this.
  */
 import * as z from 'zod';
 import {

@@ -49,7 +49,7 @@ describe('the simulated scale', () => {
     expect(readings.at(-1)).toEqual({ mass: 0.486, stable: true, overload: false });
     for (const r of readings) expect(Math.abs(r.mass / 0.001 - Math.round(r.mass / 0.001))).toBeLessThan(1e-6);
   });
-  it('tares what lies on it, and reads below nought when that is lifted', () => {
+  it('tares what lies on it, and reads below zero when that is lifted', () => {
     const works = new ScaleWorks(0.001, 5, chance);
     works.put(0.1);
     run(works, 3);

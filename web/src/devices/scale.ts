@@ -2,7 +2,7 @@
 import { filter, map, scan, type Observable, type OperatorFunction } from 'rxjs';
 
 export interface ScaleReading {
-  /** What the display shows, kg: whole steps, may be below nought after a tare. */
+  /** What the display shows, kg: whole steps, may be below zero after a tare. */
   readonly mass: number;
   /** The scale's own mark that the figure stands still. */
   readonly stable: boolean;

@@ -66,7 +66,7 @@ export class Taught {
     if (this.learning.reason()) return this.learning.reason();
     if (!now) return '';
     if (now.kind === 'cannotBe')
-      return `Reading ${now.reading + 1} cannot be: ${now.why === 'mass' ? 'the mass is not that of this rig with this loadout. Is it the right loadout, and was the scale at nought?' : 'nothing of this size falls so fast. Was it held level and let go without a push?'} Take it out of the log, or read again.`;
+      return `Reading ${now.reading + 1} cannot be: ${now.why === 'mass' ? 'the mass is not that of this rig with this loadout. Is it the right loadout, and was the scale at zero?' : 'nothing of this size falls so fast. Was it held level and let go without a push?'} Take it out of the log, or read again.`;
     return now.kind === 'broken' ? now.reason : '';
   });
   readonly lessons = computed(() =>

@@ -31,7 +31,7 @@ export function parseLength(text: string, system: LengthSystem = 'mm'): Parsed {
 
 export interface ShownLength {
   readonly text: string;
-  /** How much the shown figure differs from the true one, m. Nought when it is exact to the last shown digit's unit. */
+  /** How much the shown figure differs from the true one, m. Zero when it is exact to the last shown digit's unit. */
   readonly roundedBy: number;
 }
 

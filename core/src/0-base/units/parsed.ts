@@ -61,7 +61,7 @@ export function parseWithUnits(
   if (plain === '') return unreadable(`Type a ${options.what}, such as ${options.example}.`);
   if (/^[+-]?\d+,\d{3}\b/.test(plain))
     return unreadable('A comma before three digits can mean two things: write 1200 or 1.2.');
-  if (/\d\s*\/\s*0+(?!\d)/.test(plain)) return unreadable('A fraction cannot have nought below the line.');
+  if (/\d\s*\/\s*0+(?!\d)/.test(plain)) return unreadable('A fraction cannot have zero below the line.');
   const bare = readNumber(plain);
   if (bare) return parsed(inUnit(bare.value, units[bare.fraction ? options.fractionUnit : options.bareUnit]!), text);
   const sign = plain.startsWith('-') ? -1 : 1;

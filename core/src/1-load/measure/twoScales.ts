@@ -4,7 +4,7 @@ import type { MeasuredPlace } from './measuredPlace';
 
 /**
  * x = L F2/(F1 + F2), from the support at the origin towards the far one. Forces in N (or both in kg: only their ratio
- * counts), L in m, steps are the full width of one division. Refuses a sum that is not above nought.
+ * counts), L in m, steps are the full width of one division. Refuses a sum that is not above zero.
  */
 export function twoScales(reading: {
   atOrigin: number;

@@ -16,7 +16,7 @@ export const difference: Method = {
   ],
   readings: [
     { id: 'with', kind: 'mass', name: () => 'With it' },
-    { id: 'without', kind: 'mass', name: () => 'Without it', least: 'nought' },
+    { id: 'without', kind: 'mass', name: () => 'Without it', least: 'zero' },
   ],
   picture: [
     { look: 'bench', path: 'M10 90H190' },

@@ -17,8 +17,8 @@ export const onABoard: Method = {
     'Read the scale again.',
   ],
   readings: [
-    { id: 'boardAlone', kind: 'mass', name: () => 'Scale, board alone', least: 'nought' },
-    { id: 'withItem', kind: 'mass', name: () => 'Scale, with the item', least: 'nought' },
+    { id: 'boardAlone', kind: 'mass', name: () => 'Scale, board alone', least: 'zero' },
+    { id: 'withItem', kind: 'mass', name: () => 'Scale, with the item', least: 'zero' },
     { id: 'distance', kind: 'length', name: () => 'Edge to scale' },
     { id: 'toFace', kind: 'length', name: (axis) => `Edge to ${axis.face}`, optional: true, least: 'any' },
   ],

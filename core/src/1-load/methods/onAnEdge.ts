@@ -20,8 +20,8 @@ export const onAnEdge: Method = {
     'Push it back until it just tips the other way: read again from the same face.',
   ],
   readings: [
-    { id: 'tipsOneWay', kind: 'length', name: () => 'Tips one way', least: 'nought' },
-    { id: 'tipsOtherWay', kind: 'length', name: () => 'Tips the other', least: 'nought' },
+    { id: 'tipsOneWay', kind: 'length', name: () => 'Tips one way', least: 'zero' },
+    { id: 'tipsOtherWay', kind: 'length', name: () => 'Tips the other', least: 'zero' },
   ],
   picture: [
     { look: 'bench', path: 'M10 90H190' },

@@ -19,8 +19,8 @@ export const onTwoScales: Method = {
     'Rest it across both bars, level, and read both scales.',
   ],
   readings: [
-    { id: 'near', kind: 'mass', name: (axis) => `Scale at the ${axis.near} end`, least: 'nought' },
-    { id: 'far', kind: 'mass', name: (axis) => `Scale at the ${axis.far} end`, least: 'nought' },
+    { id: 'near', kind: 'mass', name: (axis) => `Scale at the ${axis.near} end`, least: 'zero' },
+    { id: 'far', kind: 'mass', name: (axis) => `Scale at the ${axis.far} end`, least: 'zero' },
     { id: 'distance', kind: 'length', name: () => 'Between the bars' },
     {
       id: 'fromFace',
@@ -28,7 +28,7 @@ export const onTwoScales: Method = {
       name: (axis) => `From ${axis.face} to the nearer bar`,
       optional: true,
       least: 'any',
-      help: 'Nought when the bar stands right at the face.',
+      help: 'Zero when the bar stands right at the face.',
     },
   ],
   picture: [

@@ -16,8 +16,8 @@ export const oneEndAtATime: Method = {
     'Turn it round, resting at the same two places, and read the other end.',
   ],
   readings: [
-    { id: 'near', kind: 'mass', name: (axis) => `Scale under the ${axis.near} end`, least: 'nought' },
-    { id: 'far', kind: 'mass', name: (axis) => `Scale under the ${axis.far} end`, least: 'nought' },
+    { id: 'near', kind: 'mass', name: (axis) => `Scale under the ${axis.near} end`, least: 'zero' },
+    { id: 'far', kind: 'mass', name: (axis) => `Scale under the ${axis.far} end`, least: 'zero' },
     { id: 'distance', kind: 'length', name: () => 'Between the two places' },
     {
       id: 'fromFace',

@@ -56,7 +56,7 @@ describe('room between solids', () => {
       ),
     ).not.toThrow();
   });
-  it('of two solids is the same from either side, and nought where they meet', () => {
+  it('of two solids is the same from either side, and zero where they meet', () => {
     const [a, b] = [box([0, 0, 0], [1, 1, 1]), tube([2, 0.3, 0], 0.5, 1)];
     expect(solidGap(a, b)).toBeCloseTo(1, 3);
     expect(solidGap(b, a)).toBeCloseTo(solidGap(a, b), 3);

@@ -27,7 +27,7 @@ export interface RoundBar {
   readonly radius: number;
 }
 
-/** From a point to the nearest of the solid, m; nought inside it. Exact for boxes and tubes (a tube's bore counts as filled). */
+/** From a point to the nearest of the solid, m; zero inside it. Exact for boxes and tubes (a tube's bore counts as filled). */
 export function pointGap(p: Vec3, { shape, at, rotation }: Solid3): number {
   const local = transform(transpose(rotation), subtract(p, at));
   if (shape.kind === 'tube') {
@@ -85,7 +85,7 @@ export function barGap(bar: RoundBar, solid: Solid3): number {
   return Math.min(at(0), at(1), at(leastBetween(at, 0, 1))) - bar.radius;
 }
 
-/** Gap between two solids, m; nought where they touch or meet. By alternate nearest points, which for convex bodies close on the least; good to a hundredth of a millimetre or so. */
+/** Gap between two solids, m; zero where they touch or meet. By alternate nearest points, which for convex bodies close on the least; good to a hundredth of a millimetre or so. */
 export function solidGap(a: Solid3, b: Solid3): number {
   let p: Vec3 = b.at;
   let gap = Infinity;

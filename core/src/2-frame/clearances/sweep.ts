@@ -25,7 +25,7 @@ export interface SweptBar {
   readonly touches: boolean;
   /** First angle of the travel at which it touches, rad; null when it never does. */
   readonly firstTouchAngle: number | null;
-  /** Least room, m, and the angle it is met at; nought or less when it touches. */
+  /** Least room, m, and the angle it is met at; zero or less when it touches. */
   readonly leastClearance: number;
   readonly atAngle: number;
 }

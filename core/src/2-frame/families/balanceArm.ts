@@ -14,8 +14,8 @@ import {
   loadBox,
   named,
   namesOf,
-  nilOf,
-  toFive,
+  zeroOf,
+  toFiveMillimetres,
   usualInput,
   weighed,
   within,
@@ -367,11 +367,11 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const { washer } = washerOf(picked.washer);
   const each = 7850 * Math.PI * (washer.outerRadius ** 2 - washer.innerRadius ** 2) * washer.thickness;
   const most = Math.floor(at(0.2).dimensions['stackRoom']! / washer.thickness + 1e-9);
-  const least = toFive(gripLength + 0.02 + HAND_ROOM);
+  const least = toFiveMillimetres(gripLength + 0.02 + HAND_ROOM);
   let armLength = within(least, 0.05, 0.6);
   let wanted = 0;
   let rig = build(at(armLength));
-  for (; armLength < 0.6; armLength = toFive(armLength + 0.01)) {
+  for (; armLength < 0.6; armLength = toFiveMillimetres(armLength + 0.01)) {
     rig = build(at(armLength));
     const bare = weighed(rig, load, {}, ['sled']);
     const depth = rig.bodies[1]!.stations[0]!.seat[2];
@@ -380,8 +380,8 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   }
   const low = Math.min(most, wanted);
   // The whole arm moves over the pivot with its stage: where that brings the mass centre over the joint.
-  const stageFromPivot = toFive(
-    nilOf((x) => weighed(build(at(armLength, x)), load, { 'low-count': low }, ['sled']).centre[0], -0.15, 0.06),
+  const stageFromPivot = toFiveMillimetres(
+    zeroOf((x) => weighed(build(at(armLength, x)), load, { 'low-count': low }, ['sled']).centre[0], -0.15, 0.06),
   );
   const reasons: Phrase[] = [
     say`An arm of ${figure('length', armLength)} hangs ${figure('count', low)} washers low enough to carry your ${figure('mass', box.mass)} and clears your fist.`,

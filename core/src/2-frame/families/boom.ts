@@ -22,7 +22,7 @@ import {
   loadBox,
   named,
   namesOf,
-  toFive,
+  toFiveMillimetres,
   usualInput,
   weighed,
   within,
@@ -366,7 +366,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const bare = (tailBar: number) => weighed(build(at(WANTED * length, tailBar)), load);
   let tailBar = 0.16;
   let more = 0;
-  for (; tailBar <= 0.3; tailBar = toFive(tailBar + 0.02)) {
+  for (; tailBar <= 0.3; tailBar = toFiveMillimetres(tailBar + 0.02)) {
     const { mass, centre } = bare(tailBar);
     more = Math.max(0, Math.round((mass * (centre[2] + 0.001)) / (each * (tailBar / 2 - TAIL_END))));
     if (more <= 0.7 * most) break;

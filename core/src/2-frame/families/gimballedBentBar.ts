@@ -15,7 +15,7 @@ import {
   type StripFrame,
 } from '../members/bend';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { angleSpec, lengthSpec, nilOf, toFive, usualInput, weighed } from '../familyTools';
+import { angleSpec, lengthSpec, zeroOf, toFiveMillimetres, usualInput, weighed } from '../familyTools';
 import { bolt } from '../parts/bolt';
 import { crossSlide } from '../parts/crossSlide';
 import { FLAT_BARS } from '../parts/flatBars';
@@ -264,7 +264,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   };
   const most = Math.floor(usual.dimensions['stackRoom']! / WASHERS[picked.washer]!.thickness);
   const clear = (jointHeight: number): number =>
-    toFive((jointHeight + 0.02 + gripLength + HAND_ROOM + LONGEST_STACK) / 2 + 0.0024);
+    toFiveMillimetres((jointHeight + 0.02 + gripLength + HAND_ROOM + LONGEST_STACK) / 2 + 0.0024);
   const at = (radius: number, jointHeight: number, stageFromPivot = 0): FamilyInput => ({
     choices: picked,
     dimensions: { ...usual.dimensions, gripLength, jointHeight, bendInsideRadius: radius, stageFromPivot },
@@ -274,16 +274,16 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   let jointHeight = usual.dimensions['jointHeight']!;
   const needed = (radius: number) => footWashersWanted(build(at(radius, jointHeight)), load, rear);
   for (let step = 0; step < 6 && needed(clear(jointHeight)).under > 0.004 && jointHeight < 0.119; step++)
-    jointHeight = toFive(Math.min(0.12, jointHeight + 1.2 * (needed(clear(jointHeight)).under - 0.002)));
+    jointHeight = toFiveMillimetres(Math.min(0.12, jointHeight + 1.2 * (needed(clear(jointHeight)).under - 0.002)));
   let bendInsideRadius = clear(jointHeight);
   let { count } = needed(bendInsideRadius);
   while (count > 0.65 * most && bendInsideRadius < 0.245) {
-    bendInsideRadius = toFive(bendInsideRadius + 0.005);
+    bendInsideRadius = toFiveMillimetres(bendInsideRadius + 0.005);
     ({ count } = needed(bendInsideRadius));
   }
   const startValues = { 'rear-count': rear, 'front-count': 0, 'foot-count': Math.min(count, most) };
-  const stageFromPivot = toFive(
-    nilOf(
+  const stageFromPivot = toFiveMillimetres(
+    zeroOf(
       (x) => weighed(build(at(bendInsideRadius, jointHeight, x)), load, startValues, ['sled']).centre[0],
       -0.12,
       0.06,
@@ -405,7 +405,7 @@ function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
   const findings: Finding[] = [];
   const short = TAIL_BEYOND_FOOT - lay.tailBehindFoot;
   if (short > 1e-9) {
-    const tail = toFive(input.dimensions['tail']! + short + 0.0024);
+    const tail = toFiveMillimetres(input.dimensions['tail']! + short + 0.0024);
     findings.push({
       code: 'tailTooShort',
       severity: 'stop',
@@ -446,7 +446,7 @@ function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
   const stackTop = add(lay.foot.at, scale(lay.foot.across, lay.thickness / 2 + input.dimensions['stackRoom']!))[2];
   const gap = -0.02 - input.dimensions['gripLength']! - stackTop;
   if (gap < HAND_ROOM - 0.0005) {
-    const radius = toFive(input.dimensions['bendInsideRadius']! + (HAND_ROOM - gap) / 2 + 0.0024);
+    const radius = toFiveMillimetres(input.dimensions['bendInsideRadius']! + (HAND_ROOM - gap) / 2 + 0.0024);
     findings.push({
       code: 'fistMeetsWeights',
       severity: 'mend',
@@ -485,7 +485,7 @@ function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
   return findings;
 }
 
-/** Sideways shift of the bare bar's mass centre, m; the true bar's is nought by symmetry. */
+/** Sideways shift of the bare bar's mass centre, m; the true bar's is zero by symmetry. */
 function sideShift(rig: Rig): number {
   const assembly = assemble(rig, null);
   return massCentre(sumsOf(assembly.pieces.filter((p) => p.flat.owner === 'bar').map((p) => p.flat)))[1];

@@ -8,7 +8,17 @@ import type { Hands, Joint, Member, Part, Rig } from '../../model';
 import { hubOf } from '../fittings/fittingFor';
 import { cutLengthOf } from '../members/memberEnds';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { angleSpec, choiceSpec, lengthSpec, loadBox, named, toFive, usualInput, weighed, within } from '../familyTools';
+import {
+  angleSpec,
+  choiceSpec,
+  lengthSpec,
+  loadBox,
+  named,
+  toFiveMillimetres,
+  usualInput,
+  weighed,
+  within,
+} from '../familyTools';
 import { foamGrip, handlebarClamp, shoulderPad } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
@@ -318,14 +328,14 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const gripLength = within(hands.breadth + 0.03, 0.07, 0.2);
   const wide = Math.max(Math.abs(box.low[1]), box.high[1]);
   // Hands beside the camera with fingers' room, and a side as long as the hand and the camera's height ask.
-  let halfWidth = toFive(within(wide + 0.05, 0.09, 0.2));
-  const side = toFive(within(Math.max(gripLength + 0.03, box.high[2] + 0.05), 0.1, 0.35));
-  const stub = toFive(within(0.03 - box.low[0], 0.045, 0.2));
+  let halfWidth = toFiveMillimetres(within(wide + 0.05, 0.09, 0.2));
+  const side = toFiveMillimetres(within(Math.max(gripLength + 0.03, box.high[2] + 0.05), 0.1, 0.35));
+  const stub = toFiveMillimetres(within(0.03 - box.low[0], 0.045, 0.2));
   const at = (handle: number, handleAngle: number): FamilyInput => ({
     choices: picked,
     dimensions: { ...usual.dimensions, halfWidth, side, stub, handle, handleAngle, gripLength },
   });
-  let handle = toFive(within(gripLength + 0.05, 0.1, 0.3));
+  let handle = toFiveMillimetres(within(gripLength + 0.05, 0.1, 0.3));
   // One length of stock: what is left over makes a longer handle, else a wider ring.
   const first = oneLength(build(at(handle, 0)), 0).needed;
   const sold = soldFor(picked.pipe, first);

@@ -25,8 +25,8 @@ import {
   loadBox,
   named,
   namesOf,
-  nilOf,
-  toFive,
+  zeroOf,
+  toFiveMillimetres,
   usualInput,
   weighed,
   within,
@@ -400,10 +400,10 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const start = { 'tail-count': count };
   // The hinge goes where the pole balances with its washers on: a hair to the camera's side, so that it droops that way.
   const hingeFromTail =
-    Math.round(nilOf((x) => weighed(build(at(x)), load, start, ['pole']).centre[0], 0.2, length - 0.2) * 1000) / 1000;
+    Math.round(zeroOf((x) => weighed(build(at(x)), load, start, ['pole']).centre[0], 0.2, length - 0.2) * 1000) / 1000;
   const drop = weighed(build(at(hingeFromTail)), load, start, ['pole']).centre[2];
   // The camera hangs under the pole and draws the mass centre down; the hinge stands at least a finger's width above that.
-  const hingeAbove = toFive(within(Math.max(0.01, 0.012 + drop + 0.012), 0, 0.06));
+  const hingeAbove = toFiveMillimetres(within(Math.max(0.01, 0.012 + drop + 0.012), 0, 0.06));
   const reasons: Phrase[] = [
     say`A pole of ${figure('length', length)} and ${figure('count', count)} washers balance your ${figure('mass', mass)} about a hinge ${figure('length', hingeFromTail)} from the tail.`,
     say`The hinge stands ${figure('length', hingeAbove)} above the pole, and the mass centre ${figure('length', Math.abs(drop - 0.012 + hingeAbove))} under it: so it hangs level and does not lie on a stop.`,

@@ -7,7 +7,17 @@ import type { PlacedLoad } from '../../1-load';
 import type { Hands, Member, Part, Rig, Station } from '../../model';
 import { followBends, neutralFractionFor, stripStart } from '../members/bend';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { choiceSpec, lengthSpec, loadBox, named, namesOf, toFive, usualInput, weighed, within } from '../familyTools';
+import {
+  choiceSpec,
+  lengthSpec,
+  loadBox,
+  named,
+  namesOf,
+  toFiveMillimetres,
+  usualInput,
+  weighed,
+  within,
+} from '../familyTools';
 import { CENTRINGS, DISC_PLATES, sideError } from '../parts/discs';
 import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip } from '../parts/hardware';
@@ -385,23 +395,24 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     choices: picked,
     dimensions: {
       ...usual.dimensions,
-      upperPost: toFive(within(0.12 + box.high[2], 0.14, 0.3)),
+      upperPost: toFiveMillimetres(within(0.12 + box.high[2], 0.14, 0.3)),
       lowerPost,
       gripLength,
-      handle: toFive(gripLength + 2 * pipeOf(pipe).size.depth + 0.0225),
+      handle: toFiveMillimetres(gripLength + 2 * pipeOf(pipe).size.depth + 0.0225),
       cameraForward,
       armClose: hands.armClose,
       armOut: hands.armOut,
-      bracketInside: toFive(within(box.high[2] + 0.03, 0.06, 0.3)),
-      bracketReach: toFive(within(Math.max(box.high[1], 0.03) + 0.012, 0.045, 0.16)),
+      bracketInside: toFiveMillimetres(within(box.high[2] + 0.03, 0.06, 0.3)),
+      bracketReach: toFiveMillimetres(within(Math.max(box.high[1], 0.03) + 0.012, 0.045, 0.16)),
     },
   });
   const trial = weighed(build(at(0.3, 0)), load);
   const cameraForward =
-    within(box.mass > 0 ? Math.round(((-trial.centre[0] * trial.mass) / box.mass) * 1000) / 1000 : 0, -0.02, 0.02) + 0; // no minus nought
+    within(box.mass > 0 ? Math.round(((-trial.centre[0] * trial.mass) / box.mass) * 1000) / 1000 : 0, -0.02, 0.02) + 0; // no minus zero
   // The lower post grows until the mass centre lies a little under the handle: then the hand need not hold it up.
   let lower = 0.1;
-  while (lower < 0.6 && weighed(build(at(lower, cameraForward)), load).centre[2] > -0.03) lower = toFive(lower + 0.005);
+  while (lower < 0.6 && weighed(build(at(lower, cameraForward)), load).centre[2] > -0.03)
+    lower = toFiveMillimetres(lower + 0.005);
   const sized = at(lower, cameraForward);
   const reasons: Phrase[] = [
     say`The disc weighs about what your ${figure('mass', box.mass)} load does; far apart, the two make the post slow to turn.`,
@@ -435,7 +446,7 @@ function advise({ choices: c, dimensions: d }: FamilyInput, rig: Rig): readonly 
   }
   const held = 2 * pipeOf(c['pipe']!).size.depth + 0.015; // threaded into tee and cap, and knuckles' room
   if (d['gripLength']! + held > d['handle']!) {
-    const handle = toFive(d['gripLength']! + held + 0.0024);
+    const handle = toFiveMillimetres(d['gripLength']! + held + 0.0024);
     findings.push({
       code: 'gripTooLong',
       severity: 'mend',

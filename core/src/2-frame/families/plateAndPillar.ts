@@ -6,7 +6,7 @@ import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base'
 import type { PlacedLoad } from '../../1-load';
 import type { Contact, Hands, Hole, Joint, Member, Part, Rig } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { choiceSpec, lengthSpec, loadBox, named, toFive, usualInput, within } from '../familyTools';
+import { choiceSpec, lengthSpec, loadBox, named, toFiveMillimetres, usualInput, within } from '../familyTools';
 import { BARS, barOptions, RODS, SLOTTED_STRIPS, WOOD_STRIPS } from '../parts/bars';
 import { foamGrip, QUICK_RELEASE_HEIGHT, quickRelease, rubberFoot, woodenGrip } from '../parts/hardware';
 import { FLAT_BARS } from '../parts/flatBars';
@@ -406,8 +406,8 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const usual = usualInput(dimensions, choices);
   const box = loadBox(load);
   const wide = Math.max(-box.low[1], box.high[1], 0.035);
-  const span = toFive(within(2 * (wide + FINGERS + 0.01), 0.16, 0.5));
-  const post = toFive(within(Math.max(hands.breadth + 0.03, box.high[2] + 0.03), 0.08, 0.3));
+  const span = toFiveMillimetres(within(2 * (wide + FINGERS + 0.01), 0.16, 0.5));
+  const post = toFiveMillimetres(within(Math.max(hands.breadth + 0.03, box.high[2] + 0.03), 0.08, 0.3));
   const postDiameter = within(Math.round(hands.breadth * 0.36 * 1000) / 1000, 0.022, 0.045);
   const picked = {
     ...usual.choices,
@@ -416,8 +416,8 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   // The load's own middle is brought over the line of the hands, or as near as its lens allows the knuckles to be unseen.
   const sums = load?.bodies.reduce((s, b) => ({ m: s.m + b.mass, x: s.x + b.mass * b.centre[0] }), { m: 0, x: 0 });
   const centre = sums && sums.m > 0 ? sums.x / sums.m : 0;
-  const cameraForward = toFive(within(0.02 - centre, -0.06, 0.12));
-  const foot = toFive(within(Math.max(0.16, 2 * (Math.abs(cameraForward + centre) + 0.06)), 0.08, 0.4));
+  const cameraForward = toFiveMillimetres(within(0.02 - centre, -0.06, 0.12));
+  const foot = toFiveMillimetres(within(Math.max(0.16, 2 * (Math.abs(cameraForward + centre) + 0.06)), 0.08, 0.4));
   const reasons: Phrase[] = [
     say`Posts ${figure('length', span)} apart leave your knuckles ${figure('length', span / 2 - wide - postDiameter / 2)} beside the load.`,
     say`Posts ${figure('length', post)} high and ${figure('length', postDiameter)} thick fit a hand ${figure('length', hands.breadth)} across; the load stands between the bars.`,

@@ -6,7 +6,7 @@ import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base'
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
 import type { Hands, Joint, Member, Node, Part, Rig } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { choiceSpec, lengthSpec, loadBox, named, namesOf, toFive, usualInput, within } from '../familyTools';
+import { choiceSpec, lengthSpec, loadBox, named, namesOf, toFiveMillimetres, usualInput, within } from '../familyTools';
 import { RODS } from '../parts/bars';
 import {
   BEDS,
@@ -295,8 +295,8 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const box = loadBox(load);
   const wide = Math.max(-box.low[1], box.high[1]);
   const handleDiameter = Math.round(within(hands.breadth * 0.37, 0.022, 0.045) * 1000) / 1000;
-  const span = toFive(within(2 * wide + handleDiameter + 0.05, 0.14, 0.36));
-  const handle = toFive(within(hands.breadth + 0.025, 0.07, 0.18));
+  const span = toFiveMillimetres(within(2 * wide + handleDiameter + 0.05, 0.14, 0.36));
+  const handle = toFiveMillimetres(within(hands.breadth + 0.025, 0.07, 0.18));
   const centre = load && load.bodies.length > 0 ? massCentre(sumsOf(load.bodies))[0] : 0;
   const clampForward = Math.round(within(0 - centre, -0.02, 0.02) * 1000) / 1000 + 0;
   const split = fitsBed(span + 0.05, BEDS[usual.choices['bed']!]!.side) ? 'one' : 'two';

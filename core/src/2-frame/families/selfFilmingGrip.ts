@@ -16,7 +16,16 @@ import {
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
 import type { Hands, Joint, Member, Node, Part, Rig, Stock } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { angleSpec, choiceSpec, lengthSpec, loadBox, named, toFive, usualInput, within } from '../familyTools';
+import {
+  angleSpec,
+  choiceSpec,
+  lengthSpec,
+  loadBox,
+  named,
+  toFiveMillimetres,
+  usualInput,
+  within,
+} from '../familyTools';
 import { WOOD_STRIPS } from '../parts/bars';
 import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip, strap } from '../parts/hardware';
@@ -325,15 +334,15 @@ const choices = [
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const usual = usualInput(dimensions, choices);
   const box = loadBox(load);
-  const grip = toFive(within(hands.breadth + 0.08, 0.1, 0.4));
-  const handBelow = toFive(within(hands.breadth / 2 + 0.025, 0.05, 0.3));
+  const grip = toFiveMillimetres(within(hands.breadth + 0.08, 0.1, 0.4));
+  const handBelow = toFiveMillimetres(within(hands.breadth / 2 + 0.025, 0.05, 0.3));
   const centre = load && load.bodies.length > 0 ? massCentre(sumsOf(load.bodies))[0] : 0;
   // With the corner leaning, the hand stands behind it by this much; the camera's mass goes over the hand where its back clears the grip.
   const cornerAhead = handBelow * Math.sin(10 * DEGREE);
-  const cameraForward = toFive(within(Math.max(-centre - cornerAhead, 0.015), 0.012, 0.15));
-  const shelf = toFive(within(cameraForward + Math.max(0.03, Math.min(0.06, box.high[0])), 0.05, 0.2));
+  const cameraForward = toFiveMillimetres(within(Math.max(-centre - cornerAhead, 0.015), 0.012, 0.15));
+  const shelf = toFiveMillimetres(within(cameraForward + Math.max(0.03, Math.min(0.06, box.high[0])), 0.05, 0.2));
   const make = box.mass > 0.4 ? 'oak-45x18' : 'ply-60x12';
-  const armOut = toFive(within(hands.armOut + 0.05, 0.2, 0.85));
+  const armOut = toFiveMillimetres(within(hands.armOut + 0.05, 0.2, 0.85));
   const reasons: Phrase[] = [
     say`Your hand is ${figure('length', hands.breadth)} across: the grip is ${figure('length', grip)} long and held ${figure('length', handBelow)} under the shelf.`,
     say`The camera’s hole lies ${figure('length', cameraForward)} ahead of the corner, which brings its weight over the hand as near as its back allows.`,
@@ -412,8 +421,8 @@ function advise(input: FamilyInput): readonly Finding[] {
       toDo: say`Lengthen the grip, or hold it higher.`,
       fixes: [
         {
-          label: say`Grip of ${figure('length', Math.min(0.4, toFive(d['handBelow']! + 0.05)))}`,
-          changes: [{ kind: 'dimension', id: 'grip', value: Math.min(0.4, toFive(d['handBelow']! + 0.05)) }],
+          label: say`Grip of ${figure('length', Math.min(0.4, toFiveMillimetres(d['handBelow']! + 0.05)))}`,
+          changes: [{ kind: 'dimension', id: 'grip', value: Math.min(0.4, toFiveMillimetres(d['handBelow']! + 0.05)) }],
         },
       ],
     });

@@ -12,8 +12,8 @@ import {
   loadBox,
   named,
   namesOf,
-  nilOf,
-  toFive,
+  zeroOf,
+  toFiveMillimetres,
   usualInput,
   weighed,
   within,
@@ -362,9 +362,9 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const disc = box.mass > 1.4 ? 'disc-1kg' : 'disc-0.5kg';
   const picked = { ...usual.choices, pipe, disc, shoulder: hands.leftHanded ? 'left' : 'right' };
   // A camera's back stands a thumb before the eye, which is about over the chest bar.
-  const cameraForward = toFive(within(-0.02, -0.08, 0.08));
-  const gripDrop = toFive(within(hands.breadth + 0.065, 0.1, 0.25));
-  const tail = toFive(within(0.16 + 0.06 * Math.min(2.5, box.mass), 0.05, 0.5));
+  const cameraForward = toFiveMillimetres(within(-0.02, -0.08, 0.08));
+  const gripDrop = toFiveMillimetres(within(hands.breadth + 0.065, 0.1, 0.25));
+  const tail = toFiveMillimetres(within(0.16 + 0.06 * Math.min(2.5, box.mass), 0.05, 0.5));
   const at = (handleBack: number, tailOffset: number): FamilyInput => ({
     choices: picked,
     dimensions: { ...usual.dimensions, cameraForward, gripDrop, tail, handleBack, tailOffset },
@@ -375,12 +375,12 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   let count = 0;
   while (count < most && weighed(rig, load, { 'tail-count': count }).centre[0] > 0.04) count++;
   // And out to the side till it neither rolls to the camera nor away from it.
-  const tailOffset = toFive(
-    nilOf((side) => weighed(build(at(0.08, side)), load, { 'tail-count': count }).centre[1], 0.05, 0.25),
+  const tailOffset = toFiveMillimetres(
+    zeroOf((side) => weighed(build(at(0.08, side)), load, { 'tail-count': count }).centre[1], 0.05, 0.25),
   );
   const { centre } = weighed(build(at(0.08, tailOffset)), load, { 'tail-count': count });
   const front = rig.bodies[0]!.nodes.find((n) => n.id === 'front')!.at[0];
-  const sized = at(toFive(within(front - centre[0], 0, 0.3)), tailOffset);
+  const sized = at(toFiveMillimetres(within(front - centre[0], 0, 0.3)), tailOffset);
   const reasons: Phrase[] = [
     say`${figure('count', count)} discs on a tail of ${figure('length', tail)} bring the mass centre ${figure('length', Math.abs(centre[0]))} ${centre[0] >= 0 ? 'ahead of' : 'behind'} the shoulder: the hands guide, the shoulder carries.`,
     say`The tail goes ${figure('length', tailOffset)} to the side, against the camera before the eye.`,

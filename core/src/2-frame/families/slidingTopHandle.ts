@@ -6,7 +6,7 @@ import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base'
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
 import type { Adjuster, Hands, Joint, Part, PartHole, Rig } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { choiceSpec, lengthSpec, named, toFive, usualInput, within } from '../familyTools';
+import { choiceSpec, lengthSpec, named, toFiveMillimetres, usualInput, within } from '../familyTools';
 import { foamGrip, woodenGrip } from '../parts/hardware';
 
 const RAIL = { wide: 0.038, thick: 0.012, pitch: 0.0125, hole: 0.0066 };
@@ -304,8 +304,8 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const first = load?.bodies[0];
   const high = first?.shape.kind === 'box' ? first.at[2] + first.shape.size[2] / 2 : 0.09;
   const topHeight = Math.round(within(high, 0.04, 0.25) * 1000) / 1000;
-  const gripLength = toFive(within(hands.breadth + 2 * GRIP_LONG, 0.09, 0.2));
-  const fingerRoom = toFive(within(FINGERS_DEEP + (hands.breadth - 0.088) * 0.2 + 0.006, 0.025, 0.08));
+  const gripLength = toFiveMillimetres(within(hands.breadth + 2 * GRIP_LONG, 0.09, 0.2));
+  const fingerRoom = toFiveMillimetres(within(FINGERS_DEEP + (hands.breadth - 0.088) * 0.2 + 0.006, 0.025, 0.08));
   const rail =
     Object.entries(RAILS).find(
       ([, r]) => r.length / 2 - CLAMPS['lever']!.length / 2 >= Math.abs(centre) * 0.35 + 0.03,
@@ -342,7 +342,7 @@ function advise(input: FamilyInput): readonly Finding[] {
     });
   }
   if (d['fingerRoom']! < FINGERS_DEEP) {
-    const wanted = toFive(FINGERS_DEEP + 0.004);
+    const wanted = toFiveMillimetres(FINGERS_DEEP + 0.004);
     findings.push({
       code: 'handRoomUnder',
       severity: 'mend',

@@ -15,7 +15,16 @@ import {
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
 import type { Hands, Joint, Member, Part, PartHole, Rig } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { angleSpec, choiceSpec, lengthSpec, loadBox, named, toFive, usualInput, within } from '../familyTools';
+import {
+  angleSpec,
+  choiceSpec,
+  lengthSpec,
+  loadBox,
+  named,
+  toFiveMillimetres,
+  usualInput,
+  within,
+} from '../familyTools';
 import { WOOD_STRIPS } from '../parts/bars';
 import { wingNut } from '../parts/hardware';
 import { plate } from '../parts/plate';
@@ -396,8 +405,8 @@ const choices = [
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const usual = usualInput(dimensions, choices);
   const box = loadBox(load);
-  const grip = toFive(within(hands.breadth + 0.055, 0.09, 0.22));
-  const handBelow = toFive(within(hands.breadth / 2 + 0.03, 0.04, 0.14));
+  const grip = toFiveMillimetres(within(hands.breadth + 0.055, 0.09, 0.22));
+  const handBelow = toFiveMillimetres(within(hands.breadth / 2 + 0.03, 0.04, 0.14));
   const centre = load && load.bodies.length > 0 ? massCentre(sumsOf(load.bodies)) : ([0, 0, 0.03] as const);
   const cameraForward = Math.round(within(-centre[0], -0.06, 0.06) * 1000) / 1000 + 0;
   const worst = box.mass * 9.81 * Math.hypot(centre[2] + 0.024 + PLATE[2], centre[0] + cameraForward);

@@ -6,7 +6,7 @@ import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base'
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
 import type { Adjuster, Hands, Joint, Member, Part, Rig } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { choiceSpec, lengthSpec, loadBox, named, toFive, usualInput, within } from '../familyTools';
+import { choiceSpec, lengthSpec, loadBox, named, toFiveMillimetres, usualInput, within } from '../familyTools';
 import { BARS, barOptions, ROUND_TUBES, SQUARE_TUBES } from '../parts/bars';
 import { endCap, foamGrip } from '../parts/hardware';
 import { plate } from '../parts/plate';
@@ -317,15 +317,15 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const box = loadBox(load);
   const centre = load && load.bodies.length > 0 ? massCentre(sumsOf(load.bodies)) : ([0.02, 0, 0.04] as const);
   const wide = Math.max(-box.low[1], box.high[1]);
-  const width = toFive(within(2 * wide + 0.02, 0.09, 0.3));
+  const width = toFiveMillimetres(within(2 * wide + 0.02, 0.09, 0.3));
   const drop = Math.round(within(centre[2], 0.015, 0.15) * 1000) / 1000;
   const cameraForward = Math.round(within(0 - centre[0], -0.12, 0.1) * 1000) / 1000 + 0;
   // The farthest corners swing round all axes: the arms stand clear of the ball that holds them.
   const swung = Math.hypot(Math.max(-(box.low[0] + cameraForward), 0.045), Math.max(box.high[2] - drop, drop + 0.006));
-  const reach = toFive(within(swung + 0.025, 0.06, 0.35));
+  const reach = toFiveMillimetres(within(swung + 0.025, 0.06, 0.35));
   const up = Math.hypot(Math.max(box.high[2] - drop, drop), wide + 0.02, Math.min(0.06, box.high[0] + cameraForward));
-  const high = toFive(within(Math.max(up, lengthOf(width)) + 0.03, 0.07, 0.35));
-  const gripLength = toFive(within(hands.breadth + 0.03, 0.08, 0.2));
+  const high = toFiveMillimetres(within(Math.max(up, lengthOf(width)) + 0.03, 0.07, 0.35));
+  const gripLength = toFiveMillimetres(within(hands.breadth + 0.03, 0.08, 0.2));
   const reasons: Phrase[] = [
     say`The plate lies ${figure('length', drop)} under the tilt axis and the hole ${figure('length', Math.abs(cameraForward))} ${cameraForward < 0 ? 'behind' : 'ahead of'} it: your load’s mass centre is then on the axis.`,
     say`The camera’s back swings ${figure('length', swung)} round: the roll arm stands ${figure('length', reach)} behind.`,

@@ -12,8 +12,8 @@ import {
   loadBox,
   named,
   namesOf,
-  nilOf,
-  toFive,
+  zeroOf,
+  toFiveMillimetres,
   usualInput,
   weighed,
   within,
@@ -405,7 +405,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
       jointHeight,
       cameraFromPivot,
       gripLength,
-      width: toFive(within(hands.breadth + 0.03, 0.08, 0.2)),
+      width: toFiveMillimetres(within(hands.breadth + 0.03, 0.08, 0.2)),
       stackRoom: box.mass > 1.2 ? 0.05 : 0.03,
       footTube: box.mass > 0.45 ? 0.26 : 0.2,
     },
@@ -414,16 +414,16 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const each = 7850 * Math.PI * (washer.outerRadius ** 2 - washer.innerRadius ** 2) * washer.thickness;
   const most = 4 * Math.floor(at(0.2, 0.03, 0).dimensions['stackRoom']! / washer.thickness + 1e-9);
   const clear = (jointHeight: number): number =>
-    toFive(within(jointHeight + 0.02 + gripLength + HAND_ROOM + 0.01, 0.14, 0.5));
+    toFiveMillimetres(within(jointHeight + 0.02 + gripLength + HAND_ROOM + 0.01, 0.14, 0.5));
   // A light camera leaves the bare frame bottom-heavy: a taller joint lowers the pivot until it is not.
   let jointHeight = 0.03;
   const depth = (leg: number): number => -weighed(build(at(leg, jointHeight, 0)), load, {}, ['sled']).centre[2];
   for (let step = 0; step < 6 && depth(clear(jointHeight)) > 0.004 && jointHeight < 0.119; step++)
-    jointHeight = toFive(Math.min(0.12, jointHeight + 1.2 * (depth(clear(jointHeight)) - 0.002)));
+    jointHeight = toFiveMillimetres(Math.min(0.12, jointHeight + 1.2 * (depth(clear(jointHeight)) - 0.002)));
   // A heavy one needs weights below, and longer legs when the rods cannot take so many.
   let leg = clear(jointHeight);
   let wanted = 0;
-  for (; leg <= 0.5; leg = toFive(leg + 0.01)) {
+  for (; leg <= 0.5; leg = toFiveMillimetres(leg + 0.01)) {
     const rig = build(at(leg, jointHeight, 0));
     const bare = weighed(rig, load, {}, ['sled']);
     const foot = rig.bodies[1]!.stations[0]!.seat[2];
@@ -434,8 +434,8 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const count = Math.min(most, wanted);
   const [front, rear] = [Math.ceil(count / 4), Math.floor(count / 4)];
   const startValues = { 'front-count': front, 'rear-count': rear };
-  const cameraFromPivot = toFive(
-    nilOf((x) => weighed(build(at(leg, jointHeight, x)), load, startValues, ['sled']).centre[0], -0.15, 0.06),
+  const cameraFromPivot = toFiveMillimetres(
+    zeroOf((x) => weighed(build(at(leg, jointHeight, x)), load, startValues, ['sled']).centre[0], -0.15, 0.06),
   );
   const sized = at(leg, jointHeight, cameraFromPivot);
   const reasons: Phrase[] = [
@@ -451,7 +451,7 @@ function advise({ dimensions: d, choices: c }: FamilyInput, rig: Rig): readonly 
   const gap = -0.02 - d['gripLength']! - rodTop;
   const findings: Finding[] = [];
   if (gap < HAND_ROOM - 0.0005) {
-    const leg = toFive(d['leg']! + HAND_ROOM - gap + 0.0024);
+    const leg = toFiveMillimetres(d['leg']! + HAND_ROOM - gap + 0.0024);
     findings.push({
       code: 'fistMeetsRods',
       severity: 'mend',

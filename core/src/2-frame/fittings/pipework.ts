@@ -37,7 +37,7 @@ export interface Pipework {
   readonly members: readonly Member[];
   readonly joints: readonly Joint[];
   at(node: string): Vec3;
-  /** Largest gap where runs close on themselves, m: nought when the ring is true. */
+  /** Largest gap where runs close on themselves, m: zero when the ring is true. */
   readonly gap: number;
 }
 

@@ -48,7 +48,7 @@ export interface BentStrip {
   readonly end: StripFrame;
   /** Ends of every straight and bend, mid-thickness, the start included. */
   readonly turningPoints: readonly Vec3[];
-  /** Skin against mid-thickness at the tightest bend: (t/2)/(R + t/2). Nought for a straight strip. */
+  /** Skin against mid-thickness at the tightest bend: (t/2)/(R + t/2). Zero for a straight strip. */
   readonly largestOuterStrain: number;
 }
 

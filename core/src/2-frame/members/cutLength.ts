@@ -16,7 +16,7 @@ export const takeOff = (end: EndFitting): number => end.takeOff ?? (end.centreTo
 export const inserted = (end: EndFitting): number | null =>
   end.depth === undefined ? null : end.depth - (end.shortBy ?? 0);
 
-/** Centre-line length less the take-off at each end. Not above nought: the fittings meet and it cannot be cut. */
+/** Centre-line length less the take-off at each end. Not above zero: the fittings meet and it cannot be cut. */
 export function cutLength(
   from: EndFitting,
   to: EndFitting,

@@ -52,7 +52,7 @@ export function placesOf(nodes: readonly Node[]): ReadonlyMap<string, Vec3> {
   return places;
 }
 
-/** Length to saw a straight member to, m; not above nought when its two fittings meet. */
+/** Length to saw a straight member to, m; not above zero when its two fittings meet. */
 export function cutLengthOf(member: Member, body: Pick<Body, 'nodes' | 'joints'>): number {
   const nodes = placesOf(body.nodes);
   const [a, b] = [nodes.get(member.from), nodes.get(member.to)];

@@ -24,7 +24,7 @@ export function springBack(wanted: {
 }): SpringBack {
   const perRadius = wanted.yield / (wanted.stiffness * wanted.thickness);
   if (!(wanted.radius > 0) || !(perRadius > 0))
-    return { kind: 'noSolution', reason: 'radius, thickness, stiffness and yield must all be above nought' };
+    return { kind: 'noSolution', reason: 'radius, thickness, stiffness and yield must all be above zero' };
   const never = 0.5 / perRadius;
   const openness = (former: number): number => {
     const x = former * perRadius;

@@ -40,7 +40,7 @@ export function coverOnRig(
     const direction = unit(adjuster.axis ?? [0, 0, 1]);
     if (adjuster.kind === 'count' || Math.abs(direction[2]) > 0.7 || !adjuster.moves.some((m) => m.id === holder.id))
       return [];
-    // Everything as set, but this slide at nought: its places are then those its scale shows.
+    // Everything as set, but this slide at zero: its places are then those its scale shows.
     const inOrder = valuesInOrder(rig, values).map((v, i) => (i === index ? 0 : v));
     const fixed: { base: Sums; onRail: Sums } = { base: NO_SUMS, onRail: NO_SUMS };
     const take = (sums: Sums, movedBy: readonly number[]): void => {

@@ -8,7 +8,7 @@ import { toStep } from '../trim/toStep';
 
 /**
  * Tries every slide and thread along rig axis 0, 1 or 2 (so that a fix of one thing disturbs no other): the one whose own
- * move brings `miss` to nought within its travel, rounded to what the hand can set. Null when none does. `miss` is signed
+ * move brings `miss` to zero within its travel, rounded to what the hand can set. Null when none does. `miss` is signed
  * and continuous in the adjuster; it may be infinite at an end.
  */
 export function fixByAdjuster(

@@ -28,7 +28,7 @@ const base: RailInput = {
 };
 
 describe('many loadouts on one rail', () => {
-  it('by hand: moments about the pivot sum to nought', () => {
+  it('by hand: moments about the pivot sum to zero', () => {
     const cover = railCover(base);
     expect(cover.places[0]!.position).toBeCloseTo(-(0.01 + 0.015) / 0.5, 12);
     expect(cover.places[0]!.bottomHeaviness).toBeCloseTo((0.2 - 0.025) / 1.5, 12);

@@ -18,7 +18,7 @@ export interface RailPlace {
   /** m along the rail; null when no place on it brings the load level. */
   readonly position: number | null;
   readonly withinRange: boolean;
-  /** How far the mass centre lies below the pivot there, m; below nought it is top-heavy, so it will not rest there. */
+  /** How far the mass centre lies below the pivot there, m; below zero it is top-heavy, so it will not rest there. */
   readonly bottomHeaviness: number | null;
   /** Least and most place that hangs within the lean allowed; null when none was given or none does. */
   readonly withinLean: readonly [number, number] | null;

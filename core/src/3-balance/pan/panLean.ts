@@ -24,7 +24,7 @@ export interface PanRest extends Rest {
   readonly minimum: boolean;
 }
 
-/** A product of inertia or an offset under this part of the rig's own size is nought: rounding, not a lean. */
+/** A product of inertia or an offset under this part of the rig's own size is zero: rounding, not a lean. */
 const NOUGHT = 1e-9;
 /** The first step of the rate squared is this part of it; each that succeeds is followed by one twice as large. */
 const FIRST_STEP = 0.25;
@@ -71,7 +71,7 @@ export function steadyPan(rig: PanRig, rate: number): PanRest | null {
   return { ...restWithUp(up), minimum: isLeast };
 }
 
-/** Newton on the sphere: in the two directions square to n, gradient nought. */
+/** Newton on the sphere: in the two directions square to n, gradient zero. */
 function stationary(rig: PanRig, square: number, from: Vec3): Vec3 | null {
   let n = from;
   const weight = rig.mass * STANDARD_GRAVITY;

@@ -1,5 +1,5 @@
 /**
- * What to move so that a pan does not lean: both products of inertia about the pivot to nought at once, with the rig level
+ * What to move so that a pan does not lean: both products of inertia about the pivot to zero at once, with the rig level
  * as before, and with the strips and rods counted that carry weights to their new places; the best that reach and travel allow.
  */
 import { add, addMatrix, scale, solveDefinite, type Change } from '../../0-base';
@@ -136,7 +136,7 @@ const worth = ({ part, set }: Worked): number => part - 0.1 * set.length;
 const different = (plan: PanPlan, i: number, all: readonly PanPlan[]): boolean =>
   all.slice(0, i).every((o) => o.moves.some((m) => !plan.moves.some((n) => n.id === m.id)));
 const longest = (by: readonly number[]): number => Math.max(...by.map(Math.abs));
-/** How much of it the ranges allow, from nought to one. */
+/** How much of it the ranges allow, from zero to one. */
 const partOf = (set: readonly PanWay[], by: readonly number[]): number =>
   set.reduce((least, w, i) => Math.min(least, Math.max(0, w.range[by[i]! > 0 ? 1 : 0] / by[i]!)), 1);
 

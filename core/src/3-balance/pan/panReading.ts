@@ -16,7 +16,7 @@ export interface PanReading {
   readonly lean: { readonly noseUp: number; readonly leftUp: number } | null;
   /** Of the picture's width: the larger of the two. */
   readonly ofFrame: number | null;
-  /** In a pan shorter than a swing it starts from nought and may go to twice this, rad. */
+  /** In a pan shorter than a swing it starts from zero and may go to twice this, rad. */
   readonly overshoot: number | null;
   readonly limit: PanLimit;
 }

@@ -1,7 +1,7 @@
 /** What a hand does to the pivot: its acceleration, where it points, and what pushes the rig besides; sums of simple terms. */
 import { type Vec3 } from '../../0-base';
 
-/** Accelerations of the pivot, m/s², world axes; times in s. Left out: from nought, for ever. */
+/** Accelerations of the pivot, m/s², world axes; times in s. Left out: from zero, for ever. */
 export type Push =
   | {
       readonly type: 'halfSine';

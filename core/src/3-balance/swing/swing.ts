@@ -69,7 +69,7 @@ const TOLERANCE = 1e-12;
 const LONGEST_STEP = 0.25;
 const HALVINGS = 30;
 /**
- * Turning slower than this (rad/s), rubbing falls off evenly to nought: what sticks creeps at this rate times the part of
+ * Turning slower than this (rad/s), rubbing falls off evenly to zero: what sticks creeps at this rate times the part of
  * the rubbing that holds it. A light rig in stiff bearings has it wider, so that a swing is not cut into ever finer steps:
  * rubbing then stops it no faster than so many times a second.
  */

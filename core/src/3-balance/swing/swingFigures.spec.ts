@@ -61,7 +61,7 @@ describe('a swing read as a picture', () => {
     expect(camera.settles).not.toBeNull();
     expect(camera.settles!).toBeLessThan(2);
   });
-  it('a drop begins a right angle up and comes to nought', () => {
+  it('a drop begins a right angle up and comes to zero', () => {
     const f = figuresOf({ ...hung, joint: { ...hung.joint, viscous: 0.2 } }, 'drop');
     expect(f.pitch.peak).toBeCloseTo(Math.PI / 2 - hung.level.lens, 1);
     expect(SETTLED).toBeGreaterThan(0);

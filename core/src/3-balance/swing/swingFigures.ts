@@ -27,7 +27,7 @@ export interface SwingFigures {
 /** Half a degree: what an eye forgives in a horizon. */
 export const SETTLED = Math.PI / 360;
 
-/** `level`: the lens elevation and left elevation it comes back to, rad. Nought for a rig that hangs level. */
+/** `level`: the lens elevation and left elevation it comes back to, rad. Zero for a rig that hangs level. */
 export function traceOf(
   swing: Swing,
   motion: HandMotion,

@@ -12,7 +12,7 @@ export interface Highest {
 
 /**
  * The support at the highest its movers bring it, and their ranges from there: what hangs anywhere hangs there, so the
- * first moment along z is below nought for every answer, as a bound with a moving support needs.
+ * first moment along z is below zero for every answer, as a bound with a moving support needs.
  */
 export function highest({ support, movers, supportMovedBy }: TrimProblem): Highest {
   const ranges = new Map<number, readonly [number, number]>();

@@ -180,7 +180,7 @@ describe('a bound', () => {
 });
 
 describe('the lean in a pan', () => {
-  it('is nought for a body that is even all round, grows with the rate, and is none where it does not hang', () => {
+  it('is zero for a body that is even all round, grows with the rate, and is none where it does not hang', () => {
     const even = sumsOf([
       {
         mass: 1,

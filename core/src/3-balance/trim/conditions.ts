@@ -31,7 +31,7 @@ export type ConditionId =
   | 'bin'
   | 'bag';
 
-/** constant + mass·m + first·(x, y, z) + inertia·(xx, yy, zz) must not be above nought, for sums about the support. */
+/** constant + mass·m + first·(x, y, z) + inertia·(xx, yy, zz) must not be above zero, for sums about the support. */
 export interface Bound {
   readonly constant: number;
   readonly mass: number;
@@ -40,7 +40,7 @@ export interface Bound {
 }
 export interface Condition {
   readonly id: ConditionId;
-  /** Nought or more: met, by this part of what is allowed. */
+  /** Zero or more: met, by this part of what is allowed. */
   slack(about: Sums): number;
   /** Any set-up that meets the condition keeps them; one that keeps them need not meet it. */
   readonly bounds: readonly Bound[];
@@ -243,7 +243,7 @@ export function leastOver(b: Bound, sums: Sums, low: readonly number[], high: re
 
 /**
  * The same bound, weakened so that it holds wherever the support itself stands along `axis` between two travels. Null
- * where that cannot be said linearly. The mass is above nought, and the first moment along z below it once it hangs.
+ * where that cannot be said linearly. The mass is above zero, and the first moment along z below it once it hangs.
  */
 export function withMovingSupport(
   b: Bound,

@@ -9,7 +9,7 @@ export interface Settled {
   /** One a mover. */
   readonly settings: readonly number[];
   readonly about: Sums;
-  /** Of the tightest condition; nought or more: all are met. */
+  /** Of the tightest condition; zero or more: all are met. */
   readonly slack: number;
   readonly tightest: Condition['id'] | null;
   /** How far a levelling mover would still have to go beyond its end, m, and which; null when none runs out. */
@@ -44,7 +44,7 @@ export interface Effort {
 }
 /** Two heights nearer than this are one, m. */
 const LEAST_SPAN = 1e-5;
-/** Slack below nought by this much is rounding. */
+/** Slack below zero by this much is rounding. */
 export const MET = -1e-9;
 
 export function rolesOf(problem: TrimProblem): Roles {

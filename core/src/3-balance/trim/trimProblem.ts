@@ -19,12 +19,12 @@ export interface Mover {
   readonly id: string;
   readonly axis: Vec3;
   readonly range: readonly [number, number];
-  /** The hand's least step, m; nought where any place can be set. */
+  /** The hand's least step, m; zero where any place can be set. */
   readonly step: number;
   readonly now: number;
 }
 export interface MovedGroup {
-  /** Indices of movers, and what they carry together with all of them at nought. */
+  /** Indices of movers, and what they carry together with all of them at zero. */
   readonly movedBy: readonly number[];
   readonly sums: Sums;
 }
@@ -38,7 +38,7 @@ export interface StackChoice {
   readonly least: number;
   readonly now: number;
   readonly byCount: readonly Sums[];
-  /** Of its bolts that movers carry about: by which, and what is on them at each count with those movers at nought; not in `byCount`. */
+  /** Of its bolts that movers carry about: by which, and what is on them at each count with those movers at zero; not in `byCount`. */
   readonly rides?: readonly Riding[];
   /** What one of the count takes of what is at hand, by `keptAs`; left out: nothing that is counted there. */
   readonly takes?: ReadonlyMap<string, number>;
@@ -49,7 +49,7 @@ export interface TrimProblem {
   readonly stacks: readonly StackChoice[];
   /** What no mover moves, bolts bare. */
   readonly fixed: Sums;
-  /** Where it is borne with all movers at nought, m, and the movers that move that place. */
+  /** Where it is borne with all movers at zero, m, and the movers that move that place. */
   readonly support: Vec3;
   readonly supportMovedBy: readonly number[];
   readonly conditions: readonly Condition[];

@@ -38,10 +38,10 @@ export function wantedOf(assembly: Assembly, values: AdjusterValues, wants: Want
   const { rig } = assembly;
   const support = supportOf(rig);
   if (!support) return null;
-  const nought = valuesInOrder(rig, values).map((v, i) => (movesSupport(i) ? 0 : v));
+  const unmoved = valuesInOrder(rig, values).map((v, i) => (movesSupport(i) ? 0 : v));
   const borne: BorneBy = {
     carries: support.carries,
-    at: supportAt(rig, support, nought),
+    at: supportAt(rig, support, unmoved),
     movedBy: rig.adjusters.flatMap((_, i) => (movesSupport(i) ? [i] : [])),
   };
   const chosen = (all: readonly Condition[], always: readonly Condition['id'][]): Pick<Wanted, 'firm' | 'wishes'> => {

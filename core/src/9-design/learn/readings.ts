@@ -14,7 +14,7 @@ const K = ellipticK(Math.SQRT1_2);
 
 /** Of the sums about the point it is borne at, and the friction of the joint read. */
 export interface Observation {
-  /** A place in m, or a mass in kg, that should be nought, straight in the sums; and how well it was read. */
+  /** A place in m, or a mass in kg, that should be zero, straight in the sums; and how well it was read. */
   readonly value: (s: Sums, friction: number) => number;
   readonly spread: (s: Sums, friction: number) => number;
 }
@@ -41,7 +41,7 @@ export function observations(
   return [
     ...(seen.noseDown === undefined ? [] : [lean(seen.noseDown, 0)]),
     ...(seen.leftSideDown === undefined ? [] : [lean(seen.leftSideDown, 1)]),
-    // T² M g h = k² I, so h - k² I/(M g T²) is nought; h along the way it was seen to hang, k with the friction there.
+    // T² M g h = k² I, so h - k² I/(M g T²) is zero; h along the way it was seen to hang, k with the friction there.
     ...(drops.length === 0
       ? []
       : [

@@ -79,7 +79,7 @@ export const frictionSpread = ({ frictionTorque }: Pick<Pivot, 'frictionTorque'>
 
 export const figuresOf = ({ bodies }: At): readonly Figure[] =>
   shiftsOf(bodies).map(({ id, source, owner }) => ({ id, source, owner }));
-/** Of the bodies' mass, what the figure is of, kg; nought when it is of no mass. */
+/** Of the bodies' mass, what the figure is of, kg; zero when it is of no mass. */
 export const massUnder = ({ source }: Figure, { bodies }: At): number =>
   bodies.filter((b) => b.source === source && b.massSpread > 0).reduce((m, b) => m + b.mass, 0);
 

@@ -4,7 +4,7 @@ import { DEGREE, figure, showFigure, type DimensionSpec, type Quantity } from '@
 import { Units } from '../../services/units';
 
 const RADIUS = 38;
-/** From a place on the dial to an angle: nought is ahead, to the right; downwards is positive, as the nose goes. */
+/** From a place on the dial to an angle: zero is ahead, to the right; downwards is positive, as the nose goes. */
 const at = (angle: number, radius = RADIUS): string =>
   `${Math.round(radius * Math.cos(angle) * 10) / 10} ${Math.round(radius * Math.sin(angle) * 10) / 10}`;
 

@@ -337,7 +337,7 @@ export class RigViews {
     const [from, to] = [view.place(drawn.from), view.place(drawn.to)];
     const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
     const size = Math.hypot(dx, dy);
-    // A dimension of nought has nothing to be drawn between; it stands in the list.
+    // A dimension of zero has nothing to be drawn between; it stands in the list.
     if (size < 1) return [];
     const off: Point2 = [(-dy / size) * drawn.offset, (dx / size) * drawn.offset];
     const line: readonly [Point2, Point2] = [

@@ -8,7 +8,7 @@ export interface Gauge {
   readonly rest: string;
   /** The old figure, for a moment after a change; empty otherwise. */
   readonly was: string;
-  /** Places along the gauge from nought to one; null when there is nothing to show. */
+  /** Places along the gauge from zero to one; null when there is nothing to show. */
   readonly pebble: number | null;
   readonly pool: readonly [number, number] | null;
   readonly out: boolean;

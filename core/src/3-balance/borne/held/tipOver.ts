@@ -2,7 +2,7 @@
 import { STANDARD_GRAVITY, type Vec3 } from '../../../0-base';
 
 export interface TipOver {
-  /** False when the mass centre is already outside its feet: it falls as it stands, and the angles are nought or less. */
+  /** False when the mass centre is already outside its feet: it falls as it stands, and the angles are zero or less. */
   readonly standsAlone: boolean;
   /** Least tilt that brings the mass centre over an edge, rad, and the level way it then goes. */
   readonly leastTilt: number;

@@ -142,7 +142,7 @@ describe('a joint whose pins lie apart', () => {
       expect(hung.hang.bottomHeaviness).toBeLessThan(most + 1e-5);
     }
   });
-  it('moves nothing but the place of the sums: a pin at depth nought is none', () => {
+  it('moves nothing but the place of the sums: a pin at depth zero is none', () => {
     const sums = sumsOf([
       {
         mass: 1,

@@ -32,7 +32,7 @@ const STEPS_AT_MOST = 400_000; // a rig so damped that this is not enough only c
 
 /**
  * Without friction T = K(sin(a0/2)) √(I/(M g d)), exact; rate at upright from the energy. With friction it is integrated
- * by RK4 with the end found to rounding; it stops where the rate comes to nought short of upright. docs/sources.md, Drop time.
+ * by RK4 with the end found to rounding; it stops where the rate comes to zero short of upright. docs/sources.md, Drop time.
  */
 export function dropTime(pendulum: Pendulum, friction: Friction = {}): Drop {
   const moment = pendulum.mass * STANDARD_GRAVITY * pendulum.distance;

@@ -38,7 +38,7 @@ export interface SliderForDrop {
   readonly positionOfLeast: number;
 }
 
-const SAMPLES = 800; // over the range: the time is a smooth curve with at most two dips and a pole where d passes nought
+const SAMPLES = 800; // over the range: the time is a smooth curve with at most two dips and a pole where d passes zero
 
 /** Every position of a slider in its range (m) that gives the wanted drop time about `axis`, and the least time there is. */
 export function sliderForDrop(

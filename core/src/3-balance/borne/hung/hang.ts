@@ -62,7 +62,7 @@ function deadBand(torque: number, righting: number): DeadBand {
   return { halfWidth: Math.asin(torque / righting), staysAnywhere: false };
 }
 
-/** Travel of a stage (m along its unit direction) that brings d to nought along it, and the lean a metre gives there. */
+/** Travel of a stage (m along its unit direction) that brings d to zero along it, and the lean a metre gives there. */
 export function stageToLevel(
   fromPivot: Vec3,
   mass: number,

@@ -2,7 +2,7 @@
 import type { Vec3 } from '../../../0-base';
 import type { Pivot } from '../../../model';
 
-/** How far below the joint's place the pin lies that this axis turns about, m; nought for the upper one, and where the axes cross. */
+/** How far below the joint's place the pin lies that this axis turns about, m; zero for the upper one, and where the axes cross. */
 export function pinDepth({ pins }: Pick<Pivot, 'pins'>, axis: 'pitch' | 'roll'): number {
   if (!pins) return 0;
   return pins.upperAxis === (axis === 'pitch' ? 'y' : 'x') ? 0 : pins.spacing;

@@ -14,7 +14,7 @@ const AXIS = { x: [1, 0, 0], y: [0, 1, 0] } as const;
 
 /**
  * The upper pin is fixed to the hand along rig x or y, the lower one lies in the link along the other. Angles are
- * right-handed about +x and +y, all data in the pose with both at nought. The lower pin is settled first: tilting the
+ * right-handed about +x and +y, all data in the pose with both at zero. The lower pin is settled first: tilting the
  * link about the upper pin only scales gravity's part square to the lower one.
  */
 export function hangOnTwoPins(

@@ -3,7 +3,7 @@ import { addScaled, cross, dot, length, scale, STANDARD_GRAVITY, subtract, unit,
 
 export interface StageSlide {
   readonly direction: Vec3;
-  /** Moves this stage and all inside it, counted from the innermost as nought. */
+  /** Moves this stage and all inside it, counted from the innermost as zero. */
   readonly movesStagesUpTo: number;
   readonly travel: readonly [number, number];
 }

@@ -67,7 +67,7 @@ export function poleSlope(
 
 /**
  * Droop at a steady spin. In the spinning frame the pole has the potential U(q) = M g z - w²/2 sum m (x + e)²; it goes
- * downhill in U from where it lay at rest (level when neutral) to the first place where U' is nought, or to a stop.
+ * downhill in U from where it lay at rest (level when neutral) to the first place where U' is zero, or to a stop.
  * Found to rounding; friction is left out.
  */
 export function spinningPole(pole: Pole, rate: number): PoleSpun {
@@ -104,7 +104,7 @@ export function spinningPole(pole: Pole, rate: number): PoleSpun {
   };
 }
 
-/** How far up the hinge would have to be above where it is for the pole to hang by itself with `droop`, m; its mass centre stays. Nought or less: it already does. */
+/** How far up the hinge would have to be above where it is for the pole to hang by itself with `droop`, m; its mass centre stays. Zero or less: it already does. */
 export function hingeRaise(pole: Pole, droop: number): number {
   const [x, , z] = pole.fromHinge;
   return Math.abs(x) / Math.tan(droop) + z;

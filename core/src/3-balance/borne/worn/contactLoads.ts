@@ -27,12 +27,12 @@ export type ContactLoads =
 
 /** Arms of about this length make moments as large as forces, so that neither hides the other, m. */
 const SCALE = 0.3;
-/** Parts of the weight that count as nought in the equilibrium. */
+/** Parts of the weight that count as zero in the equilibrium. */
 const NOUGHT = 1e-9;
 
 /**
  * Equilibrium on level ground at rest: forces and moments of all pushes, the weight (N, through `massCentre`) and what acts
- * from outside add up to nought, each push at least nought; of all that do, the one with the least sum of (force / comfort limit)². That is the
+ * from outside add up to zero, each push at least zero; of all that do, the one with the least sum of (force / comfort limit)². That is the
  * minimum-norm answer on the set that carries, found exactly once the set is known.
  */
 export function contactLoads(
@@ -134,7 +134,7 @@ function carriers(columns: readonly (readonly number[])[], wanted: readonly numb
   return exact?.every((x) => x >= -NOUGHT * most) ? exact : null;
 }
 
-/** Minimum-norm answer of the columns in `members` (the rest nought); null when they cannot make what is wanted. */
+/** Minimum-norm answer of the columns in `members` (the rest zero); null when they cannot make what is wanted. */
 function leastOn(
   columns: readonly (readonly number[])[],
   members: readonly number[],

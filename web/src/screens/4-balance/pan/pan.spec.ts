@@ -13,7 +13,7 @@ const turn = async ({ page, fixture }: Sheet<Pan>, rate: number): Promise<void> 
 };
 
 describe('the pan', () => {
-  it('is still at nought, and told in the picture’s own measure at a rate', async () => {
+  it('is still at zero, and told in the picture’s own measure at a rate', async () => {
     const pan = await sheet(Pan, benchAt(trimmed));
     await turn(pan, 0);
     expect(leans(pan)).toBe('stays level');

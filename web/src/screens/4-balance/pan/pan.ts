@@ -178,7 +178,7 @@ export class Pan {
   protected overshoot(reading: PanReading): string {
     return reading.overshoot === null
       ? ''
-      : `A pan shorter than its swing starts from nought and may overshoot to ${this.say('angle', reading.overshoot)}.`;
+      : `A pan shorter than its swing starts from zero and may overshoot to ${this.say('angle', reading.overshoot)}.`;
   }
 
   private whyOf({ takes, takesAway, dropPitch }: PanPlan): string {

@@ -105,7 +105,7 @@ const PRESETS: readonly Preset[] = [
                 <tp-quantity-field
                   class="bare"
                   [label]="s.name + ' ' + c.name + ', adds'"
-                  help="added; less than nought when taken away"
+                  help="added; less than zero when taken away"
                   [hideLabel]="true"
                   kind="mass"
                   [decimals]="1"

@@ -235,5 +235,5 @@ const LEAST = 0.00005;
 function rangeOf(reading: MethodReading): readonly [number, number] {
   const most = reading.kind === 'mass' ? 100 : 5;
   if (reading.least === 'any') return [-most, most];
-  return [reading.least === 'nought' ? 0 : LEAST, most];
+  return [reading.least === 'zero' ? 0 : LEAST, most];
 }
