@@ -10,12 +10,12 @@ export { evenDraws, normalDraws } from './chance';
 export { sourceOf, sourceWords } from './source';
 export { guardedCell, unguardedCell } from './formulaGuard';
 export { ellipticK } from './ellipticK';
-export { extrapolatedMidpoint, type Rates, type Stepper } from './timeStep';
+export { extrapolatedMidpoint } from './timeStep';
 export { MATERIALS, materialOf, type Material } from './materials';
-export { propagate, type Correlation, type Propagated, type Uncertain } from './propagate';
+export { propagate, type Uncertain } from './propagate';
 export { combine, spreadOfStep } from './uncertain';
 export { plainText, type Parsed } from './units/parsed';
-export { INCH, parseLength, showLength, type Fraction, type LengthSystem, type ShownLength } from './units/length';
+export { INCH, parseLength, showLength, type Fraction, type LengthSystem } from './units/length';
 export { OUNCE, POUND, parseMass, showMass } from './units/mass';
 export { DEGREE, parseAngle, parseForce, parseTime, parseTorque, showAngle, showTime } from './units/angleAndTime';
 export {

@@ -19,17 +19,17 @@ export {
   type Sums,
 } from './moments';
 // kit and loadouts
-export { CLASS_FACTS, type KitClassFacts } from './kitClasses';
+export { CLASS_FACTS } from './kitClasses';
 export { freePoints, newItem, standingOn, withClass } from './newItem';
-export { axesKnown, guessedCentreSpread, itemFigures, type ItemFigures } from './estimate';
-export { placeItems, placeLoad, type LoadFault, type PlacedItem, type PlacedItems, type PlacedLoad } from './placeLoad';
+export { axesKnown, guessedCentreSpread, itemFigures } from './estimate';
+export { placeItems, placeLoad, type PlacedLoad } from './placeLoad';
 export { loadFindings } from './loadFindings';
 export { changedLoadout, type LoadoutChange } from './changedLoadout';
 export { angleForFraction, edgeShiftByRoll, fieldOfView, frameFraction, smearFraction } from './fieldOfView';
 export { twoScales } from './measure/twoScales';
 export { boardOneScale } from './measure/boardOneScale';
-export { twoHangings, type Crossing } from './measure/twoHangings';
+export { twoHangings } from './measure/twoHangings';
 export { balanceOnEdge } from './measure/balanceOnEdge';
-export { type MeasuredPlace } from './measure/measuredPlace';
+
 export { lensCones, type ConeOutcome, type LensCone, type View2 } from './lensCone';
 export { socketOf, spacesOf, type FreeSpace, type LoadSocket } from './freeSpace';

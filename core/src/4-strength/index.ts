@@ -6,7 +6,6 @@ export {
   suitableLengths,
   withFewestWashers,
   type Layer,
-  type ScrewFit,
   type Socket,
 } from './screwStack';
 export { preload, slipTwist } from './clampedRing';

@@ -1,2 +1,2 @@
 /** Log: what was measured against what was predicted. */
-export { compare, type Comparison } from './compare';
+export { compare } from './compare';

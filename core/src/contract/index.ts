@@ -1,8 +1,8 @@
 /** Contract: what crosses a border: files, requests, answers, faults. */
 export { faultLine, readWith, type Fault, type Read } from './faults';
-export { parseRigFile, readRigFile, rigFile, RIG_FILE_VERSION, type RigFile } from './rigFile';
-export { adoptDocuments, nameOf, type NewDocument } from './adoptDocuments';
-export { differences, type Difference } from './differences';
+export { parseRigFile, readRigFile, type RigFile } from './rigFile';
+export { adoptDocuments, nameOf } from './adoptDocuments';
+export { differences } from './differences';
 export { adoptRigFile, rigFileOf } from './adoptRigFile';
 export { lookAtBackup } from './lookAtBackup';
 export { TooMuch, weighJson } from './weighJson';
