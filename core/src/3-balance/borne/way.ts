@@ -135,6 +135,8 @@ export interface Way {
   readonly buildsCan: string;
   /** How it is balanced once it is built: the last step of the bench. */
   readonly lastStep: { readonly title: string; readonly check: string };
+  /** Why a steady pan is not asked of it; empty where it is. */
+  readonly noPan: string;
   /** Why the swing player has nothing to show, when it has not. */
   noSwing(evaluation: Evaluation): string;
 }

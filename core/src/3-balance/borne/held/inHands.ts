@@ -47,5 +47,6 @@ export const held: Way = {
     title: 'Mount the camera as it will shoot, and find how it lies in the hand',
     check: 'Held as you will hold it, nothing tips more than the wrist likes; mark where the hand goes.',
   },
+  noPan: 'A pan is asked of a rig that hangs on a joint; this one is held fast, and turns as your hand does.',
   noSwing: () => 'Nobody holds it yet: give it a hand in Frame.',
 };

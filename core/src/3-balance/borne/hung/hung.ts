@@ -57,5 +57,6 @@ export const hung: Way = {
     title: 'Mount the camera as it will shoot, put the washers on, hang it and trim',
     check: 'Level both ways, and the drop time the card says.',
   },
+  noPan: '',
   noSwing: () => 'It would turn over: trim it first, then see it swing.',
 };

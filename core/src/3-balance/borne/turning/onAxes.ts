@@ -69,6 +69,7 @@ export const axes: Way = {
     title: 'Mount the camera as it will shoot, and balance axis by axis, from the inside out',
     check: 'Turned to any angle, each axis stays where it is left.',
   },
+  noPan: 'Its own axis takes up a pan, as far as it rubs: Swing plays one.',
   noSwing: () => 'Only three axes square to each other can be swung here: this rig has others.',
 };
 

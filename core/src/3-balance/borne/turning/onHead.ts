@@ -108,6 +108,7 @@ export const pole: Way = {
     title: 'Mount the camera, stand the pole up off the head, and set camera and washers',
     check: 'It rests with the camera end a little down, spins freely, and the mount lets go when pulled aside.',
   },
+  noPan: 'A pole turns on its own swivel: how it rests when spun is told on Bench.',
   noSwing: () => 'A pole does not swing from a hand: how it droops, at rest and spun, is told on Bench.',
 };
 

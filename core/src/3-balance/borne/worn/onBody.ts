@@ -76,6 +76,7 @@ export const worn: Way = {
     title: 'Mount the camera as it will shoot, put the rig on, and set camera and weight',
     check: 'Let go with both hands, it stays on the shoulder; the hands only steer.',
   },
+  noPan: 'A pan is asked of a rig that hangs on a joint; this one is on your shoulder, and turns as you do.',
   noSwing: () => 'Nobody wears it yet: give it a pose in Frame.',
 };
 

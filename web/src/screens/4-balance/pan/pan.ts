@@ -23,6 +23,7 @@ import {
   type PanReading,
   trimWords,
   render,
+  leadingWay,
 } from '@tide-pebble/core';
 import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
@@ -72,6 +73,11 @@ export class Pan {
   protected readonly said = computed(() => this.least.reason() || this.planning.reason() || this.found());
 
   protected readonly hung = computed(() => this.bench()?.judged.evaluation.hung ?? null);
+  protected readonly noPan = computed(() => {
+    const bench = this.bench();
+    const way = bench ? leadingWay(bench.judged.evaluation) : null;
+    return way?.noPan ?? 'Nothing bears this rig yet: it hangs on no joint and no hand holds it. Give it one in Frame.';
+  });
   protected readonly across = computed(() => {
     const cones = this.bench()?.piece.cones ?? [];
     return cones.length > 0 ? Math.min(...cones.map((c) => c.long.across)) : USUAL_WIDTH;
