@@ -109,8 +109,10 @@ export function mendedBySlides(stepped: TrimProblem, still: Sums, feltAs: Felt['
     fails: (sums) => settle(problem, roles, sums).tightest,
     felt: ({ mass, first }, by) => {
       const whole = still.mass + mass * by;
+      // A wrist feels what lies beside it; how something hangs goes by the height too.
+      const axes = feltAs === 'length' ? [0, 1, 2] : [0, 1];
       const shift = Math.hypot(
-        ...[0, 1].map((i) => (still.first[i]! + first[i]! * by) / whole - still.first[i]! / still.mass),
+        ...axes.map((i) => (still.first[i]! + first[i]! * by) / whole - still.first[i]! / still.mass),
       );
       return feltAs === 'length'
         ? { kind: 'length', value: shift }
