@@ -119,7 +119,7 @@ const OF_ONE = [
   'log',
 ];
 const OF_WHAT_HANGS =
-  /[Dd]rop time|lying level, let go|[Ll]et go lying|hangs? level|rights itself|[Ii]t turns over|[Hh]ang (?:it|the rig)\b|Play the drop/;
+  /[Dd]rop time|lying level, let go|[Ll]et go lying|hangs? level|rights itself|[Ii]t turns over|[Hh]ang (?:it|the rig)\b|Play the drop|rest upright/;
 
 test.use({ demo: true });
 for (const { id: family } of FAMILIES) {

@@ -11,6 +11,7 @@ export { centreId, massId, shiftId, shiftsOf } from './spread/spread';
 export { adjusterSteps, readings, type AdjusterStep } from './adjusters/adjusterSteps';
 export { leadingWay, wayOfRig, readingsOf, USUALLY_FIRM, wantsOf, waysOf } from './borne/ways';
 export type { CardLine, Curve, Readout, ReadingKind, Want, Way, WayGauge } from './borne/way';
+export { leanWords } from './borne/words';
 export { NOTHING_SEEN, readingFigure, sawNothing, seenOf, seenWords, withSeen } from './borne/seen';
 export { readoutsOf } from './readoutsOf';
 export { calmGauge, costGauge, massGauge } from './gaugesOfAny';

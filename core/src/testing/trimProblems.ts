@@ -9,6 +9,24 @@ import { addedBy, sumsAbout, withCounts } from '../3-balance/trim/trimProblem';
 import type { Wants } from '../model';
 import { wants } from './rigs';
 
+/** A compact mass whose inertia about any axis is that of `size` m as its radius of gyration, unless it is given another. */
+const lumpOf =
+  (usual: number) =>
+  (mass: number, at: readonly [number, number, number], size = usual): Sums => {
+    const own = mass * size ** 2;
+    return sumsOf([
+      {
+        mass,
+        centre: at,
+        inertia: [
+          [own, 0, 0],
+          [0, own, 0],
+          [0, 0, own],
+        ],
+      },
+    ]);
+  };
+
 export const withWants = (more: Partial<Wants>): Wants => ({ ...wants, massAtMost: 9, calmAtLeast: 0, ...more });
 
 /** Problems of a few bolts, a camera on one slide or two, and a drop window that may or may not be had. */
@@ -24,18 +42,7 @@ export const problems = fc
     level: fc.integer({ min: 1, max: 6 }),
   })
   .map(({ rooms, places, grams, off, middle, half, slides, level: degrees }): TrimProblem => {
-    const lump = (mass: number, at: readonly [number, number, number], size = 0.05): Sums =>
-      sumsOf([
-        {
-          mass,
-          centre: at,
-          inertia: [
-            [mass * size ** 2, 0, 0],
-            [0, mass * size ** 2, 0],
-            [0, 0, mass * size ** 2],
-          ],
-        },
-      ]);
+    const lump = lumpOf(0.05);
     const camera = lump(0.9, [off[0] / 1000, off[1] / 1000, 0.08]);
     const movers = (
       [
@@ -186,18 +193,7 @@ export const severalSlides = fc
     now: fc.integer({ min: -4, max: 4 }),
   })
   .map(({ more, grams, middle, half, room, washer, off, now }): TrimProblem => {
-    const lump = (mass: number, at: readonly [number, number, number], size = 0.03): Sums =>
-      sumsOf([
-        {
-          mass,
-          centre: at,
-          inertia: [
-            [mass * size ** 2, 0, 0],
-            [0, mass * size ** 2, 0],
-            [0, 0, mass * size ** 2],
-          ],
-        },
-      ]);
+    const lump = lumpOf(0.03);
     const within = (3 * Math.PI) / 180;
     return {
       movers: [

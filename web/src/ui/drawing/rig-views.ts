@@ -23,6 +23,8 @@ import {
   type Stance,
   type Vec3,
   type View,
+  leanWords,
+  render,
 } from '@tide-pebble/core';
 import type { Bench } from '../../services/workspace';
 import { Pointer } from '../../services/pointer';
@@ -32,7 +34,6 @@ import { PoolGlass } from './pool-glass';
 import { QuantityField } from '../figures/quantity-field';
 import { moveOnPaper, PLAIN, sheetOf, WITH_DIMENSIONS, WITH_GLASS, type DrawnView } from './rig-drawing';
 import { hostSize } from '../host-size';
-import { leanWords } from '../figures/lean-words';
 
 /** Longer than a slow frame. */
 const REFUSED_AFTER_MS = 150;
@@ -156,7 +157,13 @@ export class RigViews {
   protected readonly label = computed(() => {
     const { rig, judged } = this.bench();
     const rest = judged.evaluation.hung?.hang.rest;
-    return `${rig.name}, drawn square-on at 1 to ${this.sheet().scale}. ${rest ? `It hangs ${leanWords(rest.noseDown, ['nose down', 'nose up'], this.units())}.` : 'It does not rest upright.'}`;
+    // Of a rig that hangs on no joint nothing is said of how it rests.
+    const hangs = rest
+      ? ` It hangs ${render(leanWords(rest.noseDown, ['nose down', 'nose up']), this.units())}.`
+      : judged.evaluation.hung
+        ? ' It does not rest upright.'
+        : '';
+    return `${rig.name}, drawn square-on at 1 to ${this.sheet().scale}.${hangs}`;
   });
   protected readonly pivots = computed(() => {
     const hung = this.hung();
@@ -255,7 +262,7 @@ export class RigViews {
           view: p.view,
           at: p.at,
           out: Math.abs(angle) > levelWithin,
-          text: leanWords(angle, words, this.units()),
+          text: render(leanWords(angle, words), this.units()),
         };
       });
   });
