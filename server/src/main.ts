@@ -8,7 +8,8 @@ import { portHolder } from './portHolder';
 import { Backups } from './store/backups';
 import { damageOf } from './store/damage';
 import { NewerData } from './store/migrate';
-import { openStore, WrongPurpose, type Store } from './store/openStore';
+import { openStore, type Store } from './store/openStore';
+import { WrongPurpose } from './store/refusals';
 import { readBackup } from './unpack/unpackBackup';
 
 /** Long enough to cost nothing, short enough that an hour's backup is never much over one. */

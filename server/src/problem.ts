@@ -1,7 +1,7 @@
 /** Every error leaves in one form: RFC 9457 problem details. */
 import type { ErrorRequestHandler, Response } from 'express';
 import { TooMuch, type Fault, type Problem } from '@tide-pebble/core';
-import { Conflict, Unreadable } from './store/openStore';
+import { Conflict, Unreadable } from './store/refusals';
 
 export class BadRequest extends Error {
   constructor(

@@ -1,5 +1,6 @@
 /** Load: what is carried, weighed and measured; from shapes to mass, mass centre and inertia. Measuring and coverage have their own door, ../measuring. */
-export { solidOf, type Solid } from './solid';
+export { solidOf } from './solid';
+export type { Solid } from './unitSolid';
 export { MeshFault, meshFault } from './meshSolid';
 export { flatBody, shifted, type FlatBody, type Shift } from './flatBody';
 export { turnedBody } from './turnedBody';

@@ -1,6 +1,6 @@
 /** Volume, centroid and inertia of a closed triangle mesh; refuses one that is open or inside out and says where. */
 import { addMatrix, type Mat3, type Vec3, cross, dot, scale, add, subtract, ZERO } from '../0-base';
-import type { Solid } from './solid';
+import type { Solid } from './unitSolid';
 
 export class MeshFault extends Error {
   constructor(

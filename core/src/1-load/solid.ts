@@ -2,13 +2,7 @@
 import { addMatrix, NO_INERTIA, scaleMatrix, ZERO, type Mat3, type Vec3 } from '../0-base';
 import type { Shape } from '../model';
 import { meshSolid } from './meshSolid';
-
-/** Volume (m³), centroid (m, shape's own frame) and inertia about the centroid per density (m⁵, own axes). */
-export interface Solid {
-  readonly volume: number;
-  readonly centroid: Vec3;
-  readonly inertia: Mat3;
-}
+import type { Solid } from './unitSolid';
 
 /** Exact closed forms (no facets). A point has no volume. A mesh must be closed and outward, else this throws MeshFault. */
 export function solidOf(shape: Shape): Solid {

@@ -1,40 +1,12 @@
 /** The kinds of document a data folder keeps, and the bodies that pass between browser and server. */
 import * as z from 'zod';
-import {
-  binItem,
-  kitItem,
-  loadout,
-  logEntry,
-  rigDocument,
-  setup,
-  type BinItem,
-  type KitItem,
-  type Loadout,
-  type LogEntry,
-  type RigDocument,
-  type SetUp,
-} from '../model';
+import { binItem, kitItem, loadout, logEntry, rigDocument, setup } from '../model';
 
-export const DOCUMENT_KINDS = ['rig', 'kit', 'loadout', 'setup', 'log', 'bin'] as const;
-export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
-
-export interface BodyOf {
-  readonly rig: RigDocument;
-  readonly kit: KitItem;
-  readonly loadout: Loadout;
-  readonly setup: SetUp;
-  readonly log: LogEntry;
-  readonly bin: BinItem;
-}
-
-export const BODY_SCHEMAS: { readonly [K in DocumentKind]: z.ZodType<BodyOf[K]> } = {
-  rig: rigDocument,
-  kit: kitItem,
-  loadout,
-  setup,
-  log: logEntry,
-  bin: binItem,
-};
+/** Each kind with what its body must be: the one list of them. */
+export const BODY_SCHEMAS = { rig: rigDocument, kit: kitItem, loadout, setup, log: logEntry, bin: binItem };
+export type DocumentKind = keyof typeof BODY_SCHEMAS;
+export type BodyOf = { readonly [K in DocumentKind]: z.infer<(typeof BODY_SCHEMAS)[K]> };
+export const DOCUMENT_KINDS = Object.keys(BODY_SCHEMAS) as [DocumentKind, ...DocumentKind[]];
 
 const revision = z.number().int().nonnegative();
 const documentId = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9_./-]{0,99}$/);

@@ -3,7 +3,8 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { Bench, save } from '../testing';
 import { damageOf } from './damage';
-import { openStore, Unreadable } from './openStore';
+import { openStore } from './openStore';
+import { Unreadable } from './refusals';
 
 describe('a damaged data file', () => {
   let bench: Bench;

@@ -14,18 +14,9 @@ import {
 } from '@tide-pebble/core';
 import * as z from 'zod';
 import { migrate } from './migrate';
+import { Conflict, Unreadable, WrongPurpose } from './refusals';
 import type { Photo } from '../photo';
 import { migrations, QUERY_NAMES, queryText, type QueryName } from './sqlFiles';
-
-export class WrongPurpose extends Error {}
-export class Conflict extends Error {
-  constructor(readonly conflicts: readonly { mine: ChangeRequest; theirs: Stored | null }[]) {
-    super('the documents were changed elsewhere');
-  }
-}
-
-/** A document that is there and cannot be read. */
-export class Unreadable extends Error {}
 
 export interface Saved {
   readonly kind: DocumentKind;

@@ -4,7 +4,8 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { Bench, item, NOW, save } from '../testing';
 import { migrate, NewerData } from './migrate';
-import { Conflict, openStore, WrongPurpose } from './openStore';
+import { openStore } from './openStore';
+import { Conflict, WrongPurpose } from './refusals';
 import { migrations, QUERY_NAMES, queryFiles } from './sqlFiles';
 
 describe('the store', () => {

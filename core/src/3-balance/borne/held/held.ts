@@ -7,7 +7,7 @@ import { heldPoses } from '../support';
 import { firstToTire, type Endurance, type Tires } from './endurance';
 import { handLoad, twoHands } from './handLoad';
 import { shoulderMoment, shoulderStrength } from './shoulder';
-import type { Bearing } from '../worn/worn';
+import type { Bearing } from '../worn/bearing';
 
 export interface HeldHand {
   readonly contact: Contact;

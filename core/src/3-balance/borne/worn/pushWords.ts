@@ -1,6 +1,6 @@
 /** What a contact of a worn rig bears, and which way it pushes. */
 import { figure, say, type Phrase, type Vec3 } from '../../../0-base';
-import type { Bearing } from './worn';
+import type { Bearing } from './bearing';
 
 /** Less than this is nothing, N. */
 const NOTHING = 0.05;

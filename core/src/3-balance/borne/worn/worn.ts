@@ -7,17 +7,8 @@ import { wornPoses } from '../support';
 import { contactLoads, type Push } from './contactLoads';
 import { firstToTire, type Endurance } from '../held/endurance';
 import type { HeldHand, HeldPose } from '../held/held';
+import type { Bearing } from './bearing';
 import { shoulderMoment, shoulderStrength } from '../held/shoulder';
-
-export interface Bearing {
-  readonly contact: Contact;
-  readonly at: Vec3;
-  /** All that it pushes with, N, level axes. */
-  readonly force: Vec3;
-  readonly size: number;
-  /** Of what is comfortable for a while. */
-  readonly share: number;
-}
 
 /** What is borne for a while without pain, N: rough, from carrying straps and hand tools; one's own limit goes over it. */
 const COMFORT: Readonly<Record<Contact['kind'], number>> = {
