@@ -6,7 +6,7 @@ export * from './7-field';
 export * from './8-log';
 export { accuracyOf, type AccuracyInput, type AccuracyOutcome } from './9-design/accuracyOf';
 export { learnFrom, type Learned, type LearnInput, type LearnOutcome, type Lesson } from './9-design/learn/learnFrom';
-export type { OwnFigure } from './9-design/learn/ownFigures';
+export type { OwnFigure } from './3-balance';
 export { movesBetween, setUpsFor, type Move, type SetUpRow, type SetUpsInput } from './9-design/setUpsFor';
 export { sizesForAll, type SizeForAll, type SizesForAll } from './9-design/sizeForAll';
 export { analyse } from './9-design/analyse';

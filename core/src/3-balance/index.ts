@@ -17,6 +17,8 @@ export { readoutsOf } from './readoutsOf';
 export { calmGauge, costGauge, massGauge } from './gaugesOfAny';
 
 export { clampHolds } from './borne/clamped/clampHold';
+export type { Observation, OwnFigure } from './borne/says';
+export { shortestDrop } from './borne/hung/hungReadings';
 export { strengthFrom } from './borne/held/strengthFrom';
 
 export { turnsOf, wayOf } from './adjusters/fixByAdjuster';

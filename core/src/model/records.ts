@@ -2,21 +2,8 @@
 import * as z from 'zod';
 import { finite, id, name, positive, seconds } from './quantity';
 
-/**
- * Readings of one part of a rig: how an axis is tilted or twisted till it moves (rad, N m), what a clamp slips at (N m), how a
- * pole rests and spins (rad, camera end down), what its mount lets go at (N), what a scale shows under a grip (N), how long
- * a pose was held (s).
- */
-export const OTHERS = [
-  'axisTilt',
-  'axisMoves',
-  'slips',
-  'droop',
-  'spinDroop',
-  'breaksAway',
-  'gripScale',
-  'heldFor',
-] as const;
+/** A kind of reading, by the name that what bears the rig gives it (`3-balance/borne`). One that is not known any more is kept. */
+const readingKind = z.string().regex(/^[a-z][A-Za-z]{0,39}$/);
 
 /** What the bench showed: nose and left side down are positive angles, rad. */
 export const logEntry = z.strictObject({
@@ -41,7 +28,7 @@ export const logEntry = z.strictObject({
     fingerAhead: finite.optional(),
     /** What else was read: of a pivot, contact or pose by its id. */
     others: z
-      .array(z.strictObject({ kind: z.enum(OTHERS), about: id, value: finite }))
+      .array(z.strictObject({ kind: readingKind, about: id, value: finite }))
       .max(40)
       .optional(),
   }),

@@ -4,10 +4,11 @@
  */
 import type { Gauge, Phrase, Vec3 } from '../../0-base';
 import type { AdjusterValues } from '../../2-frame';
-import type { Adjuster, LogEntry, Rig, Wants } from '../../model';
+import type { Adjuster, Pivot, Rig, Wants } from '../../model';
 import type { BalanceContext } from '../balanceCheck';
 import type { Evaluation } from '../evaluate';
 import type { ConditionId } from '../trim/conditions';
+import type { Observation, OwnFigure, Taken, TakenOf } from './says';
 import type { TwoWays } from './words';
 
 export type WayId = 'hung' | 'pole' | 'axes' | 'worn' | 'held';
@@ -83,9 +84,10 @@ export interface Expected {
   readonly least: number;
   readonly most: number;
 }
-/** One thing a maker can read of the real rig. */
+/** One thing a maker can read of the real rig: all that is known of it stands here. */
 export interface ReadingKind {
-  readonly kind: keyof Omit<LogEntry['seen'], 'others'> | Other;
+  /** Its name in the log. */
+  readonly kind: string;
   readonly name: string;
   readonly help: string;
   readonly quantity: 'angle' | 'time' | 'mass' | 'length' | 'force' | 'torque' | 'flag';
@@ -96,8 +98,13 @@ export interface ReadingKind {
   readonly words?: TwoWays;
   /** By the figures as the rig is set; null where they cannot tell. */
   expects(context: BalanceContext): Expected | null;
+  /** What it says of where the mass centre lies, or of what rubs; left out where it says nothing of that. */
+  says?(taken: Taken): readonly Observation[];
+  /** Said of what this axis carries, about a point on it, and of its friction; else of what bears the rig. */
+  readonly axis?: Pivot;
+  /** What it gives by itself: of all readings of its kind, of whatever part. */
+  gives?(read: readonly TakenOf[]): readonly OwnFigure[];
 }
-export type Other = NonNullable<LogEntry['seen']['others']>[number]['kind'];
 
 export interface CardLine {
   readonly figure: Phrase;

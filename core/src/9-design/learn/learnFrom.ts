@@ -5,16 +5,26 @@
  */
 import { sourceWords, type Vec3 } from '../../0-base';
 import { addScaledSums, addSums, NO_SUMS, scaleSums, type Sums } from '../../1-load';
-import { bodiesBeyond, pivotAt, placedPieces, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
-import { freeAxes, heldPoses, massId, poleHinge, supportAt, supportOf, type TrimOutcome } from '../../3-balance';
+import { bodiesBeyond, pivotAt, placedPieces, valuesInOrder, type AdjusterValues } from '../../2-frame';
+import {
+  freeAxes,
+  massId,
+  poleHinge,
+  readingsOf,
+  seenOf,
+  shortestDrop,
+  supportAt,
+  supportOf,
+  type BalanceContext,
+  type OwnFigure,
+  type ReadingKind,
+  type TrimOutcome,
+} from '../../3-balance';
 import { judged, workpiece } from '../derive';
-import type { BinItem, KitItem, Loadout, LogEntry, Pivot, RigDocument } from '../../model';
+import type { BinItem, KitItem, Loadout, LogEntry, RigDocument } from '../../model';
 import { movesBetween, type Move } from '../setUpsFor';
 import { likeliest, type Read, type Wrong } from './likeliest';
 import { nextSetUp } from './nextSetUp';
-import { axisObservations, gripObservations, poleObservations } from './otherReadings';
-import { ownFigures, type OwnFigure } from './ownFigures';
-import { observations, shortestDrop } from './readings';
 import {
   asLearned,
   figuresOf,
@@ -92,7 +102,9 @@ const FAR_OFF = 0.5;
 export function learnFrom({ rig, loadout, kit, bin, values, entries }: LearnInput): LearnOutcome {
   const made = workpiece(rig, loadout, kit, bin);
   if (!made.ok) return { kind: 'broken', reason: made.reason };
-  const own = ownFigures(entries, (set) => judged(made.piece, set, rig.wants).context);
+  const asSet = (set: AdjusterValues): BalanceContext => judged(made.piece, set, rig.wants).context;
+  const kinds = readingsOf(made.piece.assembly.rig, asSet(values).evaluation);
+  const own = ownFigures(kinds, entries, asSet);
   const assembly = withUnsureLoad(made.piece.assembly);
   const support = supportOf(assembly.rig);
   if (!support) return { kind: 'nothingBears' };
@@ -124,26 +136,26 @@ export function learnFrom({ rig, loadout, kit, bin, values, entries }: LearnInpu
   const ids = [...figures.map((f) => f.id), ...LEFT_OUT_IDS, ...rubbing.map(frictionId)];
   const changesAt = ({ changes }: At): readonly Sums[] => ids.map((id) => changes.get(id) ?? NO_SUMS);
   const over = entries.map((_, i) => entries.slice(0, i).filter((f) => f.seen.turnsOver).length);
-  const joint = support.kind === 'pivot' ? support.pivot : {};
-  const [pose] = heldPoses(assembly.rig);
   const read = entries.flatMap(({ seen, values: set }, i): readonly Read[] => {
-    const others = seen.others ?? [];
-    const ofMain = [
-      ...observations(seen, beside, over[i]!, joint),
-      ...(support.kind === 'hinge'
-        ? poleObservations(others, support.pivot, aheadOfSwivel(assembly, support.pivot, inOrder(set)))
-        : []),
-      ...(support.kind === 'hands' && pose ? gripObservations(others, assembly, set, pose.pose, main.at(set)) : []),
-    ].map((o) => ({ ...o, base: sets[i]!.base, changes: changesAt(sets[i]!) }));
+    const told = (kind: ReadingKind): ReturnType<NonNullable<ReadingKind['says']>> => {
+      const value = seenOf(seen, kind);
+      return value === null || !kind.says
+        ? []
+        : kind.says({ value, seen, assembly, values: set, at: main.at(set), beside, over: over[i]! });
+    };
+    const ofMain = kinds
+      .filter((k) => !k.axis)
+      .flatMap(told)
+      .map((o) => ({ ...o, base: sets[i]!.base, changes: changesAt(sets[i]!) }));
     const ofAxes = onAxis.flatMap(({ pivot, subject }) => {
-      const told = axisObservations(others, pivot);
-      if (told.length === 0) return [];
+      const all = kinds.filter((k) => k.axis?.id === pivot.id).flatMap(told);
+      if (all.length === 0) return [];
       const there = carriedAt(assembly, subject, set);
       const friction = {
         base: pivot.frictionTorque?.value ?? 0,
         changes: ids.map((id) => (id === frictionId(pivot) ? frictionSpread(pivot) : 0)),
       };
-      return told.map((o) => ({ ...o, base: there.base, changes: changesAt(there), friction }));
+      return all.map((o) => ({ ...o, base: there.base, changes: changesAt(there), friction }));
     });
     return [...ofMain, ...ofAxes];
   });
@@ -248,11 +260,22 @@ export function learnFrom({ rig, loadout, kit, bin, values, entries }: LearnInpu
   };
 }
 
-/** Of a pole's hinge, m. */
-function aheadOfSwivel({ rig }: Assembly, hinge: Pivot, inOrder: readonly number[]): number {
-  const swivel = poleHinge(rig)?.swivel;
-  return swivel ? pivotAt(rig, hinge, inOrder)[0] - pivotAt(rig, swivel, inOrder)[0] : 0;
-}
+/** What the readings give by themselves, of the rig set as each was read. */
+const ownFigures = (
+  kinds: readonly ReadingKind[],
+  entries: LearnInput['entries'],
+  asSet: (values: AdjusterValues) => BalanceContext,
+): readonly OwnFigure[] =>
+  [...new Set(kinds.map((k) => k.kind))].flatMap((name) => {
+    const alike = kinds.filter((k) => k.kind === name && k.gives);
+    const read = entries.flatMap(({ seen, values }) =>
+      alike.flatMap((k) => {
+        const value = seenOf(seen, k);
+        return value === null ? [] : [{ about: k.about, value, context: asSet(values) }];
+      }),
+    );
+    return read.length > 0 ? alike[0]!.gives!(read) : [];
+  });
 
 const isFarOff = ({ spreads, mass }: Lesson): boolean =>
   Math.abs(spreads) > SUSPECT_FROM || (mass !== null && Math.abs(mass.to - mass.from) > SUSPECT_PART * mass.from);

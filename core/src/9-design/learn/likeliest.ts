@@ -1,7 +1,7 @@
 /** What the unsure figures most likely are, given what was read: every one a little off, or one of them plainly wrong. */
 import { solveDefinite } from '../../0-base';
 import { addSums, NO_SUMS, scaleSums, type Sums } from '../../1-load';
-import type { Observation } from './readings';
+import type { Observation } from '../../3-balance';
 
 /** A reading, the sums and the friction it was taken at, and how those change by one standard uncertainty of each unsure figure. */
 export interface Read extends Observation {

@@ -1,14 +1,23 @@
 /** What can be read of a rig in the hands: where it balances, what a scale shows under each grip, how long a pose was held. */
-import { STANDARD_GRAVITY, subtract, type Vec3 } from '../../../0-base';
+import { figure, IDENTITY, rotationOf, say, STANDARD_GRAVITY, subtract, transform, type Vec3 } from '../../../0-base';
+import { massCentre } from '../../../1-load';
+import { contactAt, valuesInOrder } from '../../../2-frame';
 import type { Rig } from '../../../model';
 import type { BalanceContext } from '../../balanceCheck';
 import type { Evaluation } from '../../evaluate';
 import { spreadOf } from '../../spread/spread';
 import { within } from '../expected';
-import { freeAxes, heldPoses, wornPoses } from '../support';
+import { BEST, isSame, type Observation, type OwnFigure, type Taken, type TakenOf } from '../says';
+import { freeAxes, heldPoses, supportOf, wornPoses } from '../support';
 import type { ReadingKind } from '../way';
+import { twoHands } from './handLoad';
+import { strengthFrom } from './strengthFrom';
 
 const MINUTE = 60;
+/** Standard uncertainties: a scale's step and drift, kg; a finger's width, m; a luggage scale, N and as a part. */
+const READ = { mass: 0.002, finger: 0.002, scale: 0.1, ofScale: 0.01 };
+/** Two hands nearer than this, m, level: how they share says nothing. */
+const APART = 0.02;
 
 /** One standard uncertainty of the whole rig's mass centre, m. */
 const spreadOfCentre = ({ pieces, sums }: Evaluation): Vec3 =>
@@ -26,7 +35,12 @@ export const ON_THE_SCALE: ReadingKind = {
   range: [0.01, 100],
   about: null,
   expects: ({ evaluation: { mass, massSpread } }) => within(mass, 2 * massSpread),
+  says: ({ value, beside }) => [{ value: ({ mass }) => mass + beside - value, spread: () => READ.mass }],
 };
+
+export const fingerSays = ({ value }: Taken): readonly Observation[] => [
+  { value: ({ first, mass }) => first[0] / mass - value, spread: () => READ.finger },
+];
 
 export function handReadings(rig: Rig): readonly ReadingKind[] {
   const [first] = heldPoses(rig);
@@ -44,7 +58,7 @@ export function handReadings(rig: Rig): readonly ReadingKind[] {
     ...(rigid && first && first.hands.length === 1
       ? [
           {
-            kind: 'fingerAhead' as const,
+            kind: 'fingerAhead',
             name: `Balances on a finger, ahead of the ${first.hands[0]!.name.toLowerCase()}`,
             help: 'Lying level across one finger; behind is negative.',
             quantity: 'length' as const,
@@ -52,6 +66,7 @@ export function handReadings(rig: Rig): readonly ReadingKind[] {
             about: null,
             expects: ({ evaluation }: BalanceContext) =>
               evaluation.fromSupport ? within(evaluation.fromSupport[0], 2 * spreadOfCentre(evaluation)[0]) : null,
+            says: fingerSays,
           },
         ]
       : []),
@@ -76,6 +91,7 @@ export function handReadings(rig: Rig): readonly ReadingKind[] {
         const along = (Math.abs(run[0]) * spread[0] + Math.abs(run[1]) * spread[1]) / level;
         return within(hand.up, 2 * evaluation.mass * STANDARD_GRAVITY * along);
       },
+      says: (taken) => gripSays(taken, c.id),
     })),
     ...rig.poses.map((p): ReadingKind => ({
       kind: 'heldFor',
@@ -90,7 +106,52 @@ export function handReadings(rig: Rig): readonly ReadingKind[] {
           ? { value: holds.usual * MINUTE, least: holds.least * MINUTE, most: holds.most * MINUTE }
           : null;
       },
+      gives: strengthByTime,
     })),
     ON_THE_SCALE,
+  ];
+}
+
+/** How two hands share says where between them the mass centre lies. */
+function gripSays({ value: read, assembly: { rig }, values, at }: Taken, about: string): readonly Observation[] {
+  const pose = heldPoses(rig)[0];
+  const [a, b] = pose?.hands ?? [];
+  if (supportOf(rig)?.kind !== 'hands' || !pose || !a || !b || pose.hands.length > 2) return [];
+  const inOrder = valuesInOrder(rig, values);
+  const places = [a, b].map((c) => subtract(contactAt(rig, c, inOrder), at)) as unknown as readonly [Vec3, Vec3];
+  const attitude = pose.pose.turn ? rotationOf(pose.pose.turn) : IDENTITY;
+  const run = transform(attitude, subtract(places[1], places[0]));
+  const level = Math.hypot(run[0], run[1]);
+  const which = about === a.id ? 0 : about === b.id ? 1 : null;
+  if (which === null || level < APART) return [];
+  return [
+    {
+      value: (s) => {
+        const up = twoHands({ mass: s.mass, centre: massCentre(s), hands: places, attitude });
+        return up ? ((up[which] - read) / (s.mass * STANDARD_GRAVITY)) * level : 0;
+      },
+      spread: (s) => Math.max(BEST, ((READ.scale + READ.ofScale * read) / (s.mass * STANDARD_GRAVITY)) * level),
+    },
+  ];
+}
+
+/** By how long each pose was held: what the arm must be able to do for a moment, by the same curve that forecast it. */
+function strengthByTime(read: readonly TakenOf[]): readonly OwnFigure[] {
+  const all = read.flatMap(({ about, value, context: { evaluation, hands } }) => {
+    const pose = evaluation.held.find((p) => p.pose.id === about);
+    const own = pose ? strengthFrom(pose, hands, value) : null;
+    return own === null ? [] : [{ own, hands }];
+  });
+  if (all.length === 0) return [];
+  // Strengths are compared by their ratios.
+  const value = Math.exp(all.reduce((s, r) => s + Math.log(r.own), 0) / all.length);
+  const taken = all[0]!.hands.wristStrength;
+  if (isSame(taken, value)) return [];
+  return [
+    {
+      id: 'wristStrength',
+      words: say`By how long you held it, your wrist turns with ${figure('torque', value, 1)} for a moment; ${figure('torque', taken, 1)} was taken. Hold times follow it.`,
+      take: { kind: 'wristStrength', value },
+    },
   ];
 }

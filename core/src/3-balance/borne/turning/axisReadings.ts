@@ -1,11 +1,23 @@
 /** What can be read of each free axis: how far it may be turned and still stays, and the twist that just moves it. */
-import { STANDARD_GRAVITY } from '../../../0-base';
-import type { Rig } from '../../../model';
+import { DEGREE, dot, scale, STANDARD_GRAVITY, subtract, unit } from '../../../0-base';
+import type { Sums } from '../../../1-load';
+import type { Pivot, Rig } from '../../../model';
 import type { BalanceContext } from '../../balanceCheck';
 import { ON_THE_SCALE } from '../held/handReadings';
+import { BEST } from '../says';
 import { freeAxes } from '../support';
 import type { Expected, ReadingKind } from '../way';
 import { capital } from '../words';
+
+/** Standard uncertainties: a tilt, rad; friction from one try to the next, as a part. */
+const READ = { tilt: 2 * DEGREE, again: 0.1 };
+
+/** Of what the axis carries from it, m. */
+function away({ first, mass }: Sums, { axis = [0, 0, 1] }: Pivot): number {
+  const along = unit(axis);
+  return Math.hypot(...subtract(first, scale(along, dot(first, along)))) / mass;
+}
+const arm = (s: Sums, torque: number): number => torque / (s.mass * STANDARD_GRAVITY);
 
 export const axisReadings = (rig: Rig): readonly ReadingKind[] => [
   ...freeAxes(rig).flatMap((pivot): readonly ReadingKind[] => [
@@ -21,6 +33,15 @@ export const axisReadings = (rig: Rig): readonly ReadingKind[] => [
           // Rubs more than its weight could ever pull: it stays at any angle.
           rubs >= weight * offset ? null : Math.asin(rubs / (weight * offset)),
         ),
+      axis: pivot,
+      // Turned so far from where it hangs, what pulls it back is just what rubs: M g r sin = T.
+      says: ({ value }) => [
+        {
+          value: (s, friction) => away(s, pivot) * Math.sin(value) - arm(s, friction),
+          spread: (s, friction) =>
+            Math.max(BEST, Math.hypot(away(s, pivot) * Math.cos(value) * READ.tilt, READ.again * arm(s, friction))),
+        },
+      ],
     },
     {
       kind: 'axisMoves',
@@ -30,6 +51,14 @@ export const axisReadings = (rig: Rig): readonly ReadingKind[] => [
       range: [0.0001, 10],
       about: pivot.id,
       expects: (context) => range(context, pivot.id, (rubs, left) => rubs + left),
+      axis: pivot,
+      // What is left on the axis helps or hinders, by how it stands: that is all the reading's doubt.
+      says: ({ value }) => [
+        {
+          value: (s, friction) => arm(s, value) - arm(s, friction),
+          spread: (s) => Math.max(BEST, Math.hypot(READ.again * arm(s, value), away(s, pivot) / 2)),
+        },
+      ],
     },
   ]),
   ON_THE_SCALE,

@@ -1,20 +1,28 @@
 /** What can be read of a pole: its droop at rest and spun, and what its mount lets go at. */
-import { bodiesBeyond } from '../../../2-frame';
+import { DEGREE, figure, say, STANDARD_GRAVITY } from '../../../0-base';
+import type { Sums } from '../../../1-load';
+import { bodiesBeyond, pivotAt, valuesInOrder } from '../../../2-frame';
 import type { Rig } from '../../../model';
 import type { BalanceContext } from '../../balanceCheck';
 import { spreadOf } from '../../spread/spread';
 import { within } from '../expected';
 import { ON_THE_SCALE } from '../held/handReadings';
+import { BEST, isSame, type Observation, type OwnFigure, type Taken, type TakenOf } from '../says';
 import { poleHinge } from '../support';
 import type { Expected, ReadingKind } from '../way';
 import type { TwoWays } from '../words';
-import { spinningPole } from './spinningPole';
+import { poleOf, poleSlope, spinningPole } from './spinningPole';
 
 export const ENDS: TwoWays = ['camera end down', 'weight end down'];
 /** One turn a second, rad/s. */
 const SPUN_AT = 2 * Math.PI;
 /** A pull by hand differs from the next by this part. */
 const AGAIN = 0.1;
+/** Standard uncertainties of a droop, rad: by a phone laid on; off a film. */
+const READ = { droop: 0.5 * DEGREE, spun: 2 * DEGREE };
+/** A pole within so much of a stop lies on it, and says nothing of where it would rest. */
+const ON_STOP = 1 * DEGREE;
+const LOOK = 1e-4;
 
 export function poleReadings(rig: Rig): readonly ReadingKind[] {
   const found = poleHinge(rig);
@@ -28,6 +36,7 @@ export function poleReadings(rig: Rig): readonly ReadingKind[] {
       name: 'Camera end down, at rest',
       help: 'By a level or a phone laid on; weight end down is negative. Not on its stop.',
       expects: (context) => droopAt(context, 0),
+      says: droopSays,
     },
     {
       ...droop,
@@ -35,6 +44,7 @@ export function poleReadings(rig: Rig): readonly ReadingKind[] {
       name: 'Camera end down, at one turn a second',
       help: 'From a film of it, by the horizon; weight end down is negative.',
       expects: (context) => droopAt(context, SPUN_AT),
+      says: spunSays,
     },
     {
       kind: 'breaksAway',
@@ -47,6 +57,7 @@ export function poleReadings(rig: Rig): readonly ReadingKind[] {
         const force = assembly.rig.pivots.find((p) => p.id === swivel.id)?.breaksAwayAt;
         return force === undefined ? null : within(force, 2 * AGAIN * force);
       },
+      gives: letsGoAt,
     },
     ON_THE_SCALE,
   ];
@@ -69,4 +80,61 @@ function droopAt({ assembly: { rig }, evaluation }: BalanceContext, rate: number
   const [value, ...ends] = all;
   if (value === null || value === undefined || ends.some((e) => e === null)) return null;
   return { value, least: Math.min(value, ...(ends as number[])), most: Math.max(value, ...(ends as number[])) };
+}
+
+const onStop = (value: number, [least, most]: readonly [number, number]): boolean =>
+  value <= least + ON_STOP || value >= most - ON_STOP;
+const stopsOf = ({ assembly: { rig } }: Taken): readonly [number, number] =>
+  poleHinge(rig)?.hinge.stops ?? [-Infinity, Infinity];
+
+function droopSays(taken: Taken): readonly Observation[] {
+  const { value } = taken;
+  if (onStop(value, stopsOf(taken))) return [];
+  return [
+    {
+      value: ({ first, mass }) => (first[0] * Math.cos(value) + first[2] * Math.sin(value)) / mass,
+      spread: ({ first, mass }) => Math.max(BEST, (Math.hypot(...first) / mass) * READ.droop),
+    },
+  ];
+}
+
+/** Where it stands spun, the slope of its energy is zero. */
+function spunSays(taken: Taken): readonly Observation[] {
+  const { value, values, assembly } = taken;
+  const [least, most] = stopsOf(taken);
+  const found = poleHinge(assembly.rig);
+  if (!found || onStop(value, [least, most])) return [];
+  const inOrder = valuesInOrder(assembly.rig, values);
+  const ahead = pivotAt(assembly.rig, found.hinge, inOrder)[0] - pivotAt(assembly.rig, found.swivel, inOrder)[0];
+  const slope = (s: Sums, q: number): number =>
+    poleSlope(poleOf(s, [0, 0, 0], { stopDown: most, stopUp: -least, hingeAhead: ahead }), SPUN_AT, q) /
+    (s.mass * STANDARD_GRAVITY);
+  return [
+    {
+      value: (s) => slope(s, value),
+      spread: (s) =>
+        Math.max(BEST, (Math.abs(slope(s, value + LOOK) - slope(s, value - LOOK)) / (2 * LOOK)) * READ.spun),
+    },
+  ];
+}
+
+/** What must let go is judged by its least, what must hold too. */
+function letsGoAt(read: readonly TakenOf[]): readonly OwnFigure[] {
+  const rig = read.at(-1)?.context.assembly.rig;
+  return (rig?.pivots ?? []).flatMap((pivot): readonly OwnFigure[] => {
+    const force = Math.min(...read.filter((r) => r.about === pivot.id).map((r) => r.value));
+    if (!Number.isFinite(force) || isSame(pivot.breaksAwayAt, force)) return [];
+    return [
+      {
+        id: `breaksAway ${pivot.id}`,
+        words: [
+          ...say`The mount lets go at ${figure('force', force)}`,
+          ...(pivot.breaksAwayAt === undefined
+            ? say`; that was not known.`
+            : say`; ${figure('force', pivot.breaksAwayAt)} was taken.`),
+        ],
+        take: { kind: 'breaksAway', target: pivot.id, force },
+      },
+    ];
+  });
 }
