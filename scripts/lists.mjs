@@ -30,6 +30,8 @@ const FOLDERS = [
   },
   {
     path: 'core/src/3-balance/checks',
+    // Those of one way of being borne stand in its room.
+    rooms: '../borne',
     list: 'BALANCE_CHECKS',
     type: 'BalanceCheck',
     from: '../balanceCheck',
@@ -46,19 +48,26 @@ const FOLDERS = [
 ];
 
 const stale = [];
-for (const { path, list, type, from, what } of FOLDERS) {
+for (const { path, rooms, list, type, from, what } of FOLDERS) {
   const folder = join(root, path);
   const file = join(folder, 'index.ts');
-  const names = readdirSync(folder)
-    .filter((f) => f.endsWith('.ts') && !f.endsWith('.spec.ts') && f !== 'index.ts')
-    .map((f) => f.slice(0, -3))
-    .sort();
+  const places = [
+    '.',
+    ...(rooms ? readdirSync(join(folder, rooms)).map((room) => `${rooms}/${room}/checks`) : []),
+  ].filter((place) => existsSync(join(folder, place)));
+  const found = places
+    .flatMap((place) =>
+      readdirSync(join(folder, place))
+        .filter((f) => f.endsWith('.ts') && !f.endsWith('.spec.ts') && f !== 'index.ts')
+        .map((f) => ({ name: f.slice(0, -3), place })),
+    )
+    .sort((a, b) => (a.name < b.name ? -1 : 1));
   const text = [
-    `/** All ${what}; written by scripts/lists.mjs from the files in this folder. */`,
+    `/** All ${what}; written by scripts/lists.mjs from the files in ${rooms ? 'this folder and those of the rooms' : 'this folder'}. */`,
     `import type { ${type} } from '${from}';`,
-    ...names.map((n) => `import { ${n} } from './${n}';`),
+    ...found.map(({ name, place }) => `import { ${name} } from '${place}/${name}';`),
     '',
-    `export const ${list}: readonly ${type}[] = [${names.join(', ')}];`,
+    `export const ${list}: readonly ${type}[] = [${found.map(({ name }) => name).join(', ')}];`,
   ].join('\n');
   const written = await format(text, { ...(await resolveConfig(file)), parser: 'typescript' });
   if (existsSync(file) && readFileSync(file, 'utf8') === written) continue;

@@ -8,7 +8,7 @@ import type { Rig } from '../../model';
 import { startRig } from '../../9-design/startRig';
 import { THREE_LOADS } from '../../testing/loads';
 import { balanceContext, wants } from '../../testing/rigs';
-import { orderOfGrips } from './gripOrder';
+import { orderOfGrips } from '../borne/held/checks/gripOrder';
 
 function started(
   family: string,

@@ -1,28 +1,28 @@
-/** All checks of the balance; written by scripts/lists.mjs from the files in this folder. */
+/** All checks of the balance; written by scripts/lists.mjs from the files in this folder and those of the rooms. */
 import type { BalanceCheck } from '../balanceCheck';
-import { axesBalanced } from './axesBalanced';
-import { clampSlips } from './clampSlips';
-import { dropInPool } from './dropInPool';
+import { axesBalanced } from '../borne/turning/checks/axesBalanced';
+import { clampSlips } from '../borne/clamped/checks/clampSlips';
+import { dropInPool } from '../borne/hung/checks/dropInPool';
 import { eyeAtFinder } from './eyeAtFinder';
 import { fitsTheBag } from './fitsTheBag';
-import { gripOrder } from './gripOrder';
-import { hangsLevel } from './hangsLevel';
+import { gripOrder } from '../borne/held/checks/gripOrder';
+import { hangsLevel } from '../borne/hung/checks/hangsLevel';
 import { heavyAndCalm } from './heavyAndCalm';
-import { holdTime } from './holdTime';
-import { idleHand } from './idleHand';
+import { holdTime } from '../borne/held/checks/holdTime';
+import { idleHand } from '../borne/held/checks/idleHand';
 import { leansInPan } from './leansInPan';
-import { levelNotKnown } from './levelNotKnown';
+import { levelNotKnown } from '../borne/hung/checks/levelNotKnown';
 import { nothingMounted } from './nothingMounted';
-import { offTheMark } from './offTheMark';
-import { poleOnHead } from './poleOnHead';
+import { offTheMark } from '../borne/held/checks/offTheMark';
+import { poleOnHead } from '../borne/turning/checks/poleOnHead';
 import { poseReach } from './poseReach';
 import { stackFitsBolt } from './stackFitsBolt';
 import { standsOnFeet } from './standsOnFeet';
-import { stopPadding } from './stopPadding';
-import { topHeavy } from './topHeavy';
-import { topHeavyInHand } from './topHeavyInHand';
-import { wornLoads } from './wornLoads';
-import { wristLoad } from './wristLoad';
+import { stopPadding } from '../borne/turning/checks/stopPadding';
+import { topHeavy } from '../borne/hung/checks/topHeavy';
+import { topHeavyInHand } from '../borne/held/checks/topHeavyInHand';
+import { wornLoads } from '../borne/worn/checks/wornLoads';
+import { wristLoad } from '../borne/held/checks/wristLoad';
 
 export const BALANCE_CHECKS: readonly BalanceCheck[] = [
   axesBalanced,

@@ -1,8 +1,8 @@
 /** A pole let go level falls on its stop: is the padding there thick enough for the camera. */
-import { figure, length, say, STANDARD_GRAVITY, subtract } from '../../0-base';
-import { massCentre, sumsOf } from '../../1-load';
-import type { BalanceCheck } from '../balanceCheck';
-import { fallOnStop, paddingFor } from '../borne/turning/fallOnStop';
+import { figure, length, say, STANDARD_GRAVITY, subtract } from '../../../../0-base';
+import { massCentre, sumsOf } from '../../../../1-load';
+import type { BalanceCheck } from '../../../balanceCheck';
+import { fallOnStop, paddingFor } from '../fallOnStop';
 
 /** What a small camera stands again and again, in gravities: rough. */
 const JOLT = 5;

@@ -1,8 +1,8 @@
 /** A mass centre above the hand: it rolls over unless the wrist holds it; how hard, and what weight below cures it. */
-import { figure, say, STANDARD_GRAVITY, type Finding } from '../../0-base';
-import { valuesInOrder } from '../../2-frame';
-import type { BalanceCheck, BalanceContext } from '../balanceCheck';
-import { leadingWay } from '../borne/ways';
+import { figure, say, STANDARD_GRAVITY, type Finding } from '../../../../0-base';
+import { valuesInOrder } from '../../../../2-frame';
+import type { BalanceCheck, BalanceContext } from '../../../balanceCheck';
+import { leadingWay } from '../../ways';
 
 /** A wrist turns back with so much, N m/rad: relaxed at least, and holding at least (docs/sources.md, People as springs). */
 const RELAXED = 0.5;

@@ -1,8 +1,8 @@
 /** How long each pose can be held, against a take. A rough range, told as one. */
-import { figure, say } from '../../0-base';
-import type { BalanceCheck } from '../balanceCheck';
-import { holdTimeWords } from '../borne/held/holdWords';
-import { holdFor } from '../borne/held/wantsOfHands';
+import { figure, say } from '../../../../0-base';
+import type { BalanceCheck } from '../../../balanceCheck';
+import { holdTimeWords } from '../holdWords';
+import { holdFor } from '../wantsOfHands';
 
 const MINUTE = 60;
 const TIRES = { wrist: 'wrist', shoulder: 'shoulder', pad: 'shoulder under the pad' } as const;

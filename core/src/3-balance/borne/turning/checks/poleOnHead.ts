@@ -1,10 +1,10 @@
 /** A pole spinning on a helmet: where it rests, what it does spun, what it pulls on head and neck, and whether it lets go. */
-import { figure, say, type Finding } from '../../0-base';
-import type { BalanceCheck, BalanceContext } from '../balanceCheck';
-import { fixByAdjuster } from '../adjusters/fixByAdjuster';
-import { DROOP_WITHIN, HOLDS_TIMES, LETS_GO_BY, MOST_DROOP, NECK_AT_MOST } from '../borne/turning/poleLimits';
-import { hingeRaise } from '../borne/turning/spinningPole';
-import type { PoleReading } from '../borne/turning/turning';
+import { figure, say, type Finding } from '../../../../0-base';
+import type { BalanceCheck, BalanceContext } from '../../../balanceCheck';
+import { fixByAdjuster } from '../../../adjusters/fixByAdjuster';
+import { DROOP_WITHIN, HOLDS_TIMES, LETS_GO_BY, MOST_DROOP, NECK_AT_MOST } from '../poleLimits';
+import { hingeRaise } from '../spinningPole';
+import type { PoleReading } from '../turning';
 
 export const poleOnHead: BalanceCheck = {
   id: 'poleOnHead',

@@ -1,9 +1,9 @@
 /** A rig on shoulder, chest and hands: can it be held by pushing, and does each bear no more than is comfortable. */
-import { figure, say, type Finding } from '../../0-base';
-import type { BalanceCheck, BalanceContext } from '../balanceCheck';
-import { fixByAdjuster } from '../adjusters/fixByAdjuster';
-import type { HeldPose } from '../borne/held/held';
-import { comfortOf } from '../borne/worn/worn';
+import { figure, say, type Finding } from '../../../../0-base';
+import type { BalanceCheck, BalanceContext } from '../../../balanceCheck';
+import { fixByAdjuster } from '../../../adjusters/fixByAdjuster';
+import type { HeldPose } from '../../held/held';
+import { comfortOf } from '../worn';
 
 export const wornLoads: BalanceCheck = {
   id: 'wornLoads',

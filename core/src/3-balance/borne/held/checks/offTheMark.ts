@@ -1,11 +1,11 @@
 /** Held off its balance, though the wrist can bear it: what that costs in torque and minutes, and the move that ends it. */
-import { figure, say, type Finding } from '../../0-base';
-import type { BalanceCheck } from '../balanceCheck';
-import { endurance } from '../borne/held/endurance';
-import { holdTimeWords } from '../borne/held/holdWords';
-import { ALL_DAY, wristAtMost } from '../borne/held/wantsOfHands';
-import { leadingWay } from '../borne/ways';
-import { fixByAdjuster } from '../adjusters/fixByAdjuster';
+import { figure, say, type Finding } from '../../../../0-base';
+import type { BalanceCheck } from '../../../balanceCheck';
+import { endurance } from '../endurance';
+import { holdTimeWords } from '../holdWords';
+import { ALL_DAY, wristAtMost } from '../wantsOfHands';
+import { leadingWay } from '../../ways';
+import { fixByAdjuster } from '../../../adjusters/fixByAdjuster';
 
 export const offTheMark: BalanceCheck = {
   id: 'offTheMark',

@@ -1,9 +1,9 @@
 /** Axes inside axes: each must carry its mass on its own axis; balanced from the inside out, as far as friction hides the rest. */
-import { figure, length, say, type Finding } from '../../0-base';
-import { placedPieces, valuesInOrder, type AdjusterValues } from '../../2-frame';
-import type { BalanceCheck } from '../balanceCheck';
-import { axesGap } from '../borne/turning/nestedAxes';
-import { axesIn, balancedAxes } from '../borne/turning/turning';
+import { figure, length, say, type Finding } from '../../../../0-base';
+import { placedPieces, valuesInOrder, type AdjusterValues } from '../../../../2-frame';
+import type { BalanceCheck } from '../../../balanceCheck';
+import { axesGap } from '../nestedAxes';
+import { axesIn, balancedAxes } from '../turning';
 
 /** Axes of a cradle that miss one another by more than this cannot all be balanced at once, m. */
 const MISS = 0.001;

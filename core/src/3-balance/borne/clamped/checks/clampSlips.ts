@@ -1,7 +1,7 @@
 /** A hinge that is clamped: does its friction hold what it carries, as it is set and at the worst tilt. */
-import { DEGREE, figure, say, type Finding } from '../../0-base';
-import type { BalanceCheck } from '../balanceCheck';
-import { clampHolds } from '../borne/clamped/clampHold';
+import { DEGREE, figure, say, type Finding } from '../../../../0-base';
+import type { BalanceCheck } from '../../../balanceCheck';
+import { clampHolds } from '../clampHold';
 
 /** A knock, a step and sweat: what holds must hold this many times over. */
 const SPARE = 1.5;

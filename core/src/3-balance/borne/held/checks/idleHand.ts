@@ -1,7 +1,7 @@
 /** A hand that a pose asks for and that carries nothing: it is free to focus, or to rest. */
-import { figure, say, type Finding } from '../../0-base';
-import type { BalanceCheck } from '../balanceCheck';
-import type { HeldPose } from '../borne/held/held';
+import { figure, say, type Finding } from '../../../../0-base';
+import type { BalanceCheck } from '../../../balanceCheck';
+import type { HeldPose } from '../held';
 
 /** Less than this part of what all bear together is nothing. */
 const NOTHING = 0.03;

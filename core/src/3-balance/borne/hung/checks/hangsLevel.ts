@@ -1,8 +1,8 @@
 /** Does it rest level, nose and sides? Says which way it leans, why, and the slide that mends it. */
-import { figure, say, type Finding } from '../../0-base';
-import type { BalanceCheck, BalanceContext } from '../balanceCheck';
-import type { Hung } from '../evaluate';
-import { fixByAdjuster } from '../adjusters/fixByAdjuster';
+import { figure, say, type Finding } from '../../../../0-base';
+import type { BalanceCheck, BalanceContext } from '../../../balanceCheck';
+import type { Hung } from '../../../evaluate';
+import { fixByAdjuster } from '../../../adjusters/fixByAdjuster';
 
 export const hangsLevel: BalanceCheck = {
   id: 'hangsLevel',

@@ -1,7 +1,7 @@
 /** Does it right itself in the wanted time? */
-import { figure, say } from '../../0-base';
-import type { BalanceCheck } from '../balanceCheck';
-import { fixByAdjuster } from '../adjusters/fixByAdjuster';
+import { figure, say } from '../../../../0-base';
+import type { BalanceCheck } from '../../../balanceCheck';
+import { fixByAdjuster } from '../../../adjusters/fixByAdjuster';
 
 export const dropInPool: BalanceCheck = {
   id: 'dropInPool',

@@ -1,7 +1,7 @@
 /** On a long take: in which order to change how it is held, so that what was spent rests while another muscle works. */
-import { figure, say, type Figure } from '../../0-base';
-import type { BalanceCheck } from '../balanceCheck';
-import type { HeldPose } from '../borne/held/held';
+import { figure, say, type Figure } from '../../../../0-base';
+import type { BalanceCheck } from '../../../balanceCheck';
+import type { HeldPose } from '../held';
 
 /** Fewer ways to hold it than this need no order. */
 const FROM = 3;

@@ -1,9 +1,9 @@
 /** What tips in a hand that holds the rig rigidly: nose and sides, against what the maker wants to carry. */
-import { figure, say, type Finding } from '../../0-base';
-import type { BalanceCheck, BalanceContext } from '../balanceCheck';
-import { fixByAdjuster } from '../adjusters/fixByAdjuster';
-import type { HeldHand, HeldPose } from '../borne/held/held';
-import { wristAtMost } from '../borne/held/wantsOfHands';
+import { figure, say, type Finding } from '../../../../0-base';
+import type { BalanceCheck, BalanceContext } from '../../../balanceCheck';
+import { fixByAdjuster } from '../../../adjusters/fixByAdjuster';
+import type { HeldHand, HeldPose } from '../held';
+import { wristAtMost } from '../wantsOfHands';
 
 const AXES = [
   {

@@ -1,7 +1,7 @@
 /** A mass centre above the pivot: it turns over, and no angle or drop time exists. */
-import { figure, say } from '../../0-base';
-import type { BalanceCheck } from '../balanceCheck';
-import { fixByAdjuster } from '../adjusters/fixByAdjuster';
+import { figure, say } from '../../../../0-base';
+import type { BalanceCheck } from '../../../balanceCheck';
+import { fixByAdjuster } from '../../../adjusters/fixByAdjuster';
 
 export const topHeavy: BalanceCheck = {
   id: 'topHeavy',

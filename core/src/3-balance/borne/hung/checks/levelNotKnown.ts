@@ -1,6 +1,6 @@
 /** All is weighed, and still the level is not known: what to measure better, and why no ruler may be fine enough. */
-import { figure, say, sourceWords } from '../../0-base';
-import type { BalanceCheck } from '../balanceCheck';
+import { figure, say, sourceWords } from '../../../../0-base';
+import type { BalanceCheck } from '../../../balanceCheck';
 
 /** Two standard uncertainties of lean beyond which the level shown is only an order of size. */
 const LEAN_NOT_KNOWN = 2;
