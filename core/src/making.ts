@@ -8,7 +8,7 @@ export { accuracyOf, type AccuracyInput, type AccuracyOutcome } from './9-design
 export { learnFrom, type Learned, type LearnInput, type LearnOutcome, type Lesson } from './9-design/learn/learnFrom';
 export type { OwnFigure } from './3-balance';
 export { movesBetween, setUpsFor, type Move, type SetUpRow, type SetUpsInput } from './9-design/setUpsFor';
-export { sizesForAll, type SizeForAll, type SizesForAll } from './9-design/sizeForAll';
+export { sizesForAll, type Serves, type SizeForAll, type SizesForAll } from './9-design/sizeForAll';
 export { analyse } from './9-design/analyse';
 export { cure, type Cure, type CureInput } from './9-design/cure';
 export {

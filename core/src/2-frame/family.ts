@@ -10,6 +10,8 @@ export interface DimensionSpec {
   readonly kind: Extract<QuantityKind, 'length' | 'angle'>;
   readonly range: readonly [number, number];
   readonly usual: number;
+  /** Measured off the maker, the camera or the rig as built, or set by the shot: no size to be chosen for balance. */
+  readonly given?: 'measured' | 'shot';
   /** Rig element the dimension belongs to, so that list and drawing light up together. */
   readonly about: string;
 }

@@ -32,6 +32,10 @@ export const angleSpec = (
   help,
   kind: 'angle',
 });
+export const given = (by: NonNullable<DimensionSpec['given']>, spec: DimensionSpec): DimensionSpec => ({
+  ...spec,
+  given: by,
+});
 export const choiceSpec = (
   id: string,
   name: string,

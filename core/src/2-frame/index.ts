@@ -18,7 +18,14 @@ export { cautionsOf } from './cautionsOf';
 export { changedDesign } from './edits/changedDesign';
 export { designRig, familyById, type DesignedRig } from './designRig';
 export { FAMILIES } from './families';
-export { type DimensionSpec, type DrawnDimension, type Family, type FamilyInput, type Sizing } from './family';
+export {
+  type ChoiceSpec,
+  type DimensionSpec,
+  type DrawnDimension,
+  type Family,
+  type FamilyInput,
+  type Sizing,
+} from './family';
 export { USUAL_HANDS } from './hands';
 export { FRAME_CHECKS } from './checks';
 // bends and cuts

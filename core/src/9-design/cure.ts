@@ -102,15 +102,17 @@ function knobs(piece: Workpiece, { finding, values }: CureInput): readonly Knob[
   const { family, input, rig } = piece;
   const sizes =
     family && input
-      ? family.dimensions.map((d) =>
-          runOf(
-            input.dimensions[d.id]!,
-            d.range,
-            STEP[d.kind]!,
-            (value) => ({ kind: 'dimension', id: d.id, value }),
-            (value) => say`${d.name}: ${figure(d.kind, input.dimensions[d.id]!)} to ${figure(d.kind, value)}`,
-          ),
-        )
+      ? family.dimensions
+          .filter((d) => d.given !== 'measured')
+          .map((d) =>
+            runOf(
+              input.dimensions[d.id]!,
+              d.range,
+              STEP[d.kind]!,
+              (value) => ({ kind: 'dimension', id: d.id, value }),
+              (value) => say`${d.name}: ${figure(d.kind, input.dimensions[d.id]!)} to ${figure(d.kind, value)}`,
+            ),
+          )
       : [];
   const choices =
     family && input

@@ -68,6 +68,22 @@ describe('each family brought to its own aim, for three loadouts', () => {
     });
     expect(found.served).toBe(calm.length);
   });
+  it('a pole’s bush moved by what is said of it brings the rest that is wanted', () => {
+    const { start, rig, contextOf } = rigOf('helmet-pole', { droop: 6 * DEGREE });
+    if (start.design.kind !== 'family') throw new Error('a family was asked for');
+    const context = contextOf(0, start.values);
+    const said = readoutsOf(context).find((r) => r.id === 'pole-bush')!;
+    expect(render(said.lines[0]!, METRIC)).toContain('nearer the');
+    const [x, , z] = context.evaluation.pole!.pole.fromHinge;
+    const by = x + z * Math.tan(6 * DEGREE);
+    const at = start.design.dimensions['hingeFromTail']!.value + by;
+    const design = { ...start.design, dimensions: { ...start.design.dimensions, hingeFromTail: { value: at } } };
+    const made = workpiece({ ...rig, design }, loadouts[0]!, allKit);
+    if (!made.ok) return fail(made.reason);
+    const then = judged(made.piece, start.values, rig.wants).context.evaluation.pole!.rest.droop!;
+    // The bush itself moves along and draws it back a little.
+    expect(Math.abs(then - 6 * DEGREE)).toBeLessThan(1 * DEGREE);
+  });
   it('where all of it cannot be had, as little tips as can be: no washer is saved at the wrist’s cost', () => {
     // Sized for a telephone, it cannot be brought level with the long lens on.
     const { rig, contextOf } = rigOf('boom', { wristAtMost: 6 });

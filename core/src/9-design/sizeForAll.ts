@@ -1,31 +1,44 @@
-/** Before the build: one size of the family (where a hole is drilled, how long a post is) that lets every loadout be balanced, slides and washers free for each. */
-import { changedDesign, type AdjusterValues } from '../2-frame';
+/**
+ * Before the build: what of the family (where a hole is drilled, how long a post is, which rail is bought), or which two of
+ * them together, let every loadout be balanced with the fewest faults; slides and washers free for each.
+ */
+import { changedDesign, type AdjusterValues, type ChoiceSpec, type DimensionSpec } from '../2-frame';
 import { ALL_DAY, evaluate, trim, wayOfRig } from '../3-balance';
-import { workpiece, type Workpiece } from './derive';
+import { figure, type Change, type Phrase } from '../0-base';
+import { judged, workpiece, type Workpiece } from './derive';
 import type { SetUpsInput } from './setUpsFor';
 
-export interface SizeForAll {
-  readonly dimension: string;
+/** One size or choice of the family, as it would be and as it is. */
+export interface Resize {
+  readonly change: Extract<Change, { readonly kind: 'dimension' | 'choice' }>;
   readonly name: string;
-  readonly kind: 'length' | 'angle';
-  readonly from: number;
-  readonly to: number;
-  /** Loadouts that can then be balanced, and the washers of all of them together, kg. */
+  readonly to: Phrase;
+  readonly from: Phrase;
+  /** How far that is from how it is now, as a part of all it could be. */
+  readonly away: number;
+}
+export interface Serves {
+  /** Loadouts that can be balanced, the faults that then stand in all of them, and their washers together, kg. */
   readonly served: number;
+  readonly faults: number;
   readonly added: number;
 }
-export interface SizesForAll {
+export interface SizeForAll extends Serves {
+  /** One, or two together. */
+  readonly sizes: readonly Resize[];
+}
+export interface SizesForAll extends Serves {
   readonly loadouts: number;
-  /** As it is now. */
-  readonly served: number;
-  readonly added: number;
-  /** Better than now, the best first, one a dimension: more loadouts, else as many with less. */
+  /** Better than now, the best first: more loadouts, else as many with fewer faults, else with less. */
   readonly better: readonly SizeForAll[];
 }
 
 /** Places tried over a dimension's range, evenly, and then between the best and its neighbours. */
 const PLACES = 13;
 const FINER = 3;
+/** With another thing changed already: fewer, for it is done for each of the best. */
+const PLACES_OF_TWO = 7;
+const BEST_TO_PAIR = 3;
 /** Sizes are sawn and drilled to whole ones of these, m and rad. */
 const WHOLE = { length: 0.001, angle: Math.PI / 360 };
 /** Washers saved by less than this are no reason to change a size, kg. */
@@ -36,59 +49,116 @@ export function sizesForAll(
   { rig, loadouts, kit, setups, bin }: SetUpsInput,
   tell: (part: number) => void = () => undefined,
 ): SizesForAll {
-  const score = (dimension: string | null, value: number): { readonly served: number; readonly added: number } => {
-    const design =
-      dimension === null
-        ? rig.design
-        : changedDesign(rig.design, [{ kind: 'dimension', id: dimension, value }], () => 'try');
-    return loadouts.reduce(
+  const score = (changes: readonly Change[]): Serves => {
+    const design = changes.length === 0 ? rig.design : changedDesign(rig.design, changes, () => 'try');
+    return loadouts.reduce<Serves>(
       (sum, loadout) => {
         const made = workpiece({ ...rig, design }, loadout, kit, bin);
         if (!made.ok) return sum;
         const held = setups.find((s) => s.rig === rig.id && s.loadout === loadout.id)?.values ?? {};
         const outcome = trim(made.piece.assembly, held, rig.wants);
-        return (outcome.kind === 'solved' && hardlyTips(made.piece, outcome.values)) || outcome.kind === 'axesSet'
-          ? { served: sum.served + 1, added: sum.added + (outcome.kind === 'solved' ? outcome.addedMass : 0) }
-          : sum;
+        const set = outcome.kind === 'solved' || outcome.kind === 'axesSet' ? { ...held, ...outcome.values } : null;
+        const { findings } = judged(made.piece, set ?? held, rig.wants);
+        const faults = sum.faults + findings.filter((f) => f.severity === 'stop' || f.severity === 'mend').length;
+        return set && (outcome.kind === 'axesSet' || hardlyTips(made.piece, set))
+          ? { served: sum.served + 1, faults, added: sum.added + (outcome.kind === 'solved' ? outcome.addedMass : 0) }
+          : { ...sum, faults };
       },
-      { served: 0, added: 0 },
+      { served: 0, faults: 0, added: 0 },
     );
   };
-  const now = score(null, 0);
+  const now = score([]);
   const made = workpiece(rig, loadouts[0] ?? null, kit);
-  const dimensions =
-    made.ok && made.piece.family && made.piece.input
-      ? made.piece.family.dimensions.map((d) => ({ ...d, value: made.piece.input!.dimensions[d.id]! }))
-      : [];
-  const better = dimensions.flatMap((d, i): readonly SizeForAll[] => {
-    tell(i / dimensions.length);
-    const whole = WHOLE[d.kind];
-    const at = (value: number): SizeForAll => ({
-      dimension: d.id,
-      name: d.name,
-      kind: d.kind,
-      from: d.value,
-      to: value,
-      ...score(d.id, value),
-    });
-    const inRange = (value: number): number =>
-      Math.min(d.range[1], Math.max(d.range[0], Number((Math.round(value / whole) * whole).toPrecision(10))));
-    const stride = (d.range[1] - d.range[0]) / (PLACES - 1);
-    let best = Array.from({ length: PLACES }, (_, k) => at(inRange(d.range[0] + k * stride))).reduce((a, b) =>
-      isBetter(b, a) ? b : a,
-    );
-    for (let k = 1; k <= FINER; k++)
-      for (const side of [-1, 1]) {
-        const tried = at(inRange(best.to + (side * stride) / 2 ** k));
-        if (isBetter(tried, best)) best = tried;
-      }
-    return best.served > now.served || (best.served === now.served && now.added - best.added > WORTH) ? [best] : [];
-  });
+  const { family, input } = made.ok ? made.piece : { family: null, input: null };
+  const dimensions = family && input ? family.dimensions.filter((d) => !d.given) : [];
+  const choices = family && input ? family.choices : [];
+  const steps = (dimensions.length + choices.length) * (1 + BEST_TO_PAIR);
+  let done = 0;
+
+  /** Of each size and choice the best, with what is changed already. */
+  const bestOfEach = (held: readonly Resize[], places: number): readonly SizeForAll[] => {
+    const at = (size: Resize): SizeForAll => {
+      const sizes = [...held, size];
+      return { sizes, ...score(sizes.map((s) => s.change)) };
+    };
+    const look = <S extends ChoiceSpec | DimensionSpec>(
+      specs: readonly S[],
+      best: (spec: S) => SizeForAll | null,
+    ): readonly SizeForAll[] =>
+      specs
+        .filter(({ id }) => !held.some((h) => h.change.id === id))
+        .flatMap((spec) => {
+          tell(Math.min(1, done++ / steps));
+          return best(spec) ?? [];
+        });
+    return [
+      ...look(choices, (c) => bestOption(c, input!.choices[c.id]!, at)),
+      ...look(dimensions, (d) => bestSize(d, input!.dimensions[d.id]!, places, at)),
+    ];
+  };
+
+  const singles = [...bestOfEach([], PLACES)].sort(byBest);
+  const better = singles.filter((s) => isWorth(s, now));
+  const best = better[0] ?? now;
+  // Two together are asked only where one does not serve all of them without a fault.
+  const pairs =
+    best.served === loadouts.length && best.faults === 0
+      ? []
+      : singles.slice(0, BEST_TO_PAIR).flatMap((s) => bestOfEach(s.sizes, PLACES_OF_TWO));
+  const told = [...better, ...pairs.filter((p) => isWorth(p, now) && isWorth(p, best))].sort(byBest);
+  const key = ({ sizes }: SizeForAll): string =>
+    sizes
+      .map((s) => s.change.id)
+      .sort()
+      .join(' ');
   return {
     loadouts: loadouts.length,
     ...now,
-    better: better.sort((a, b) => b.served - a.served || a.added - b.added).slice(0, MOST_TOLD),
+    better: told.filter((t, i) => told.findIndex((o) => key(o) === key(t)) === i).slice(0, MOST_TOLD),
   };
+}
+
+function bestOption(c: ChoiceSpec, now: string, at: (size: Resize) => SizeForAll): SizeForAll | null {
+  const place = (id: string): number => c.options.findIndex((o) => o.id === id);
+  const nameOf = (id: string): string => c.options[place(id)]?.name ?? id;
+  const all = c.options
+    .filter((o) => o.id !== now)
+    .map((o) =>
+      at({
+        change: { kind: 'choice', id: c.id, value: o.id },
+        name: c.name,
+        to: [o.name],
+        from: [nameOf(now)],
+        away: Math.abs(place(o.id) - place(now)) / c.options.length,
+      }),
+    );
+  return all.sort(byBest)[0] ?? null;
+}
+
+function bestSize(d: DimensionSpec, now: number, places: number, at: (size: Resize) => SizeForAll): SizeForAll {
+  const whole = WHOLE[d.kind];
+  const [least, most] = d.range;
+  const one = (value: number): { readonly value: number; readonly plan: SizeForAll } => {
+    const to = Math.min(most, Math.max(least, Number((Math.round(value / whole) * whole).toPrecision(10))));
+    const plan = at({
+      change: { kind: 'dimension', id: d.id, value: to },
+      name: d.name,
+      to: [figure(d.kind, to)],
+      from: [figure(d.kind, now)],
+      away: Math.abs(to - now) / (most - least),
+    });
+    return { value: to, plan };
+  };
+  const stride = (most - least) / (places - 1);
+  let best = Array.from({ length: places }, (_, k) => one(least + k * stride)).reduce((a, b) =>
+    byBest(b.plan, a.plan) < 0 ? b : a,
+  );
+  for (let k = 1; k <= FINER; k++)
+    for (const side of [-1, 1]) {
+      const tried = one(best.value + (side * stride) / 2 ** k);
+      if (byBest(tried.plan, best.plan) < 0) best = tried;
+    }
+  return best.plan;
 }
 
 /** Held in the hands, a loadout is served where nothing tips that would be felt: not wherever the wrist can bear it. */
@@ -99,9 +169,15 @@ function hardlyTips({ assembly, hands, rig }: Workpiece, values: AdjusterValues)
   return worst <= ALL_DAY * hands.wristStrength;
 }
 
-/** More loadouts; else fewer washers; else nearer to how it is now. */
-function isBetter(a: SizeForAll, b: SizeForAll): boolean {
-  if (a.served !== b.served) return a.served > b.served;
-  if (Math.abs(a.added - b.added) > 1e-6) return a.added < b.added;
-  return Math.abs(a.to - a.from) < Math.abs(b.to - b.from);
+const isWorth = (a: Serves, b: Serves): boolean =>
+  a.served > b.served ||
+  (a.served === b.served && (a.faults < b.faults || (a.faults === b.faults && b.added - a.added > WORTH)));
+
+/** More loadouts; else fewer faults; else fewer washers; else nearer to how it is now. */
+function byBest(a: SizeForAll, b: SizeForAll): number {
+  if (a.served !== b.served) return b.served - a.served;
+  if (a.faults !== b.faults) return a.faults - b.faults;
+  if (Math.abs(a.added - b.added) > 1e-6) return a.added - b.added;
+  return awayOf(a) - awayOf(b);
 }
+const awayOf = ({ sizes }: SizeForAll): number => sizes.reduce((s, r) => s + r.away, 0);

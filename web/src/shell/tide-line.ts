@@ -1,5 +1,5 @@
 /** The tide line: six figures, each over its own gauge. Touch one: its target to change, why it is so, and what to do. */
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { mdiClose } from '@mdi/js';
 import { render, type Gauge, type Quantity, type Want } from '@tide-pebble/core';
@@ -9,6 +9,7 @@ import { Findings } from '../ui/findings/findings';
 import { SayPipe } from '../ui/figures/figures.pipe';
 import { Icon } from '../ui/icon';
 import { QuantityField } from '../ui/figures/quantity-field';
+import { figuresBefore } from '../ui/figures/was';
 import { TideGauge, type Gauge as Printed } from '../ui/figures/tide-gauge';
 import { gaugesOf, type GaugeId } from './gauges';
 
@@ -34,7 +35,6 @@ export class TideLine {
   protected readonly close = mdiClose;
   protected readonly shownUnits = this.units;
   protected readonly open = signal<GaugeId | null>(null);
-  private readonly was = signal<Readonly<Partial<Record<GaugeId, string>>>>({});
 
   private readonly bench = computed(() => {
     const state = this.state();
@@ -44,6 +44,13 @@ export class TideLine {
     const bench = this.bench();
     return bench ? gaugesOf(bench, this.stock()) : [];
   });
+  private readonly was = figuresBefore(
+    computed(() => ({
+      of: this.bench()?.rig.id ?? '',
+      figures: Object.fromEntries(this.plain().map((g) => [g.id, render(g.gauge.figure, this.units())])),
+    })),
+    WAS_SHOWN_MS,
+  );
   protected readonly gauges = computed(() =>
     this.plain().map((g) => ({
       id: g.id,
@@ -63,26 +70,6 @@ export class TideLine {
       fields: shown.wants.map((want) => ({ want, value: want.of(bench.rig.wants) })),
     };
   });
-
-  constructor() {
-    let before: { rig: string; figures: Readonly<Partial<Record<GaugeId, string>>> } | null = null;
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    effect(() => {
-      const figures = Object.fromEntries(this.plain().map((g) => [g.id, render(g.gauge.figure, this.units())]));
-      const rig = untracked(() => this.bench()?.rig.id ?? '');
-      const last = before;
-      before = { rig, figures };
-      if (!last || last.rig !== rig) return;
-      const changed = Object.fromEntries(
-        Object.entries(last.figures).filter(([id, text]) => text !== figures[id] && text !== '–'),
-      );
-      if (Object.keys(changed).length === 0) return;
-      // A drag keeps the figure it started from.
-      this.was.update((shown) => ({ ...changed, ...shown }));
-      clearTimeout(timer);
-      timer = setTimeout(() => this.was.set({}), WAS_SHOWN_MS);
-    });
-  }
 
   private printed({ figure, rest, ...gauge }: Gauge): Omit<Printed, 'was'> {
     return { ...gauge, figure: render(figure, this.units()), rest: render(rest, this.units()).trim() };

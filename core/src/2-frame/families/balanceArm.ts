@@ -19,6 +19,7 @@ import {
   usualInput,
   weighed,
   within,
+  given,
 } from '../familyTools';
 import { bolt } from '../parts/bolt';
 import { crossSlide } from '../parts/crossSlide';
@@ -315,14 +316,17 @@ const dimensions = [
     'Length of each clamp’s bolt that can take washers.',
   ),
   lengthSpec('railSpacing', 'Rail spacing', 'stage-base', 0.07, 0.02, 0.12, 'Between the two pairs of rails.'),
-  lengthSpec(
-    'railPlay',
-    'Play of a carriage on its rails',
-    'stage-top',
-    0.00005,
-    0,
-    0.001,
-    'Rock the stage by hand and measure at a feeler gauge.',
+  given(
+    'measured',
+    lengthSpec(
+      'railPlay',
+      'Play of a carriage on its rails',
+      'stage-top',
+      0.00005,
+      0,
+      0.001,
+      'Rock the stage by hand and measure at a feeler gauge.',
+    ),
   ),
 ];
 

@@ -26,6 +26,7 @@ import {
   usualInput,
   weighed,
   within,
+  given,
 } from '../familyTools';
 import { BARS, barOptions, ROUND_TUBES } from '../parts/bars';
 import { FLAT_BARS } from '../parts/flatBars';
@@ -295,32 +296,41 @@ const dimensions = [
     0.8,
     'Where the other hand steadies it.',
   ),
-  angleSpec(
-    'noseDown',
-    'Camera tilt, nose down',
-    'camera-plate',
-    0,
-    -90,
-    90,
-    'About the bolt through the neck; up is negative.',
+  given(
+    'shot',
+    angleSpec(
+      'noseDown',
+      'Camera tilt, nose down',
+      'camera-plate',
+      0,
+      -90,
+      90,
+      'About the bolt through the neck; up is negative.',
+    ),
   ),
-  angleSpec(
-    'turnLeft',
-    'Camera turn, to the left',
-    'camera-plate',
-    0,
-    -180,
-    180,
-    'About the camera screw or the upright bolt.',
+  given(
+    'shot',
+    angleSpec(
+      'turnLeft',
+      'Camera turn, to the left',
+      'camera-plate',
+      0,
+      -180,
+      180,
+      'About the camera screw or the upright bolt.',
+    ),
   ),
-  angleSpec(
-    'leanLeft',
-    'Camera lean, left side down',
-    'camera-plate',
-    0,
-    -90,
-    90,
-    'About the tube: turn the whole boom in the hand.',
+  given(
+    'shot',
+    angleSpec(
+      'leanLeft',
+      'Camera lean, left side down',
+      'camera-plate',
+      0,
+      -90,
+      90,
+      'About the tube: turn the whole boom in the hand.',
+    ),
   ),
 ];
 

@@ -15,7 +15,7 @@ import {
   type StripFrame,
 } from '../members/bend';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { angleSpec, lengthSpec, zeroOf, toFiveMillimetres, usualInput, weighed } from '../familyTools';
+import { angleSpec, lengthSpec, zeroOf, toFiveMillimetres, usualInput, weighed, given } from '../familyTools';
 import { bolt } from '../parts/bolt';
 import { crossSlide } from '../parts/crossSlide';
 import { FLAT_BARS } from '../parts/flatBars';
@@ -353,14 +353,17 @@ const dimensions = [
     0.1,
     'Extra on the tail until the foot hole is drilled; cut off last.',
   ),
-  angleSpec(
-    'outOfPlane',
-    'Bend out of its plane',
-    'bar',
-    0,
-    -5,
-    5,
-    'How far the bend leans out of the plane of the platform; 0° is true.',
+  given(
+    'measured',
+    angleSpec(
+      'outOfPlane',
+      'Bend out of its plane',
+      'bar',
+      0,
+      -5,
+      5,
+      'How far the bend leans out of the plane of the platform; 0° is true.',
+    ),
   ),
   lengthSpec(
     'jointHeight',

@@ -30,6 +30,7 @@ import {
   usualInput,
   weighed,
   within,
+  given,
 } from '../familyTools';
 import { BARS, barOptions, ROUND_TUBES } from '../parts/bars';
 import { endCap } from '../parts/hardware';
@@ -352,14 +353,17 @@ const dimensions = [
     0.03,
     'Foam where the fork meets the pole: thick enough to take its fall.',
   ),
-  angleSpec(
-    'noseDown',
-    'Camera tilt',
-    'camera-clamp',
-    42,
-    -20,
-    75,
-    'Down from level: so that pole and mount stay out of the picture, and you in it.',
+  given(
+    'shot',
+    angleSpec(
+      'noseDown',
+      'Camera tilt',
+      'camera-clamp',
+      42,
+      -20,
+      75,
+      'Down from level: so that pole and mount stay out of the picture, and you in it.',
+    ),
   ),
 ];
 const choices = [

@@ -17,6 +17,7 @@ import {
   usualInput,
   weighed,
   within,
+  given,
 } from '../familyTools';
 import { CENTRINGS, DISC_PLATES, sideError } from '../parts/discs';
 import { FLAT_BARS } from '../parts/flatBars';
@@ -308,14 +309,17 @@ const dimensions = [
     0.04,
     'Camera hole from the post’s middle; behind is negative.',
   ),
-  lengthSpec(
-    'pushedShort',
-    'Short of home, each thread',
-    'upper-post',
-    0,
-    0,
-    0.012,
-    'How far each pipe stops short of full make-up: one turn less is 1.8 mm on steel pipe.',
+  given(
+    'measured',
+    lengthSpec(
+      'pushedShort',
+      'Short of home, each thread',
+      'upper-post',
+      0,
+      0,
+      0.012,
+      'How far each pipe stops short of full make-up: one turn less is 1.8 mm on steel pipe.',
+    ),
   ),
   lengthSpec(
     'bracketInside',
@@ -335,16 +339,19 @@ const dimensions = [
     0.16,
     'From the post’s axis to the inside of the C’s spine.',
   ),
-  lengthSpec(
-    'armClose',
-    'Arm close',
-    'hand-on-handle',
-    0.25,
-    0.1,
-    0.5,
-    'Level distance from your shoulder to the hand, arm close.',
+  given(
+    'measured',
+    lengthSpec(
+      'armClose',
+      'Arm close',
+      'hand-on-handle',
+      0.25,
+      0.1,
+      0.5,
+      'Level distance from your shoulder to the hand, arm close.',
+    ),
   ),
-  lengthSpec('armOut', 'Arm out', 'hand-on-handle', 0.5, 0.2, 0.8, 'The same with the arm out.'),
+  given('measured', lengthSpec('armOut', 'Arm out', 'hand-on-handle', 0.5, 0.2, 0.8, 'The same with the arm out.')),
 ];
 
 const choices = [

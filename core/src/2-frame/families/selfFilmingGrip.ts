@@ -25,6 +25,7 @@ import {
   toFiveMillimetres,
   usualInput,
   within,
+  given,
 } from '../familyTools';
 import { WOOD_STRIPS } from '../parts/bars';
 import { FLAT_BARS } from '../parts/flatBars';
@@ -303,24 +304,41 @@ const dimensions = [
   ),
   lengthSpec('screwHole', 'Screw hole', 'camera-screw', 0.0064, 0.00635, 0.008, 'Drill for the camera screw.'),
   lengthSpec('pin', 'Pin shank', 'pin', 0.004, 0.0025, 0.006, 'Measured over the filed shank.'),
-  lengthSpec(
-    'pinHole',
-    'Pin hole in the camera',
-    'pin',
-    0.0042,
-    0.0025,
-    0.0065,
-    'The small hole beside the socket, or the one you drill in its plate.',
+  given(
+    'measured',
+    lengthSpec(
+      'pinHole',
+      'Pin hole in the camera',
+      'pin',
+      0.0042,
+      0.0025,
+      0.0065,
+      'The small hole beside the socket, or the one you drill in its plate.',
+    ),
   ),
-  lengthSpec('pinFromScrew', 'Pin from the screw', 'pin', 0.0125, 0.008, 0.04, 'Middle to middle, ahead of the screw.'),
-  lengthSpec(
-    'armOut',
-    'Arm out',
-    'hand-on-grip',
-    0.55,
-    0.2,
-    0.85,
-    'Level distance from your face’s plumb to the hand.',
+  given(
+    'measured',
+    lengthSpec(
+      'pinFromScrew',
+      'Pin from the screw',
+      'pin',
+      0.0125,
+      0.008,
+      0.04,
+      'Middle to middle, ahead of the screw.',
+    ),
+  ),
+  given(
+    'measured',
+    lengthSpec(
+      'armOut',
+      'Arm out',
+      'hand-on-grip',
+      0.55,
+      0.2,
+      0.85,
+      'Level distance from your face’s plumb to the hand.',
+    ),
   ),
 ];
 const choices = [

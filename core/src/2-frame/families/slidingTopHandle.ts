@@ -6,10 +6,17 @@ import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base'
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
 import type { Adjuster, Hands, Joint, Part, PartHole, Rig } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { choiceSpec, lengthSpec, named, toFiveMillimetres, usualInput, within } from '../familyTools';
+import { choiceSpec, lengthSpec, named, namesOf, toFiveMillimetres, usualInput, within, given } from '../familyTools';
 import { foamGrip, woodenGrip } from '../parts/hardware';
 
-const RAIL = { wide: 0.038, thick: 0.012, pitch: 0.0125, hole: 0.0066 };
+const RAIL = { wide: 0.038, thick: 0.012, hole: 0.0066 };
+/** How far apart its holes are, m. */
+const PITCHES: Readonly<Record<string, { readonly name: string; readonly pitch: number }>> = {
+  by10: { name: '10 mm apart', pitch: 0.01 },
+  by12: { name: '12.5 mm apart', pitch: 0.0125 },
+  by20: { name: '20 mm apart', pitch: 0.02 },
+  by25: { name: '25 mm apart', pitch: 0.025 },
+};
 /** Lengths that such rails are sold in, m, and what they are asked for. */
 const RAILS: Readonly<Record<string, { readonly name: string; readonly length: number; readonly price: number }>> = {
   100: { name: '100 mm', length: 0.1, price: 9 },
@@ -49,11 +56,12 @@ function layOut({ dimensions: d, choices }: FamilyInput) {
   const rail = RAILS[choices['rail']!]!;
   const clamp = CLAMPS[choices['clamp']!]!;
   // The rail goes on by one of its holes: its middle stands a whole number of pitches from the camera's screw.
-  const middle = Math.round(d['railForward']! / RAIL.pitch) * RAIL.pitch;
+  const { pitch } = PITCHES[choices['pitch']!]!;
+  const middle = Math.round(d['railForward']! / pitch) * pitch;
   const top = RAIL.thick + clamp.high;
   const grip = top + d['fingerRoom']! + GRIP_RADIUS;
   const travel = Math.max(0, rail.length / 2 - clamp.length / 2);
-  return { rail, clamp, middle, top, grip, travel, gripLength: d['gripLength']! };
+  return { rail, pitch, clamp, middle, top, grip, travel, gripLength: d['gripLength']! };
 }
 
 function build(input: FamilyInput): Rig {
@@ -61,12 +69,12 @@ function build(input: FamilyInput): Rig {
   const lay = layOut(input);
   const ends = [-1, 1].map((s) => s * (lay.gripLength / 2 - 0.012));
   const holes: PartHole[] = Array.from(
-    { length: Math.floor((lay.rail.length - 0.02) / RAIL.pitch) + 1 },
+    { length: Math.floor((lay.rail.length - 0.02) / lay.pitch) + 1 },
     (_, i) => i,
   ).map((i) => {
-    const count = Math.floor((lay.rail.length - 0.02) / RAIL.pitch);
+    const count = Math.floor((lay.rail.length - 0.02) / lay.pitch);
     return {
-      at: [lay.middle + (i - Math.round(count / 2)) * RAIL.pitch, 0, RAIL.thick / 2],
+      at: [lay.middle + (i - Math.round(count / 2)) * lay.pitch, 0, RAIL.thick / 2],
       axis: [0, 0, 1],
       diameter: RAIL.hole,
     };
@@ -217,14 +225,17 @@ function build(input: FamilyInput): Rig {
 }
 
 const dimensions = [
-  lengthSpec(
-    'topHeight',
-    'Top plate above the tripod socket',
-    'rail',
-    0.09,
-    0.04,
-    0.25,
-    'Measure from the camera’s foot up to the plate the rail screws on.',
+  given(
+    'measured',
+    lengthSpec(
+      'topHeight',
+      'Top plate above the tripod socket',
+      'rail',
+      0.09,
+      0.04,
+      0.25,
+      'Measure from the camera’s foot up to the plate the rail screws on.',
+    ),
   ),
   lengthSpec(
     'railForward',
@@ -233,7 +244,7 @@ const dimensions = [
     0,
     -0.125,
     0.2,
-    'Middle of the rail; it goes by the rail’s holes, 12.5 mm apart.',
+    'Middle of the rail; it goes by the nearest of the rail’s holes.',
   ),
   lengthSpec(
     'fingerRoom',
@@ -254,14 +265,17 @@ const dimensions = [
     0.2,
     'Where the finder or monitor stands on the rail; behind is negative.',
   ),
-  lengthSpec(
-    'eyeRelief',
-    'Eye behind the finder',
-    'finder',
-    0.02,
-    0,
-    0.5,
-    'A finder takes the eye close; a screen is read from 250 mm and more.',
+  given(
+    'measured',
+    lengthSpec(
+      'eyeRelief',
+      'Eye behind the finder',
+      'finder',
+      0.02,
+      0,
+      0.5,
+      'A finder takes the eye close; a screen is read from 250 mm and more.',
+    ),
   ),
 ];
 const choices = [
@@ -272,6 +286,7 @@ const choices = [
     '150',
     Object.entries(RAILS).map(([id, r]) => ({ id, name: r.name })),
   ),
+  choiceSpec('pitch', 'Rail’s holes', 'It goes on by one of them.', 'by12', namesOf(PITCHES)),
   choiceSpec(
     'clamp',
     'Clamp',
@@ -310,7 +325,8 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     Object.entries(RAILS).find(
       ([, r]) => r.length / 2 - CLAMPS['lever']!.length / 2 >= Math.abs(centre) * 0.35 + 0.03,
     )?.[0] ?? '300';
-  const railForward = within(Math.round(centre / RAIL.pitch) * RAIL.pitch, -0.125, 0.2) + 0;
+  const usualPitch = PITCHES[usual.choices['pitch']!]!.pitch;
+  const railForward = within(Math.round(centre / usualPitch) * usualPitch, -0.125, 0.2) + 0;
   const reasons: Phrase[] = [
     say`Your load’s mass centre lies ${figure('length', Math.abs(centre))} ${centre >= 0 ? 'ahead of' : 'behind'} its screw: the rail’s middle goes over it, by the nearest hole.`,
     say`A rail of ${figure('length', RAILS[rail]!.length)} lets the handle go ${figure('length', RAILS[rail]!.length / 2 - CLAMPS['lever']!.length / 2)} each way for other lenses.`,

@@ -24,6 +24,7 @@ import {
   toFiveMillimetres,
   usualInput,
   within,
+  given,
 } from '../familyTools';
 import { WOOD_STRIPS } from '../parts/bars';
 import { wingNut } from '../parts/hardware';
@@ -330,7 +331,10 @@ const dimensions = [
     0.14,
     'The hand’s middle from the grip’s top.',
   ),
-  lengthSpec('knuckles', 'Closed hand, across', 'board-left', 0.088, 0.06, 0.12, 'Four fingers’ hollows share it.'),
+  given(
+    'measured',
+    lengthSpec('knuckles', 'Closed hand, across', 'board-left', 0.088, 0.06, 0.12, 'Four fingers’ hollows share it.'),
+  ),
   lengthSpec('hollows', 'Finger hollows', 'board-left', 0.004, 0, 0.009, 'How deep; none for gloves.'),
   lengthSpec(
     'plateAbove',
@@ -359,14 +363,17 @@ const dimensions = [
     0.06,
     'Washer or plate that rubs: the wider, the better it holds.',
   ),
-  angleSpec(
-    'tilt',
-    'Set to',
-    'camera-screw',
-    0,
-    -90,
-    90,
-    'Nose down, or turned to the left; up and right are negative.',
+  given(
+    'shot',
+    angleSpec(
+      'tilt',
+      'Set to',
+      'camera-screw',
+      0,
+      -90,
+      90,
+      'Nose down, or turned to the left; up and right are negative.',
+    ),
   ),
 ];
 const choices = [

@@ -146,6 +146,34 @@ describe('learning of a rig that does not hang', () => {
       expect(outcome.next).withContext(family).toBeNull();
     }
   });
+  it('of a pole put out of its rest takes the friction that would hold it just there, and then tells how far that is', () => {
+    const of = rigOf('helmet-pole');
+    holds(
+      fc.property(fc.double({ min: 0.01, max: 0.6, noNaN: true }), (tilt) => {
+        const context = of.contextWith(kit, of.values);
+        const reading = readingsOf(context.assembly.rig, context.evaluation).find((r) => r.kind === 'hingeStays')!;
+        expect(reading.expects(context)).withContext('not known before it is read').toBeNull();
+        const outcome = learnFrom({
+          rig: of.rig,
+          loadout,
+          kit,
+          bin: [],
+          values: of.values,
+          entries: [{ values: of.values, seen: withSeen(NOTHING_SEEN, reading, tilt) }],
+        });
+        if (outcome.kind !== 'learned') return fail(outcome.kind);
+        const { take } = outcome.own[0]!;
+        if (take.kind !== 'friction') return fail(take.kind);
+        const found = context.evaluation.pole!;
+        const rubbing = { ...found, hinge: { ...found.hinge, frictionTorque: take.torque } };
+        const then = reading.expects({ ...context, evaluation: { ...context.evaluation, pole: rubbing } });
+        expect(then!.value).toBeCloseTo(tilt, 9);
+        expect(then!.least).toBeLessThan(tilt);
+        expect(then!.most).toBeGreaterThan(tilt);
+      }),
+      { seed: 1731, numRuns: 20 },
+    );
+  });
   it('of a pose held till it had to be let go takes the strength that would have forecast just that', () => {
     holds(
       fc.property(fc.double({ min: 20, max: 900, noNaN: true }), (time) => {

@@ -53,7 +53,7 @@ describe('another rig on the bench', () => {
     { sheet: Balance, press: 'Show what each drop time costs', job: 'trade', shows: /of washers/ },
     { sheet: AccuracySheet, press: 'Work it out', job: 'accuracy', shows: /May be off by|no leeway is left/ },
     { sheet: Pan, press: 'Set it so that it leans least', job: 'trim', shows: /Balanced with/ },
-    { sheet: SetUps, press: 'Look for one', job: 'sizes', shows: /instead of|No single size/ },
+    { sheet: SetUps, press: 'Look for them', job: 'sizes', shows: /instead of|Neither one size/ },
   ];
   for (const { sheet, press, job, shows } of asked)
     it(`is not what “${press}” was asked of`, async () => {

@@ -9,6 +9,7 @@ import { isLevel } from '../words';
 import { WASHERS_AT_MOST } from '../wantsOfAny';
 import { ENDS, poleReadings } from './poleReadings';
 import { droopWanted, MOST_DROOP, NECK_AT_MOST } from './poleLimits';
+import { staysWithin } from './poleFriction';
 import { freeDroop, type PoleSpun } from './spinningPole';
 import type { PoleReading } from './turning';
 
@@ -65,7 +66,9 @@ export const pole: Way = {
   aim: (wants) => ['resting ', ...droopWords(droopWanted(wants))],
   odds: poleOdds,
   readouts: (context) =>
-    context.evaluation.pole ? [...poleReadouts(context.evaluation.pole), ...droopByWashers(context)] : [],
+    context.evaluation.pole
+      ? [...poleReadouts(context.evaluation.pole), bushOf(context, context.evaluation.pole), ...droopByWashers(context)]
+      : [],
   after: ({ quick, evaluation }, _adjuster, values) => {
     const then = quick?.at(values).fromPivot;
     const found = evaluation.pole;
@@ -174,6 +177,38 @@ function droopByWashers({ assembly, values, quick, evaluation, wants }: BalanceC
   });
 }
 
+/** Where the bush would have to sit for the droop that is wanted, and what rubs in it. */
+function bushOf({ wants }: BalanceContext, { pole: { fromHinge }, pole: found, hinge, rest }: PoleReading): Readout {
+  const [x, , z] = fromHinge;
+  const wanted = droopWanted(wants);
+  // tan q = x/(-z) at the rest q; the bush moved along the pole shifts x alone.
+  const by = x + z * Math.tan(wanted);
+  const rubs = hinge.frictionTorque;
+  const stays = rubs ? staysWithin(found, rubs.value) : null;
+  return {
+    id: 'pole-bush',
+    name: 'Bush',
+    lines: [
+      z >= 0
+        ? say`The mass centre lies ${figure('length', z)} above the hinge: no place of the bush along the pole gives it a rest. Raise the hinge.`
+        : Math.abs(by) < 0.0005
+          ? [`Where it sits the pole rests as wanted, `, ...droopWords(wanted), '.']
+          : [
+              ...say`${figure('length', Math.abs(by))} nearer the ${by > 0 ? 'camera' : 'weight'} end it would rest `,
+              ...droopWords(wanted),
+              ', as wanted, with nothing else moved.',
+            ],
+      rubs
+        ? stays === null
+          ? say`It rubs with ${figure('torque', rubs.value, 3)}, more than its weight ever pulls: it stays wherever it is put.`
+          : say`It rubs with ${figure('torque', rubs.value, 3)}: put as far as ${figure('angle', stays)} from its rest it stays there.`
+        : rest.droop === null
+          ? say`What rubs in it holds it wherever it is put; how much that is, is not known.`
+          : say`What rubs in it is not known: read how far from its rest it can be put and still stays, and log it.`,
+    ],
+  };
+}
+
 const poleReadouts = ({ rest, spun }: PoleReading): readonly Readout[] => [
   {
     id: 'pole-rest',
@@ -199,7 +234,7 @@ function poleOdds({ assembly: { rig }, evaluation: { pole: found, pieces } }: Ba
     does: 'rest so',
     mayNot: say`It should rest near level, but may not: stand it up off the head before you trust it.`,
     hardly: say`By these figures alone it will hardly rest near level: stand it up off the head, and move the weight till it does.`,
-    besides: [say`Friction in the hinge is left out: it holds the pole where it is put.`],
+    besides: [say`Friction in the hinge is left out here: what it holds is told at the bush.`],
   };
   if (!found) return { ...words, holds: null };
   const beyond = bodiesBeyond(rig, found.hinge);

@@ -11,6 +11,7 @@ import { BEST, isSame, type Observation, type OwnFigure, type Taken, type TakenO
 import { poleHinge } from '../support';
 import type { Expected, ReadingKind } from '../way';
 import type { TwoWays } from '../words';
+import { frictionFrom, staysWithin } from './poleFriction';
 import { poleOf, poleSlope, spinningPole } from './spinningPole';
 
 export const ENDS: TwoWays = ['camera end down', 'weight end down'];
@@ -45,6 +46,23 @@ export function poleReadings(rig: Rig): readonly ReadingKind[] {
       help: 'From a film of it, by the horizon; weight end down is negative.',
       expects: (context) => droopAt(context, SPUN_AT),
       says: spunSays,
+    },
+    {
+      kind: 'hingeStays',
+      name: 'Put out of its rest, it stays up to',
+      help: 'Tip the pole slowly from where it rests and let go: the largest angle from there at which it stays.',
+      quantity: 'angle',
+      range: [0.005, 1.57],
+      about: hinge.id,
+      expects: ({ evaluation: { pole } }) => {
+        const rubs = pole?.hinge.frictionTorque;
+        if (!pole || !rubs) return null;
+        const [value, least, most] = [0, -2, 2].map((by) =>
+          staysWithin(pole.pole, Math.max(0, rubs.value + by * (rubs.spread ?? 0))),
+        ) as [number | null, number | null, number | null];
+        return value === null || least === null || most === null ? null : { value, least, most };
+      },
+      gives: hingeRubs,
     },
     {
       kind: 'breaksAway',
@@ -114,6 +132,32 @@ function spunSays(taken: Taken): readonly Observation[] {
       value: (s) => slope(s, value),
       spread: (s) =>
         Math.max(BEST, (Math.abs(slope(s, value + LOOK) - slope(s, value - LOOK)) / (2 * LOOK)) * READ.spun),
+    },
+  ];
+}
+
+function hingeRubs(read: readonly TakenOf[]): readonly OwnFigure[] {
+  const all = read.flatMap(({ value, context: { evaluation } }) =>
+    evaluation.pole ? [frictionFrom(evaluation.pole.pole, value)] : [],
+  );
+  const hinge = read.at(-1)?.context.evaluation.pole?.hinge;
+  if (!hinge || all.length === 0) return [];
+  const mean = all.reduce((s, x) => s + x, 0) / all.length;
+  if (isSame(hinge.frictionTorque?.value, mean)) return [];
+  return [
+    {
+      id: `hingeRubs ${hinge.id}`,
+      words: [
+        ...say`The ${hinge.name} rubs with ${figure('torque', mean, 3)}`,
+        ...(hinge.frictionTorque
+          ? say`; ${figure('torque', hinge.frictionTorque.value, 3)} was taken.`
+          : say`; that was not known.`),
+      ],
+      take: {
+        kind: 'friction',
+        target: hinge.id,
+        torque: { value: mean, spread: AGAIN * mean, source: 'read by how far it stays put' },
+      },
     },
   ];
 }

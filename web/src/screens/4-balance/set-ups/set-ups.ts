@@ -15,10 +15,12 @@ import { MatProgressBar } from '@angular/material/progress-bar';
 import {
   figure,
   showFigure,
+  render,
   wayOf,
   type Adjuster,
   type AdjusterValues,
   type KitItem,
+  type Phrase,
   WANT_WORDS,
 } from '@tide-pebble/core';
 import {
@@ -26,6 +28,7 @@ import {
   type SetUpRow,
   type SetUpsInput,
   type SizeForAll,
+  type Serves,
   type SizesForAll,
 } from '@tide-pebble/core/making';
 import { Asked, sameParts } from '../../../services/asked';
@@ -89,16 +92,20 @@ export class SetUps {
   /** Of this rig, till the next are there. */
   private readonly found = linkedSignal<unknown, readonly SetUpRow[]>({ source: this.rigId, computation: () => [] });
 
-  /** One size that serves all, looked for when asked. */
+  /** One size or two that serve all, looked for when asked. */
   protected readonly sizing = new Asked<SizesForAll>(this.given);
   protected readonly fault = computed(() => this.solving.reason() || this.sizing.reason());
   protected readonly offers = computed(() => {
     const now = this.sizing.found();
     if (!now) return null;
-    return now.better.map((size) => ({
-      size,
-      text: `${size.name}: ${showFigure(figure(size.kind, size.to), this.units())} instead of ${showFigure(figure(size.kind, size.from), this.units())}`,
-      serves: `serves ${size.served} of ${now.loadouts}${size.served > now.served ? `, now ${now.served}` : ` with ${showFigure(figure('mass', size.added), this.units())} of washers in all at the lightest, now ${showFigure(figure('mass', now.added), this.units())}`}`,
+    const shown = (words: Phrase): string => render(words, this.units());
+    const rest = ({ served, faults, added }: Serves): string =>
+      `${served} of ${now.loadouts}, ${faults === 0 ? 'no fault' : faults === 1 ? '1 fault' : `${faults} faults`}${added > 0 ? `, ${showFigure(figure('mass', added), this.units())} of washers in all` : ''}`;
+    return now.better.map((plan) => ({
+      plan,
+      key: plan.sizes.map((s) => s.change.id).join(' '),
+      text: plan.sizes.map((s) => `${s.name}: ${shown(s.to)} instead of ${shown(s.from)}`).join('; '),
+      serves: `Serves ${rest(plan)}; now ${rest(now)}.`,
     }));
   });
 
@@ -169,8 +176,11 @@ export class SetUps {
       );
   }
 
-  protected resize(size: SizeForAll): void {
-    this.workspace.apply(`${size.name} for every loadout`, [{ kind: 'dimension', id: size.dimension, value: size.to }]);
+  protected resize({ sizes }: SizeForAll): void {
+    this.workspace.apply(
+      `${sizes.map((s) => s.name).join(' and ')} for every loadout`,
+      sizes.map((s) => s.change),
+    );
   }
 
   protected pick(which: 'from' | 'to', id: string): void {
