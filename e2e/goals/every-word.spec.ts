@@ -1,7 +1,7 @@
 /** Every view of every family's rig, as shipped and as started, read word by word: nothing a maker could not take for a figure or a name. */
 import { FAMILIES, familyById, startRig, type KitItem, type Loadout, type RigDocument } from '@tide-pebble/core';
 import type { Page } from '@playwright/test';
-import { expect, test } from '../support/bench';
+import { expect, OF_WHAT_HANGS, test } from '../support/bench';
 
 const ALL = [
   'shelf',
@@ -118,8 +118,6 @@ const OF_ONE = [
   'field',
   'log',
 ];
-const OF_WHAT_HANGS =
-  /[Dd]rop time|lying level, let go|[Ll]et go lying|hangs? level|rights itself|[Ii]t turns over|[Hh]ang (?:it|the rig)\b|Play the drop|rest upright/;
 
 test.use({ demo: true });
 for (const { id: family } of FAMILIES) {

@@ -65,6 +65,6 @@ test('cards and cut drawing print without the chrome', async ({ bench: page }) =
   await goTo(page, 'Field');
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('navigation', { name: 'Stages' })).toBeHidden();
-  await expect(page.getByRole('link', { name: 'It hangs wrong' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Not as the card says' })).toHaveCount(0);
   await expect(page.getByRole('article', { name: /^Set-up card: Ebb/ })).toBeVisible();
 });

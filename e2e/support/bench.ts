@@ -126,4 +126,8 @@ export const readout = async (page: Page, name: string): Promise<string> =>
       .innerText()
   ).replace(/\s+/g, ' ');
 
+/** What only a rig that hangs on a joint is told. */
+export const OF_WHAT_HANGS =
+  /[Dd]rop time|lying level, let go|[Ll]et go lying|hangs? level|hangs wrong|hanging rig|shin height|rights itself|[Ii]t turns over|[Hh]ang (?:it|the rig)\b|Play the drop|rest upright/;
+
 export { expect };

@@ -9,7 +9,7 @@ export { aboutAxis, heightForDrop, sliderForDrop } from './borne/hung/dropTimeWa
 export { evaluate, type Evaluation, type Hung } from './evaluate';
 export { centreId, massId, shiftId, shiftsOf } from './spread/spread';
 export { adjusterSteps, readings, type AdjusterStep } from './adjusters/adjusterSteps';
-export { leadingWay, wayOfRig, readingsOf, USUALLY_FIRM, wantsOf, waysOf } from './borne/ways';
+export { leadingWay, NOTHING_BEARS, wayOfRig, readingsOf, USUALLY_FIRM, wantsOf, waysOf } from './borne/ways';
 export type { CardLine, Curve, Readout, ReadingKind, Want, Way, WayGauge } from './borne/way';
 export { leanWords } from './borne/words';
 export { NOTHING_SEEN, readingFigure, sawNothing, seenOf, seenWords, withSeen } from './borne/seen';

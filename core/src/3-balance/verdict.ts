@@ -35,7 +35,7 @@ export function verdictOf(context: BalanceContext, findings: readonly Judgement[
   if (unknown) return { kind: 'mayNot', odds: null, title: unknown.title, why: unknown.why, against: unknown };
   const nothing = way
     ? { title: say`Nothing is mounted: every figure is of the bare rig.`, why: say`Mount what it should carry.` }
-    : { title: NOTHING_BEARS, why: say`Until then no figure says whether it is balanced.` };
+    : { title: [NOTHING_BEARS], why: say`Until then no figure says whether it is balanced.` };
   return { kind: 'mayNot', odds: null, ...nothing, against: null };
 }
 

@@ -9,8 +9,10 @@ export interface BarMark {
   /** From the bar's start, m; null when it can only be found on the bent bar. */
   readonly along: number;
   readonly kind: 'bendStart' | 'bendMiddle' | 'bendEnd' | 'hole' | 'finishedEnd';
-  /** Drilled or cut only when the bent bar hangs. */
+  /** Drilled or cut only when the rig stands or hangs as it will be used. */
   readonly last: boolean;
+  /** When it is drilled or cut: “on the flat bar”. */
+  readonly when: string;
   readonly diameter: number | null;
 }
 export interface BarBend {
@@ -44,7 +46,7 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
   const finished = finishedLength(member, body);
   const { section } = member.stock;
   const material = materialOf(member.stock.material, rig.materials);
-  const marks: BarMark[] = [];
+  const marks: Omit<BarMark, 'when'>[] = [];
   const bends: BarBend[] = [];
   (strip?.stretches ?? []).forEach((stretch, i) => {
     if (!stretch.bend || section.kind !== 'flat') return;
@@ -97,7 +99,17 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
     width: section.kind === 'tube' ? section.outerDiameter : section.kind === 'rod' ? section.diameter : section.width,
     blank: finished + member.leftLong,
     finished,
-    marks: marks.sort((a, b) => a.along - b.along),
+    marks: marks.sort((a, b) => a.along - b.along).map((m) => ({ ...m, when: whenOf(m, bends.length > 0, rig) })),
     bends,
   };
 }
+
+/** What hangs finds its last marks by its own plumb line; anything else has them when it is together. */
+const whenOf = ({ last }: Pick<BarMark, 'last'>, isBent: boolean, { pivots }: Rig): string =>
+  last
+    ? pivots.some((p) => p.kind === 'universal')
+      ? 'last, on the hanging rig'
+      : 'last, when all else is together'
+    : isBent
+      ? 'on the flat bar'
+      : 'before it is fitted';

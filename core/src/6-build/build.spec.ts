@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { METRIC, render } from '../0-base';
-import { changedDesign } from '../2-frame';
+import { changedDesign, FAMILIES, USUAL_HANDS } from '../2-frame';
 import { barPlans, stockPlan } from '../5-stock';
 import type { Joint, Member, Rig } from '../model';
 import { holds } from '../testing/holds';
@@ -47,6 +47,26 @@ describe('build steps', () => {
     expect(at('hang:joint')).toBeLessThan(at('plumb:hole-foot'));
     expect(at('drill:hole-foot')).toBeLessThan(at('tail:bar'));
     expect(at('tail:bar')).toBeLessThan(at('balance'));
+  });
+
+  it('of what does not hang send nobody to a hanging rig, on the cut drawing either', () => {
+    for (const family of FAMILIES) {
+      const rig = family.build(family.size(null, USUAL_HANDS));
+      const hangs = rig.pivots.some((p) => p.kind === 'universal');
+      const words = [
+        ...stepsOf(rig).map((step) =>
+          [step.title, ...step.figures, step.check]
+            .map((w) => render(w, METRIC))
+            .join(' ')
+            .concat(step.caution ?? ''),
+        ),
+        ...barPlans(rig).flatMap((bar) => bar.marks.map((m) => m.when)),
+      ].join('\n');
+      if (!hangs)
+        expect(words)
+          .withContext(family.id)
+          .not.toMatch(/hang(?:s|ing)? |below the pivot|shin height|tail of/i);
+    }
   });
 
   it('carry figures, checks and cautions of this very rig', () => {

@@ -9,9 +9,8 @@ import type { BalanceContext } from '../balanceCheck';
 import type { Evaluation } from '../evaluate';
 import type { ConditionId } from '../trim/conditions';
 import type { Observation, OwnFigure, Taken, TakenOf } from './says';
+import type { Support } from './support';
 import type { TwoWays } from './words';
-
-export type WayId = 'hung' | 'pole' | 'axes' | 'worn' | 'held';
 
 /** One thing that can be wanted, with its figure; SI. */
 export interface Want {
@@ -112,9 +111,11 @@ export interface CardLine {
 }
 
 export interface Way {
-  readonly id: WayId;
+  readonly id: string;
   /** Whether the rig as it stands is borne so. */
   bears(evaluation: Evaluation): boolean;
+  /** Whether a rig of these joints and poses will be; `support` is what bears it first. */
+  willBear(rig: Rig, support: Support): boolean;
   /** Three readouts, the most telling first. */
   gauges(context: BalanceContext): readonly [WayGauge, WayGauge, WayGauge];
   /** What can be wanted of it, beside what may be wanted of any rig. */

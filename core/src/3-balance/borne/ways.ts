@@ -1,5 +1,4 @@
 /** All ways of being borne, and which of them a rig is borne by: the first leads, the others answer beside it. */
-import { say, type Phrase } from '../../0-base';
 import type { Rig } from '../../model';
 import type { Evaluation } from '../evaluate';
 import type { ConditionId } from '../trim/conditions';
@@ -7,7 +6,7 @@ import { clampReadings } from './clamped/clampReadings';
 import { held } from './held/inHands';
 import { hung } from './hung/hung';
 import { axes } from './turning/onAxes';
-import { freeAxes, supportOf } from './support';
+import { supportOf } from './support';
 import { pole } from './turning/onHead';
 import type { ReadingKind, Want, Way } from './way';
 import { ANY_RIG } from './wantsOfAny';
@@ -22,11 +21,7 @@ export const waysOf = (evaluation: Evaluation): readonly Way[] => WAYS.filter((w
 /** The way a rig will be borne, by its joints and hands alone. */
 export function wayOfRig(rig: Rig): Way | null {
   const support = supportOf(rig);
-  if (!support) return null;
-  if (support.kind === 'pivot') return hung;
-  if (support.kind === 'hinge') return pole;
-  if (freeAxes(rig).length > 0) return axes;
-  return support.hands.some((h) => h.kind !== 'hand') ? worn : held;
+  return (support && WAYS.find((w) => w.willBear(rig, support))) ?? null;
 }
 
 export const leadingWay = (evaluation: Evaluation): Way | null => waysOf(evaluation)[0] ?? null;
@@ -56,4 +51,5 @@ export const USUALLY_FIRM: readonly ConditionId[] = [
   'overSupport',
 ];
 
-export const NOTHING_BEARS: Phrase = say`Nothing bears this rig yet: it hangs on no joint and no hand holds it. Give it one in Frame.`;
+export const NOTHING_BEARS =
+  'Nothing bears this rig yet: it hangs on no joint and no hand holds it. Give it one in Frame.';

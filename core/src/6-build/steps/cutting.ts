@@ -20,7 +20,7 @@ export const cutting: StepMaker = {
           figures:
             extra > 0
               ? [
-                  say`${figure('length', bar.blank, 1)} long; ${figure('length', extra, 1)} of it comes off the tail at the end`,
+                  say`${figure('length', bar.blank, 1)} long; ${figure('length', extra, 1)} of it comes off its end last`,
                 ]
               : [say`${figure('length', bar.blank, 1)} long`],
           check: say`Measure it before you cut: it cannot be cut longer.`,

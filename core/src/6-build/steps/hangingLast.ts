@@ -1,4 +1,4 @@
-/** What can only be placed on the hanging rig: the last holes under the pivot, and the tail cut to length. */
+/** What waits for the rig as it will be used: the last holes under the pivot it hangs on, and ends left long until then. */
 import { figure, say } from '../../0-base';
 import type { BuildStep, StepMaker } from '../step';
 
@@ -7,6 +7,7 @@ export const hangingLast: StepMaker = {
   place: 60,
   make: ({ rig, bars }) => {
     const hung = rig.pivots.map((p) => `hang:${p.id}`);
+    const hangs = rig.pivots.some((p) => p.kind === 'universal');
     return bars.flatMap((bar) => {
       const last = bar.marks
         .filter((m) => m.last && m.kind === 'hole')
@@ -59,11 +60,17 @@ export const hangingLast: StepMaker = {
               final: true,
               minutes: 8,
               needs: [...last.map((s) => s.id), ...hung],
-              title: say`Cut the tail of the ${bar.name} to length and round it`,
+              title: hangs
+                ? say`Cut the tail of the ${bar.name} to length and round it`
+                : say`Cut the ${bar.name} to its finished length and round it`,
               tool: 'hacksaw, file',
               figures: [say`${figure('length', bar.blank - bar.finished, 1)} comes off`],
-              check: say`The last hole is drilled and the foot stands: only then cut.`,
-              caution: 'Glasses on. A sharp tail end is at shin height: round it well.',
+              check: hangs
+                ? say`The last hole is drilled and the foot stands: only then cut.`
+                : say`All that goes on it fits: only then cut.`,
+              caution: hangs
+                ? 'Glasses on. A sharp tail end is at shin height: round it well.'
+                : 'Glasses on. Round the end well.',
             },
           ]
         : [];

@@ -48,7 +48,7 @@ export class ReadoutList {
         text: render(line, this.units()),
         figures: line
           .filter((piece) => typeof piece !== 'string')
-          .map((piece, k) => ({ id: `${r.id} ${n} ${k}`, text: showFigure(piece, this.units()) })),
+          .map((piece, k) => ({ id: `${r.id} ${n} ${k} ${piece.kind}`, text: showFigure(piece, this.units()) })),
       })),
     })),
   );

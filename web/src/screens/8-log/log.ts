@@ -14,6 +14,7 @@ import {
   seenWords,
   workpiece,
   type LogEntry,
+  NOTHING_BEARS,
 } from '@tide-pebble/core';
 import { compare } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
@@ -64,6 +65,7 @@ export class Log {
   protected readonly elapsed = signal(0);
   private ticking = 0;
 
+  protected readonly nothingBears = NOTHING_BEARS;
   protected readonly way = computed(() => {
     const bench = this.bench();
     return bench ? leadingWay(bench.judged.evaluation) : null;

@@ -20,9 +20,7 @@ export function figuresBefore(now: Signal<ShownFigures>, forMs: number): Signal<
     if (last.of !== shown.of) return void untracked(() => was.set({}));
     const changed = Object.entries(last.figures).filter(([id, text]) => text !== shown.figures[id] && text !== '–');
     if (changed.length === 0) return;
-    was.update((held) =>
-      changed.every(([id]) => id in held) ? held : { ...Object.fromEntries(changed), ...held },
-    );
+    was.update((held) => (changed.every(([id]) => id in held) ? held : { ...Object.fromEntries(changed), ...held }));
     clearTimeout(timer);
     timer = setTimeout(() => was.set({}), forMs);
   });

@@ -13,6 +13,7 @@ import { wristAtMost } from './wantsOfHands';
 export const held: Way = {
   id: 'held',
   bears: ({ held: [first] }) => first !== undefined && first.bears.length === 0 && first.falls === null,
+  willBear: (_rig, support) => support.kind === 'hands',
   gauges: heldGauges,
   wants: HELD_WANTS,
   aim: (wants) => say`nothing tips in the wrist; at most ${figure('torque', wristAtMost(wants))}`,

@@ -11,6 +11,7 @@ import { HUNG_WANTS } from './hungWants';
 export const hung: Way = {
   id: 'hung',
   bears: (evaluation) => evaluation.hung !== null,
+  willBear: (_rig, support) => support.kind === 'pivot',
   gauges: hungGauges,
   wants: HUNG_WANTS,
   aim: ({ levelWithin, dropTime }) =>

@@ -18,6 +18,7 @@ import { shiftsOf } from '../../spread/spread';
 import { heldGauges } from '../held/heldGauges';
 import { axisReadings } from './axisReadings';
 import type { Odds, Readout, Way, WayGauge } from '../way';
+import { freeAxes } from '../support';
 import { capital } from '../words';
 import { axesIn, type AxisReading } from './turning';
 
@@ -29,6 +30,7 @@ const NO_CHANGE = 5e-7;
 export const axes: Way = {
   id: 'axes',
   bears: (evaluation) => evaluation.axes.length > 0,
+  willBear: (rig) => freeAxes(rig).length > 0,
   gauges: (context) => {
     const own = context.evaluation.axes.slice(0, 3).map(axisGauge);
     // Fewer than three: what the hand holds fills the line.

@@ -31,6 +31,7 @@ const REACH = 0.6;
 export const pole: Way = {
   id: 'pole',
   bears: (evaluation) => evaluation.pole !== null,
+  willBear: (_rig, support) => support.kind === 'hinge',
   gauges: ({ evaluation }) => {
     const found = evaluation.pole;
     const neck = found ? Math.max(found.rest.neckMoment, ...found.spun.map((s) => s.neckMoment)) : 0;

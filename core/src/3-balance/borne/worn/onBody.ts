@@ -25,6 +25,7 @@ const NOTHING = 0.05;
 export const worn: Way = {
   id: 'worn',
   bears: ({ held: [first] }) => first !== undefined && (first.bears.length > 0 || first.falls !== null),
+  willBear: (_rig, support) => support.kind === 'hands' && support.hands.some((h) => h.kind !== 'hand'),
   gauges: ({
     evaluation: {
       held: [pose],

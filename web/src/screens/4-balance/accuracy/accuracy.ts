@@ -3,7 +3,16 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { DEGREE, figure, leadingWay, showFigure, type KitItem, type Leeway, WANT_WORDS } from '@tide-pebble/core';
+import {
+  DEGREE,
+  figure,
+  leadingWay,
+  showFigure,
+  type KitItem,
+  type Leeway,
+  WANT_WORDS,
+  NOTHING_BEARS,
+} from '@tide-pebble/core';
 import type { AccuracyOutcome } from '@tide-pebble/core/making';
 import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
@@ -62,9 +71,7 @@ export class AccuracySheet {
     if (!outcome || outcome.kind === 'found') return this.builds.reason();
     if (outcome.kind === 'fails')
       return `As it is set up, ${outcome.condition ? `“${WANT_WORDS[outcome.condition]}”` : 'what is wanted'} is not met wherever its slides go: no leeway is left to be told. Mend that first, in Bench.`;
-    return outcome.reason === 'broken'
-      ? 'This rig cannot be drawn as it is.'
-      : 'Nothing bears this rig yet: it hangs on no joint and no hand holds it. Give it one in Frame.';
+    return outcome.reason === 'broken' ? 'This rig cannot be drawn as it is.' : NOTHING_BEARS;
   });
   protected readonly rows = computed(() =>
     (this.found()?.leeway ?? []).map((l) => ({

@@ -11,6 +11,7 @@ import {
   sawNothing,
   seenWords,
   type LogEntry,
+  NOTHING_BEARS,
 } from '@tide-pebble/core';
 import { injectBench } from '../../../services/bench-signal';
 import { Documents } from '../../../services/keeping/documents';
@@ -43,6 +44,7 @@ export class Learn {
   /** What is being typed survives a reload. */
   protected readonly draft = signal<Seen>(stored());
 
+  protected readonly nothingBears = NOTHING_BEARS;
   protected readonly way = computed(() => {
     const bench = this.bench();
     return bench ? leadingWay(bench.judged.evaluation) : null;

@@ -24,6 +24,7 @@ import {
   trimWords,
   render,
   leadingWay,
+  NOTHING_BEARS,
 } from '@tide-pebble/core';
 import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
@@ -76,7 +77,7 @@ export class Pan {
   protected readonly noPan = computed(() => {
     const bench = this.bench();
     const way = bench ? leadingWay(bench.judged.evaluation) : null;
-    return way?.noPan ?? 'Nothing bears this rig yet: it hangs on no joint and no hand holds it. Give it one in Frame.';
+    return way?.noPan ?? NOTHING_BEARS;
   });
   protected readonly across = computed(() => {
     const cones = this.bench()?.piece.cones ?? [];

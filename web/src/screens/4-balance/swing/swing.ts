@@ -30,6 +30,7 @@ import {
   type SwingFigures,
   type SwingInput,
   type SwingTrace,
+  NOTHING_BEARS,
 } from '@tide-pebble/core';
 import { catchError, of, switchMap, Subject, type Observable } from 'rxjs';
 import { injectBench } from '../../../services/bench-signal';
@@ -210,9 +211,7 @@ export class SwingSheet {
     if (!own)
       return of<State>({
         kind: 'none',
-        reason:
-          leadingWay(evaluation)?.noSwing(evaluation) ??
-          'Nothing bears this rig yet: it hangs on no joint and no hand holds it. Give it one in Frame.',
+        reason: leadingWay(evaluation)?.noSwing(evaluation) ?? NOTHING_BEARS,
       });
     const swingers = [{ name: 'this rig, as set', swinger: own }, ...this.compared(bench, against)];
     const inputs = swingers.map(({ swinger }): SwingInput => ({
