@@ -100,7 +100,7 @@ export class SetUps {
     if (!now) return null;
     const shown = (words: Phrase): string => render(words, this.units());
     const rest = ({ served, faults, added }: Serves): string =>
-      `${served} of ${now.loadouts}, ${faults === 0 ? 'no fault' : faults === 1 ? '1 fault' : `${faults} faults`}${added > 0 ? `, ${showFigure(figure('mass', added), this.units())} of washers in all` : ''}`;
+      `${served} of ${now.loadouts}, ${faults === 0 ? 'no fault' : faults === 1 ? '1 fault' : `${faults} faults`}${added > 0 ? `, ${showFigure(figure('mass', added), this.units())} of washers in all` : ', no washers'}`;
     return now.better.map((plan) => ({
       plan,
       key: plan.sizes.map((s) => s.change.id).join(' '),
