@@ -45,13 +45,13 @@ function timeOf(work: () => void, calls: number): number {
 const line = (what: string, figure: string, aim: string): void =>
   console.log(`${what.padEnd(58)} ${figure.padStart(16)}   ${aim}`);
 
-const demo = timeOf(() => evaluate(made.piece.assembly, values), 2000);
-const bodies = evaluate(made.piece.assembly, values).pieces.map((p) => p.flat);
+const demo = timeOf(() => evaluate(made.work.assembly, values), 2000);
+const bodies = evaluate(made.work.assembly, values).pieces.map((p) => p.flat);
 const adding = timeOf(() => massCentre(sumsOf(bodies)), 4000);
-const big = bigRig(made.piece.rig, 200);
+const big = bigRig(made.work.rig, 200);
 const bigMade = workpiece({ design: { kind: 'free', rig: big } }, loadouts[0]!, new Map(kit.map((k) => [k.id, k])));
 if (!bigMade.ok) throw new Error(bigMade.reason);
-const large = timeOf(() => evaluate(bigMade.piece.assembly, values), 600);
+const large = timeOf(() => evaluate(bigMade.work.assembly, values), 600);
 line(
   `evaluate the demo rig (${bodies.length} bodies), over adding it up once`,
   `${(demo / adding).toFixed(1)} ×`,
@@ -68,12 +68,12 @@ const families = FAMILIES.map((family) => {
   const start = startRig(family, loadouts[0]!, new Map(kit.map((k) => [k.id, k])), rig.wants);
   const one = workpiece({ design: start.design }, loadouts[0]!, new Map(kit.map((k) => [k.id, k])));
   if (!one.ok) throw new Error(one.reason);
-  const kept = timeOf(() => evaluate(one.piece.assembly, start.values), 400);
-  const checked = timeOf(() => judged(one.piece, start.values, rig.wants).findings, 200);
+  const kept = timeOf(() => evaluate(one.work.assembly, start.values), 400);
+  const checked = timeOf(() => judged(one.work, start.values, rig.wants).findings, 200);
   // The naive way: from the documents again at each edit, as if nothing were kept.
   const naive = timeOf(() => {
     const again = workpiece({ design: start.design }, loadouts[0]!, new Map(kit.map((k) => [k.id, k])));
-    if (again.ok) void judged(again.piece, start.values, rig.wants).findings;
+    if (again.ok) void judged(again.work, start.values, rig.wants).findings;
   }, 200);
   return { id: family.id, kept, checked, naive };
 });

@@ -387,7 +387,7 @@ const setups: SetUp[] = [
 function trimOf(rig: RigDocument, loadout: Loadout): Record<string, number> | null {
   const made = workpiece(rig, loadout, items);
   if (!made.ok) throw new Error(made.reason);
-  const found = trim(made.piece.assembly, {}, rig.wants);
+  const found = trim(made.work.assembly, {}, rig.wants);
   console.log(loadout.name, JSON.stringify(found));
   return found.kind === 'solved' ? { ...found.values } : null;
 }
@@ -398,7 +398,7 @@ function solve(rig: RigDocument, loadout: Loadout): Record<string, number> {
 }
 const made = workpiece(limpet, loadouts[0]!, items);
 if (!made.ok) throw new Error(made.reason);
-const { evaluation, findings } = judged(made.piece, trimmed, wants);
+const { evaluation, findings } = judged(made.work, trimmed, wants);
 const hung = evaluation.hung!;
 const expected = {
   noseDown: hung.hang.rest!.noseDown,

@@ -62,7 +62,7 @@ if (!wanted.success) fail(wanted.error.issues.map((i) => `want ${i.path.join('.'
 const made = workpiece({ ...rig, wants: wanted.data }, loadout, new Map(kit.map((k) => [k.id, k])), bin);
 if (!made.ok) fail(made.reason);
 const values = setups.find((s) => s.rig === rig.id && s.loadout === loadout?.id)?.values ?? {};
-const outcome = trimExplained(made.piece.assembly, values, wanted.data, { aim });
+const outcome = trimExplained(made.work.assembly, values, wanted.data, { aim });
 console.log(
   JSON.stringify(
     {

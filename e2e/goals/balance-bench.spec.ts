@@ -310,7 +310,7 @@ async function reallyHangs(
     new Map(all<KitItem>('kit').map((k) => [k.id, k] as const)),
   );
   if (!made.ok) throw new Error(made.reason);
-  const { assembly } = made.piece;
+  const { assembly } = made.work;
   const pieces = assembly.pieces.map((p) =>
     p.isLoad && p.flat.owner === mounted ? { ...p, flat: { ...p.flat, mass: p.flat.mass * part } } : p,
   );

@@ -27,10 +27,10 @@ export { placeItems, placeLoad, type PlacedLoad } from './placeLoad';
 export { loadFindings } from './loadFindings';
 export { changedLoadout, type LoadoutChange } from './changedLoadout';
 export { angleForFraction, edgeShiftByRoll, fieldOfView, frameFraction, smearFraction } from './fieldOfView';
-export { twoScales } from './measure/twoScales';
-export { boardOneScale } from './measure/boardOneScale';
-export { twoHangings } from './measure/twoHangings';
-export { balanceOnEdge } from './measure/balanceOnEdge';
+export { twoScales } from './formulas/twoScales';
+export { boardOneScale } from './formulas/boardOneScale';
+export { twoHangings } from './formulas/twoHangings';
+export { balanceOnEdge } from './formulas/balanceOnEdge';
 
 export { lensCones, type ConeOutcome, type LensCone, type View2 } from './lensCone';
 export { socketOf, spacesOf, type FreeSpace, type LoadSocket } from './freeSpace';

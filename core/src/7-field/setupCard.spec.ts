@@ -12,7 +12,7 @@ const rigs = FAMILIES.map((family) => {
   const { design } = startRig(family, loadout, kit, wants);
   const made = workpiece({ design }, loadout, kit);
   if (!made.ok) throw new Error(made.reason);
-  return { name: family.name, assembly: made.piece.assembly };
+  return { name: family.name, assembly: made.work.assembly };
 });
 
 describe('the card of a set-up', () => {

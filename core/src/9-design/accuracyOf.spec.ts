@@ -9,7 +9,7 @@ import { kit, loadout, wants } from '../testing/rigs';
 const start = startRig(familyById('gimballed-bent-bar')!, loadout, kit, wants);
 const made = workpiece({ design: start.design }, loadout, kit);
 if (!made.ok) throw new Error(made.reason);
-const trimmed = trim(made.piece.assembly, {}, wants);
+const trimmed = trim(made.work.assembly, {}, wants);
 const values = trimmed.kind === 'solved' ? trimmed.values : {};
 const input: AccuracyInput = {
   rig: { design: start.design, wants },
@@ -39,17 +39,17 @@ describe('what must be accurate', () => {
       (l) => l.kind === 'length' && l.more !== null && l.more > 0.002 && l.more < 0.03,
     )!;
     const offBy = (by: number): string => {
-      const now = made.ok ? made.piece.input!.dimensions[tight.id]! : 0;
+      const now = made.ok ? made.work.input!.dimensions[tight.id]! : 0;
       const there = workpiece(
         { design: changedDesign(start.design, [{ kind: 'dimension', id: tight.id, value: now + by }], () => 'e') },
         loadout,
         kit,
       );
       if (!there.ok) return 'broken';
-      const { rig } = there.piece.assembly;
+      const { rig } = there.work.assembly;
       // The washers stay as they are: their counts may not change.
       const fixedCounts = {
-        ...there.piece.assembly,
+        ...there.work.assembly,
         rig: {
           ...rig,
           adjusters: rig.adjusters.map((a) =>
@@ -91,7 +91,7 @@ describe('what must be accurate of axes inside axes', () => {
   const frame = startRig(familyById('three-axis-frame')!, loadout, kit, wants);
   const built = workpiece({ design: frame.design }, loadout, kit);
   if (!built.ok) throw new Error(built.reason);
-  const set = trim(built.piece.assembly, {}, wants);
+  const set = trim(built.work.assembly, {}, wants);
   const onAxes = accuracyOf({
     ...input,
     rig: { design: frame.design, wants },
@@ -104,7 +104,7 @@ describe('what must be accurate of axes inside axes', () => {
       {
         design: changedDesign(
           frame.design,
-          [{ kind: 'dimension', id, value: built.piece.input!.dimensions[id]! + by }],
+          [{ kind: 'dimension', id, value: built.work.input!.dimensions[id]! + by }],
           () => 'e',
         ),
       },
@@ -112,7 +112,7 @@ describe('what must be accurate of axes inside axes', () => {
       kit,
     );
     if (!there.ok) return NaN;
-    const after = trim(there.piece.assembly, {}, wants);
+    const after = trim(there.work.assembly, {}, wants);
     return after.kind === 'axesSet' ? Math.max(...after.left.map((l) => l.residual / l.friction)) : NaN;
   };
 

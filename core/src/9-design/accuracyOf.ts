@@ -58,7 +58,7 @@ const MOST_MASS = 0.5;
 const LEAST_MASS = 0.002;
 
 export function accuracyOf(input: AccuracyInput, tell: (part: number) => void = () => undefined): AccuracyOutcome {
-  const made = piece(input, []);
+  const made = workFor(input, []);
   if (!made) return { kind: 'none', reason: 'broken' };
   const by = { seed: input.seed, builds: input.builds, tell };
   const axesAt = (assembly: Assembly, values = input.values): readonly AxisReading[] =>
@@ -100,14 +100,14 @@ export function accuracyOf(input: AccuracyInput, tell: (part: number) => void = 
   };
 }
 
-function piece({ rig, loadout, kit }: AccuracyInput, changes: Parameters<typeof changedDesign>[1]): Workpiece | null {
+function workFor({ rig, loadout, kit }: AccuracyInput, changes: Parameters<typeof changedDesign>[1]): Workpiece | null {
   let n = 0;
   const made = workpiece(
     { design: changedDesign(rig.design, changes, () => `off-${++n}`), hands: rig.hands },
     loadout,
     kit,
   );
-  return made.ok ? made.piece : null;
+  return made.ok ? made.work : null;
 }
 
 function stanceOf({ assembly }: Workpiece, { values, rig: { wants } }: AccuracyInput) {
@@ -133,7 +133,7 @@ function stanceOf({ assembly }: Workpiece, { values, rig: { wants } }: AccuracyI
 function sizes<C>(
   input: AccuracyInput,
   made: Workpiece,
-  look: (piece: Workpiece) => C | null,
+  look: (work: Workpiece) => C | null,
   between: (a: C, b: C, apart: number) => C,
   moves: (change: C) => boolean,
 ): readonly Unsure<C>[] {
@@ -147,7 +147,7 @@ function sizes<C>(
     const found = [value - tried, value + tried]
       .filter((v) => v >= d.range[0] && v <= d.range[1])
       .flatMap((v) => {
-        const there = piece(input, [{ kind: 'dimension', id: d.id, value: v }]);
+        const there = workFor(input, [{ kind: 'dimension', id: d.id, value: v }]);
         const seen = there && look(there);
         return seen ? [{ v, seen }] : [];
       });

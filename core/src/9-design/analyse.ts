@@ -25,7 +25,7 @@ export function analyse(file: RigFile, loadoutName: string | null): AnalyseOutco
   const made = workpiece(file.rig, loadout, new Map(file.kit.map((k) => [k.id, k])));
   if (!made.ok) return made;
   const values = file.setups.find((s) => s.rig === file.rig.id && s.loadout === loadout?.id)?.values ?? {};
-  const { evaluation, findings } = judged(made.piece, values, file.rig.wants);
+  const { evaluation, findings } = judged(made.work, values, file.rig.wants);
   return {
     ok: true,
     result: {
@@ -33,16 +33,13 @@ export function analyse(file: RigFile, loadoutName: string | null): AnalyseOutco
       loadout: loadout?.name ?? null,
       units: 'm, kg, s, rad, kg m²; x forward, y left, z up; inertia with the minus sign off the diagonal',
       setup: Object.fromEntries(
-        made.piece.rig.adjusters.map((a) => [
-          a.id,
-          Math.min(a.range[1], Math.max(a.range[0], values[a.id] ?? a.value)),
-        ]),
+        made.work.rig.adjusters.map((a) => [a.id, Math.min(a.range[1], Math.max(a.range[0], values[a.id] ?? a.value))]),
       ),
       ...whole(evaluation),
       hung: hungFigures(evaluation),
       held: evaluation.held.map(heldFigures),
       inertiaAgainstBareCamera: evaluation.calm,
-      cost: stockPlan(made.piece.rig, values, [], file.rig.kerf).cost,
+      cost: stockPlan(made.work.rig, values, [], file.rig.kerf).cost,
       findings: findings.map(findingFigures),
       bodies: evaluation.pieces.map(({ flat, body }) => bodyFigures(flat, body)),
     },

@@ -71,8 +71,8 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
   const start = startRig(family, loadout, kit, wants, hands);
   const made = workpiece({ design: start.design, hands }, loadout, kit);
   if (!made.ok) throw new TypeError(made.reason);
-  const { context, evaluation, findings, verdict } = judged(made.piece, start.values, wants);
-  const { rig } = made.piece;
+  const { context, evaluation, findings, verdict } = judged(made.work, start.values, wants);
+  const { rig } = made.work;
   const stock = stockPlan(rig, start.values, [], KERF);
   const ordered = buildSteps(rig, stock);
   const steps = ordered.kind === 'ordered' ? ordered.steps : [];

@@ -23,7 +23,7 @@ function started(index: number): CureInput {
 }
 const findings = (input: CureInput): readonly Judgement[] => {
   const made = workpiece(input.rig, input.loadout, input.kit);
-  return made.ok ? judged(made.piece, input.values, input.rig.wants).findings : [];
+  return made.ok ? judged(made.work, input.values, input.rig.wants).findings : [];
 };
 const after = (input: CureInput, change: ReturnType<typeof cure>[number]['changes']): CureInput => ({
   ...input,

@@ -47,7 +47,7 @@ export function cure(input: CureInput, tell: (part: number) => void = () => unde
   const now = judgedWith(input, []);
   if (!now || !has(now.findings, input.finding)) return [];
   const attempt = (changes: readonly Change[]): Tried | null => tried(input, now.findings, input.finding, changes);
-  const all = knobs(now.piece, input);
+  const all = knobs(now.work, input);
   const found = all.flatMap((knob, i) => {
     tell(i / all.length);
     return knob.tries.flatMap((tries) => {
@@ -69,9 +69,9 @@ export function cure(input: CureInput, tell: (part: number) => void = () => unde
 
 /** The changed rig trimmed: it is then out of nothing that it was not out of before, and what was to be cured is. */
 function trimMends(input: CureInput, before: readonly Judgement[], made: Tried): boolean {
-  const found = trim(made.piece.assembly, made.values, input.rig.wants);
+  const found = trim(made.work.assembly, made.values, input.rig.wants);
   if (found.kind !== 'solved') return false;
-  const after = judged(made.piece, { ...made.values, ...found.values }, input.rig.wants).findings;
+  const after = judged(made.work, { ...made.values, ...found.values }, input.rig.wants).findings;
   const was = new Set(before.map(findingKey));
   return (
     !has(after, input.finding) &&
@@ -98,8 +98,8 @@ function nearestCure(tries: readonly number[], cures: (value: number) => boolean
   return null;
 }
 
-function knobs(piece: Workpiece, { finding, values }: CureInput): readonly Knob[] {
-  const { family, input, rig } = piece;
+function knobs(work: Workpiece, { finding, values }: CureInput): readonly Knob[] {
+  const { family, input, rig } = work;
   const sizes =
     family && input
       ? family.dimensions

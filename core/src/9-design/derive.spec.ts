@@ -9,14 +9,14 @@ const design = (
 ): RigDocument['design'] => ({ kind: 'family', family: bentBar.id, dimensions, choices: {}, edits });
 const findings = (d: RigDocument['design'], l = loadout): readonly string[] => {
   const made = workpiece({ design: d }, l, kit);
-  return made.ok ? judged(made.piece, {}, wants).findings.map((f) => `${f.stage} ${f.code}`) : [made.reason];
+  return made.ok ? judged(made.work, {}, wants).findings.map((f) => `${f.stage} ${f.code}`) : [made.reason];
 };
 
 describe('from documents to figures', () => {
   it('judges a dimension out of its range and offers the nearest', () => {
     const made = workpiece({ design: design({ tail: { value: 4 } }) }, loadout, kit);
     if (!made.ok) return fail(made.reason);
-    const finding = judged(made.piece, {}, wants).findings.find((f) => f.code === 'dimensionOutOfRange')!;
+    const finding = judged(made.work, {}, wants).findings.find((f) => f.code === 'dimensionOutOfRange')!;
     expect(render(finding.title, METRIC)).toBe('Tail must lie between 50 mm and 300 mm.');
     expect(finding.fixes[0]!.changes).toEqual([{ kind: 'dimension', id: 'tail', value: 0.3 }]);
     expect(finding.stage).toBe('frame');
@@ -37,7 +37,7 @@ describe('from documents to figures', () => {
     };
     const mass = (d: RigDocument['design']): number => {
       const made = workpiece({ design: d }, loadout, kit);
-      return made.ok ? judged(made.piece, {}, wants).evaluation.mass : NaN;
+      return made.ok ? judged(made.work, {}, wants).evaluation.mass : NaN;
     };
     expect(mass(design({}, [{ kind: 'add', id: 'e', body: 'sled', part: pebble }])) - mass(design())).toBeCloseTo(
       0.1,
@@ -55,7 +55,7 @@ describe('from documents to figures', () => {
         kit,
       );
       return made.ok
-        ? judged(made.piece, { 'foot-count': 3 }, wants)
+        ? judged(made.work, { 'foot-count': 3 }, wants)
             .evaluation.pieces.filter((p) => p.flat.owner === target)
             .reduce((m, p) => m + p.flat.mass, 0)
         : NaN;
@@ -69,7 +69,7 @@ describe('from documents to figures', () => {
     for (const rig of [plainRig, { ...plainRig, pivots: [] }, empty]) {
       const made = workpiece({ design: { kind: 'free', rig } }, null, kit);
       if (!made.ok) return fail(made.reason);
-      const found = judged(made.piece, {}, wants);
+      const found = judged(made.work, {}, wants);
       expect(JSON.stringify(found.evaluation)).not.toMatch(/NaN|Infinity/);
       expect(
         found.findings.every((f) => !/NaN|Infinity|undefined/.test(render(f.title, METRIC) + render(f.why, METRIC))),

@@ -48,7 +48,7 @@ export interface Workpiece {
   readonly advice: readonly Judgement[];
 }
 export type WorkpieceOutcome =
-  { readonly ok: true; readonly piece: Workpiece } | { readonly ok: false; readonly reason: string };
+  { readonly ok: true; readonly work: Workpiece } | { readonly ok: false; readonly reason: string };
 
 /** What of a rig's document its figures come from; of the wants only whether washers come from the bin alone. */
 export type Designed = Pick<RigDocument, 'design'> & {
@@ -76,7 +76,7 @@ export function workpiece(
   ]);
   return {
     ok: true,
-    piece: {
+    work: {
       rig,
       family,
       input,
@@ -111,9 +111,9 @@ export interface Judged {
   readonly verdict: Verdict;
 }
 
-export function judged(piece: Workpiece, values: AdjusterValues, wants: RigDocument['wants']): Judged {
-  const evaluation = evaluate(piece.assembly, values, piece.hands);
-  const { assembly, hands, cones, spaces, socket } = piece;
+export function judged(work: Workpiece, values: AdjusterValues, wants: RigDocument['wants']): Judged {
+  const evaluation = evaluate(work.assembly, values, work.hands);
+  const { assembly, hands, cones, spaces, socket } = work;
   const context: BalanceContext = {
     assembly,
     values,
@@ -124,10 +124,10 @@ export function judged(piece: Workpiece, values: AdjusterValues, wants: RigDocum
     spaces,
     socket,
     get quick() {
-      return piece.quick;
+      return work.quick;
     },
   };
-  const findings = once(() => judge(context, piece.advice));
+  const findings = once(() => judge(context, work.advice));
   const verdict = once(() => verdictOf(context, findings()));
   return {
     context,

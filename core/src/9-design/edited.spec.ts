@@ -116,9 +116,9 @@ describe('any run of changes', () => {
       fc.property(edited, ({ design, values }) => {
         const made = workpiece({ design }, loadout, kit);
         if (!made.ok) throw new Error(made.reason);
-        const sound = rigSchema.safeParse(made.piece.rig);
+        const sound = rigSchema.safeParse(made.work.rig);
         if (!sound.success) throw new Error(JSON.stringify(sound.error.issues.slice(0, 2)));
-        const { evaluation, findings } = judged(made.piece, values, wants);
+        const { evaluation, findings } = judged(made.work, values, wants);
         const wrong = [
           ...faults(evaluation, 'evaluation'),
           ...findings.flatMap((f) =>

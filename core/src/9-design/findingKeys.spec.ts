@@ -10,14 +10,14 @@ const rigs = FAMILIES.flatMap((family) => {
   const { design, values } = startRig(family, loadout, kit, wants);
   const own = workpiece({ design }, loadout, kit);
   if (!own.ok) throw new Error(own.reason);
-  const freed = workpiece({ design: { kind: 'free', rig: own.piece.rig } }, loadout, kit);
+  const freed = workpiece({ design: { kind: 'free', rig: own.work.rig } }, loadout, kit);
   if (!freed.ok) throw new Error(freed.reason);
-  return [own.piece, freed.piece].map((piece) => ({ family: family.id, piece, values }));
+  return [own.work, freed.work].map((work) => ({ family: family.id, work, values }));
 });
 
 describe('the key of a finding', () => {
   it('is its own: no two findings of a rig are alike, however it is set, with whatever is wanted', () => {
-    rigs.forEach(({ family, piece, values }, n) =>
+    rigs.forEach(({ family, work, values }, n) =>
       holds(
         fc.property(
           fc.double({ min: -1, max: 1, noNaN: true }),
@@ -25,7 +25,7 @@ describe('the key of a finding', () => {
           fc.double({ min: 0.3, max: 6, noNaN: true }),
           (part, wristAtMost, massAtMost) => {
             const set = Object.fromEntries(
-              piece.rig.adjusters.map((a) => {
+              work.rig.adjusters.map((a) => {
                 const value = (values[a.id] ?? a.value) + part * (a.range[1] - a.range[0]);
                 return [
                   a.id,
@@ -33,7 +33,7 @@ describe('the key of a finding', () => {
                 ];
               }),
             );
-            const { findings } = judged(piece, set, { ...wants, wristAtMost, massAtMost, holdFor: 1200 });
+            const { findings } = judged(work, set, { ...wants, wristAtMost, massAtMost, holdFor: 1200 });
             const keys = findings.map(findingKey);
             expect(keys.filter((key, i) => keys.indexOf(key) !== i))
               .withContext(family)

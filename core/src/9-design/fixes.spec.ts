@@ -47,7 +47,7 @@ const cases: fc.Arbitrary<Case | null> = fc
     const made = workpiece({ design }, loadout, kit);
     if (!made.ok) return null;
     const values = Object.fromEntries(
-      made.piece.rig.adjusters.map((a, i) => [
+      made.work.rig.adjusters.map((a, i) => [
         a.id,
         Math.round((a.range[0] + settings[i % settings.length]! * (a.range[1] - a.range[0])) / a.step) * a.step,
       ]),
@@ -57,7 +57,7 @@ const cases: fc.Arbitrary<Case | null> = fc
 
 const findingsOf = ({ load, design, values, wants }: Omit<Case, 'family'>): readonly Judgement[] => {
   const made = workpiece({ design }, THREE_LOADS[load]!.loadout, THREE_LOADS[load]!.kit);
-  return made.ok ? judged(made.piece, values, wants).findings : [];
+  return made.ok ? judged(made.work, values, wants).findings : [];
 };
 const SEVERITY: Readonly<Record<Judgement['severity'], number>> = { stop: 3, mend: 2, measure: 1, note: 0 };
 const beyond = (f: Judgement): number => (f.figure && f.limit ? Math.abs(f.figure.value - f.limit.value) : Infinity);

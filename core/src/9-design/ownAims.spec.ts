@@ -26,7 +26,7 @@ const rigOf = (family: string, more: Partial<Wants> = {}, sizedFor = 0) => {
   const contextOf = (n: number, values: Readonly<Record<string, number>>): BalanceContext => {
     const made = workpiece(rig, loadouts[n]!, allKit);
     if (!made.ok) throw new Error(made.reason);
-    return judged(made.piece, values, rig.wants).context;
+    return judged(made.work, values, rig.wants).context;
   };
   return { start, rig, contextOf };
 };
@@ -80,7 +80,7 @@ describe('each family brought to its own aim, for three loadouts', () => {
     const design = { ...start.design, dimensions: { ...start.design.dimensions, hingeFromTail: { value: at } } };
     const made = workpiece({ ...rig, design }, loadouts[0]!, allKit);
     if (!made.ok) return fail(made.reason);
-    const then = judged(made.piece, start.values, rig.wants).context.evaluation.pole!.rest.droop!;
+    const then = judged(made.work, start.values, rig.wants).context.evaluation.pole!.rest.droop!;
     // The bush itself moves along and draws it back a little.
     expect(Math.abs(then - 6 * DEGREE)).toBeLessThan(1 * DEGREE);
   });
@@ -89,13 +89,13 @@ describe('each family brought to its own aim, for three loadouts', () => {
     const { rig, contextOf } = rigOf('boom', { wristAtMost: 6 });
     const made = workpiece(rig, loadouts[2]!, allKit);
     if (!made.ok) return fail(made.reason);
-    const found = trim(made.piece.assembly, {}, rig.wants);
+    const found = trim(made.work.assembly, {}, rig.wants);
     if (found.kind !== 'solved') return fail(found.kind);
     expect(found.unmet).toContain('wristFelt');
     const tips = (values: Readonly<Record<string, number>>): number =>
       Math.abs(contextOf(2, values).evaluation.held[0]!.hands[0]!.noseDown);
     const full = Object.fromEntries(
-      made.piece.rig.adjusters.map((a) => [a.id, a.kind === 'count' ? a.range[1] : found.values[a.id]!]),
+      made.work.rig.adjusters.map((a) => [a.id, a.kind === 'count' ? a.range[1] : found.values[a.id]!]),
     );
     expect(tips(found.values)).toBeLessThan(tips(full) + 0.2);
   });
@@ -105,7 +105,7 @@ describe('each family brought to its own aim, for three loadouts', () => {
         const { rig, start, contextOf } = rigOf('helmet-pole', { droop: degrees * DEGREE });
         const made = workpiece(rig, loadouts[0]!, allKit);
         if (!made.ok) return false;
-        const found = trim(made.piece.assembly, start.values, rig.wants);
+        const found = trim(made.work.assembly, start.values, rig.wants);
         if (found.kind !== 'solved' || found.unmet.length > 0) return true;
         const { evaluation } = contextOf(0, found.values);
         return Math.abs(evaluation.pole!.rest.droop! - degrees * DEGREE) <= 4 * DEGREE + 1e-9;
@@ -144,24 +144,24 @@ describe('each family brought to its own aim, for three loadouts', () => {
     const { rig } = rigOf('boom', { wristAtMost: 6 }, 2);
     const made = workpiece(rig, loadouts[2]!, allKit);
     if (!made.ok) return fail(made.reason);
-    const set = trim(made.piece.assembly, {}, rig.wants);
+    const set = trim(made.work.assembly, {}, rig.wants);
     if (set.kind !== 'solved') return fail(set.kind);
-    const mark = made.piece.rig.adjusters.find((a) => a.kind === 'mark')!;
+    const mark = made.work.rig.adjusters.find((a) => a.kind === 'mark')!;
     const at = set.values[mark.id]!;
     const off = { ...set.values, [mark.id]: at > 0 ? at - 0.06 : at + 0.06 };
-    const { findings } = judged(made.piece, off, rig.wants);
+    const { findings } = judged(made.work, off, rig.wants);
     const found = findings.find((f) => f.code === 'offTheMark')!;
     expect(render(found.title, METRIC)).toMatch(/(ahead of|behind) the hand: [\d.]+ N·m in the wrist/);
     const [change] = found.fixes[0]!.changes;
     if (change?.kind !== 'adjuster') return fail('a move was expected');
-    const after = evaluate(made.piece.assembly, { ...off, [change.id]: change.value });
+    const after = evaluate(made.work.assembly, { ...off, [change.id]: change.value });
     expect(Math.abs(after.fromSupport![0])).toBeLessThan(mark.step);
   });
   it('tells a rig that is top-heavy in the hand how hard the wrist must hold, and by what below it is cured', () => {
     const { start, rig } = rigOf('self-filming-grip');
     const made = workpiece(rig, loadouts[0]!, allKit);
     if (!made.ok) return fail(made.reason);
-    const { evaluation, findings } = judged(made.piece, start.values, rig.wants);
+    const { evaluation, findings } = judged(made.work, start.values, rig.wants);
     const found = findings.find((f) => f.code === 'topHeavyInHand');
     const asks = evaluation.mass * STANDARD_GRAVITY * evaluation.fromSupport![2];
     expect(found !== undefined).toBe(asks > 0.5);

@@ -19,12 +19,12 @@ interface Made {
 function madeOf(design: Design, values: Made['values']): Made {
   const outcome = workpiece({ design }, loadout, kit);
   if (!outcome.ok) throw new Error(outcome.reason);
-  return { design, values, evaluation: evaluate(outcome.piece.assembly, values) };
+  return { design, values, evaluation: evaluate(outcome.work.assembly, values) };
 }
 const rigOf = ({ design }: Made) => {
   const outcome = workpiece({ design }, loadout, kit);
   if (!outcome.ok) throw new Error(outcome.reason);
-  return outcome.piece.rig;
+  return outcome.work.rig;
 };
 let n = 0;
 const newId = (): string => `e${++n}`;
@@ -144,7 +144,7 @@ describe('plans for a level pan', () => {
         .toBeTrue();
     }
     const outcome = workpiece({ design: then.design }, loadout, kit);
-    const findings = outcome.ok ? judged(outcome.piece, then.values, wants).findings : [];
+    const findings = outcome.ok ? judged(outcome.work, then.values, wants).findings : [];
     expect(
       findings
         .filter((f) => f.about.startsWith('outrigger') && (f.severity === 'stop' || f.code === 'holeNearEnd'))

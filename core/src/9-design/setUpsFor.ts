@@ -74,7 +74,7 @@ export function setUpsFor(
       failing: null,
     };
     if (!made.ok) return { ...none, outcome: 'broken' };
-    const { assembly } = made.piece;
+    const { assembly } = made.work;
     const held = setups.find((s) => s.rig === rig.id && s.loadout === loadout.id)?.values ?? {};
     const outcome = from ? fromThere(assembly, from) : trim(assembly, held, rig.wants);
     if (outcome.kind !== 'solved' && outcome.kind !== 'axesSet')

@@ -56,11 +56,11 @@ export function sizesForAll(
         const made = workpiece({ ...rig, design }, loadout, kit, bin);
         if (!made.ok) return sum;
         const held = setups.find((s) => s.rig === rig.id && s.loadout === loadout.id)?.values ?? {};
-        const outcome = trim(made.piece.assembly, held, rig.wants);
+        const outcome = trim(made.work.assembly, held, rig.wants);
         const set = outcome.kind === 'solved' || outcome.kind === 'axesSet' ? { ...held, ...outcome.values } : null;
-        const { findings } = judged(made.piece, set ?? held, rig.wants);
+        const { findings } = judged(made.work, set ?? held, rig.wants);
         const faults = sum.faults + findings.filter((f) => f.severity === 'stop' || f.severity === 'mend').length;
-        return set && (outcome.kind === 'axesSet' || hardlyTips(made.piece, set))
+        return set && (outcome.kind === 'axesSet' || hardlyTips(made.work, set))
           ? { served: sum.served + 1, faults, added: sum.added + (outcome.kind === 'solved' ? outcome.addedMass : 0) }
           : { ...sum, faults };
       },
@@ -69,7 +69,7 @@ export function sizesForAll(
   };
   const now = score([]);
   const made = workpiece(rig, loadouts[0] ?? null, kit);
-  const { family, input } = made.ok ? made.piece : { family: null, input: null };
+  const { family, input } = made.ok ? made.work : { family: null, input: null };
   const dimensions = family && input ? family.dimensions.filter((d) => !d.given) : [];
   const choices = family && input ? family.choices : [];
   const steps = (dimensions.length + choices.length) * (1 + BEST_TO_PAIR);

@@ -11,7 +11,7 @@ export interface TriedOn {
   readonly values: AdjusterValues;
 }
 export interface Tried {
-  readonly piece: Workpiece;
+  readonly work: Workpiece;
   readonly values: AdjusterValues;
   readonly findings: readonly Judgement[];
   /** The finding it was tried for is gone, or less grave, or less far beyond its limit. */
@@ -48,7 +48,7 @@ const worseThan = (now: Judgement, before: Judgement): boolean =>
 export function judgedWith(
   on: TriedOn,
   changes: readonly Change[],
-): Pick<Tried, 'piece' | 'values' | 'findings'> | null {
+): Pick<Tried, 'work' | 'values' | 'findings'> | null {
   let n = 0;
   const design = changedDesign(on.rig.design, changes, () => `try-${++n}`);
   const values = {
@@ -56,7 +56,7 @@ export function judgedWith(
     ...Object.fromEntries(changes.flatMap((c) => (c.kind === 'adjuster' ? [[c.id, c.value]] : []))),
   };
   const made = workpiece({ design, hands: on.rig.hands }, on.loadout, on.kit);
-  return made.ok ? { piece: made.piece, values, findings: judged(made.piece, values, on.rig.wants).findings } : null;
+  return made.ok ? { work: made.work, values, findings: judged(made.work, values, on.rig.wants).findings } : null;
 }
 
 /** `before`: all findings as it stands. Null when the rig cannot be built so. */

@@ -27,7 +27,7 @@ const enough = lightest.kind === 'solved' ? used(any, lightest.values) : NaN;
 function made(binned: readonly BinItem[], of: Pick<RigDocument, 'design' | 'wants'> = rig) {
   const outcome = workpiece(of, loadout, allKit, binned);
   if (!outcome.ok) throw new Error(outcome.reason);
-  return outcome.piece;
+  return outcome.work;
 }
 function used({ rig: { adjusters } }: Assembly, values: AdjusterValues): number {
   return adjusters.filter((a) => a.kind === 'count').reduce((n, a) => n + (values[a.id] ?? a.value), 0);

@@ -7,7 +7,7 @@ import { gltfOf, stlOf, threeMfOf } from './models';
 import { readMesh } from './read-mesh';
 import { paperSize, svgOf } from './svg';
 
-const pieces = (family: string): readonly PlacedPiece[] => placedPieces(benchAt({}, family).piece.assembly, {});
+const pieces = (family: string): readonly PlacedPiece[] => placedPieces(benchAt({}, family).work.assembly, {});
 
 describe('a drawing on paper', () => {
   const sheet = squareOn(pieces('pipe-post'));

@@ -122,7 +122,7 @@ export class Taught {
     const { outcome, moves } = now.next;
     if (outcome.kind === 'axesSet' && moves.length > 0) return '';
     if (outcome.kind !== 'solved')
-      return render(trimWords(outcome, bench.piece.rig.adjusters, 'fewestMoves'), this.units());
+      return render(trimWords(outcome, bench.work.rig.adjusters, 'fewestMoves'), this.units());
     return moves.length === 0 ? 'Nothing to move: by these readings it is in its pool.' : '';
   });
   readonly heading = computed(() => `Next move, by ${this.count() === 1 ? 'one reading' : `${this.count()} readings`}`);

@@ -66,7 +66,7 @@ describe('the workspace', () => {
       { dropTime: [1, 3] },
     );
     const after = await bench();
-    expect(after.piece.input!.dimensions['tail']).toBe(0.2);
+    expect(after.work.input!.dimensions['tail']).toBe(0.2);
     expect([after.values['foot-count'], after.rig.wants.dropTime]).toEqual([6, [1, 3]]);
     expect(documents.undo()).toBe('a remedy');
     const back = await bench();
@@ -102,24 +102,24 @@ describe('the workspace', () => {
     workspace.free();
     const free = await bench();
     expect(free.rig.design.kind).toBe('free');
-    expect(free.piece.family).toBeNull();
+    expect(free.work.family).toBeNull();
     expect(free.judged.evaluation.mass).toBeCloseTo(before.mass, 12);
     documents.undo();
-    expect((await bench()).piece.family!.id).toBe('gimballed-bent-bar');
+    expect((await bench()).work.family!.id).toBe('gimballed-bent-bar');
   });
   it('asks the bin only where that is wanted: a rig that may take any washers is not made anew when it changes', async () => {
     const { workspace, bench, documents } = await store(one);
-    const name = washerName((await bench()).piece.rig.bodies.flatMap((b) => b.stations)[0]!);
+    const name = washerName((await bench()).work.rig.bodies.flatMap((b) => b.stations)[0]!);
     const put = (count: number): void =>
       documents.commit('the bin', [{ kind: 'bin', id: 'b', body: { id: 'b', name, count, lengths: [] } }]);
-    const { piece } = await bench();
-    expect(piece.assembly.atHand).toBeNull();
+    const { work } = await bench();
+    expect(work.assembly.atHand).toBeNull();
     put(3);
-    expect((await bench()).piece).toBe(piece);
+    expect((await bench()).work).toBe(work);
     workspace.editRig('only the bin', (rig) => ({ ...rig, wants: { ...rig.wants, onlyBin: true } }));
-    expect((await bench()).piece.assembly.atHand).toEqual(new Map([[keptAs(name), 3]]));
+    expect((await bench()).work.assembly.atHand).toEqual(new Map([[keptAs(name), 3]]));
     put(8);
-    expect((await bench()).piece.assembly.atHand).toEqual(
+    expect((await bench()).work.assembly.atHand).toEqual(
       atHand({ onlyBin: true }, [{ id: 'b', name, count: 8, lengths: [] }]),
     );
   });

@@ -46,7 +46,7 @@ export interface Bench {
   readonly loadout: Loadout | null;
   readonly setup: SetUp | null;
   readonly values: AdjusterValues;
-  readonly piece: Workpiece;
+  readonly work: Workpiece;
   readonly judged: Judged;
 }
 export type BenchState =
@@ -95,7 +95,7 @@ export class Workspace {
     keep(),
   );
 
-  private readonly piece$ = combineLatest([
+  private readonly work$ = combineLatest([
     this.rig$.pipe(
       distinctUntilChanged(
         (a, b) => a?.design === b?.design && a?.hands === b?.hands && a?.wants.onlyBin === b?.wants.onlyBin,
@@ -111,14 +111,14 @@ export class Workspace {
     keep(),
   );
 
-  readonly bench$: Observable<BenchState> = combineLatest([this.rig$, this.loadout$, this.setup$, this.piece$]).pipe(
+  readonly bench$: Observable<BenchState> = combineLatest([this.rig$, this.loadout$, this.setup$, this.work$]).pipe(
     map(([rig, loadout, setup, made]): BenchState => {
       if (!rig || !made) return { kind: 'none' };
       if (!made.ok) return { kind: 'broken', rig, reason: made.reason };
       const values = setup?.values ?? NO_VALUES;
-      const figures = guarded(() => ({ ok: true as const, judged: judged(made.piece, values, rig.wants) }));
+      const figures = guarded(() => ({ ok: true as const, judged: judged(made.work, values, rig.wants) }));
       return figures.ok
-        ? { kind: 'ready', bench: { rig, loadout, setup, values, piece: made.piece, judged: figures.judged } }
+        ? { kind: 'ready', bench: { rig, loadout, setup, values, work: made.work, judged: figures.judged } }
         : { kind: 'broken', rig, reason: figures.reason };
     }),
     keep(),
@@ -232,7 +232,7 @@ export class Workspace {
   private stockOf(state: BenchState, bin: readonly BinItem[]): Observable<StockPlan | null> {
     if (state.kind !== 'ready') return of(null);
     return this.jobs
-      .run('stock', { rig: state.bench.piece.rig, values: state.bench.values, bin, kerf: state.bench.rig.kerf })
+      .run('stock', { rig: state.bench.work.rig, values: state.bench.values, bin, kerf: state.bench.rig.kerf })
       .pipe(
         catchError((fault: Error) => {
           this.notices.say(`What to cut and buy could not be worked out: ${fault.message}. All else goes on.`);

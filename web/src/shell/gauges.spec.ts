@@ -49,7 +49,7 @@ describe('the tide line', () => {
   });
   it('tells each way a trim can end', () => {
     const say = (outcome: Parameters<typeof trimWords>[0]): string =>
-      render(trimWords(outcome, benchAt({}).piece.rig.adjusters), METRIC);
+      render(trimWords(outcome, benchAt({}).work.rig.adjusters), METRIC);
     const solved = {
       kind: 'solved' as const,
       values: {},

@@ -34,7 +34,7 @@ export function benchAt(values: Readonly<Record<string, number>>, family = 'gimb
   const rig: RigDocument = { ...limpet, design: { kind: 'family', family, dimensions: {}, choices: {}, edits: [] } };
   const made = workpiece(rig, loadout, new Map([[camera.id, camera]]));
   if (!made.ok) throw new Error(made.reason);
-  return { rig, loadout, setup: null, values, piece: made.piece, judged: judged(made.piece, values, rig.wants) };
+  return { rig, loadout, setup: null, values, work: made.work, judged: judged(made.work, values, rig.wants) };
 }
 
 export const massOf = (bench: Bench): number => bench.judged.evaluation.mass;

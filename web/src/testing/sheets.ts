@@ -40,7 +40,7 @@ export class PlayedWorkspace {
     this.bench$ = new BehaviorSubject<BenchState>({ kind: 'ready', bench });
     this.stock$ = combineLatest([this.bench$, this.bin$]).pipe(
       map(([state, bin]) =>
-        state.kind === 'ready' ? stockPlan(state.bench.piece.rig, state.bench.values, bin, state.bench.rig.kerf) : null,
+        state.kind === 'ready' ? stockPlan(state.bench.work.rig, state.bench.values, bin, state.bench.rig.kerf) : null,
       ),
     );
   }
@@ -69,7 +69,7 @@ export class PlayedWorkspace {
   }
 
   put(bench: Bench): void {
-    this.bench = { ...bench, judged: judged(bench.piece, bench.values, bench.rig.wants) };
+    this.bench = { ...bench, judged: judged(bench.work, bench.values, bench.rig.wants) };
     this.bench$.next({ kind: 'ready', bench: this.bench });
   }
 }

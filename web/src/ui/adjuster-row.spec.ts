@@ -12,7 +12,7 @@ describe('an adjuster row', () => {
     fixture = TestBed.createComponent(AdjusterRow);
     fixture.componentRef.setInput(
       'adjuster',
-      bench.piece.rig.adjusters.find((a) => a.id === id),
+      bench.work.rig.adjusters.find((a) => a.id === id),
     );
     const step = adjusterSteps(bench.judged.context).find((s) => s.id === id)!;
     fixture.componentRef.setInput('value', step.value);

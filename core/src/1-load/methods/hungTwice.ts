@@ -1,6 +1,6 @@
 /** Hung from two points: each plumb line passes through the mass centre, so it lies where they cross. */
 import { figure, propagate, say, spreadOfStep, type Vec3 } from '../../0-base';
-import { twoHangings } from '../measure/twoHangings';
+import { twoHangings } from '../formulas/twoHangings';
 import { fromFoot, impossible, insideBox, missing, VIEW_AXES, type Method, type MethodReading } from '../method';
 
 const POINTS = ['aAcross', 'aUp', 'aAcross2', 'aUp2', 'bAcross', 'bUp', 'bAcross2', 'bUp2'] as const;

@@ -1,6 +1,6 @@
 /** On a board, hinged at one end on an edge, with one scale under the other end. */
 import { combine, figure, say, spreadOfStep } from '../../0-base';
-import { boardOneScale } from '../measure/boardOneScale';
+import { boardOneScale } from '../formulas/boardOneScale';
 import { AXIS_WORDS, fromFoot, impossible, insideBox, missing, type Method } from '../method';
 
 export const onABoard: Method = {

@@ -1,6 +1,6 @@
 /** Balanced on a dowel or a ruler's edge: the mass centre lies between the places where it tips one way and the other. */
 import { combine, figure, say, spreadOfStep } from '../../0-base';
-import { balanceOnEdge } from '../measure/balanceOnEdge';
+import { balanceOnEdge } from '../formulas/balanceOnEdge';
 import { AXIS_WORDS, fromFoot, impossible, missing, type Method } from '../method';
 
 /** Nearer to a face than this part of the length no camera, lens or light balances. */

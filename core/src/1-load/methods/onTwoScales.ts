@@ -1,6 +1,6 @@
 /** Across two scales: each carries a share, and the shares say where the mass centre lies. */
 import { combine, figure, say, spreadOfStep } from '../../0-base';
-import { twoScales } from '../measure/twoScales';
+import { twoScales } from '../formulas/twoScales';
 import { AXIS_WORDS, fromFoot, impossible, insideBox, missing, type Method } from '../method';
 
 /** The two scales together may differ from the weight by this part of it, beside their steps: they are not one scale. */

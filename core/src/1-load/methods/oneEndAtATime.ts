@@ -1,6 +1,6 @@
 /** Heavier than the scale: one end on the scale, the other on a block as high, then the other way round. */
 import { combine, figure, say, spreadOfStep } from '../../0-base';
-import { twoScales } from '../measure/twoScales';
+import { twoScales } from '../formulas/twoScales';
 import { AXIS_WORDS, fromFoot, impossible, insideBox, missing, type Method } from '../method';
 
 export const oneEndAtATime: Method = {

@@ -25,7 +25,7 @@ describe('each family, started for each of three loads', () => {
         const start = startRig(family, loadout, kit, wants);
         const made = workpiece({ design: start.design }, loadout, kit);
         if (!made.ok) return fail(made.reason);
-        const { evaluation, findings } = judged(made.piece, start.values, wants);
+        const { evaluation, findings } = judged(made.work, start.values, wants);
         expect(findings.filter((f) => f.severity === 'stop').map((f) => f.code)).toEqual([]);
         expect(evaluation.loadMass).toBeCloseTo(
           placeLoad(loadout, kit).bodies.reduce((m, b) => m + b.mass, 0),

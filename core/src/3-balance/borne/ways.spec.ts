@@ -32,11 +32,11 @@ const rigs = FAMILIES.flatMap((family) =>
     const { design, values } = startRig(family, load, kit, wants);
     const made = workpiece({ design }, load, kit);
     if (!made.ok) throw new Error(made.reason);
-    const freed = workpiece({ design: { kind: 'free', rig: made.piece.rig } }, load, kit);
+    const freed = workpiece({ design: { kind: 'free', rig: made.work.rig } }, load, kit);
     if (!freed.ok) throw new Error(freed.reason);
-    return [made.piece, freed.piece].map((piece, i) => ({
+    return [made.work, freed.work].map((work, i) => ({
       name: `${family.id}${load ? '' : ', bare'}${i ? ', freed' : ''}`,
-      piece,
+      work,
       values,
     }));
   }),
@@ -44,14 +44,14 @@ const rigs = FAMILIES.flatMap((family) =>
 
 /** Every sentence that a screen may show of a rig as it is set, apart from findings of the frame and the load. */
 function sentences(n: number, part: number): { name: string; led: string; said: readonly string[] } {
-  const { name, piece, values } = rigs[n]!;
+  const { name, work, values } = rigs[n]!;
   const set = Object.fromEntries(
-    piece.rig.adjusters.map((a) => {
+    work.rig.adjusters.map((a) => {
       const value = (values[a.id] ?? a.value) + part * (a.range[1] - a.range[0]);
       return [a.id, Math.min(a.range[1], Math.max(a.range[0], a.kind === 'count' ? Math.round(value) : value))];
     }),
   );
-  const found = judged(piece, set, wants);
+  const found = judged(work, set, wants);
   const { context, evaluation } = found;
   const ways = waysOf(evaluation);
   const [way] = ways;
@@ -79,12 +79,12 @@ function sentences(n: number, part: number): { name: string; led: string; said: 
 
 describe('the ways a rig is borne', () => {
   it('answer for every family, with a load and bare, freed too', () => {
-    for (const { name, piece, values } of rigs) {
-      const { context, evaluation } = judged(piece, values, wants);
+    for (const { name, work, values } of rigs) {
+      const { context, evaluation } = judged(work, values, wants);
       const way = leadingWay(evaluation);
       expect(way).withContext(name).not.toBeNull();
       expect(way!.gauges(context).length).withContext(name).toBe(3);
-      expect(readingsOf(piece.rig, evaluation).length).withContext(name).toBeGreaterThan(0);
+      expect(readingsOf(work.rig, evaluation).length).withContext(name).toBeGreaterThan(0);
       const ids = wantsOf(evaluation).map((w) => w.id);
       expect(new Set(ids).size).withContext(name).toBe(ids.length);
       // What is wanted is kept as it is typed.
@@ -115,8 +115,8 @@ describe('the ways a rig is borne', () => {
     );
   });
   it('tell a verdict by its odds for every one of them, where the load is on and nothing speaks against it', () => {
-    for (const { name, piece, values } of rigs) {
-      const { context, evaluation, verdict } = judged(piece, values, wants);
+    for (const { name, work, values } of rigs) {
+      const { context, evaluation, verdict } = judged(work, values, wants);
       const way = leadingWay(evaluation)!;
       const { holds: share } = way.odds(context);
       if (share !== null) {

@@ -14,7 +14,7 @@ const contextOf = (family: string) => {
   const { design, values } = startRig(familyById(family)!, loadout, kit, wants);
   const made = workpiece({ design }, loadout, kit);
   if (!made.ok) throw new Error(made.reason);
-  return judged(made.piece, values, wants).context;
+  return judged(made.work, values, wants).context;
 };
 const motionOf = (id: string) => MOTIONS.find((m) => m.id === id)!;
 

@@ -15,8 +15,8 @@ function trimmed(family: string) {
   const rig = { design: start.design, wants: { ...wants, massAtMost: 9, calmAtLeast: 0 } };
   const made = workpiece(rig, loadout, kit);
   if (!made.ok) throw new Error(made.reason);
-  const first = trim(made.piece.assembly, {}, rig.wants);
-  return { rig, assembly: made.piece.assembly, values: first.kind === 'solved' ? first.values : {} };
+  const first = trim(made.work.assembly, {}, rig.wants);
+  return { rig, assembly: made.work.assembly, values: first.kind === 'solved' ? first.values : {} };
 }
 type Trimmed = ReturnType<typeof trimmed>;
 const bar = trimmed('gimballed-bent-bar');
@@ -26,7 +26,7 @@ const { assembly, values } = bar;
 function truth(of: Trimmed, item: KitItem): (set: Readonly<Record<string, number>>) => Evaluation {
   const real = workpiece(of.rig, loadout, new Map([...kit, [item.id, item]]));
   if (!real.ok) throw new Error(real.reason);
-  return (set) => evaluate(real.piece.assembly, set);
+  return (set) => evaluate(real.work.assembly, set);
 }
 const READ_TO = 0.5 * DEGREE;
 /** What a maker reads off it: lean to half a degree, the drop to a tenth of a second; or that it turned over. */

@@ -102,10 +102,10 @@ const FAR_OFF = 0.5;
 export function learnFrom({ rig, loadout, kit, bin, values, entries }: LearnInput): LearnOutcome {
   const made = workpiece(rig, loadout, kit, bin);
   if (!made.ok) return { kind: 'broken', reason: made.reason };
-  const asSet = (set: AdjusterValues): BalanceContext => judged(made.piece, set, rig.wants).context;
-  const kinds = readingsOf(made.piece.assembly.rig, asSet(values).evaluation);
+  const asSet = (set: AdjusterValues): BalanceContext => judged(made.work, set, rig.wants).context;
+  const kinds = readingsOf(made.work.assembly.rig, asSet(values).evaluation);
   const own = ownFigures(kinds, entries, asSet);
-  const assembly = withUnsureLoad(made.piece.assembly);
+  const assembly = withUnsureLoad(made.work.assembly);
   const support = supportOf(assembly.rig);
   if (!support) return { kind: 'nothingBears' };
   const inOrder = (set: AdjusterValues): readonly number[] => valuesInOrder(assembly.rig, set);

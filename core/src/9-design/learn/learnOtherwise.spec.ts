@@ -18,7 +18,7 @@ function rigOf(family: string) {
   const contextWith = (items: ReadonlyMap<string, KitItem>, set: Values): BalanceContext => {
     const made = workpiece(rig, loadout, items);
     if (!made.ok) throw new Error(made.reason);
-    return judged(made.piece, set, rig.wants).context;
+    return judged(made.work, set, rig.wants).context;
   };
   const values: Values = start.values;
   return { family, rig, values, contextWith };
@@ -183,7 +183,7 @@ describe('learning of a rig that does not hang', () => {
         const strength = strengthFrom(pose!, context.hands, time)!;
         const made = workpiece({ ...of.rig, hands: { ...context.hands, wristStrength: strength } }, loadout, kit);
         if (!made.ok) return false;
-        const after = judged(made.piece, of.values, of.rig.wants).evaluation.held[0]!;
+        const after = judged(made.work, of.values, of.rig.wants).evaluation.held[0]!;
         if (after.tires !== pose!.tires || after.holds.kind !== 'minutes') return true;
         return Math.abs(after.holds.usual * 60 - time) < 1e-6 * time;
       }),

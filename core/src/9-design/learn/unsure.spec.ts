@@ -13,7 +13,7 @@ function rigOf(family: string) {
   const start = startRig(familyById(family)!, loadout, kit, wants);
   const made = workpiece({ design: start.design }, loadout, kit);
   if (!made.ok) throw new Error(made.reason);
-  const assembly = withUnsureLoad(made.piece.assembly);
+  const assembly = withUnsureLoad(made.work.assembly);
   const pivot = assembly.rig.pivots.find((p) => p.kind === 'universal')!;
   const beyond = bodiesBeyond(assembly.rig, pivot);
   return {

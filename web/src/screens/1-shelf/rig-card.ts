@@ -40,7 +40,7 @@ export class RigCard {
     const found = this.judged();
     if (!found) return '';
     if (!found.ok) return found.reason;
-    return `${found.piece.family?.name ?? 'a rig of its own'}${found.loadout ? `, for ${found.loadout}` : ''}`;
+    return `${found.work.family?.name ?? 'a rig of its own'}${found.loadout ? `, for ${found.loadout}` : ''}`;
   });
   protected readonly state = computed(() => {
     const found = this.judged();

@@ -80,8 +80,8 @@ export class CoverPanel {
   protected readonly slides = computed(() => {
     const bench = this.bench();
     if (!bench || this.load.loadouts().length === 0) return [];
-    const { piece, values, rig } = bench;
-    return coverOnRig(piece.assembly, values, this.load.loadouts(), this.load.kit(), rig.wants.levelWithin).map(
+    const { work, values, rig } = bench;
+    return coverOnRig(work.assembly, values, this.load.loadouts(), this.load.kit(), rig.wants.levelWithin).map(
       ({ adjuster, cover }) => ({
         id: adjuster.id,
         name: adjuster.name,

@@ -67,14 +67,14 @@ export class AddPanel {
 
   /** The body that is added to: the picked thing's, else the one that carries the load. */
   private readonly body = computed(() => {
-    const { rig } = this.bench().piece;
+    const { rig } = this.bench().work;
     const found = this.picked() ? elementOf(rig, this.picked()!) : null;
     return found?.body ?? rig.bodies.find((b) => b.parts.some((p) => p.mount)) ?? rig.bodies.at(-1)!;
   });
   /** The list to choose from may wait till edits pause: a frame has hundreds of corners. */
   private readonly still = settled(this.bench);
   protected readonly corners = computed(() => {
-    const body = this.still()?.piece.rig.bodies.find((b) => b.id === this.bodyId());
+    const body = this.still()?.work.rig.bodies.find((b) => b.id === this.bodyId());
     return body ? body.nodes.map((n) => ({ id: n.id, name: nodeName(n.id) })) : [];
   });
   private readonly bodyId = computed(() => this.body().id);
@@ -89,7 +89,7 @@ export class AddPanel {
 
   protected addPart(): void {
     const kind = PART_LIBRARY.find((p) => p.id === this.part())!;
-    const id = freeId(this.bench().piece.rig, kind.id);
+    const id = freeId(this.bench().work.rig, kind.id);
     this.keep(
       { kind: 'add', id: crypto.randomUUID(), body: this.body().id, part: kind.make(id, this.near()) },
       kind.name,
@@ -99,7 +99,7 @@ export class AddPanel {
 
   protected borrow(): void {
     const piece = BORROWED.find((p) => p.id === this.piece())!;
-    const { rig } = this.bench().piece;
+    const { rig } = this.bench().work;
     const id = freeId(rig, piece.id);
     const body = this.body().id;
     const { parts, contact, pose } = piece.make(id, body, this.near(), rig);
@@ -120,7 +120,7 @@ export class AddPanel {
     if (!stock || !corner)
       return this.notices.say('This rig has no corner to start a bar from: pick a body that has one.');
     const direction = unit(WAYS[this.way()]!);
-    const { rig } = this.bench().piece;
+    const { rig } = this.bench().work;
     const id = freeId(rig, 'bar');
     const end: Node = {
       id: freeId(rig, 'end'),
@@ -176,7 +176,7 @@ export class AddPanel {
 
   protected addStation(): void {
     const { boltDiameter, ...washer } = WASHERS[this.washer()]!;
-    const id = freeId(this.bench().piece.rig, 'weights');
+    const id = freeId(this.bench().work.rig, 'weights');
     const room = 0.04;
     const seat = this.body().nodes.find((n) => n.id === this.corner())?.at ?? this.near();
     this.keep(
@@ -203,7 +203,7 @@ export class AddPanel {
 
   /** Beside what is picked, else at the first corner, else in the middle. */
   private near(): Vec3 {
-    const { rig } = this.bench().piece;
+    const { rig } = this.bench().work;
     const found = this.picked() ? elementOf(rig, this.picked()!) : null;
     const at =
       found?.kind === 'part' || found?.kind === 'node' ? found.element.at : (this.body().nodes[0]?.at ?? [0, 0, 0]);

@@ -80,7 +80,7 @@ export class ElementEditor {
   readonly closed = output<void>();
   readonly picked = output<string>();
 
-  protected readonly found = computed(() => elementOf(this.bench().piece.rig, this.target()));
+  protected readonly found = computed(() => elementOf(this.bench().work.rig, this.target()));
   protected readonly name = computed(() => {
     const found = this.found();
     return found ? elementName(found) : '';
@@ -101,7 +101,7 @@ export class ElementEditor {
     if (!found || found.kind === 'node') return null;
     const own = this.bench().judged.evaluation.pieces.filter((p) => p.flat.owner === this.target());
     // A station is weighed by one of its washers.
-    const one = this.bench().piece.assembly.stacks.find((s) => s.station.id === this.target())?.one.mass;
+    const one = this.bench().work.assembly.stacks.find((s) => s.station.id === this.target())?.one.mass;
     const mass = one ?? own.reduce((sum, p) => sum + p.flat.mass, 0);
     // A bolt or clamp counts once its mass is typed; till then parts stand for it, or it is too small.
     const usual = found.kind === 'joint' && !found.element.hub ? usualJointMass(found.element.fitting) : null;
@@ -222,7 +222,7 @@ export class ElementEditor {
     const found = this.found();
     if (found?.kind === 'member') return this.copyMember(found.body, found.element);
     if (found?.kind !== 'part') return;
-    const id = freeId(this.bench().piece.rig, found.element.id.replace(/-\d+$/, ''));
+    const id = freeId(this.bench().work.rig, found.element.id.replace(/-\d+$/, ''));
     const { mount: _mount, mountTurn: _turn, twin: _twin, screw: _screw, ...part } = found.element;
     // A little to the side, so that two things are seen.
     const moved: Part = {
@@ -242,7 +242,7 @@ export class ElementEditor {
     if (found?.kind !== 'part' || found.element.twin) return;
     if (Math.abs(found.element.at[1]) < 0.001)
       return this.notices.say('It stands in the middle plane: its mirror image would be in its place.');
-    const id = freeId(this.bench().piece.rig, found.element.id.replace(/-\d+$/, ''));
+    const id = freeId(this.bench().work.rig, found.element.id.replace(/-\d+$/, ''));
     const { mount: _mount, mountTurn: _turn, screw: _screw, ...part } = found.element;
     // The pair is added as one: from then on what is done to one is done to both.
     const pair: readonly Edit[] = [
@@ -254,7 +254,7 @@ export class ElementEditor {
 
   /** A bar of the same stock between corners of its own, a little further out; its ends are bare until something meets them. */
   private copyMember(body: Body, member: Member): void {
-    const { rig } = this.bench().piece;
+    const { rig } = this.bench().work;
     const id = freeId(rig, member.id.replace(/-\d+$/, ''));
     const nodes = [member.from, member.to].map((n, i) => {
       const [x, y, z] = body.nodes.find((o) => o.id === n)!.at;
@@ -277,7 +277,7 @@ export class ElementEditor {
   /** The bar's mirror image on the other side, between mirrored corners; the two are a pair from then on. */
   private mirrorMember(body: Body, member: Member): void {
     if (member.twin) return;
-    const { rig } = this.bench().piece;
+    const { rig } = this.bench().work;
     const at = (node: string): Vec3 => body.nodes.find((o) => o.id === node)!.at;
     if ([member.from, member.to].every((n) => Math.abs(at(n)[1]) < 0.001))
       return this.notices.say('It lies in the middle plane: its mirror image would be in its place.');

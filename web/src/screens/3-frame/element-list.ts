@@ -59,7 +59,7 @@ export class ElementList {
   }
 
   protected readonly bodies = computed(() => {
-    const { piece, judged } = this.bench();
+    const { work, judged } = this.bench();
     const masses = new Map<string, { mass: number; measured: boolean }>();
     for (const { flat, isLoad } of judged.evaluation.pieces) {
       if (isLoad) continue;
@@ -74,7 +74,7 @@ export class ElementList {
         figure: known ? showFigure(figure('mass', known.mass, known.mass < 0.1 ? 1 : 0), this.units()) : '',
       };
     };
-    return piece.rig.bodies
+    return work.rig.bodies
       .map((b) => ({
         id: b.id,
         name: b.name,

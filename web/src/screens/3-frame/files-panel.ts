@@ -99,7 +99,7 @@ export class FilesPanel {
       const { readMesh } = await import('../../export/read-mesh');
       const read = await readMesh(file);
       if (!read.ok) return this.say(`${read.reason} Nothing was added.`, true);
-      const { rig } = this.bench().piece;
+      const { rig } = this.bench().work;
       const body = rig.bodies.find((b) => b.parts.some((p) => p.mount)) ?? rig.bodies.at(-1)!;
       const id = freeId(rig, 'printed');
       const name = file.name.replace(/\.(stl|3mf)$/i, '').slice(0, 100) || 'printed part';

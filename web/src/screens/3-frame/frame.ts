@@ -73,46 +73,46 @@ export class Frame {
   protected readonly picked = computed(() => {
     const id = this.pickedId();
     const bench = this.shown();
-    return id && bench && elementOf(bench.piece.rig, id) ? id : null;
+    return id && bench && elementOf(bench.work.rig, id) ? id : null;
   });
   protected readonly snap = computed((): Vec3 => {
     const fine = STEP[this.units().system];
     const id = this.picked();
     const bench = this.shown();
-    return id && bench ? snapOf(bench.piece.rig, id, fine) : [fine, fine, fine];
+    return id && bench ? snapOf(bench.work.rig, id, fine) : [fine, fine, fine];
   });
   protected readonly findings = computed(() => this.shown()?.judged.findings.filter((f) => f.stage === 'frame') ?? []);
   protected readonly cautions = computed(() => {
     const bench = this.shown();
-    return bench ? cautionsOf(bench.piece.rig) : [];
+    return bench ? cautionsOf(bench.work.rig) : [];
   });
   /** More than the usual word about tethers: told before the sizes. */
   protected readonly grave = computed(() => this.cautions().length > 3);
   protected readonly isFree = computed(() => this.shown()?.rig.design.kind === 'free');
   protected readonly fields = computed(() => {
-    const { family, input } = this.shown()?.piece ?? {};
+    const { family, input } = this.shown()?.work ?? {};
     return family && input ? family.dimensions.map((spec) => ({ ...spec, value: input.dimensions[spec.id]! })) : [];
   });
   /** Angles of what carries the camera, where the rig has any. */
   protected readonly tilts = computed(() => {
     const mount = this.shown()
-      ?.piece.rig.bodies.flatMap((b) => b.parts)
+      ?.work.rig.bodies.flatMap((b) => b.parts)
       .find((p) => p.mount)?.id;
     return this.fields().filter((f) => f.kind === 'angle' && f.about === mount);
   });
   protected readonly choices = computed(() => {
-    const { family, input } = this.shown()?.piece ?? {};
+    const { family, input } = this.shown()?.work ?? {};
     return family && input ? family.choices.map((spec) => ({ ...spec, value: input.choices[spec.id]! })) : [];
   });
   protected readonly drawn = computed(() => {
-    const { family, input } = this.shown()?.piece ?? {};
+    const { family, input } = this.shown()?.work ?? {};
     return family && input && this.look() === 'square' ? family.drawn(input) : [];
   });
 
   protected pick(id: string | null): void {
     // The load is arranged in Load, not here.
     const bench = this.bench();
-    this.pickedId.set(id !== null && bench && elementOf(bench.piece.rig, id) ? id : null);
+    this.pickedId.set(id !== null && bench && elementOf(bench.work.rig, id) ? id : null);
   }
 
   protected dimension(id: string, quantity: Quantity): void {

@@ -72,7 +72,7 @@ export class PackPanel {
   private readonly still = settled(this.bench);
   private readonly packed = computed(() => {
     const bench = this.still();
-    return bench ? breakDown(bench.piece.rig, bench.values) : null;
+    return bench ? breakDown(bench.work.rig, bench.values) : null;
   });
   protected readonly bag = computed(() => this.bench().rig.wants.bag ?? null);
   /** Nuts and screws go in a tin. */

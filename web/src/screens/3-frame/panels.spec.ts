@@ -53,7 +53,7 @@ describe('adding to a rig', () => {
     const [edit] = workspace.edited;
     if (edit?.kind !== 'add') return fail(edit?.kind);
     expect(added).toEqual([edit.part.id]);
-    const { rig } = workspace.now.piece;
+    const { rig } = workspace.now.work;
     expect(rig.bodies.flatMap((b) => b.parts.map((p) => p.id))).not.toContain(edit.part.id);
     const stage = rig.bodies.flatMap((b) => b.parts).find((p) => p.id === 'stage-top')!;
     expect(Math.hypot(...edit.part.at.map((x, i) => x - stage.at[i]!))).toBeLessThan(0.1);
@@ -66,7 +66,7 @@ describe('adding to a rig', () => {
     await press('Add the bar');
     const [edit] = workspace.edited;
     if (edit?.kind !== 'addMember') return fail(edit?.kind);
-    const from = workspace.now.piece.rig.bodies.flatMap((b) => b.nodes).find((n) => n.id === edit.member.from)!;
+    const from = workspace.now.work.rig.bodies.flatMap((b) => b.nodes).find((n) => n.id === edit.member.from)!;
     const by = edit.nodes[0]!.at.map((x, i) => x - from.at[i]!);
     expect(by[0]).toBeCloseTo(0, 12);
     expect(by[1]).toBeCloseTo(0, 12);
@@ -103,7 +103,7 @@ describe('who holds it', () => {
     const { page, workspace, show, fixture } = await panel(HolderPanel, 'hand-frame');
     const posed: (string | null)[] = [];
     fixture.componentInstance.posed.subscribe((id) => posed.push(id));
-    const [pose] = workspace.now.piece.rig.poses;
+    const [pose] = workspace.now.work.rig.poses;
     choose(page, 'Draw the pose', new RegExp(`^${pose!.name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}$`));
     await fixture.whenStable();
     expect(posed).toEqual([pose!.id]);
@@ -116,7 +116,7 @@ describe('who holds it', () => {
   });
   it('keeps what a hand can bear as an edit of its own', async () => {
     const { page, workspace, fixture } = await panel(HolderPanel, 'shoulder-rig');
-    const [pose] = workspace.now.piece.rig.poses;
+    const [pose] = workspace.now.work.rig.poses;
     choose(page, 'Draw the pose', new RegExp(`^${pose!.name}`));
     await fixture.whenStable();
     const label = page.querySelector('details label')!.textContent.trim();

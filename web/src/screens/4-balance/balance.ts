@@ -94,7 +94,7 @@ export class Balance {
   private readonly given = computed(
     () => {
       const bench = this.bench();
-      return [bench?.rig.id, bench?.piece.assembly, bench?.rig.wants, bench?.values];
+      return [bench?.rig.id, bench?.work.assembly, bench?.rig.wants, bench?.values];
     },
     { equal: sameParts },
   );
@@ -131,7 +131,7 @@ export class Balance {
   });
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
-  private readonly benchRig = computed(() => this.shown()?.piece.rig ?? null);
+  private readonly benchRig = computed(() => this.shown()?.work.rig ?? null);
   private readonly places = computed(() => {
     const rig = this.benchRig();
     return rig ? holdPlaces(rig, this.loadouts(), this.kit()) : null;
@@ -163,12 +163,12 @@ export class Balance {
     const bench = this.shown();
     if (!bench) return [];
     const steps = adjusterSteps(bench.judged.context);
-    return bench.piece.rig.adjusters.map((adjuster, i) => ({ adjuster, step: steps[i]! }));
+    return bench.work.rig.adjusters.map((adjuster, i) => ({ adjuster, step: steps[i]! }));
   });
   /** Where each stands this moment: two quick presses make two steps. */
   protected readonly settings = computed((): AdjusterValues => {
     const bench = this.bench();
-    return bench ? Object.fromEntries(bench.piece.rig.adjusters.map((a) => [a.id, bench.values[a.id] ?? a.value])) : {};
+    return bench ? Object.fromEntries(bench.work.rig.adjusters.map((a) => [a.id, bench.values[a.id] ?? a.value])) : {};
   });
   protected readonly wanted = computed(() => {
     const wants = this.shown()?.rig.wants;
@@ -178,7 +178,7 @@ export class Balance {
     const outcome = this.outcome();
     const bench = this.shown();
     return outcome && bench
-      ? render(trimWords(outcome, bench.piece.rig.adjusters, this.aim()), this.units())
+      ? render(trimWords(outcome, bench.work.rig.adjusters, this.aim()), this.units())
       : this.solver.reason();
   });
   protected readonly canPlay = computed(() => this.shown()?.judged.evaluation.hung?.pitch.drop.kind === 'falls');
@@ -206,7 +206,7 @@ export class Balance {
       (told) =>
         this.jobs.run(
           'trim',
-          { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: this.aim() },
+          { assembly: bench.work.assembly, values: bench.values, wants: bench.rig.wants, aim: this.aim() },
           told,
         ),
       (outcome) => {

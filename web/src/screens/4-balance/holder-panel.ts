@@ -47,8 +47,8 @@ const MEASURES: readonly {
 ];
 
 /** Everyone who is drawn for a pose: one figure a hand, on one body. */
-export function peopleOf({ piece, values }: Bench, poseId: string | null): readonly Stance[] {
-  const { rig, hands } = piece;
+export function peopleOf({ work, values }: Bench, poseId: string | null): readonly Stance[] {
+  const { rig, hands } = work;
   const pose = rig.poses.find((p) => p.id === poseId);
   if (!pose) return [];
   const inOrder = valuesInOrder(rig, values);
@@ -107,7 +107,7 @@ export function peopleOf({ piece, values }: Bench, poseId: string | null): reado
           (changed)="measure(m.id, $event.value)"
         />
       }
-      <mat-checkbox [checked]="bench().piece.hands.leftHanded" (change)="change({ leftHanded: $event.checked })"
+      <mat-checkbox [checked]="bench().work.hands.leftHanded" (change)="change({ leftHanded: $event.checked })"
         >left-handed</mat-checkbox
       >
     </details>
@@ -138,7 +138,7 @@ export class HolderPanel {
   readonly pose = linkedSignal<string, string | null>({ source: this.rig, computation: () => null });
   readonly posed = output<string | null>();
 
-  protected readonly poses = computed(() => this.bench().piece.rig.poses);
+  protected readonly poses = computed(() => this.bench().work.rig.poses);
   protected readonly says = computed(() => {
     const bench = this.bench();
     const people = peopleOf(bench, this.pose());
@@ -146,7 +146,7 @@ export class HolderPanel {
     const say = (kind: 'length' | 'torque', value: number, decimals?: number): string =>
       showFigure(figure(kind, value, decimals), this.units());
     if (people.length === 0)
-      return `Out of reach: an arm like yours goes ${say('length', reachOfArm(bench.piece.hands), 0)}.`;
+      return `Out of reach: an arm like yours goes ${say('length', reachOfArm(bench.work.hands), 0)}.`;
     const held = bench.judged.evaluation.held.find((p) => p.pose.id === this.pose());
     const weights =
       held && held.bears.length > 0
@@ -158,9 +158,9 @@ export class HolderPanel {
 
   /** What bears in the drawn pose, each with what is comfortable. */
   protected readonly bearing = computed(() => {
-    const { piece } = this.bench();
-    const pose = piece.rig.poses.find((p) => p.id === this.pose());
-    return piece.rig.contacts
+    const { work } = this.bench();
+    const pose = work.rig.poses.find((p) => p.id === this.pose());
+    return work.rig.contacts
       .filter((c) => pose?.contacts.includes(c.id))
       .map((c) => ({
         id: c.id,
@@ -179,7 +179,7 @@ export class HolderPanel {
   }
 
   protected value(id: (typeof MEASURES)[number]['id']): number {
-    const { hands } = this.bench().piece;
+    const { hands } = this.bench().work;
     return id === 'stature' ? statureOf(hands) : hands[id];
   }
 

@@ -79,7 +79,7 @@ export class TradePanel {
   readonly bench = input.required<Bench>();
   /** Another rig, load or want makes the curve stale; setting an adjuster does not. */
   protected readonly curve = new Asked<readonly TradePoint[]>(
-    computed(() => [this.bench().rig.id, this.bench().piece.assembly, this.bench().rig.wants], { equal: sameParts }),
+    computed(() => [this.bench().rig.id, this.bench().work.assembly, this.bench().rig.wants], { equal: sameParts }),
   );
   protected readonly points = computed(() => this.curve.found() ?? []);
   protected readonly rows = computed(() =>
@@ -92,7 +92,7 @@ export class TradePanel {
 
   protected look(): void {
     const {
-      piece: { assembly },
+      work: { assembly },
       values,
       rig: { wants },
     } = this.bench();

@@ -77,7 +77,7 @@ export class TrimResult {
   protected readonly ties = computed(() => {
     const outcome = this.outcome();
     if (outcome.kind !== 'solved') return [];
-    const { adjusters } = this.bench().piece.rig;
+    const { adjusters } = this.bench().work.rig;
     return outcome.ties.slice(1, SHOWN + 1).map((found) => ({
       found,
       text:

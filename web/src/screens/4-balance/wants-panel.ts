@@ -92,7 +92,7 @@ export class WantsPanel {
         }
       : null;
   });
-  protected readonly counts = computed(() => this.bench().piece.rig.adjusters.some((a) => a.kind === 'count'));
+  protected readonly counts = computed(() => this.bench().work.rig.adjusters.some((a) => a.kind === 'count'));
 
   protected firmBag(firm: boolean): void {
     this.setFirm('in the bag', ['bag'], firm);

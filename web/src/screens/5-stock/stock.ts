@@ -35,7 +35,7 @@ export class Stock {
   protected readonly plan = toSignal(this.workspace.stock$, { initialValue: null });
   private readonly bin = toSignal(this.workspace.bin$, { initialValue: [] });
   protected readonly bars = computed(() => {
-    const rig = this.bench()?.piece.rig;
+    const rig = this.bench()?.work.rig;
     return rig ? barPlans(rig) : [];
   });
   protected readonly lines = computed(() =>

@@ -33,12 +33,12 @@ export class Build {
 
   protected readonly cautions = computed(() => {
     const bench = this.bench();
-    return bench ? cautionsOf(bench.piece.rig) : [];
+    return bench ? cautionsOf(bench.work.rig) : [];
   });
   private readonly ordered = computed(() => {
     const bench = this.bench();
     const stock = this.stock();
-    return bench && stock ? buildSteps(bench.piece.rig, stock) : null;
+    return bench && stock ? buildSteps(bench.work.rig, stock) : null;
   });
   protected readonly loop = computed(() =>
     this.ordered()?.kind === 'loop' ? 'Two steps wait for each other; the rig file must be mended.' : '',

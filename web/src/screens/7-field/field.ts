@@ -35,7 +35,7 @@ export class Field {
 
   protected readonly cautions = computed(() => {
     const bench = this.bench();
-    return bench ? cautionsOf(bench.piece.rig) : [];
+    return bench ? cautionsOf(bench.work.rig) : [];
   });
   /** The loadout on the rig first, then every other one with a set-up. */
   protected readonly cards = computed(() => {
@@ -49,7 +49,7 @@ export class Field {
       const loadout = this.loadouts().find((l) => l.id === setup.loadout) ?? null;
       const made = workpiece(bench.rig, loadout, this.kit());
       if (!made.ok) return [];
-      const { context, verdict } = judged(made.piece, setup.values, bench.rig.wants);
+      const { context, verdict } = judged(made.work, setup.values, bench.rig.wants);
       const card = setupCard(context, loadout?.conditions ?? '');
       return [
         {

@@ -72,7 +72,7 @@ export class Log {
   });
   protected readonly kinds = computed(() => {
     const bench = this.bench();
-    return bench ? readingsOf(bench.piece.rig, bench.judged.evaluation) : [];
+    return bench ? readingsOf(bench.work.rig, bench.judged.evaluation) : [];
   });
   /** A stopwatch is of use where something drops. */
   protected readonly timed = computed(() => this.kinds().some((k) => k.kind === 'dropTimes'));
@@ -92,7 +92,7 @@ export class Log {
       .map((entry) => {
         const loadout = this.loadouts().find((l) => l.id === entry.loadout) ?? null;
         const made = workpiece(bench.rig, loadout, this.kit());
-        const context = made.ok ? judged(made.piece, entry.values, bench.rig.wants).context : null;
+        const context = made.ok ? judged(made.work, entry.values, bench.rig.wants).context : null;
         const said = context ? compare(entry, context) : null;
         return {
           entry,

@@ -23,7 +23,7 @@ const shown = async (bench: Bench): Promise<HTMLElement> => {
 /** Trimmed, so that it hangs all but level. */
 function level(): Bench {
   const bare = benchAt({});
-  const found = trim(bare.piece.assembly, {}, { ...bare.rig.wants, massAtMost: 9, calmAtLeast: 0 });
+  const found = trim(bare.work.assembly, {}, { ...bare.rig.wants, massAtMost: 9, calmAtLeast: 0 });
   return benchAt(found.kind === 'solved' ? found.values : {});
 }
 const place = (page: HTMLElement): readonly number[] =>

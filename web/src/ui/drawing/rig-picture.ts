@@ -18,7 +18,7 @@ const PICTURE = { width: 290, height: 190 };
 const AS_DESIGNED: AdjusterValues = {};
 
 export type JudgedRig =
-  | ({ readonly ok: true; readonly piece: Workpiece; readonly loadout: string | null } & Judged)
+  | ({ readonly ok: true; readonly work: Workpiece; readonly loadout: string | null } & Judged)
   | { readonly ok: false; readonly reason: string };
 
 /** The rig with its loadout and set-up, judged after the page is drawn, one a task. Call it where effects may be made. */
@@ -44,8 +44,8 @@ export function judgedInTurn(workspace: Workspace, rig: () => RigDocument | null
     try {
       const made = workpiece(now, loadout, items);
       if (!made.ok) return { ok: false, reason: made.reason };
-      const { context, evaluation, findings, verdict } = judged(made.piece, values, now.wants);
-      return { ok: true, piece: made.piece, loadout: loadout?.name ?? null, context, evaluation, findings, verdict };
+      const { context, evaluation, findings, verdict } = judged(made.work, values, now.wants);
+      return { ok: true, work: made.work, loadout: loadout?.name ?? null, context, evaluation, findings, verdict };
     } catch (error) {
       return { ok: false, reason: error instanceof Error ? error.message : String(error) };
     }

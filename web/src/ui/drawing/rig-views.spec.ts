@@ -128,7 +128,7 @@ describe('the drawing', () => {
   });
   it('sets the figures of sizes apart and on the paper, and takes a typed one', async () => {
     const bench = benchAt({ 'foot-count': 10 });
-    const made = await draw({ bench, dimensions: bench.piece.family!.drawn(bench.piece.input!) });
+    const made = await draw({ bench, dimensions: bench.work.family!.drawn(bench.work.input!) });
     const at = [...made.page.querySelectorAll<HTMLElement>('.on-drawing')].map(
       (f) => [parseFloat(f.style.left), parseFloat(f.style.top)] as const,
     );
@@ -147,6 +147,6 @@ describe('the drawing', () => {
     field.dispatchEvent(new Event('input'));
     field.dispatchEvent(new Event('change'));
     await made.fixture.whenStable();
-    expect(changed).toEqual([`${bench.piece.family!.drawn(bench.piece.input!)[0]!.dimension} 0.2`]);
+    expect(changed).toEqual([`${bench.work.family!.drawn(bench.work.input!)[0]!.dimension} 0.2`]);
   });
 });

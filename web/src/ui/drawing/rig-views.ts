@@ -105,7 +105,7 @@ export class RigViews {
     const lean = this.selectable()
       ? LEVEL
       : { side: this.playing() ? FROM_LEVEL : (rest?.noseDown ?? 0), front: rest?.leftSideDown ?? 0, top: 0 };
-    return { bodies: bodiesBeyond(this.bench().piece.rig, hung.pivot), pivot: hung.pivotAt, lean };
+    return { bodies: bodiesBeyond(this.bench().work.rig, hung.pivot), pivot: hung.pivotAt, lean };
   });
   private readonly playing = computed(() => this.swing() !== null);
   protected readonly box = this.size;
@@ -338,7 +338,7 @@ export class RigViews {
 
   private markOf(drawn: DrawnDimension): readonly DimensionMark[] {
     const view: DrawnView | undefined = this.sheet().views.find((v) => v.view === drawn.view);
-    const { family, input: given } = this.bench().piece;
+    const { family, input: given } = this.bench().work;
     const spec = family?.dimensions.find((d) => d.id === drawn.dimension);
     if (!view || !spec || !given) return [];
     const [from, to] = [view.place(drawn.from), view.place(drawn.to)];

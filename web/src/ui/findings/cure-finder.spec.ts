@@ -78,7 +78,7 @@ describe('a finding without a change worked out', () => {
   });
   it('with its fix worked out tries that on a copy and offers it only where it cures, and lights up what it is about', async () => {
     const real = bench.judged.findings.find((f) => f.code === 'dropTooShort')!;
-    const tries = bench.piece.rig.adjusters.flatMap((a) =>
+    const tries = bench.work.rig.adjusters.flatMap((a) =>
       [0.2, 0.4, 0.6, 0.8].map((part) => [
         { kind: 'adjuster' as const, id: a.id, value: a.range[0] + part * (a.range[1] - a.range[0]) },
       ]),

@@ -239,7 +239,7 @@ export class Choose {
   private pictureOf({ start }: Candidate) {
     const made = workpiece({ design: start.design, hands: this.hands() }, this.loadout(), this.kit());
     if (!made.ok) return [];
-    const pieces = placedPieces(made.piece.assembly, start.values);
+    const pieces = placedPieces(made.work.assembly, start.values);
     return sheetOf(pieces, ['side'], { width: PICTURE.width + 60, height: PICTURE.height + 106 }, null).views[0]!
       .shapes;
   }

@@ -5,7 +5,7 @@ import { type } from '../../../testing/type';
 import { AccuracySheet } from './accuracy';
 
 const bare = benchAt({});
-const found = trim(bare.piece.assembly, {}, bare.rig.wants);
+const found = trim(bare.work.assembly, {}, bare.rig.wants);
 const trimmed = found.kind === 'solved' ? found.values : {};
 
 describe('what must be accurate', () => {

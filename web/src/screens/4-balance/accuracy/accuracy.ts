@@ -56,7 +56,7 @@ export class AccuracySheet {
   private readonly asked = computed(
     () => {
       const bench = this.bench();
-      return [bench?.rig.id, bench?.piece, bench?.values, bench?.rig.wants, this.lengths(), this.angles()];
+      return [bench?.rig.id, bench?.work, bench?.values, bench?.rig.wants, this.lengths(), this.angles()];
     },
     { equal: sameParts },
   );
@@ -122,7 +122,7 @@ export class AccuracySheet {
       .filter((m) => m.part - found.chance.part > 0.005)
       .map((m) => ({
         key: `${m.mover} ${m.by}`,
-        text: `${showFigure(figure('length', m.by, 0), this.units())} more each way on the ${(bench.piece.rig.adjusters.find((a) => a.id === m.mover)?.name ?? m.mover).toLowerCase()}`,
+        text: `${showFigure(figure('length', m.by, 0), this.units())} more each way on the ${(bench.work.rig.adjusters.find((a) => a.id === m.mover)?.name ?? m.mover).toLowerCase()}`,
         part: showFigure(figure('percent', m.part, 0), this.units()),
       }));
   });
@@ -155,7 +155,7 @@ export class AccuracySheet {
 
   /** The part it is about, to light up: a dimension says it itself. */
   private aboutOf(leeway: Leeway): string {
-    return this.bench()?.piece.family?.dimensions.find((d) => d.id === leeway.id)?.about ?? leeway.id;
+    return this.bench()?.work.family?.dimensions.find((d) => d.id === leeway.id)?.about ?? leeway.id;
   }
 
   private within({ kind, less, more }: Leeway): string {

@@ -68,7 +68,7 @@ describe('learning from the bench', () => {
     );
     expect(page.querySelector('.next')!.textContent).toContain('5 washers off, to 0');
     workspace.bin$.next([
-      { id: 'b', name: washerName(bench.piece.rig.bodies.flatMap((b) => b.stations)[0]!), count: 60, lengths: [] },
+      { id: 'b', name: washerName(bench.work.rig.bodies.flatMap((b) => b.stations)[0]!), count: 60, lengths: [] },
     ]);
     await fixture.whenStable();
     expect(page.querySelector('.next')!.textContent).not.toContain('washers off, to 0');

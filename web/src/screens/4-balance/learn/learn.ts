@@ -51,7 +51,7 @@ export class Learn {
   });
   protected readonly kinds = computed(() => {
     const bench = this.bench();
-    return bench ? readingsOf(bench.piece.rig, bench.judged.evaluation) : [];
+    return bench ? readingsOf(bench.work.rig, bench.judged.evaluation) : [];
   });
   protected readonly taught = new Taught();
   private readonly entries = this.taught.entries;

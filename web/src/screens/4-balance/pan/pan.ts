@@ -66,7 +66,7 @@ export class Pan {
     computed(
       () => {
         const bench = this.bench();
-        return [bench?.rig.id, bench?.piece.assembly, bench?.values, bench?.rig.wants];
+        return [bench?.rig.id, bench?.work.assembly, bench?.values, bench?.rig.wants];
       },
       { equal: sameParts },
     ),
@@ -80,11 +80,11 @@ export class Pan {
     return way?.noPan ?? NOTHING_BEARS;
   });
   protected readonly across = computed(() => {
-    const cones = this.bench()?.piece.cones ?? [];
+    const cones = this.bench()?.work.cones ?? [];
     return cones.length > 0 ? Math.min(...cones.map((c) => c.long.across)) : USUAL_WIDTH;
   });
   protected readonly lensNote = computed(() =>
-    this.bench()?.piece.cones.length
+    this.bench()?.work.cones.length
       ? `lens at its longest, ${this.say('angle', this.across(), 0)} wide`
       : `no lens known: a picture ${this.say('angle', this.across(), 0)} wide`,
   );
@@ -118,7 +118,7 @@ export class Pan {
   private readonly asked = computed(
     () => {
       const bench = this.bench();
-      return bench && this.hung() ? { assembly: bench.piece.assembly, values: bench.values } : null;
+      return bench && this.hung() ? { assembly: bench.work.assembly, values: bench.values } : null;
     },
     { equal: (a, b) => a?.assembly === b?.assembly && a?.values === b?.values },
   );
@@ -160,11 +160,11 @@ export class Pan {
       (told) =>
         this.jobs.run(
           'trim',
-          { assembly: bench.piece.assembly, values: bench.values, wants: bench.rig.wants, aim: 'steadiestPan' },
+          { assembly: bench.work.assembly, values: bench.values, wants: bench.rig.wants, aim: 'steadiestPan' },
           told,
         ),
       (outcome) => {
-        this.found.set(render(trimWords(outcome, bench.piece.rig.adjusters, 'steadiestPan'), this.units()));
+        this.found.set(render(trimWords(outcome, bench.work.rig.adjusters, 'steadiestPan'), this.units()));
         if (outcome.kind === 'solved') this.workspace.setAdjusters('the set-up most level in a pan', outcome.values);
       },
     );

@@ -52,7 +52,7 @@ describe('the set-ups of all loadouts', () => {
     const { press, documents, said } = await two();
     await press('Keep all as set-up cards');
     const [ebb] = documents.committed[0]!.edits.map((e) => e.body as SetUp);
-    const { hung } = evaluate(benchAt({}).piece.assembly, ebb!.values);
+    const { hung } = evaluate(benchAt({}).work.assembly, ebb!.values);
     expect(Math.abs(hung!.hang.rest!.noseDown)).toBeLessThan(0.0175);
     expect(said[0]).toContain('2 set-ups are kept');
   });
@@ -77,7 +77,7 @@ describe('the set-ups of all loadouts', () => {
     );
     expect(rows(page)[0]![0]).toBe('Ebb cannot be had: washers in the bin');
     workspace.bin$.next([
-      { id: 'b', name: washerName(bench.piece.rig.bodies.flatMap((b) => b.stations)[0]!), count: 60, lengths: [] },
+      { id: 'b', name: washerName(bench.work.rig.bodies.flatMap((b) => b.stations)[0]!), count: 60, lengths: [] },
     ]);
     await fixture.whenStable();
     expect(rows(page)[0]![0]).toBe('Ebb');

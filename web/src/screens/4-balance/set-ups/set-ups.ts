@@ -109,7 +109,7 @@ export class SetUps {
     }));
   });
 
-  protected readonly adjusters = computed(() => this.bench()?.piece.rig.adjusters ?? []);
+  protected readonly adjusters = computed(() => this.bench()?.work.rig.adjusters ?? []);
   protected readonly rows = computed(() =>
     this.found().map((row) => ({
       row,

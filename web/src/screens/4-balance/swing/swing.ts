@@ -114,7 +114,7 @@ export class SwingSheet {
     ];
   });
   protected readonly across = computed(() => {
-    const cones = this.bench()?.piece.cones ?? [];
+    const cones = this.bench()?.work.cones ?? [];
     return cones.length > 0 ? Math.min(...cones.map((c) => c.long.across)) : USUAL_WIDTH;
   });
   protected readonly runs = computed(() => {
@@ -203,7 +203,7 @@ export class SwingSheet {
 
   private workedOut(bench: Bench, motion: Motion, against: string): Observable<State> {
     const {
-      piece: { assembly },
+      work: { assembly },
       values,
       judged: { evaluation },
     } = bench;
@@ -250,7 +250,7 @@ export class SwingSheet {
   }
 
   private compared(
-    { piece: { assembly, rig, hands }, values, judged: { evaluation } }: Bench,
+    { work: { assembly, rig, hands }, values, judged: { evaluation } }: Bench,
     against: string,
   ): readonly { readonly name: string; readonly swinger: Swinger }[] {
     const other = against === 'bare' ? bareSwinger(assembly, values, evaluation) : null;
