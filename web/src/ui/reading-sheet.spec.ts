@@ -1,4 +1,4 @@
-import { Component, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { NOTHING_SEEN, type LogEntry, type ReadingKind } from '@tide-pebble/core';
 import { type } from '../testing/type';
@@ -15,6 +15,7 @@ const kind = (of: Partial<ReadingKind>): ReadingKind => ({
   ...of,
 });
 @Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ReadingSheet],
   template: `<tp-reading-sheet [readings]="readings" [seen]="seen()" (noted)="seen.set($event)" />`,
 })

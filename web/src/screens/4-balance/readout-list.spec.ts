@@ -1,9 +1,13 @@
-import { Component, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { figure, say, type Readout } from '@tide-pebble/core';
 import { ReadoutList } from './readout-list';
 
-@Component({ imports: [ReadoutList], template: `<tp-readout-list [readouts]="readouts()" [of]="of()" />` })
+@Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ReadoutList],
+  template: `<tp-readout-list [readouts]="readouts()" [of]="of()" />`,
+})
 class Host {
   readonly of = signal('r1');
   readonly readouts = signal<readonly Readout[]>([]);
