@@ -6,6 +6,16 @@ export * from './7-field';
 export * from './8-log';
 export { accuracyOf, type AccuracyInput, type AccuracyOutcome } from './9-design/accuracyOf';
 export { learnFrom, type Learned, type LearnInput, type LearnOutcome, type Lesson } from './9-design/learn/learnFrom';
+export { cannotBeWords, lessonWords, suspectWords, unexplainedWords } from './9-design/learn/learnWords';
+export {
+  asksForCare,
+  chanceWords,
+  failsWords,
+  leewayFigure,
+  leewayVerdict,
+  withinWords,
+} from './9-design/accuracyWords';
+export { moveWords } from './9-design/moveWords';
 export type { OwnFigure } from './3-balance';
 export { movesBetween, setUpsFor, type Move, type SetUpRow, type SetUpsInput } from './9-design/setUpsFor';
 export { sizesForAll, type Serves, type SizeForAll, type SizesForAll } from './9-design/sizeForAll';

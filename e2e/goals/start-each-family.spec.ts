@@ -91,8 +91,20 @@ for (const family of FAMILIES) {
         writeFileSync(file, readFileSync(path));
         const told = JSON.parse(
           execFileSync('npm', ['run', '-s', 'analyse', '--', file], { cwd: root, encoding: 'utf8' }),
-        ) as { mass: number; findings: readonly { severity: string }[] };
+        ) as { mass: number; readouts: readonly { name: string; lines: readonly string[] }[] };
         expect(Math.round(told.mass * 1000)).toBe(mass);
+        // All that the bench tells of it in full, word for word.
+        await goTo(page, 'Balance');
+        const words = (text: string): string => text.replace(/\s+/g, ' ').trim();
+        const all = told.readouts.flatMap((r) => r.lines.map(words));
+        await expect
+          .poll(async () =>
+            (await page.locator('tp-readout-list section > p').allInnerTexts())
+              .map(words)
+              .filter((p) => !p.startsWith('Drawing')),
+          )
+          .toEqual(all);
+        await goTo(page, 'Shelf');
         // Brought in again it is one more of the same, not another.
         await page.getByLabel('Rig file').setInputFiles(file);
         await expect(page.getByText(`${name} is on the shelf.`)).toBeVisible();

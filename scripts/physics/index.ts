@@ -8,6 +8,7 @@ import { dropTime } from './dropTime';
 import { dropTimeWanted } from './dropTimeWanted';
 import { endurance } from './endurance';
 import { equivalentPendulum } from './equivalentPendulum';
+import { fastenerMass } from './fastenerMass';
 import { frameFraction } from './frameFraction';
 import { hang } from './hang';
 import { heldBoom } from './heldBoom';
@@ -21,6 +22,7 @@ import { rigidHandleTorque } from './rigidHandleTorque';
 import { screwStack } from './screwStack';
 import { shapeOfBend } from './shapeOfBend';
 import { spinningPole } from './spinningPole';
+import { stackUp } from './stackUp';
 import { sweepClearance } from './sweepClearance';
 import { tipOver } from './tipOver';
 import { uncertainty } from './uncertainty';
@@ -34,6 +36,7 @@ export const KINDS: readonly CaseKind[] = [
   dropTimeWanted,
   endurance,
   equivalentPendulum,
+  fastenerMass,
   frameFraction,
   hang,
   heldBoom,
@@ -47,6 +50,7 @@ export const KINDS: readonly CaseKind[] = [
   screwStack,
   shapeOfBend,
   spinningPole,
+  stackUp,
   sweepClearance,
   tipOver,
   uncertainty,

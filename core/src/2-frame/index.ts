@@ -60,3 +60,5 @@ export { barGap, pointGap, reachFromAxis, solidGap, type Solid3 } from './cleara
 export { sweep } from './clearances/sweep';
 // drawing
 export { boreOutline, nearness, outline, project, type Point2, type View } from './outlines/outline';
+export { fastenerMass, type Fastener } from './hardware/fastenerMass';
+export { stackUp, type StackInput, type StackUp } from './hardware/stackUp';

@@ -96,5 +96,5 @@ export { SETTLED, swingFigures, traceOf, type SwingFigures, type SwingTrace } fr
 export { seenIn, type Seen } from './swing/steadiness';
 export { bareSwinger, swingerOf, type Swinger } from './swing/swinger';
 export { panPlans, type PanPlan } from './pan/panPlans';
-export { type PanMove } from './pan/panWays';
+export { overshootWords, panLimitWords, panMoveWords, panPlanWords, panReadingWords } from './pan/panWords';
 export { panReading, panRigOf, type PanReading } from './pan/panReading';

@@ -2,7 +2,7 @@
 import { METRIC, render } from '../0-base';
 import { inertiaAbout, inertiaAboutMassCentre, type FlatBody } from '../1-load';
 import type { Judgement } from '../0-base';
-import type { Drop, Evaluation, HeldPose } from '../3-balance';
+import { clampHolds, readoutsOf, type Drop, type Evaluation, type HeldPose } from '../3-balance';
 import type { RigFile } from '../contract';
 import { judged, workpiece } from './derive';
 import { stockPlan } from '../5-stock';
@@ -25,7 +25,7 @@ export function analyse(file: RigFile, loadoutName: string | null): AnalyseOutco
   const made = workpiece(file.rig, loadout, new Map(file.kit.map((k) => [k.id, k])));
   if (!made.ok) return made;
   const values = file.setups.find((s) => s.rig === file.rig.id && s.loadout === loadout?.id)?.values ?? {};
-  const { evaluation, findings } = judged(made.work, values, file.rig.wants);
+  const { context, evaluation, findings } = judged(made.work, values, file.rig.wants);
   return {
     ok: true,
     result: {
@@ -38,6 +38,13 @@ export function analyse(file: RigFile, loadoutName: string | null): AnalyseOutco
       ...whole(evaluation),
       hung: hungFigures(evaluation),
       held: evaluation.held.map(heldFigures),
+      pole: poleFigures(evaluation),
+      axes: evaluation.axes.map(axisFigures),
+      clamps: clampHolds(context.assembly, context.values, evaluation).map(({ pivot, ...rest }) => ({
+        id: pivot.id,
+        ...rest,
+      })),
+      readouts: readoutsOf(context).map((r) => ({ name: r.name, lines: r.lines.map((l) => render(l, METRIC)) })),
       inertiaAgainstBareCamera: evaluation.calm,
       cost: stockPlan(made.work.rig, values, [], file.rig.kerf).cost,
       findings: findings.map(findingFigures),
@@ -52,6 +59,7 @@ const whole = (e: Evaluation): Readonly<Record<string, unknown>> => ({
   massCentre: e.massCentre,
   inertiaAboutMassCentre: e.sums.mass > 0 ? inertiaAboutMassCentre(e.sums) : null,
   loadMass: e.loadMass,
+  rigMass: e.mass - e.loadMass,
   washerMass: e.addedMass,
 });
 
@@ -103,6 +111,17 @@ const heldFigures = ({
   shareOfStrength: holds.share,
   tires,
   roughMinutes: holds.kind === 'minutes' ? { least: holds.least, usual: holds.usual, most: holds.most } : holds.kind,
+});
+
+function poleFigures({ pole }: Evaluation): Readonly<Record<string, unknown>> | null {
+  if (!pole) return null;
+  const { hinge, swivel, hingeAt, rest, spun, pole: turned } = pole;
+  return { hinge: hinge.id, swivel: swivel.id, hingeAt, massCentreFromHinge: turned.fromHinge, rest, spun };
+}
+
+const axisFigures = ({ pivot, ...rest }: Evaluation['axes'][number]): Readonly<Record<string, unknown>> => ({
+  id: pivot.id,
+  ...rest,
 });
 
 const seconds = (drop: Drop): number | null => (drop.kind === 'falls' ? drop.time : null);

@@ -1,18 +1,16 @@
 /** What the readings of a rig teach: the one engine behind Learn and the log, so that both name the same suspect and the same next move. */
 import { computed, effect, inject, linkedSignal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { leadingWay, render, trimWords, USUAL_HANDS, type KitItem, type Phrase } from '@tide-pebble/core';
 import {
-  figure,
-  leadingWay,
-  showFigure,
-  turnsOf,
-  wayOf,
-  USUAL_HANDS,
-  type KitItem,
-  trimWords,
-  render,
-} from '@tide-pebble/core';
-import type { LearnOutcome, Lesson, Move, OwnFigure } from '@tide-pebble/core/making';
+  cannotBeWords,
+  lessonWords,
+  moveWords,
+  suspectWords,
+  unexplainedWords,
+  type LearnOutcome,
+  type OwnFigure,
+} from '@tide-pebble/core/making';
 import { Asked, sameParts } from './asked';
 import { injectBench } from './bench-signal';
 import { Jobs } from './jobs';
@@ -65,54 +63,35 @@ export class Taught {
     const now = this.outcome();
     if (this.learning.reason()) return this.learning.reason();
     if (!now) return '';
-    if (now.kind === 'cannotBe')
-      return `Reading ${now.reading + 1} cannot be: ${now.why === 'mass' ? 'the mass is not that of this rig with this loadout. Is it the right loadout, and was the scale at zero?' : 'nothing of this size falls so fast. Was it held level and let go without a push?'} Take it out of the log, or read again.`;
+    if (now.kind === 'cannotBe') return this.say(cannotBeWords(now));
     return now.kind === 'broken' ? now.reason : '';
   });
   readonly lessons = computed(() =>
     (this.learned()?.lessons ?? [])
       .slice(0, LESSONS_SHOWN)
-      .map((l) => ({ key: `${l.source} ${l.owner} ${l.spreads}`, text: this.lessonWords(l) })),
+      .map((l) => ({ key: `${l.source} ${l.owner} ${l.spreads}`, text: this.say(lessonWords(l)) })),
   );
   readonly suspect = computed(() => {
-    const l = this.learned()?.suspect;
-    if (!l) return '';
-    return l.mass
-      ? `Suspect: the ${l.words}. By these readings it is some ${this.say('mass', l.mass.to, l.mass.to < 0.1 ? 1 : 0)}, and not ${this.say('mass', l.mass.from, l.mass.from < 0.1 ? 1 : 0)}. Weigh it again, with all that is on it.`
-      : `Suspect: the ${l.words}. It would have to be off by ${Math.abs(l.spreads).toFixed(1)} times its plus-minus. Measure it again before trusting the rest.`;
+    const suspect = this.learned()?.suspect;
+    return suspect ? this.say(suspectWords(suspect)) : '';
   });
-  readonly unexplained = computed(() => {
-    const off = this.learned()?.unexplained;
-    if (!off) return '';
-    const words = (
-      [
-        ['ahead', 'behind'],
-        ['to the left', 'to the right'],
-        ['higher', 'lower'],
-      ] as const
-    ).flatMap(([more, less], i) =>
-      Math.abs(off[i]!) < 0.0002 ? [] : [`${this.say('length', Math.abs(off[i]!), 1)} ${off[i]! > 0 ? more : less}`],
-    );
-    return words.length > 0
-      ? `No figure of the model explains all of it: its mass centre lies ${words.join(', ')}, against what they say. A cable, a strap, paint?`
-      : '';
-  });
+  readonly unexplained = computed(() => this.say(unexplainedWords(this.learned()?.unexplained ?? [0, 0, 0])));
   readonly stands = computed(() => {
     const now = this.learned();
     if (!now) return '';
     const bench = this.bench();
     const way = bench ? leadingWay(bench.judged.evaluation) : null;
-    return way && now.placed ? render(way.learned(now.fromSupport, now.spread), this.units()) : '';
+    return way && now.placed ? this.say(way.learned(now.fromSupport, now.spread)) : '';
   });
   /** Figures that a reading gives by itself, each with what takes it over. */
   readonly own = computed(() =>
-    (this.learned()?.own ?? []).map((o) => ({ id: o.id, text: render(o.words, this.units()), take: o.take })),
+    (this.learned()?.own ?? []).map((o) => ({ id: o.id, text: this.say(o.words), take: o.take })),
   );
   readonly moves = computed(() =>
     (this.learned()?.next?.moves ?? []).map((m) => ({
       id: m.adjuster.id,
       name: m.adjuster.name,
-      text: this.moveWords(m),
+      text: this.say(moveWords(m)),
     })),
   );
   readonly next = computed(() => {
@@ -121,8 +100,7 @@ export class Taught {
     if (!now?.next || !bench) return '';
     const { outcome, moves } = now.next;
     if (outcome.kind === 'axesSet' && moves.length > 0) return '';
-    if (outcome.kind !== 'solved')
-      return render(trimWords(outcome, bench.work.rig.adjusters, 'fewestMoves'), this.units());
+    if (outcome.kind !== 'solved') return this.say(trimWords(outcome, bench.work.rig.adjusters, 'fewestMoves'));
     return moves.length === 0 ? 'Nothing to move: by these readings it is in its pool.' : '';
   });
   readonly heading = computed(() => `Next move, by ${this.count() === 1 ? 'one reading' : `${this.count()} readings`}`);
@@ -174,25 +152,7 @@ export class Taught {
     });
   }
 
-  private lessonWords({ words, spreads, mass, friction }: Lesson): string {
-    if (friction)
-      return `${words[0]!.toUpperCase()}${words.slice(1)}: ${this.say('torque', friction.to, 3)} instead of ${this.say('torque', friction.from, 3)}, ± ${this.say('torque', 2 * friction.spread, 3)}.`;
-    if (mass)
-      return `${words[0]!.toUpperCase()}${words.slice(1)}: ${this.say('mass', mass.to, mass.to < 0.1 ? 1 : 0)} instead of ${this.say('mass', mass.from, mass.from < 0.1 ? 1 : 0)}, ± ${this.say('mass', 2 * mass.spread, 1)}.`;
-    return `${words[0]!.toUpperCase()}${words.slice(1)}: off by ${Math.abs(spreads).toFixed(1)} of its plus-minus.`;
-  }
-
-  private moveWords({ adjuster, from, to }: Move): string {
-    const by = to - from;
-    if (adjuster.kind === 'count')
-      return `${Math.abs(Math.round(by))} washers ${by > 0 ? 'on' : 'off'}, to ${Math.round(to)}`;
-    const length = `${this.say('length', Math.abs(by), 2)} ${wayOf(adjuster, by)}`;
-    return adjuster.perTurn
-      ? `${turnsOf(Math.abs(by) / adjuster.perTurn)} ${wayOf(adjuster, by)} (${this.say('length', Math.abs(by), 2)})`
-      : length;
-  }
-
-  private say(kind: Parameters<typeof figure>[0], value: number, decimals?: number): string {
-    return showFigure(figure(kind, value, decimals), this.units());
+  private say(words: Phrase): string {
+    return render(words, this.units());
   }
 }

@@ -7,13 +7,22 @@ import {
   DEGREE,
   figure,
   leadingWay,
+  render,
   showFigure,
   type KitItem,
   type Leeway,
   WANT_WORDS,
   NOTHING_BEARS,
 } from '@tide-pebble/core';
-import type { AccuracyOutcome } from '@tide-pebble/core/making';
+import {
+  asksForCare,
+  chanceWords,
+  failsWords,
+  leewayFigure,
+  leewayVerdict,
+  withinWords,
+  type AccuracyOutcome,
+} from '@tide-pebble/core/making';
 import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
 import { Jobs } from '../../../services/jobs';
@@ -31,9 +40,6 @@ const BUILDS = 10_000;
 const SEED = 20;
 /** A hand saw and a centre punch; a bend checked with a square. One standard uncertainty. */
 const USUAL = { lengths: 0.0005, angles: 0.5 * DEGREE };
-/** Fewer spreads of room than this wants care, and than that is safe. */
-const [CARE, SAFE] = [2, 4];
-
 const LISTED = 16;
 
 @Component({
@@ -69,8 +75,7 @@ export class AccuracySheet {
   protected readonly reason = computed(() => {
     const outcome = this.builds.found();
     if (!outcome || outcome.kind === 'found') return this.builds.reason();
-    if (outcome.kind === 'fails')
-      return `As it is set up, ${outcome.condition ? `“${WANT_WORDS[outcome.condition]}”` : 'what is wanted'} is not met wherever its slides go: no leeway is left to be told. Mend that first, in Bench.`;
+    if (outcome.kind === 'fails') return failsWords(outcome);
     return outcome.reason === 'broken' ? 'This rig cannot be drawn as it is.' : NOTHING_BEARS;
   });
   protected readonly rows = computed(() =>
@@ -81,18 +86,11 @@ export class AccuracySheet {
         l.kind === 'mass'
           ? l.name.replace(/^mass of /, '').replace(/^density of (.+)$/, 'all of $1') + ', its mass'
           : l.name,
-      within: this.within(l),
-      kept: l.spread > 0 ? `± ${this.show(l.kind, 2 * l.spread)}` : '',
+      within: render(withinWords(l), this.units()),
+      kept: l.spread > 0 ? `± ${showFigure(leewayFigure(l.kind, 2 * l.spread), this.units())}` : '',
       felt: showFigure(figure(l.felt.kind, l.felt.value, l.felt.kind === 'torque' ? 3 : 2), this.units()),
-      verdict:
-        l.spreads < CARE
-          ? 'with care'
-          : l.spreads < SAFE
-            ? 'watch it'
-            : l.less === null && l.more === null
-              ? 'does not matter'
-              : 'easy',
-      care: l.spreads < CARE,
+      verdict: leewayVerdict(l),
+      care: asksForCare(l),
       fails: l.fails ? WANT_WORDS[l.fails] : '',
     })),
   );
@@ -105,10 +103,7 @@ export class AccuracySheet {
   protected readonly chance = computed(() => {
     const found = this.found();
     if (!found) return '';
-    const { part, uncertain } = found.chance;
-    return part > 0.9995
-      ? 'practically all'
-      : `${showFigure(figure('percent', part, 0), this.units())} (± ${showFigure(figure('percent', 2 * uncertain, 0), this.units())})`;
+    return render(chanceWords(found.chance), this.units());
   });
   protected readonly ofWhat = computed(() => {
     const bench = this.bench();
@@ -156,21 +151,5 @@ export class AccuracySheet {
   /** The part it is about, to light up: a dimension says it itself. */
   private aboutOf(leeway: Leeway): string {
     return this.bench()?.work.family?.dimensions.find((d) => d.id === leeway.id)?.about ?? leeway.id;
-  }
-
-  private within({ kind, less, more }: Leeway): string {
-    if (less === null && more === null) return 'any';
-    const side = (value: number | null, sign: string): string =>
-      value === null ? `${sign} any` : `${sign} ${this.show(kind, value)}`;
-    if (less !== null && more !== null && Math.abs(less - more) < 0.05 * Math.max(less, more))
-      return `± ${this.show(kind, Math.min(less, more))}`;
-    return `${side(more, '+')}, ${side(less, '−')}`;
-  }
-
-  private show(kind: Leeway['kind'], value: number): string {
-    return showFigure(
-      figure(kind, value, kind === 'length' ? (value < 0.01 ? 1 : 0) : kind === 'mass' ? (value < 0.01 ? 1 : 0) : 1),
-      this.units(),
-    );
   }
 }

@@ -16,15 +16,18 @@ import {
   figure,
   panReading,
   showFigure,
-  wayOf,
   type ExplainedTrim,
-  type PanMove,
   type PanPlan,
   type PanReading,
   trimWords,
   render,
   leadingWay,
   NOTHING_BEARS,
+  overshootWords,
+  panLimitWords,
+  panMoveWords,
+  panPlanWords,
+  panReadingWords,
 } from '@tide-pebble/core';
 import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
@@ -108,12 +111,7 @@ export class Pan {
   protected readonly limit = computed(() => {
     const now = this.now();
     if (!now) return '';
-    const { balanced, unstableAbove } = now.limit;
-    if (unstableAbove === null) return 'It keeps upright at every rate: its inertia in pan is the largest.';
-    const at = `${this.say('angle', unstableAbove, 0)} a second`;
-    return balanced
-      ? `Upright is a rest up to ${at}; beyond it drifts out, over seconds.`
-      : `Evenly laid out it would be steady up to ${at}. Near that the lean grows fast.`;
+    return render(panLimitWords(now), this.units());
   });
   private readonly asked = computed(
     () => {
@@ -128,8 +126,8 @@ export class Pan {
     () =>
       this.planning.found()?.map((plan) => ({
         plan,
-        moves: plan.moves.map((m) => ({ id: m.id, name: m.name, text: this.moveWords(m) })),
-        why: this.whyOf(plan),
+        moves: plan.moves.map((m) => ({ id: m.id, name: m.name, text: render(panMoveWords(m), this.units()) })),
+        why: render(panPlanWords(plan), this.units()),
       })) ?? null,
   );
   protected readonly carries = computed(
@@ -171,34 +169,11 @@ export class Pan {
   }
 
   protected words(reading: PanReading | null): string {
-    if (!reading) return 'it does not hang';
-    if (!reading.lean) return 'drifts out';
-    const { noseUp, leftUp } = reading.lean;
-    const part = (angle: number, words: readonly [string, string]): string =>
-      Math.abs(angle) < 0.05 * DEGREE ? '' : `${this.say('angle', Math.abs(angle))} ${words[angle > 0 ? 0 : 1]}`;
-    const said = [part(noseUp, ['nose up', 'nose down']), part(leftUp, ['left side up', 'left side down'])]
-      .filter(Boolean)
-      .join(', ');
-    return said ? `${said}: ${this.say('percent', reading.ofFrame!, 1)} of the picture` : 'stays level';
+    return render(panReadingWords(reading), this.units());
   }
 
   protected overshoot(reading: PanReading): string {
-    return reading.overshoot === null
-      ? ''
-      : `A pan shorter than its swing starts from zero and may overshoot to ${this.say('angle', reading.overshoot)}.`;
-  }
-
-  private whyOf({ takes, takesAway, dropPitch }: PanPlan): string {
-    const lean = { both: 'makes it lean', nose: 'makes its nose lean', sides: 'makes its sides lean' }[takes];
-    const away =
-      takesAway === 1
-        ? `Takes away all that ${lean}`
-        : `As far as slides go and weights should be carried: takes away ${this.say('percent', takesAway, 0)} of what ${lean}`;
-    return `${away}. It stays level${dropPitch === null ? ', but would turn over' : `; its drop is then ${this.say('time', dropPitch, 1)}`}.`;
-  }
-
-  private moveWords({ along, by, carrier }: PanMove): string {
-    return `${this.say('length', Math.abs(by), 0)} ${wayOf({ axis: along }, by)}${carrier ? `, on a ${carrier.kind} ${this.say('length', carrier.length, 0)} long (${this.say('mass', carrier.mass, 0)} with its ${carrier.kind === 'rod' ? 'nut' : 'bolt'})` : ''}`;
+    return render(overshootWords(reading), this.units());
   }
 
   private say(kind: Parameters<typeof figure>[0], value: number, decimals?: number): string {

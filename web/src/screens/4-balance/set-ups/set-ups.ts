@@ -16,7 +16,6 @@ import {
   figure,
   showFigure,
   render,
-  wayOf,
   type Adjuster,
   type AdjusterValues,
   type KitItem,
@@ -25,6 +24,7 @@ import {
 } from '@tide-pebble/core';
 import {
   movesBetween,
+  moveWords,
   type SetUpRow,
   type SetUpsInput,
   type SizeForAll,
@@ -144,10 +144,7 @@ export class SetUps {
     return movesBetween(this.adjusters(), a, b).map((m) => ({
       id: m.adjuster.id,
       name: m.adjuster.name,
-      text:
-        m.adjuster.kind === 'count'
-          ? `${Math.abs(Math.round(m.to - m.from))} washers ${m.to > m.from ? 'on' : 'off'}, to ${Math.round(m.to)}`
-          : `${showFigure(figure('length', Math.abs(m.to - m.from), 1), this.units())} ${wayOf(m.adjuster, m.to - m.from)}, to ${this.shown(m.adjuster, m.to)}`,
+      text: `${render(moveWords(m), this.units())}${m.adjuster.kind === 'count' ? '' : `, to ${this.shown(m.adjuster, m.to)}`}`,
     }));
   });
 
