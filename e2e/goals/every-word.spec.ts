@@ -120,6 +120,7 @@ const OF_ONE = [
 ];
 
 test.use({ demo: true });
+test.describe.configure({ mode: 'parallel' });
 for (const { id: family } of FAMILIES) {
   test(`every word of a ${family}`, async ({ bench: page, server }) => {
     test.setTimeout(300_000);

@@ -9,6 +9,7 @@ import { allKept, expect, fill, goTo, readout, test } from '../support/bench';
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
 test.use({ demo: true });
+test.describe.configure({ mode: 'parallel' });
 
 /** Each family's first size on the drawing's list, and another figure for it. */
 const FAMILIES = [

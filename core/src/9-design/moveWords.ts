@@ -7,7 +7,9 @@ import type { Move } from './setUpsFor';
 export function moveWords({ adjuster, from, to }: Move): Phrase {
   const by = to - from;
   if (adjuster.kind === 'count')
-    return [`${Math.abs(Math.round(by))} washers ${by > 0 ? 'on' : 'off'}, to ${Math.round(to)}`];
+    return [
+      `${Math.abs(Math.round(by))} ${Math.abs(Math.round(by)) === 1 ? 'washer' : 'washers'} ${by > 0 ? 'on' : 'off'}, to ${Math.round(to)}`,
+    ];
   const length = figure('length', Math.abs(by), 2);
   return adjuster.perTurn
     ? say`${turnsOf(Math.abs(by) / adjuster.perTurn)} ${wayOf(adjuster, by)} (${length})`
