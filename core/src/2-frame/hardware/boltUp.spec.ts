@@ -1,0 +1,125 @@
+import * as fc from 'fast-check';
+import { holds } from '../../testing/holds';
+import { boltUp, type Bolt, type BoltEnd } from './boltUp';
+import { NUT } from './sizes';
+import { threadOf, THREADS } from './thread';
+
+const bolt = (more: Partial<Bolt> = {}): Bolt => ({
+  thread: threadOf('M6'),
+  layers: [
+    { name: 'bar', thickness: 0.005 },
+    { name: 'plate', thickness: 0.009 },
+  ],
+  washers: { head: 'flat', end: 'flat' },
+  end: { kind: 'nut' },
+  ...more,
+});
+const ends: fc.Arbitrary<BoltEnd> = fc.oneof(
+  fc.constantFrom<BoltEnd>({ kind: 'nut' }, { kind: 'thin' }, { kind: 'lock' }),
+  fc.record({
+    kind: fc.constant('tapped' as const),
+    depth: fc.double({ min: 0.004, max: 0.03, noNaN: true }),
+    in: fc.constantFrom('steel' as const, 'aluminium' as const, 'plastic' as const),
+  }),
+  fc.record({ kind: fc.constant('camera' as const), depth: fc.double({ min: 0.005, max: 0.008, noNaN: true }) }),
+);
+
+describe('a bolt with all that it brings', () => {
+  it('stands as it is put together: head, washer, stack, washer, nut, and two turns beyond', () => {
+    const { fit, pieces, packed } = boltUp(bolt());
+    expect(pieces.map((p) => p.item)).toEqual([
+      'M6 × 25 hexagon screw, threaded all along',
+      'M6 flat washer',
+      'M6 flat washer',
+      'M6 nut',
+    ]);
+    expect(packed).toBe(0);
+    // 5 + 9 and two washers of 1.6, a nut of 5.2, two turns of 1.
+    expect(fit.neededLength).toBeCloseTo(0.0244, 12);
+    expect(fit.chosenLength).toBe(0.025);
+    [-0.0016, -0.0016, 0.014, 0.0156].forEach((at, i) => expect(pieces[i]!.fastener.at).toBeCloseTo(at, 12));
+  });
+  it('is asked for in its own units', () => {
+    const inch = boltUp(bolt({ thread: threadOf('1/4-20') }));
+    expect(inch.pieces[0]!.item).toBe('1/4-20 × 1 in hexagon screw, threaded all along');
+  });
+  it('takes up with washers under its head what no sold length is short enough for', () => {
+    const shallow = bolt({
+      thread: threadOf('1/4-20'),
+      layers: [{ name: 'plate', thickness: 0.003 }],
+      washers: {},
+      end: { kind: 'camera', depth: 0.0055 },
+    });
+    const { fit, packed, pieces } = boltUp(shallow);
+    expect(packed).toBeGreaterThan(0);
+    expect(pieces.find((p) => p.role === 'washer-packing')!.fastener).toEqual(
+      jasmine.objectContaining({ count: packed }),
+    );
+    expect(fit.engagement!).toBeGreaterThanOrEqual(0.0045 - 1e-9);
+    expect(fit.clearOfBottom!).toBeGreaterThanOrEqual(0.0005 - 1e-9);
+  });
+  it('says so where none suits, and of a thread that a part has no size for', () => {
+    const none = boltUp(bolt({ layers: [{ thickness: 0.2 }] }));
+    expect(none.pieces).toEqual([]);
+    expect(none.fit.judged.every((j) => j.faults.includes('short'))).toBeTrue();
+    expect(() => boltUp(bolt({ thread: threadOf('5/16-18'), washers: { head: 'wide' } }))).toThrowError(RangeError);
+  });
+  it('holds at every thread, stack and end: each piece touches the next, the thread reaches, and it weighs what its parts weigh', () => {
+    holds(
+      fc.property(
+        fc.constantFrom(...THREADS),
+        fc.array(fc.double({ min: 0.001, max: 0.02, noNaN: true }), { minLength: 1, maxLength: 5 }),
+        ends,
+        fc.boolean(),
+        fc.boolean(),
+        (thread, thicknesses, end, washed, full) => {
+          const { fit, pieces, packed } = boltUp({
+            thread,
+            layers: thicknesses.map((thickness) => ({ thickness })),
+            washers: washed ? { head: 'flat', end: 'flat' } : {},
+            end,
+            full,
+          });
+          if (pieces.length === 0) return;
+          const through = thicknesses.reduce((s, x) => s + x, 0);
+          const [screw] = pieces;
+          if (screw!.fastener.type !== 'hexHeadScrew') throw new Error('the screw comes first');
+          const tip = screw!.fastener.at + screw!.fastener.length;
+          const at = (role: string): number | undefined => pieces.find((p) => p.role === role)?.fastener.at;
+          const thick = (role: string): number => {
+            const f = pieces.find((p) => p.role === role)?.fastener;
+            return f?.type === 'washer' ? f.thickness * f.count : 0;
+          };
+          // Head on packing on washer on the first layer; the last layer on washer on nut.
+          expect(screw!.fastener.at + thick('washer-packing') + thick('washer-head')).toBeCloseTo(0, 12);
+          expect(at('washer-end') ?? through).toBeCloseTo(through, 12);
+          if (at('nut') !== undefined) {
+            expect(at('nut')!).toBeCloseTo(through + thick('washer-end'), 12);
+            const nut = pieces.find((p) => p.role === 'nut')!.fastener;
+            if (nut.type === 'hexNut') expect(tip - at('nut')! - nut.height).toBeGreaterThan(2 * thread.pitch - 1e-9);
+          } else expect(tip - through - thick('washer-end')).toBeCloseTo(fit.engagement!, 9);
+          // Plain shank stays within what it passes.
+          expect(screw!.fastener.length - screw!.fastener.threadLength).toBeLessThanOrEqual(
+            through + packed * 0.003 + thick('washer-head') + thick('washer-end') + 1e-9,
+          );
+          if (full) expect(screw!.fastener.threadLength).toBe(screw!.fastener.length);
+          for (const p of pieces) {
+            expect(p.mass).toBeGreaterThan(0);
+            expect(p.spread).toBeLessThan(0.05 * p.mass);
+          }
+        },
+      ),
+      { seed: 1803, numRuns: 300 },
+    );
+  });
+  it('changes with its thread in everything that follows from it', () => {
+    const small = boltUp(bolt());
+    const large = boltUp(bolt({ thread: threadOf('M8') }));
+    expect(small.pieces.map((p) => p.role)).toEqual(large.pieces.map((p) => p.role));
+    for (const [i, p] of large.pieces.entries()) expect(p.mass).toBeGreaterThan(small.pieces[i]!.mass);
+    expect(large.fit.neededLength - small.fit.neededLength).toBeCloseTo(
+      NUT.of(threadOf('M8'))! - NUT.of(threadOf('M6'))! + 2 * 0.00025,
+      9,
+    );
+  });
+});
