@@ -61,4 +61,4 @@ export { sweep } from './clearances/sweep';
 // drawing
 export { boreOutline, nearness, outline, project, type Point2, type View } from './outlines/outline';
 export { fastenerMass, type Fastener } from './hardware/fastenerMass';
-export { stackUp, type StackInput, type StackUp } from './hardware/stackUp';
+export { stackUp, type StackInput, type StackLayer, type StackUp } from './hardware/stackUp';

@@ -5,7 +5,6 @@ export {
   stackHeight,
   suitableLengths,
   withFewestWashers,
-  type Layer,
   type Socket,
 } from './screwStack';
 export { preload, slipTwist } from './clampedRing';

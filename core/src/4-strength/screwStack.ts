@@ -1,10 +1,6 @@
-/** How long a screw must be for all it passes and the socket it ends in. */
+/** How long a screw must be for all it passes and the socket it ends in; layers as thick as they are said to be. */
+import { stackUp, type StackLayer } from '../2-frame';
 
-export interface Layer {
-  readonly name?: string;
-  readonly thickness: number;
-  readonly count?: number;
-}
 export interface Socket {
   readonly threadDiameter: number;
   readonly pitch?: number;
@@ -21,14 +17,14 @@ export interface ScrewFit {
   readonly turns: number | null;
 }
 
-export const stackHeight = (layers: readonly Layer[]): number =>
+export const stackHeight = (layers: readonly StackLayer[]): number =>
   layers.reduce((sum, l) => sum + l.thickness * (l.count ?? 1), 0);
 export const requiredEngagement = (socket: Socket): number => socket.engagementDiameters * socket.threadDiameter;
 
 const SLACK = 1e-9; // a screw exactly as long as allowed is allowed, m
 
 /** `length` is measured under the head. */
-export function screwFit(length: number, layers: readonly Layer[], socket: Socket): ScrewFit {
+export function screwFit(length: number, layers: readonly StackLayer[], socket: Socket): ScrewFit {
   const engagement = length - stackHeight(layers);
   return {
     engagement,
@@ -39,19 +35,25 @@ export function screwFit(length: number, layers: readonly Layer[], socket: Socke
 }
 
 /** Stock lengths that reach the need and do not bottom, shortest first. */
-export function suitableLengths(stock: readonly number[], layers: readonly Layer[], socket: Socket): readonly number[] {
-  return [...stock]
-    .sort((a, b) => a - b)
-    .filter((l) => {
-      const fit = screwFit(l, layers, socket);
-      return fit.enough && !fit.bottoms;
-    });
+export function suitableLengths(
+  stock: readonly number[],
+  layers: readonly StackLayer[],
+  socket: Socket,
+): readonly number[] {
+  const { threadDiameter, pitch = threadDiameter, depth, engagementDiameters } = socket;
+  return stackUp({
+    threadDiameter,
+    pitch,
+    layers,
+    end: { type: 'blind', threadDepth: depth ?? Infinity, engagementDiameters, clearOfBottom: 0 },
+    soldLengths: stock.map((length) => ({ length })),
+  }).suitableLengths;
 }
 
 /** The stock length and number of spare washers under the head that suit with the fewest washers; null when none does. */
 export function withFewestWashers(
   stock: readonly number[],
-  layers: readonly Layer[],
+  layers: readonly StackLayer[],
   socket: Socket,
   washer: number,
   most = 20,
