@@ -195,7 +195,7 @@ function bushOf({ wants }: BalanceContext, { pole: { fromHinge }, pole: found, h
         : Math.abs(by) < 0.0005
           ? [`Where it sits the pole rests as wanted, `, ...droopWords(wanted), '.']
           : [
-              ...say`${figure('length', Math.abs(by))} nearer the ${by > 0 ? 'camera' : 'weight'} end it would rest `,
+              ...say`${figure('length', Math.abs(by), 1)} nearer the ${by > 0 ? 'camera' : 'weight'} end it would rest `,
               ...droopWords(wanted),
               ', as wanted, with nothing else moved.',
             ],
