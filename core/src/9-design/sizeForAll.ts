@@ -23,7 +23,11 @@ export interface Serves {
   readonly faults: number;
   readonly added: number;
 }
-export interface SizeForAll extends Serves {
+/** With how many loadouts it cannot even be drawn: that is never better. */
+interface Score extends Serves {
+  readonly broken: number;
+}
+export interface SizeForAll extends Score {
   /** One, or two together. */
   readonly sizes: readonly Resize[];
 }
@@ -49,22 +53,27 @@ export function sizesForAll(
   { rig, loadouts, kit, setups, bin }: SetUpsInput,
   tell: (part: number) => void = () => undefined,
 ): SizesForAll {
-  const score = (changes: readonly Change[]): Serves => {
+  const score = (changes: readonly Change[]): Score => {
     const design = changes.length === 0 ? rig.design : changedDesign(rig.design, changes, () => 'try');
-    return loadouts.reduce<Serves>(
+    return loadouts.reduce<Score>(
       (sum, loadout) => {
         const made = workpiece({ ...rig, design }, loadout, kit, bin);
-        if (!made.ok) return sum;
+        if (!made.ok) return { ...sum, broken: sum.broken + 1 };
         const held = setups.find((s) => s.rig === rig.id && s.loadout === loadout.id)?.values ?? {};
         const outcome = trim(made.work.assembly, held, rig.wants);
         const set = outcome.kind === 'solved' || outcome.kind === 'axesSet' ? { ...held, ...outcome.values } : null;
         const { findings } = judged(made.work, set ?? held, rig.wants);
         const faults = sum.faults + findings.filter((f) => f.severity === 'stop' || f.severity === 'mend').length;
         return set && (outcome.kind === 'axesSet' || hardlyTips(made.work, set))
-          ? { served: sum.served + 1, faults, added: sum.added + (outcome.kind === 'solved' ? outcome.addedMass : 0) }
+          ? {
+              ...sum,
+              served: sum.served + 1,
+              faults,
+              added: sum.added + (outcome.kind === 'solved' ? outcome.addedMass : 0),
+            }
           : { ...sum, faults };
       },
-      { served: 0, faults: 0, added: 0 },
+      { broken: 0, served: 0, faults: 0, added: 0 },
     );
   };
   const now = score([]);
@@ -169,12 +178,14 @@ function hardlyTips({ assembly, hands, rig }: Workpiece, values: AdjusterValues)
   return worst <= ALL_DAY * hands.wristStrength;
 }
 
-const isWorth = (a: Serves, b: Serves): boolean =>
-  a.served > b.served ||
-  (a.served === b.served && (a.faults < b.faults || (a.faults === b.faults && b.added - a.added > WORTH)));
+const isWorth = (a: Score, b: Score): boolean =>
+  a.broken <= b.broken &&
+  (a.served > b.served ||
+    (a.served === b.served && (a.faults < b.faults || (a.faults === b.faults && b.added - a.added > WORTH))));
 
-/** More loadouts; else fewer faults; else fewer washers; else nearer to how it is now. */
+/** Drawable with more; more loadouts; else fewer faults; else fewer washers; else nearer to how it is now. */
 function byBest(a: SizeForAll, b: SizeForAll): number {
+  if (a.broken !== b.broken) return a.broken - b.broken;
   if (a.served !== b.served) return b.served - a.served;
   if (a.faults !== b.faults) return a.faults - b.faults;
   if (Math.abs(a.added - b.added) > 1e-6) return a.added - b.added;

@@ -47,6 +47,7 @@ export class TideLine {
   private readonly was = figuresBefore(
     computed(() => ({
       of: this.bench()?.rig.id ?? '',
+      units: this.units(),
       figures: Object.fromEntries(this.plain().map((g) => [g.id, render(g.gauge.figure, this.units())])),
     })),
     WAS_SHOWN_MS,

@@ -7,7 +7,7 @@ import { holds } from '../../testing/holds';
 import { kit, lens, loadout, wants } from '../../testing/rigs';
 import { judged, workpiece } from '../derive';
 import { startRig } from '../startRig';
-import { learnFrom } from './learnFrom';
+import { learnFrom, type LearnInput } from './learnFrom';
 
 type Values = Readonly<Record<string, number>>;
 
@@ -42,6 +42,9 @@ function readAt(
     .reduce((s, r) => withSeen(s, r, r.expects(context)?.value ?? null), NOTHING_SEEN);
   return { values: set, seen };
 }
+
+const learnt = (of: Of, entries: LearnInput['entries']): ReturnType<typeof learnFrom> =>
+  learnFrom({ rig: of.rig, loadout, kit, bin: [], values: of.values, entries });
 
 /** How far from what is wanted of it: the mass centre off the hand, or along the pole, m; what is left on the worst axis, N m. */
 function off(of: Of, real: ReadonlyMap<string, KitItem>, set: Values): number {
@@ -102,14 +105,7 @@ describe('learning of a rig that does not hang', () => {
     const context = of.contextWith(kit, of.values);
     const tilt = readingsOf(context.assembly.rig, context.evaluation).find((r) => r.kind === 'axisMoves')!;
     const taken = context.evaluation.axes[0]!.friction;
-    const outcome = learnFrom({
-      rig: of.rig,
-      loadout,
-      kit,
-      bin: [],
-      values: of.values,
-      entries: [{ values: of.values, seen: withSeen(NOTHING_SEEN, tilt, 2 * taken) }],
-    });
+    const outcome = learnt(of, [{ values: of.values, seen: withSeen(NOTHING_SEEN, tilt, 2 * taken) }]);
     if (outcome.kind !== 'learned') return fail(outcome.kind);
     const lesson = outcome.lessons.find((l) => l.friction !== null)!;
     expect(lesson.owner).toBe(context.evaluation.axes[0]!.pivot.id);
@@ -128,14 +124,7 @@ describe('learning of a rig that does not hang', () => {
       const value = 2 * reading.expects(context)!.value;
       const seen = withSeen(NOTHING_SEEN, reading, value);
       expect(seenOf(seen, reading)).toBe(value);
-      const outcome = learnFrom({
-        rig: of.rig,
-        loadout,
-        kit,
-        bin: [],
-        values: of.values,
-        entries: [{ values: of.values, seen }],
-      });
+      const outcome = learnt(of, [{ values: of.values, seen }]);
       if (outcome.kind !== 'learned') return fail(`${family}: ${outcome.kind}`);
       const [own] = outcome.own;
       expect(own?.take.kind)
@@ -153,14 +142,7 @@ describe('learning of a rig that does not hang', () => {
         const context = of.contextWith(kit, of.values);
         const reading = readingsOf(context.assembly.rig, context.evaluation).find((r) => r.kind === 'hingeStays')!;
         expect(reading.expects(context)).withContext('not known before it is read').toBeNull();
-        const outcome = learnFrom({
-          rig: of.rig,
-          loadout,
-          kit,
-          bin: [],
-          values: of.values,
-          entries: [{ values: of.values, seen: withSeen(NOTHING_SEEN, reading, tilt) }],
-        });
+        const outcome = learnt(of, [{ values: of.values, seen: withSeen(NOTHING_SEEN, reading, tilt) }]);
         if (outcome.kind !== 'learned') return fail(outcome.kind);
         const { take } = outcome.own[0]!;
         if (take.kind !== 'friction') return fail(take.kind);

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { figure, say, type Readout } from '@tide-pebble/core';
+import { Units } from '../../services/units';
 import { ReadoutList } from './readout-list';
 
 @Component({
@@ -35,6 +36,15 @@ describe('what is told of a rig in full', () => {
     expect(await put([load(24, 0.8)])).toMatch(/^Bears 24 N, tips with 0.80 N·m\. was 1.00 N·m$/);
     expect(await put([load(24, 0.5)])).toMatch(/was 1.00 N·m$/);
     expect(await put([load(24, 1)])).not.toContain('was');
+  });
+  it('says nothing of a change where only the units are others', async () => {
+    const { put } = await shown();
+    await put([load(24, 1)]);
+    TestBed.inject(Units).setSystem('inch');
+    const inch = await put([load(24, 1)]);
+    expect(inch).toContain('lbf');
+    expect(inch).not.toContain('was');
+    localStorage.clear();
   });
   it('compares nothing with another rig', async () => {
     const { put } = await shown();

@@ -55,6 +55,7 @@ export class ReadoutList {
   private readonly was = figuresBefore(
     computed(() => ({
       of: this.of(),
+      units: this.units(),
       figures: Object.fromEntries(
         this.lines().flatMap((r) => r.lines.flatMap((l) => l.figures.map((f) => [f.id, f.text] as const))),
       ),
