@@ -12,6 +12,8 @@ export interface DimensionSpec {
   readonly usual: number;
   /** Measured off the maker, the camera or the rig as built, or set by the shot: no size to be chosen for balance. */
   readonly given?: 'measured' | 'shot';
+  /** Where it goes by bought holes: from one to the next, by what was chosen. Left out: anywhere. */
+  readonly stepOf?: (choices: Readonly<Record<string, string>>) => number;
   /** Rig element the dimension belongs to, so that list and drawing light up together. */
   readonly about: string;
 }

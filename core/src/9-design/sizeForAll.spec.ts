@@ -61,6 +61,13 @@ describe('one size for every loadout', () => {
     expect(looked.served).toBeLessThan(all.length);
     expect(looked.better[0]!.served).toBe(all.length);
     const ids = looked.better.flatMap((b) => b.sizes.map((s) => s.change.id));
+    // It goes on by its holes: what is offered is where it will stand.
+    for (const { sizes } of looked.better) {
+      if (sizes.some((s) => s.change.id === 'pitch')) continue;
+      for (const { change } of sizes)
+        if (change.id === 'railForward')
+          expect(Number(change.value) / 0.025).toBeCloseTo(Math.round(Number(change.value) / 0.025), 6);
+    }
     for (const measured of ['topHeight', 'eyeRelief']) expect(ids).not.toContain(measured);
   });
   it('has nothing to offer for a rig of no family', () => {

@@ -90,6 +90,12 @@ export function sizesForAll(
       const sizes = [...held, size];
       return { sizes, ...score(sizes.map((s) => s.change)) };
     };
+    const choicesWith = (changed: readonly Resize[]): Readonly<Record<string, string>> => ({
+      ...input!.choices,
+      ...Object.fromEntries(
+        changed.flatMap(({ change }) => (change.kind === 'choice' ? [[change.id, change.value] as const] : [])),
+      ),
+    });
     const look = <S extends ChoiceSpec | DimensionSpec>(
       specs: readonly S[],
       best: (spec: S) => SizeForAll | null,
@@ -102,7 +108,9 @@ export function sizesForAll(
         });
     return [
       ...look(choices, (c) => bestOption(c, input!.choices[c.id]!, at)),
-      ...look(dimensions, (d) => bestSize(d, input!.dimensions[d.id]!, places, at)),
+      ...look(dimensions, (d) =>
+        bestSize(d, input!.dimensions[d.id]!, d.stepOf?.(choicesWith(held)) ?? WHOLE[d.kind], places, at),
+      ),
     ];
   };
 
@@ -144,11 +152,20 @@ function bestOption(c: ChoiceSpec, now: string, at: (size: Resize) => SizeForAll
   return all.sort(byBest)[0] ?? null;
 }
 
-function bestSize(d: DimensionSpec, now: number, places: number, at: (size: Resize) => SizeForAll): SizeForAll {
-  const whole = WHOLE[d.kind];
+function bestSize(
+  d: DimensionSpec,
+  now: number,
+  whole: number,
+  places: number,
+  at: (size: Resize) => SizeForAll,
+): SizeForAll {
   const [least, most] = d.range;
   const one = (value: number): { readonly value: number; readonly plan: SizeForAll } => {
-    const to = Math.min(most, Math.max(least, Number((Math.round(value / whole) * whole).toPrecision(10))));
+    const steps = Math.min(
+      Math.floor(most / whole + 1e-9),
+      Math.max(Math.ceil(least / whole - 1e-9), Math.round(value / whole)),
+    );
+    const to = Number((steps * whole).toPrecision(10));
     const plan = at({
       change: { kind: 'dimension', id: d.id, value: to },
       name: d.name,

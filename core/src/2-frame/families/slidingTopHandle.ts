@@ -5,7 +5,7 @@
 import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
 import type { Adjuster, Hands, Joint, Part, PartHole, Rig } from '../../model';
-import type { Family, FamilyInput, Sizing } from '../family';
+import type { DimensionSpec, Family, FamilyInput, Sizing } from '../family';
 import { choiceSpec, lengthSpec, named, namesOf, toFiveMillimetres, usualInput, within, given } from '../familyTools';
 import { foamGrip, woodenGrip } from '../parts/hardware';
 
@@ -224,7 +224,7 @@ function build(input: FamilyInput): Rig {
   };
 }
 
-const dimensions = [
+const dimensions: readonly DimensionSpec[] = [
   given(
     'measured',
     lengthSpec(
@@ -237,15 +237,18 @@ const dimensions = [
       'Measure from the camera’s foot up to the plate the rail screws on.',
     ),
   ),
-  lengthSpec(
-    'railForward',
-    'Rail ahead of the camera’s top screw',
-    'rail',
-    0,
-    -0.125,
-    0.2,
-    'Middle of the rail; it goes by the nearest of the rail’s holes.',
-  ),
+  {
+    ...lengthSpec(
+      'railForward',
+      'Rail ahead of the camera’s top screw',
+      'rail',
+      0,
+      -0.125,
+      0.2,
+      'Middle of the rail; it goes by the nearest of the rail’s holes.',
+    ),
+    stepOf: (choices) => PITCHES[choices['pitch']!]!.pitch,
+  },
   lengthSpec(
     'fingerRoom',
     'Room under the grip',
