@@ -28,6 +28,15 @@ export {
   type Compared,
   type Result,
 } from './1-load/measured';
+export {
+  coverWords,
+  drawnLoadWords,
+  extremeWords,
+  fromFootWords,
+  nextMeasureWords,
+  shiftWords,
+  whatIsOpen,
+} from './1-load/loadWords';
 export { planeOfPhoto, type PhotoPlane } from './1-load/photoPlane';
 export {
   coverageOf,

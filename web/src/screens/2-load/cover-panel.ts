@@ -1,18 +1,27 @@
 /** What all loadouts ask of a slide: how far, round which middle, which is the extreme and why; and what to measure next. */
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { decimalsApart, figure, showFigure } from '@tide-pebble/core';
-import { coverOnRig, type Axis, type AxisCover, type CoveredLoadout } from '@tide-pebble/core/measuring';
+import { decimalsApart } from '@tide-pebble/core';
+import {
+  coverOnRig,
+  extremeWords,
+  fromFootWords,
+  nextMeasureWords,
+  shiftWords,
+  type Axis,
+  type AxisCover,
+  type CoveredLoadout,
+} from '@tide-pebble/core/measuring';
 import { injectBench } from '../../services/bench-signal';
 import { LoadBench } from '../../services/load-bench';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
-import { FigurePipe } from '../../ui/figures/figures.pipe';
+import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 
 const AXES = [
-  { axis: 0, name: 'Fore and aft', more: 'ahead of', less: 'behind', of: 'the foot' },
-  { axis: 1, name: 'Sideways', more: 'to the left', less: 'to the right', of: 'of the foot' },
-  { axis: 2, name: 'Height', more: 'above', less: 'below', of: 'the foot' },
+  { axis: 0, name: 'Fore and aft' },
+  { axis: 1, name: 'Sideways' },
+  { axis: 2, name: 'Height' },
 ] as const;
 const WIDTH = 340;
 const PAD = 14;
@@ -20,7 +29,7 @@ const PAD = 14;
 @Component({
   selector: 'tp-cover-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, FigurePipe],
+  imports: [MatButton, FigurePipe, SayPipe],
   templateUrl: './cover-panel.html',
   styleUrl: './cover-panel.css',
 })
@@ -41,38 +50,27 @@ export class CoverPanel {
           cover: axes[a.axis],
           decimals: axes[a.axis].travelSpread < 0.001 ? 1 : 0,
           ...this.strip(axes[a.axis], loadouts, a.axis),
-          least: this.extreme(axes[a.axis], 'least', a),
-          most: this.extreme(axes[a.axis], 'most', a),
-          middle: this.place(axes[a.axis].middle, a),
+          least: extremeWords(axes[a.axis].least, a.axis, loadouts, this.load.kit()),
+          most: extremeWords(axes[a.axis].most, a.axis, loadouts, this.load.kit()),
+          middle: fromFootWords(a.axis, axes[a.axis].middle),
         }));
   });
 
   protected readonly shifts = computed(() => {
     const shown = this.load.coverage().loadouts.find((l) => l.id === this.load.loadout()?.id);
-    return (shown?.shifts ?? []).map((s) => {
-      const axis = s.moves.reduce((best, m, i) => (Math.abs(m) > Math.abs(s.moves[best]!) ? i : best), 0) as Axis;
-      return {
-        ...s,
-        words: `${this.length(Math.abs(s.moves[axis]))} ${s.moves[axis] >= 0 ? ['forward', 'to the left', 'up'][axis] : ['back', 'to the right', 'down'][axis]}`,
-      };
-    });
+    return (shown?.shifts ?? []).map((s) => ({ ...s, words: shiftWords(s.moves) }));
   });
 
   protected readonly next = computed(() => {
     const { next } = this.load.coverage();
     const item = next && this.load.kit().get(next.item);
     if (!next || !item) return null;
-    const what =
-      next.what === 'mass'
-        ? `Weigh ${item.name}`
-        : `Balance ${item.name} ${['fore and aft', 'sideways', 'for its height'][next.axis!]}`;
     return {
       item: next.item,
-      what,
+      ...nextMeasureWords(next, item.name),
       now: 2 * next.before,
       then: 2 * next.after,
       decimals: decimalsApart('length', 2 * next.before, 2 * next.after) ?? 0,
-      along: ['fore and aft', 'sideways', 'in height'][next.helps]!,
     };
   });
 
@@ -95,21 +93,6 @@ export class CoverPanel {
     );
   });
   protected readonly rigName = computed(() => this.bench()?.rig.name ?? '');
-
-  private extreme(cover: AxisCover, end: 'least' | 'most', words: (typeof AXES)[number]): string {
-    const { loadout, at, because } = cover[end];
-    const name = this.load.loadouts().find((l) => l.id === loadout)?.name ?? '';
-    const item = because && this.load.kit().get(because.item);
-    return `${name}, ${this.place(at, words)}${item ? `: its ${item.name} carries it there` : ''}`;
-  }
-
-  private place(at: number, { more, less, of }: (typeof AXES)[number]): string {
-    return `${this.length(Math.abs(at))} ${at >= 0 ? more : less} ${of}`;
-  }
-
-  private length(value: number): string {
-    return showFigure(figure('length', value, value < 0.01 ? 1 : 0), this.units());
-  }
 
   /** A number line over the span, a little wider than the spreads. */
   private strip(cover: AxisCover, loadouts: readonly CoveredLoadout[], axis: Axis) {

@@ -2,11 +2,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
 import {
   add,
-  figure,
   outline,
   project,
+  render,
   scale,
-  showFigure,
   transform,
   transpose,
   type FlatBody,
@@ -14,6 +13,7 @@ import {
   type Vec3,
   type View,
 } from '@tide-pebble/core';
+import { coverWords, drawnLoadWords } from '@tide-pebble/core/measuring';
 import { LoadBench } from '../../services/load-bench';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
@@ -101,16 +101,13 @@ export class LoadDrawing {
     const loadout = this.load.loadout();
     const covered = this.load.coverage().loadouts.find((l) => l.id === loadout?.id);
     if (!loadout || !covered) return 'Nothing is mounted yet.';
-    const [x, y, z] = covered.centre.map((c) => showFigure(figure('length', Math.abs(c)), this.units()));
-    return `${loadout.name}, square-on at 1 to ${this.sheet().scale}. Its mass centre lies ${x} ${covered.centre[0] >= 0 ? 'ahead of' : 'behind'} the foot, ${y} to the ${covered.centre[1] >= 0 ? 'left' : 'right'}, ${z} up.`;
+    return render(drawnLoadWords(loadout.name, covered.centre, this.sheet().scale), this.units());
   });
 
   /** In one line what the panel says at length. */
   protected readonly caption = computed(() => {
-    const { axes, loadouts } = this.load.coverage();
-    if (!axes || loadouts.length < 2) return '';
-    const say = (value: number): string => showFigure(figure('length', value, value < 0.01 ? 1 : 0), this.units());
-    return `To cover all ${loadouts.length} loadouts a slide must travel ${say(axes[0].travel)} ± ${say(2 * axes[0].travelSpread)} fore and aft, ${say(axes[1].travel)} ± ${say(2 * axes[1].travelSpread)} sideways.`;
+    const words = coverWords(this.load.coverage());
+    return words && render(words, this.units());
   });
 
   protected grab(event: PointerEvent, entry: string, view: DrawnView): void {

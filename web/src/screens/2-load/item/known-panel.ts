@@ -1,7 +1,7 @@
 /** What is known of an item and how well: each figure, by which ways, whether they agree, and what to measure next. */
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { axesKnown, itemFigures, type KitItem } from '@tide-pebble/core';
-import { AXIS_WORDS, comparedOf, type Compared, type Result } from '@tide-pebble/core/measuring';
+import { AXIS_WORDS, comparedOf, whatIsOpen, type Compared, type Result } from '@tide-pebble/core/measuring';
 import { Units } from '../../../services/units';
 import { FigurePipe } from '../../../ui/figures/figures.pipe';
 
@@ -35,19 +35,7 @@ export class KnownPanel {
       ...this.how('centre', axis),
     }));
   });
-  /** The least known figure of the item itself. */
-  protected readonly next = computed(() => {
-    if (!this.mass().measured) return 'Put it on the scale: its mass is only guessed from its size.';
-    const open = this.axes().filter((a) => !a.measured);
-    if (open.length > 0)
-      return `Balance it on an edge ${open.map((a) => a.name).join(' and ')}: the middle of its box stands in for that.`;
-    const wrong = [this.mass(), ...this.axes()].find((a) => a.agrees === false);
-    if (wrong) return 'Two ways disagree. Measure that again, one of them is off.';
-    const single = this.axes().find((a) => a.ways.length === 1);
-    return single
-      ? `All is measured. A second way ${single.name} would show whether the first can be trusted.`
-      : 'All is measured, each axis in more than one way.';
-  });
+  protected readonly next = computed(() => whatIsOpen(this.item(), this.results()));
 
   private how(
     what: Compared['what'],
