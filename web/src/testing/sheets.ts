@@ -119,16 +119,22 @@ export class PlayedJobs {
   ): Observable<JobResult<N>> {
     this.asked.push(name);
     return new Observable((subscriber) => {
-      const work = (): void => this.work(name, input, subscriber);
+      const work = (): void => this.work(name, input, subscriber, part);
       if (!this.held) return work();
       this.held.push(work);
       part({ done: 1, of: 4, rows: [] });
     });
   }
 
-  private work<N extends JobName>(name: N, input: JobRequest<N>, subscriber: Subscriber<JobResult<N>>): void {
+  private work<N extends JobName>(
+    name: N,
+    input: JobRequest<N>,
+    subscriber: Subscriber<JobResult<N>>,
+    part: (part: TablePart) => void,
+  ): void {
     if (subscriber.closed) return;
     answer({ id: 1, name, input } as unknown as JobMessage, (said) => {
+      if ('part' in said) part(said.part);
       if ('result' in said) subscriber.next(said.result as JobResult<N>);
       if ('fault' in said) subscriber.error(new Error(said.fault));
     });

@@ -198,12 +198,12 @@ export class ElementEditor {
     if (stock) this.apply('changing what it is cut from', { kind: 'restock', target: this.target(), stock });
   }
 
-  protected short(end: 0 | 1, { value }: Quantity): void {
+  protected short(end: 0 | 1, by: Quantity): void {
     this.apply('how far it goes in', {
       kind: 'short',
       target: this.target(),
       end,
-      by: { value, spread: SHORT_SPREAD, source: `how far ${this.target()} is pushed home` },
+      by: { ...by, spread: SHORT_SPREAD, source: `how far ${this.target()} is pushed home` },
     });
   }
 

@@ -1,48 +1,9 @@
 /** The panels of the frame on their own: adding, packing, and who holds it. */
-import { TestBed } from '@angular/core/testing';
-import type { Type } from '@angular/core';
-import { Workspace } from '../../services/workspace';
-import { benchAt } from '../../testing/bench';
-import { pause } from '../../testing/pause';
-import { PlayedWorkspace } from '../../testing/sheets';
+import { choose, panel } from '../../testing/panel';
 import { type } from '../../testing/type';
-import { Notices } from '../../services/notices';
 import { HolderPanel } from '../4-balance/holder-panel';
 import { AddPanel } from './add-panel';
 import { PackPanel } from './pack-panel';
-
-async function panel<T>(component: Type<T>, family?: string, inputs: Readonly<Record<string, unknown>> = {}) {
-  const workspace = new PlayedWorkspace(benchAt({}, family));
-  TestBed.resetTestingModule().configureTestingModule({
-    imports: [component],
-    providers: [
-      { provide: Workspace, useValue: workspace },
-      { provide: Notices, useValue: { say: (words: string) => fail(words) } },
-    ],
-  });
-  const fixture = TestBed.createComponent(component);
-  const show = async (): Promise<void> => {
-    fixture.componentRef.setInput('bench', workspace.now);
-    await fixture.whenStable();
-  };
-  for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
-  await show();
-  // Lists wait till edits pause.
-  await pause(fixture);
-  const page = fixture.nativeElement as HTMLElement;
-  const press = async (words: string): Promise<void> => {
-    [...page.querySelectorAll('button')].find((b) => b.textContent.trim() === words)!.click();
-    await fixture.whenStable();
-  };
-  return { page, fixture, workspace, show, press };
-}
-const choose = (page: HTMLElement, label: string, words: RegExp): void => {
-  const select =
-    page.querySelector<HTMLSelectElement>(`select[aria-label="${label}"]`) ??
-    [...page.querySelectorAll('label')].find((l) => l.textContent.trim().startsWith(label))!.querySelector('select')!;
-  select.value = [...select.options].find((o) => words.test(o.textContent))!.value;
-  select.dispatchEvent(new Event('change'));
-};
 
 describe('adding to a rig', () => {
   it('puts a part beside what is picked, under a name that is free', async () => {

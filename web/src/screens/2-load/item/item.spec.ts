@@ -1,82 +1,22 @@
-import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { provideHttpClient } from '@angular/common/http';
-import { provideHttpClientTesting } from '@angular/common/http/testing';
+import { TestBed } from '@angular/core/testing';
 import { newItem, type KitItem } from '@tide-pebble/core';
-import { remeasured, resultsOf } from '@tide-pebble/core/measuring';
+import { resultsOf } from '@tide-pebble/core/measuring';
 import { type Subject } from 'rxjs';
 import type { ScaleReading } from '../../../devices/scale';
 import { ScaleLink } from '../../../services/scale-link';
+import { Edited } from '../../../testing/edited';
 import { pick } from '../../../testing/pick';
-import { type } from '../../../testing/type';
-import type { ItemChange } from './changes';
 import { ClearancesEditor } from './editors/clearances-editor';
 import { FactsEditor } from './editors/facts-editor';
 import { ItemDrawing } from './item-drawing';
 import { KnownPanel } from './known-panel';
+import { until } from '../../../testing/until';
 import { Measuring } from './measuring/measuring';
 import { PointsEditor } from './editors/points-editor';
 import { StatesEditor } from './editors/states-editor';
 
 const lens: KitItem = { ...newItem('l', 'lens', 'Long lens'), size: [0.1, 0.07, 0.07], boxCentre: [0.05, 0, 0] };
 const camera: KitItem = { ...newItem('c', 'camera', 'Heron'), size: [0.06, 0.12, 0.08], boxCentre: [0.01, 0, 0.04] };
-
-/** An editor on an item, that takes its changes as the sheet does. */
-class Edited<T> {
-  item: KitItem;
-  private constructor(
-    readonly fixture: ComponentFixture<T>,
-    item: KitItem,
-  ) {
-    this.item = item;
-  }
-
-  static async of<T extends { readonly edited: { subscribe(take: (change: ItemChange) => void): unknown } }>(
-    component: new () => T,
-    item: KitItem,
-  ): Promise<Edited<T>> {
-    TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting()] });
-    const edited = new Edited(TestBed.createComponent(component), item);
-    edited.fixture.componentInstance.edited.subscribe((change) => {
-      edited.item = remeasured(change(edited.item));
-      edited.show();
-    });
-    edited.show();
-    await edited.fixture.whenStable();
-    return edited;
-  }
-
-  get page(): HTMLElement {
-    return this.fixture.nativeElement as HTMLElement;
-  }
-
-  show(): void {
-    this.fixture.componentRef.setInput('item', this.item);
-    if (this.fixture.componentInstance instanceof Measuring)
-      this.fixture.componentRef.setInput('results', resultsOf(this.item));
-  }
-
-  async press(label: string | RegExp): Promise<void> {
-    const names = (b: Element): string => (b.getAttribute('aria-label') ?? b.textContent ?? '').trim();
-    const button = [...this.page.querySelectorAll('button')].find((b) =>
-      typeof label === 'string' ? names(b) === label : label.test(names(b)),
-    );
-    if (!button)
-      throw new Error(`no button ${label} among ${[...this.page.querySelectorAll('button')].map(names).join(' | ')}`);
-    button.click();
-    await this.fixture.whenStable();
-  }
-
-  async choose(label: string, value: string): Promise<void> {
-    const select = this.page.querySelector<HTMLSelectElement>(`select[aria-label="${label}"]`)!;
-    select.value = value;
-    select.dispatchEvent(new Event('change'));
-    await this.fixture.whenStable();
-  }
-
-  type(label: string, text: string): Promise<void> {
-    return type(this.page, label, text, () => this.fixture.whenStable());
-  }
-}
 
 describe('measuring an item', () => {
   it('on an edge: from two tips to a mass centre, with its plus-minus and what would better it', async () => {
@@ -124,17 +64,16 @@ describe('measuring an item', () => {
       b.getAttribute('aria-label')?.startsWith('From the scale'),
     )!;
     button.click();
-    await new Promise((done) => setTimeout(done));
+    await sheet.fixture.whenStable();
     for (const grams of [390, 400, 400, 400, 400, 400])
       readings.next({ mass: grams / 1000, stable: grams === 400, overload: false });
-    await new Promise((done) => setTimeout(done));
+    await until(() => sheet.item.measurements![0]!.readings['scale'], 'the settled figure');
     await sheet.fixture.whenStable();
     expect(sheet.item.measurements![0]!.readings['scale']).toEqual([{ value: 0.4, from: 'scale' }]);
     button.click();
-    await new Promise((done) => setTimeout(done));
-    link.disconnect();
-    await new Promise((done) => setTimeout(done));
     await sheet.fixture.whenStable();
+    link.disconnect();
+    await until(() => sheet.page.querySelector('[role=alert]'), 'the reason');
     expect(sheet.page.querySelector('[role=alert]')!.textContent).toContain('Nothing was taken');
     expect(sheet.item.mass!.value).toBe(0.4);
   });
