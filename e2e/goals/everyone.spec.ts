@@ -33,7 +33,11 @@ for (const demo of [true, false]) {
           : STAGES) {
           await page.goto(`${server.address}/${stage}`);
           await expect(page.locator('main h1, main h2, main .view-title').first()).toBeVisible();
-          const { violations } = await new AxeBuilder({ page }).analyze();
+          // Dusk changes colours alone, a narrow page all but them.
+          const axe = new AxeBuilder({ page });
+          if (scheme === 'dark') axe.withRules('color-contrast');
+          if (width < 1280) axe.disableRules('color-contrast');
+          const { violations } = await axe.analyze();
           found.push(
             ...violations.map(
               (v) =>

@@ -4,6 +4,8 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
+import { faultLine, parseRigFile } from '@tide-pebble/core';
+import { analyse } from '@tide-pebble/core/making';
 import { allKept, expect, fill, goTo, readout, test } from '../support/bench';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
@@ -50,6 +52,20 @@ const download = async (page: Page, click: () => Promise<void>): Promise<string>
   const [file] = await Promise.all([page.waitForEvent('download'), click()]);
   return file.path();
 };
+interface Told {
+  readonly mass: number;
+  readonly readouts: readonly { readonly name: string; readonly lines: readonly string[] }[];
+}
+const byCommand = (file: string): Told =>
+  JSON.parse(execFileSync('npm', ['run', '-s', 'analyse', '--', file], { cwd: root, encoding: 'utf8' })) as Told;
+/** What the command does, without the second it takes to begin. */
+const inProcess = (file: string): Told => {
+  const read = parseRigFile(readFileSync(file, 'utf8'));
+  if (!read.ok) throw new Error(read.faults.map(faultLine).join(', '));
+  const outcome = analyse(read.value, null);
+  if (!outcome.ok) throw new Error(outcome.reason);
+  return JSON.parse(JSON.stringify(outcome.result)) as Told;
+};
 const massShown = async (page: Page): Promise<number> =>
   Number(
     [...(await readout(page, 'Mass')).matchAll(/([\d,]+) g/g)]
@@ -90,9 +106,7 @@ for (const family of FAMILIES) {
         const path = await download(page, () => card.getByRole('button', { name: `Export ${name}` }).click());
         const file = join(server.data, `${name}.rig.json`);
         writeFileSync(file, readFileSync(path));
-        const told = JSON.parse(
-          execFileSync('npm', ['run', '-s', 'analyse', '--', file], { cwd: root, encoding: 'utf8' }),
-        ) as { mass: number; readouts: readonly { name: string; lines: readonly string[] }[] };
+        const told = i === 0 ? byCommand(file) : inProcess(file);
         expect(Math.round(told.mass * 1000)).toBe(mass);
         // All that the bench tells of it in full, word for word.
         await goTo(page, 'Balance');
