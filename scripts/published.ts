@@ -1,11 +1,12 @@
-/** Writes what is published from the code: the JSON Schemas of rig and kit files. `--check` fails when one is stale, or the demo does not read. */
+/** Writes what is published from the code: the JSON Schemas of rig and kit files and of a whole rig. `--check` fails when one is stale, or the demo does not read. */
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { backup, BODY_SCHEMAS, parseRigFile, readWith } from '@tide-pebble/core';
-import { kitFileJsonSchema, rigFileJsonSchema } from '../core/src/contract/jsonSchema';
+import { kitFileJsonSchema, rigFileJsonSchema, wholeJsonSchema } from '../core/src/contract/jsonSchema';
 
 const published = [
   ['rig-file', rigFileJsonSchema()],
   ['kit-file', kitFileJsonSchema()],
+  ['whole', wholeJsonSchema()],
 ].map(([name, schema]) => ({
   name,
   file: new URL(`../docs/${name as string}.schema.json`, import.meta.url),

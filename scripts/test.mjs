@@ -28,6 +28,7 @@ const QUEUE = [
     (project) => () => check(`types: ${project}`, ['npx', 'tsc', '--noEmit', '-p', project]),
   ),
   () => check('format', ['npx', 'prettier', '--check', '--log-level', 'warn', '.']),
+  () => check('whole rigs', ['node', '--import', 'tsx', 'scripts/audit.ts'], true),
   () => suite('server', jasmine('server/jasmine.json'), /(\d+) specs?, (\d+) failures?/),
   () => check('layers', ['npx', 'depcruise', ...SOURCES, '--config', '.dependency-cruiser.cjs']),
   () => check('own physics cases', ['node', '--import', 'tsx', 'scripts/physics.ts', 'core/cases.json']),
@@ -58,8 +59,8 @@ console.log(`${passed} passed, ${failed} failed`);
 if (passed === 0) quit('No test ran.');
 process.exit(failed > 0 ? 1 : 0);
 
-async function check(name, command) {
-  const { code } = await run(name, command, false);
+async function check(name, command, loud = false) {
+  const { code } = await run(name, command, loud);
   count(code === 0 ? 1 : 0, code === 0 ? 0 : 1);
 }
 

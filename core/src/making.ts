@@ -20,6 +20,7 @@ export type { OwnFigure } from './3-balance';
 export { movesBetween, setUpsFor, type Move, type SetUpRow, type SetUpsInput } from './9-design/setUpsFor';
 export { sizesForAll, type Serves, type SizeForAll, type SizesForAll } from './9-design/sizeForAll';
 export { analyse } from './9-design/analyse';
+export { wholeOf, wholeOfFile } from './9-design/whole/wholeOf';
 export { cure, type Cure, type CureInput } from './9-design/cure';
 export {
   candidate,

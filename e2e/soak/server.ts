@@ -44,6 +44,13 @@ export class SoakedServer {
     });
   }
 
+  /** What its process has worked so far, s: user and system, in ticks of a hundredth. Linux only. */
+  worked(): number {
+    const stat = readFileSync(`/proc/${this.process!.pid}/stat`, 'utf8');
+    const [user, system] = stat.slice(stat.lastIndexOf(')') + 2).split(' ').slice(11, 13);
+    return (Number(user) + Number(system)) / 100;
+  }
+
   /** Resident, MB. Linux only. */
   memory(): number {
     return Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${this.process!.pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;

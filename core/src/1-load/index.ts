@@ -3,6 +3,7 @@ export { solidOf } from './solid';
 export type { Solid } from './unitSolid';
 export { MeshFault, meshFault } from './meshSolid';
 export { flatBody, shifted, type FlatBody, type Shift } from './flatBody';
+export { boundingBox, boxRound, type Box } from './boundingBox';
 export { turnedBody } from './turnedBody';
 export {
   NO_SUMS,

@@ -3,7 +3,21 @@
  * setting an adjuster afterwards only shifts pieces.
  */
 import { add, alignZ, IDENTITY, materialOf, rotationOf, scale, unit, type Mat3, type Vec3, ZERO } from '../0-base';
-import { flatBody, shifted, turnedBody, type FlatBody, type PlacedLoad, type Shift } from '../1-load';
+import {
+  addSums,
+  flatBody,
+  moveSums,
+  NO_SUMS,
+  scaleSums,
+  shifted,
+  sumsOf,
+  sumsOfOne,
+  turnedBody,
+  type FlatBody,
+  type PlacedLoad,
+  type Shift,
+  type Sums,
+} from '../1-load';
 import type { Adjuster, Body, Contact, Part, Rig, Station } from '../model';
 import type { AtHand } from './atHand';
 import { hubBodies, memberBodies } from './members/memberBodies';
@@ -20,6 +34,8 @@ export interface Piece {
   /** Indices of the adjusters that move it. */
   readonly movedBy: readonly number[];
   readonly isLoad: boolean;
+  /** The stack (index) it lies on: it stands so much further out as washers are on. */
+  readonly ridesOn?: number;
 }
 export interface StackPlace {
   readonly body: string;
@@ -28,6 +44,8 @@ export interface StackPlace {
   /** The adjuster that sets how many washers are on; null leaves the count as the rig has it. */
   readonly countedBy: number | null;
   readonly shifts: readonly Shift[];
+  /** What lies on the stack, as it stands with the bolt bare: nut, foot. */
+  readonly riders: readonly FlatBody[];
   readonly one: { readonly mass: number; readonly massSpread: number; readonly source: string };
 }
 export interface Assembly {
@@ -48,7 +66,7 @@ export type AdjusterValues = Readonly<Record<string, number>>;
 export function assemble(rig: Rig, load: PlacedLoad | null, atHand: AtHand = null): Assembly {
   const faults: RigFault[] = [];
   const pieces: Piece[] = [];
-  const stacks: StackPlace[] = [];
+  const stacks: Omit<StackPlace, 'riders'>[] = [];
   let mount: Vec3 | null = null;
   let mountTurn: Mat3 = IDENTITY;
   for (const body of rig.bodies) {
@@ -84,7 +102,27 @@ export function assemble(rig: Rig, load: PlacedLoad | null, atHand: AtHand = nul
   }
   if (load && mount === null)
     faults.push({ about: 'load', reason: 'No part of this rig carries a camera: give one part a mount.' });
-  return { rig, pieces, stacks, mount, mountTurn, atHand, faults };
+  return { rig, ...ridden(rig, pieces, stacks), mount, mountTurn, atHand, faults };
+}
+
+/** Pieces that lie on a stack and stacks that carry pieces, told of each other. */
+function ridden(
+  rig: Rig,
+  pieces: readonly Piece[],
+  stacks: readonly Omit<StackPlace, 'riders'>[],
+): Pick<Assembly, 'pieces' | 'stacks'> {
+  const rides = new Map(
+    rig.bodies.flatMap((b) => b.parts).flatMap((p) => (p.rides === undefined ? [] : [[p.id, p.rides] as const])),
+  );
+  const place = new Map(stacks.map((s, i) => [s.station.id, i]));
+  const riders = stacks.map((): FlatBody[] => []);
+  const told = pieces.map((piece) => {
+    const on = place.get(rides.get(piece.flat.id) ?? '');
+    if (on === undefined) return piece;
+    riders[on]!.push(piece.flat);
+    return { ...piece, ridesOn: on };
+  });
+  return { pieces: told, stacks: stacks.map((s, i) => ({ ...s, riders: riders[i]! })) };
 }
 
 function moversOf(adjusters: readonly Adjuster[], body: string, id: string): readonly number[] {
@@ -160,7 +198,7 @@ function framePieces(
     const flat = flatBody({
       id: part.id,
       name: part.name,
-      owner: part.id,
+      owner: part.of ?? part.id,
       shape: part.shape,
       at: part.at,
       rotation: part.turn ? rotationOf(part.turn) : IDENTITY,
@@ -196,7 +234,7 @@ function stackPlaces(
   body: Body,
   movers: (id: string) => readonly number[],
   faults: RigFault[],
-): readonly Omit<StackPlace, 'shifts'>[] {
+): readonly Omit<StackPlace, 'shifts' | 'riders'>[] {
   return body.stations.flatMap((station) => {
     const { washer } = station;
     const material = materialOf(washer.material, rig.materials);
@@ -238,8 +276,21 @@ export function shiftOf(rig: Rig, movedBy: readonly number[], values: readonly n
   return shift;
 }
 
+/** How far out what lies on a stack is carried by so many washers, m, rig axes. */
+const carriedOut = ({ station }: StackPlace, count: number): Vec3 =>
+  scale(unit(station.axis), Math.max(0, count) * station.washer.thickness);
+
+/** What so many washers bring with them, against the bare bolt: their own sums, and what lies on them carried out. */
+export function stackSums(stack: StackPlace, count: number): Sums {
+  const body = stackBody(stack, count);
+  const own = body ? sumsOfOne(body) : NO_SUMS;
+  if (stack.riders.length === 0 || count <= 0) return own;
+  const bare = sumsOf(stack.riders);
+  return addSums(own, addSums(moveSums(bare, carriedOut(stack, count)), scaleSums(bare, -1)));
+}
+
 /** A stack of n washers as one exact tube, its centre n·t/2 out from the seat; null when the bolt is bare. */
-export function stackBody({ station, one, shifts }: StackPlace, count: number): FlatBody | null {
+export function stackBody({ station, one, shifts }: Omit<StackPlace, 'riders'>, count: number): FlatBody | null {
   if (count <= 0) return null;
   const { washer } = station;
   const axis = unit(station.axis);
@@ -276,12 +327,14 @@ export interface PlacedPiece {
 export function placedPieces(assembly: Assembly, adjusters: AdjusterValues): readonly PlacedPiece[] {
   const { rig } = assembly;
   const values = valuesInOrder(rig, adjusters);
-  const placed: PlacedPiece[] = assembly.pieces.map(({ body, flat, movedBy, isLoad }) => ({
-    body,
-    isLoad,
-    movedBy,
-    flat: movedBy.length === 0 ? flat : shifted(flat, shiftOf(rig, movedBy, values)),
-  }));
+  const placed: PlacedPiece[] = assembly.pieces.map(({ body, flat, movedBy, isLoad, ridesOn }) => {
+    const on = ridesOn === undefined ? null : assembly.stacks[ridesOn]!;
+    const stays = movedBy.length === 0 && !on;
+    const shift = on
+      ? add(shiftOf(rig, movedBy, values), carriedOut(on, countOf(on, values)))
+      : shiftOf(rig, movedBy, values);
+    return { body, isLoad, movedBy, flat: stays ? flat : shifted(flat, shift) };
+  });
   for (const stack of assembly.stacks) {
     const flat = stackBody(stack, countOf(stack, values));
     if (flat)

@@ -1,6 +1,8 @@
 /** From a stored design to its rig: the family's build with the maker's edits over it, or the freed rig as it stands. */
 import type { Design, Edit, Rig } from '../model';
 import { applyEdits } from './edits/applyEdits';
+import type { ConnectionFault } from './connections/bolted';
+import { hardwareOf, type Load } from './connections/withHardware';
 import { FAMILIES } from './families';
 import { familyInput, type DimensionFault, type Family, type FamilyInput } from './family';
 
@@ -12,18 +14,26 @@ export type DesignedRig =
       readonly input: FamilyInput | null;
       readonly unapplied: readonly Edit[];
       readonly outOfRange: readonly DimensionFault[];
+      /** Connections that do not hold as they are. */
+      readonly loose: readonly ConnectionFault[];
     }
   | { readonly ok: false; readonly reason: string };
 
 export const familyById = (id: string): Family | null => FAMILIES.find((f) => f.id === id) ?? null;
 
-export function designRig(design: Design): DesignedRig {
+/** `load` says how deep a screw may go into what stands on the rig. */
+export function designRig(design: Design, load: Load | null = null): DesignedRig {
   if (design.kind === 'free')
-    return { ok: true, rig: design.rig, family: null, input: null, unapplied: [], outOfRange: [] };
+    return { ok: true, ...made(design.rig, load), family: null, input: null, unapplied: [], outOfRange: [] };
   const family = familyById(design.family);
   if (!family)
     return { ok: false, reason: `This rig is of a family “${design.family}” that this version does not know.` };
   const { input, faults } = familyInput(family, design.dimensions, design.choices);
   const { rig, unapplied } = applyEdits(family.build(input), design.edits);
-  return { ok: true, rig, family, input, unapplied, outOfRange: faults };
+  return { ok: true, ...made(rig, load), family, input, unapplied, outOfRange: faults };
+}
+
+function made(rig: Rig, load: Load | null): { readonly rig: Rig; readonly loose: readonly ConnectionFault[] } {
+  const { rig: whole, faults } = hardwareOf(rig, load);
+  return { rig: whole, loose: faults };
 }

@@ -8,6 +8,7 @@ export {
   placedPieces,
   shiftOf,
   stackBody,
+  stackSums,
   valuesInOrder,
   type AdjusterValues,
   type Assembly,
@@ -36,6 +37,13 @@ export { finishedLength } from './members/finishedLength';
 export { springBack } from './members/springBack';
 export { cutLength, inserted, takeOff, type EndFitting } from './members/cutLength';
 export { cutLengthOf, memberEnds, placesOf } from './members/memberEnds';
+// what holds what
+export { hardwareOf, withHardware, withoutHardware } from './connections/withHardware';
+export { connectionsOf } from './connections/connectionsOf';
+export { drilledElsewhere, type DrilledHole } from './connections/holesIn';
+export { piecesHeld } from './connections/fastenedAt';
+export { washerId } from './connections/washerId';
+export type { Connection, ConnectionHole, ConnectionKind, Layer } from './connections/connection';
 // joints and stock
 export { fittingFor, FITTING_NAMES, hubOf } from './fittings/fittingFor';
 export { jointFacts, usualJointMass } from './fittings/jointFacts';

@@ -1,7 +1,7 @@
 /** The balance at many settings of one assembly, quickly: sums kept by what moves together, no body visited again. */
 import { STANDARD_GRAVITY, type Vec3 } from '../0-base';
 import { addSums, moveSums, NO_SUMS, sumsOfOne, type Sums } from '../1-load';
-import { countOf, shiftOf, stackBody, valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
+import { countOf, shiftOf, stackSums, valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
 import { aboutAxis } from './borne/hung/dropTimeWanted';
 import type { Pivot } from '../model';
 import { dropFromLevel } from './borne/hung/dropFactor';
@@ -37,11 +37,10 @@ export function quickBalance(assembly: Assembly): QuickBalance | null {
   const stacks = assembly.stacks.filter((s) => beyond.has(s.body));
   if (moved.length === 0 && stacks.length === 0) return null;
   const kept = stacks.map(() => new Map<number, Sums>());
-  const stackSums = (i: number, count: number): Sums => {
+  const onBolt = (i: number, count: number): Sums => {
     let sums = kept[i]!.get(count);
     if (!sums) {
-      const body = stackBody(stacks[i]!, count);
-      kept[i]!.set(count, (sums = body ? sumsOfOne(body) : NO_SUMS));
+      kept[i]!.set(count, (sums = stackSums(stacks[i]!, count)));
     }
     return sums;
   };
@@ -52,7 +51,7 @@ export function quickBalance(assembly: Assembly): QuickBalance | null {
       for (const { movedBy, sums: own } of moved)
         sums = addSums(sums, movedBy.length === 0 ? own : moveSums(own, shiftOf(rig, movedBy, inOrder)));
       for (const [i, stack] of stacks.entries()) {
-        const own = stackSums(i, countOf(stack, inOrder));
+        const own = onBolt(i, countOf(stack, inOrder));
         sums = addSums(sums, stack.movedBy.length === 0 ? own : moveSums(own, shiftOf(rig, stack.movedBy, inOrder)));
       }
       return reading(sums, supportAt(rig, support, inOrder), support.kind === 'pivot' ? support.pivot : {});

@@ -123,7 +123,9 @@ function packLines(rig: Rig, values: AdjusterValues, bin: readonly BinItem[]): r
   const inOrder = valuesInOrder(rig, values);
   const stacks = assemble(rig, null).stacks.filter((s) => s.station.washer.supply);
   for (const stack of stacks) need(stack.station.washer.supply!, countOf(stack, inOrder), stack.station.id);
-  for (const item of new Set(stacks.map((s) => s.station.washer.supply!.item)))
+  // What is set by count is trimmed on the finished rig; a disc that was chosen is not.
+  const trimmed = stacks.filter((s) => s.countedBy !== null);
+  for (const item of new Set(trimmed.map((s) => s.station.washer.supply!.item)))
     needs.get(item)!.needed += SPARE_WASHERS;
   return [...needs].map(([item, { needed, packOf, packPrice, about }]) => {
     const have = Math.min(needed, inBin(bin, item)?.count ?? 0);

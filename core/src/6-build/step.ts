@@ -20,7 +20,14 @@ export interface BuildStep {
   readonly final: boolean;
   /** Ids of steps that must be done before. A need that no step answers is dropped. */
   readonly needs: readonly string[];
+  /** Connections it makes, operations it does, pieces it takes in hand, by their ids. */
+  readonly does?: readonly string[];
+  readonly makes?: readonly string[];
+  readonly handles?: readonly string[];
 }
+
+/** The operation that saws a piece. */
+export const cutId = (piece: string): string => `${piece}/cut`;
 
 export interface BuildInput {
   readonly rig: Rig;

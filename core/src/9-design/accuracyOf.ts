@@ -5,8 +5,6 @@ import {
   bodiesBeyond,
   changedDesign,
   placedPieces,
-  shiftOf,
-  stackBody,
   valuesInOrder,
   type AdjusterValues,
   type Assembly,
@@ -245,7 +243,6 @@ function masses(
   { values, rig: { wants } }: AccuracyInput,
   support: readonly [number, number, number],
 ): readonly Unsure[] {
-  const inOrder = valuesInOrder(assembly.rig, values);
   const wanted = wantedOf(assembly, values, wants)!;
   const back = [-support[0], -support[1], -support[2]] as const;
   const bySource = new Map<string, { readonly name: string; readonly id: string; sums: Sums; spread: number }>();
@@ -258,26 +255,8 @@ function masses(
         : { name, id: owner, sums, spread },
     );
   };
-  for (const p of assembly.pieces)
-    if (wanted.borne.carries.has(p.body))
-      take(
-        p.flat.source,
-        p.flat.owner,
-        moveSums(moveSums(sumsOfOne(p.flat), shiftOf(assembly.rig, p.movedBy, inOrder)), back),
-        p.flat.massSpread,
-      );
-  for (const s of assembly.stacks) {
-    const body = wanted.borne.carries.has(s.body)
-      ? stackBody(s, s.countedBy === null ? s.station.count : Math.round(inOrder[s.countedBy]!))
-      : null;
-    if (body)
-      take(
-        body.source,
-        body.owner,
-        moveSums(moveSums(sumsOfOne(body), shiftOf(assembly.rig, s.movedBy, inOrder)), back),
-        body.massSpread,
-      );
-  }
+  for (const { body, flat } of placedPieces(assembly, values))
+    if (wanted.borne.carries.has(body)) take(flat.source, flat.owner, moveSums(sumsOfOne(flat), back), flat.massSpread);
   return [...bySource.values()].flatMap(({ name, id, sums, spread }) =>
     sums.mass > LEAST_MASS && spread > 0
       ? [

@@ -5,23 +5,17 @@ import type { Judgement } from '../0-base';
 import { clampHolds, readoutsOf, type Drop, type Evaluation, type HeldPose } from '../3-balance';
 import type { RigFile } from '../contract';
 import { judged, workpiece } from './derive';
+import { loadoutNamed } from './loadoutNamed';
 import { stockPlan } from '../5-stock';
 
 export type AnalyseOutcome =
   | { readonly ok: true; readonly result: Readonly<Record<string, unknown>> }
   | { readonly ok: false; readonly reason: string };
 
-/** `loadoutName` picks by name or id; without one the rig's own loadout is taken, else the first. */
 export function analyse(file: RigFile, loadoutName: string | null): AnalyseOutcome {
-  const loadout =
-    loadoutName === null
-      ? (file.loadouts.find((l) => l.id === file.rig.loadout) ?? file.loadouts[0] ?? null)
-      : (file.loadouts.find((l) => l.name === loadoutName || l.id === loadoutName) ?? null);
-  if (loadoutName !== null && !loadout)
-    return {
-      ok: false,
-      reason: `No loadout “${loadoutName}” in this file. It has: ${file.loadouts.map((l) => l.name).join(', ') || 'none'}.`,
-    };
+  const picked = loadoutNamed(file, loadoutName);
+  if (!picked.ok) return picked;
+  const { loadout } = picked;
   const made = workpiece(file.rig, loadout, new Map(file.kit.map((k) => [k.id, k])));
   if (!made.ok) return made;
   const values = file.setups.find((s) => s.rig === file.rig.id && s.loadout === loadout?.id)?.values ?? {};
@@ -36,6 +30,7 @@ export function analyse(file: RigFile, loadoutName: string | null): AnalyseOutco
         made.work.rig.adjusters.map((a) => [a.id, Math.min(a.range[1], Math.max(a.range[0], values[a.id] ?? a.value))]),
       ),
       ...whole(evaluation),
+      rigMass: evaluation.mass - evaluation.loadMass,
       hung: hungFigures(evaluation),
       held: evaluation.held.map(heldFigures),
       pole: poleFigures(evaluation),

@@ -63,7 +63,8 @@ export function workpiece(
   kit: ReadonlyMap<string, KitItem>,
   bin: readonly BinItem[] | null = null,
 ): WorkpieceOutcome {
-  const designed = designRig(document.design);
+  const socket = loadout ? socketOf(loadout, kit) : null;
+  const designed = designRig(document.design, socket?.depth ? { socketDepth: socket.depth } : null);
   if (!designed.ok) return { ok: false, reason: designed.reason };
   const load = loadout ? placeLoad(loadout, kit) : null;
   const assembly = assemble(designed.rig, load, bin && document.wants ? atHand(document.wants, bin) : null);
@@ -84,7 +85,7 @@ export function workpiece(
       hands: document.hands ?? USUAL_HANDS,
       cones: loadout ? lensCones(loadout, kit).flatMap((c) => (c.kind === 'cone' ? [c.cone] : [])) : [],
       spaces: loadout ? spacesOf(loadout, kit) : [],
-      socket: loadout ? socketOf(loadout, kit) : null,
+      socket,
       get quick() {
         return quick();
       },
@@ -142,10 +143,22 @@ export function judged(work: Workpiece, values: AdjusterValues, wants: RigDocume
 }
 
 function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Finding[] {
-  const { family, input, rig, outOfRange, unapplied } = designed;
+  const { family, input, rig, outOfRange, unapplied, loose } = designed;
   const kindOf = (id: string): 'length' | 'angle' => family?.dimensions.find((d) => d.id === id)?.kind ?? 'length';
   return [
     ...(family && input ? family.advise(input, rig) : []),
+    ...loose.map((fault): Finding => ({
+      code: 'connectionLoose',
+      severity: 'mend',
+      about: fault.about,
+      place: fault.connection,
+      figure: null,
+      limit: null,
+      title: say`The ${fault.name} does not hold as it is drawn.`,
+      why: fault.reason,
+      toDo: say`Move its pieces together, or change what it passes.`,
+      fixes: [],
+    })),
     ...outOfRange.map((fault): Finding => {
       const [least, most] = fault.range.map((v) => figure(kindOf(fault.id), v)) as [
         ReturnType<typeof figure>,

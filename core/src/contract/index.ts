@@ -37,3 +37,4 @@ export {
   type Stored,
   type StoredList,
 } from './documents';
+export { whole, type Whole, type WholePiece } from './whole';

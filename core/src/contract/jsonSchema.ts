@@ -2,6 +2,7 @@
 import * as z from 'zod';
 import { rigFile } from './rigFile';
 import { kitFile } from './tables';
+import { whole } from './whole';
 
 const UNITS = 'SI units throughout: m, kg, rad, N m. Axes: x forward, y to the camera’s left, z up.';
 
@@ -15,4 +16,10 @@ export const kitFileJsonSchema = (): unknown => ({
   title: 'Tide Pebble kit file',
   description: `Kit and loadouts. ${UNITS}`,
   ...z.toJSONSchema(kitFile, { io: 'input' }),
+});
+
+export const wholeJsonSchema = (): unknown => ({
+  title: 'Tide Pebble whole rig',
+  description: `What \`npm run -s whole\` prints. ${UNITS}`,
+  ...z.toJSONSchema(whole),
 });

@@ -19,6 +19,14 @@ export {
   type StateChoice,
 } from './load';
 export {
+  type Bolted,
+  type ScrewEnd,
+  type Seated,
+  type SlidOn,
+  type StackedLayer,
+  type StatedConnection,
+} from './connection';
+export {
   FITTINGS,
   HOLDS,
   rig,

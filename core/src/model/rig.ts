@@ -20,6 +20,7 @@ import {
   size,
   vec3,
 } from './quantity';
+import { statedConnection } from './connection';
 import { shape } from './shape';
 
 export const material = z.strictObject({
@@ -37,8 +38,14 @@ export const material = z.strictObject({
 export const supply = z.strictObject({ item: name, packOf: count.positive(), packPrice: money });
 export type Supply = z.infer<typeof supply>;
 
-/** A round hole through a part, or a slot of `slot` along its direction; `at` its middle, rig axes. */
-export const partHole = z.strictObject({ at: vec3, axis: vec3, diameter: positive, slot: vec3.optional() });
+/** A round hole through a part, or a slot of `slot` along its direction; `at` its middle, rig axes. `by`: the connection that needs it, worked out anew. */
+export const partHole = z.strictObject({
+  at: vec3,
+  axis: vec3,
+  diameter: positive,
+  slot: vec3.optional(),
+  by: id.optional(),
+});
 export type PartHole = z.infer<typeof partHole>;
 
 /**
@@ -77,6 +84,12 @@ export const part = z.strictObject({
   /** Looked into or at: the eye sees all of it from between these distances, m. */
   seenFrom: z.tuple([notNegative, positive]).readonly().optional(),
   twin: id.optional(),
+  /** The station whose washers it lies on: it stands so much further out as they are high. */
+  rides: id.optional(),
+  /** The connection that brings it: worked out anew with every change, never stored. */
+  by: id.optional(),
+  /** The piece it is a length of, as a head is of its screw. */
+  of: id.optional(),
 });
 export type Part = z.infer<typeof part>;
 
@@ -133,6 +146,8 @@ export const hole = z.strictObject({
   diameter: positive,
   /** True when its place is only known once the member is bent and its pivot is fixed: drilled last. */
   afterBending: z.boolean(),
+  /** The connection that needs it: worked out anew with every change, never stored. */
+  by: id.optional(),
 });
 export type Hole = z.infer<typeof hole>;
 
@@ -271,6 +286,8 @@ export const body = z.strictObject({
   joints: z.array(joint).max(400),
   parts: z.array(part).max(400),
   stations: z.array(station).max(40),
+  /** What keeps its pieces together, where joints do not say it. */
+  connections: z.array(statedConnection).max(400).optional(),
 });
 export type Body = z.infer<typeof body>;
 

@@ -132,13 +132,11 @@ describe('fits and clearances', () => {
 
   it('a screw too long or too short for the socket is told, with the length to take', () => {
     const socket = { item: 'Gannet body', depth: 0.0055 };
-    cures(applied(built('pipe-post'), [{ kind: 'screw', id: 'camera-plate', length: 0.0254 }]), 'screwTooLong', {
-      socket,
-    });
-    cures(applied(built('pipe-post'), [{ kind: 'screw', id: 'camera-plate', length: 0.0127 }]), 'screwTooShort', {
-      socket,
-    });
-    expect(found(built('pipe-post'), 'screwTooLong', { socket: { item: 'Gannet body', depth: null } })).toEqual([]);
+    const rig = built('plate-and-pillar');
+    const { id } = rig.bodies.flatMap((b) => b.parts).find((p) => p.screw)!;
+    cures(applied(rig, [{ kind: 'screw', id, length: 0.0254 }]), 'screwTooLong', { socket });
+    cures(applied(rig, [{ kind: 'screw', id, length: 0.0095 }]), 'screwTooShort', { socket });
+    expect(found(rig, 'screwTooLong', { socket: { item: 'Gannet body', depth: null } })).toEqual([]);
   });
 
   it('a slide on bare thread is told, with plain rod for it', () => {

@@ -1,11 +1,12 @@
 /** The maker's own changes laid over a rig by identifier; what has a twin is changed in pairs, mirrored. */
 import { add, subtract, type Quaternion, type Vec3 } from '../../0-base';
-import type { Body, Edit, Joint, Member, Part, Pivot, Rig, Supply } from '../../model';
+import type { Body, Edit, Joint, Member, Part, Pivot, Rig, StatedConnection, Supply } from '../../model';
 import { mirroredMember, mirroredNode, mirroredPart, mirroredPoint, mirroredTurn } from './mirror';
 import { beyondEnd } from './beyondEnd';
 import { FITTING_NAMES } from '../fittings/fittingFor';
 import { jointFacts } from '../fittings/jointFacts';
 import { partMoved, partTurned } from './placePart';
+import { fastenedAt, screwsMoved } from '../connections/fastenedAt';
 import { refit } from '../fittings/refit';
 import { turnMember } from './turnMember';
 
@@ -128,6 +129,8 @@ function memberChanged(rig: Rig, id: string, change: (member: Member) => Member)
 }
 
 function weighed(rig: Rig, { target, mass }: EditOf<'weigh'>): Rig | null {
+  const brought = hardwareWeighed(rig, target, mass);
+  if (brought) return brought;
   if (!rig.bodies.some((b) => [...b.parts, ...b.members, ...b.stations, ...b.joints].some((e) => e.id === target)))
     return null;
   return {
@@ -141,6 +144,32 @@ function weighed(rig: Rig, { target, mass }: EditOf<'weigh'>): Rig | null {
       stations: b.stations.map((s) => (s.id === target ? { ...s, washer: { ...s.washer, mass } } : s)),
     })),
   };
+}
+
+/** What a connection brings is weighed by what it does there. */
+function hardwareWeighed(rig: Rig, target: string, mass: EditOf<'weigh'>['mass']): Rig | null {
+  const isOf = (c: StatedConnection): boolean => c.kind === 'bolted' && target.startsWith(`${c.id}/`);
+  return inBody(
+    rig,
+    bodyOf(rig, (b) => b.connections?.some(isOf) ?? false),
+    (b) => ({
+      ...b,
+      connections: b.connections!.map((c) =>
+        c.kind === 'bolted' && isOf(c) ? { ...c, weighed: { ...c.weighed, [target.slice(c.id.length + 1)]: mass } } : c,
+      ),
+    }),
+  );
+}
+
+/** Without those that held what is gone: a screw holds on to what is left, while it is two things. */
+function connectionsLeft(connections: readonly StatedConnection[], gone: ReadonlySet<string>): StatedConnection[] {
+  return connections.flatMap((c): StatedConnection[] => {
+    if (c.kind === 'slidOn') return gone.has(c.piece) || gone.has(c.over) ? [] : [c];
+    if (c.kind === 'seated') return gone.has(c.piece) || gone.has(c.in) ? [] : [c];
+    const stack = c.stack.filter((l) => !gone.has(l.kind === 'row' ? l.station : l.piece));
+    if (gone.has(c.id) || gone.has(c.on) || stack.length < 2) return [];
+    return [stack.length === c.stack.length ? c : { ...c, stack }];
+  });
 }
 
 /** Where an added piece is held, by its part. */
@@ -185,6 +214,7 @@ function removed(rig: Rig, target: string): Rig | null {
         joints,
         parts: b.parts.filter((p) => !gone.has(p.id)),
         stations: b.stations.filter((s) => !gone.has(s.id)),
+        ...(b.connections ? { connections: connectionsLeft(b.connections, new Set([...left, ...over])) } : {}),
       },
       touched,
     );
@@ -293,7 +323,14 @@ function withStation(rig: Rig, { body, station, countMost }: EditOf<'addStation'
 
 /** A part, station, contact or pivot by itself; a node with what is fastened there; a member with both its nodes. */
 function moved(rig: Rig, id: string, by: Vec3, isTwin: boolean): Rig | null {
-  const part = partChanged(rig, id, (p) => partMoved(p, by));
+  const alone = partChanged(rig, id, (p) => partMoved(p, by));
+  const part =
+    alone &&
+    inBody(
+      alone,
+      bodyOf(alone, (b) => b.parts.some((p) => p.id === id)),
+      (b) => ({ ...b, ...screwsMoved(b, new Set([id]), new Set(), shiftedBy(by)) }),
+    );
   if (part)
     return { ...part, contacts: part.contacts.map((c) => (c.id === heldBy(id) ? { ...c, at: add(c.at, by) } : c)) };
   const station = inBody(
@@ -320,7 +357,7 @@ function moved(rig: Rig, id: string, by: Vec3, isTwin: boolean): Rig | null {
 function nodesMoved(body: Body, ids: ReadonlySet<string>, by: Vec3, isTwin = false): Body {
   const paired = body.nodes.some((n) => ids.has(n.id) && n.twin);
   const share = (twin: string | undefined): Vec3 => (!paired || twin ? by : isTwin ? [0, 0, 0] : [by[0], 0, by[2]]);
-  const fastened = new Set(body.joints.filter((j) => ids.has(j.node)).flatMap((j) => j.joins));
+  const fastened = fastenedAt(body, ids);
   const near = new Set([
     ...ids,
     ...body.members.filter((m) => ids.has(m.from) || ids.has(m.to)).flatMap((m) => [m.from, m.to]),
@@ -331,10 +368,15 @@ function nodesMoved(body: Body, ids: ReadonlySet<string>, by: Vec3, isTwin = fal
       nodes: body.nodes.map((n) => (ids.has(n.id) ? { ...n, at: add(n.at, by) } : n)),
       parts: body.parts.map((p) => (fastened.has(p.id) ? partMoved(p, share(p.twin)) : p)),
       stations: body.stations.map((s) => (fastened.has(s.id) ? { ...s, seat: add(s.seat, by) } : s)),
+      ...screwsMoved(body, fastened, ids, shiftedBy(by)),
     },
     near,
   );
 }
+
+const shiftedBy =
+  (by: Vec3) =>
+  ({ point, way }: { readonly point: Vec3; readonly way: Vec3 }) => ({ point: add(point, by), way });
 
 const turnedAny = (rig: Rig, id: string, turn: Quaternion): Rig | null =>
   partChanged(rig, id, (part) => partTurned(part, turn)) ??

@@ -13,6 +13,7 @@ import {
   placedPieces,
   usualJointMass,
   withEdit,
+  withHardware,
   withoutWeight,
 } from '..';
 import { quaternionAbout, type Vec3 } from '../../0-base';
@@ -214,16 +215,19 @@ describe('the pipe post turned over', () => {
   it('hangs the camera in its bracket hole over hole, under the post', () => {
     const family = familyById('pipe-post')!;
     const usual = familyInput(family, {}, {}).input;
-    const rig = family.build({ ...usual, choices: { ...usual.choices, carry: 'low' } });
+    const rig = withHardware(family.build({ ...usual, choices: { ...usual.choices, carry: 'low' } }));
     const [body] = rig.bodies;
     const bracket = body!.members.find((m) => m.id === 'bracket')!;
     const strip = bentStrip(bracket, new Map(body!.nodes.map((n) => [n.id, n.at])))!;
-    const [cap, camera] = bracket.holes.map((h) => frameAlong(strip, h.along).at);
+    const [cap, camera] = ['bracket-on-cap', 'camera'].map(
+      (by) => frameAlong(strip, bracket.holes.find((h) => h.by === by)!.along).at,
+    );
     expect(camera![0]).toBeCloseTo(cap![0], 9);
     expect(camera![1]).toBeCloseTo(cap![1], 9);
     expect(cap![2] - camera![2]).toBeCloseTo(usual.dimensions['bracketInside']! + 0.005, 3);
     const mount = assemble(rig, null).mount!;
-    expect(mount[2]).toBeLessThan(cap![2] - usual.dimensions['bracketInside']!);
+    // The camera stands in the bracket, on its pad.
+    expect(mount[2] - camera![2]).toBeCloseTo(0.005 / 2 + 0.0015, 9);
     expect(Math.abs(mount[1])).toBeLessThan(1e-9);
     expect(sums(rig).mass).toBeGreaterThan(1);
   });

@@ -4,6 +4,7 @@ import type { Body, Member } from '../../model';
 import { beyondEnd } from './beyondEnd';
 import { placesOf } from '../members/memberEnds';
 import { partMoved, partTurned } from './placePart';
+import { fastenedAt, screwsMoved } from '../connections/fastenedAt';
 import { refit } from '../fittings/refit';
 
 /**
@@ -20,7 +21,7 @@ export function turnMember(body: Body, id: string, turn: Quaternion): Body | nul
   const about = (p: Vec3): Vec3 => add(pivot, transform(rotation, subtract(p, pivot)));
   const round = (v: Vec3): Vec3 => transform(rotation, v);
   const swings = (m: Member): boolean => m.id === id || (free.has(m.from) && free.has(m.to));
-  const fastened = new Set(body.joints.filter((j) => free.has(j.node)).flatMap((j) => j.joins));
+  const fastened = fastenedAt(body, free);
   return refit(
     {
       ...body,
@@ -40,6 +41,10 @@ export function turnMember(body: Body, id: string, turn: Quaternion): Body | nul
         fastened.has(p.id) ? partMoved(partTurned(p, turn), subtract(about(p.at), p.at)) : p,
       ),
       stations: body.stations.map((s) => (fastened.has(s.id) ? { ...s, seat: about(s.seat), axis: round(s.axis) } : s)),
+      ...screwsMoved(body, fastened, free, ({ point, way }) => ({
+        point: about(point),
+        way: round(way),
+      })),
       joints: body.joints.map((j) =>
         free.has(j.node) && j.hub
           ? { ...j, hub: { ...j.hub, sockets: j.hub.sockets.map((s) => ({ ...s, direction: round(s.direction) })) } }

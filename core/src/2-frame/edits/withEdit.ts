@@ -1,7 +1,8 @@
 /** A maker's change taken into a design: kept as an edit on top of a family's rig, made at once in a freed one. */
 import { add, multiply, quaternionOf, rotationOf } from '../../0-base';
-import type { Design, Edit } from '../../model';
+import type { Design, Edit, StatedConnection } from '../../model';
 import { applyEdits } from './applyEdits';
+import { withoutHardware } from '../connections/withHardware';
 import { designRig } from '../designRig';
 
 /** Null when the change finds nothing to act on. Later changes of one thing are folded into earlier ones of the same kind. */
@@ -19,7 +20,7 @@ export function withEdit(design: Design, edit: Edit): Design | null {
 /** The family's rig as it stands with all its edits, from now on plain data. */
 export function freed(design: Design): Design | null {
   const made = designRig(design);
-  return made.ok ? { kind: 'free', rig: made.rig } : null;
+  return made.ok ? { kind: 'free', rig: withoutHardware(made.rig) } : null;
 }
 
 /** Back from a weighed mass to the reckoned one. */
@@ -38,12 +39,20 @@ export function withoutWeight(design: Design, target: string): Design {
       ...design.rig,
       bodies: design.rig.bodies.map((b) => ({
         ...b,
+        ...(b.connections ? { connections: b.connections.map((c) => unweighed(c, target)) } : {}),
         members: b.members.map(bare),
         joints: b.joints.map((j) => (j.hub ? j : bare(j))),
         parts: b.parts.map((p) => (p.material ? bare(p) : p)),
       })),
     },
   };
+}
+
+/** Without what was weighed of its hardware by that id. */
+function unweighed(connection: StatedConnection, target: string): StatedConnection {
+  if (connection.kind !== 'bolted' || !connection.weighed || !target.startsWith(`${connection.id}/`)) return connection;
+  const { [target.slice(connection.id.length + 1)]: _mass, ...weighed } = connection.weighed;
+  return { ...connection, weighed };
 }
 
 function folded(edits: readonly Edit[], edit: Edit): Edit[] {

@@ -4,7 +4,7 @@
  */
 import { addScaled, DEGREE, figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
-import type { Hands, Member, Part, Rig, Station } from '../../model';
+import type { Hands, Member, Part, Rig, StatedConnection, Station, Washer } from '../../model';
 import { followBends, neutralFractionFor, stripStart } from '../members/bend';
 import type { Family, FamilyInput, Sizing } from '../family';
 import {
@@ -23,12 +23,21 @@ import { CENTRINGS, DISC_PLATES, sideError } from '../parts/discs';
 import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
-import { plate, holesOf } from '../parts/plate';
-import { WASHERS, washerOf } from '../parts/washers';
+import { plate } from '../parts/plate';
+import { washerOf } from '../parts/washers';
+import { ACROSS_FLATS } from '../hardware/sizes';
+import { fittingFor } from '../fittings/fittingFor';
 import { pipework, type Pipework } from '../fittings/pipework';
 
-const BOLT = 0.01; // M10 through the bottom cap, and the washers that trim it
-const TRIM_ROOM = 0.02; // of that bolt, below the discs
+const TRIM_ROOM = 0.02; // of the weight bolt, below the discs
+/** By the thread of the weight bolt, thickest first: the washers that trim on it. */
+const TRIM_WASHERS: Readonly<Record<string, string>> = { M10: 'm10-30', M8: 'm8-40', M6: 'm6-30', M5: 'm5-15' };
+const HEAD_CLEAR = 0.0002; // round the corners of a head, in the pipe
+const FOOT = { radius: 0.035, thickness: 0.006 };
+const PLATE_REACH = 0.028; // of the camera's hole from the plate's middle
+const USUAL_SOCKET = 0.006; // depth of a camera's thread where none is measured
+const PAD = 0.0015;
+const BRACKET_THICK = 0.005;
 const PLATE: Vec3 = [0.075, 0.06, 0.006];
 const THREAD_SPREAD = 0.0009; // half a turn: how far a taper thread goes differs with the hand that turns it
 const BRACKET = { bar: 'aluminium-25x5', insideRadius: 0.02 };
@@ -67,7 +76,6 @@ function layOut({ dimensions: d, choices }: FamilyInput): {
       },
       { id: 'handle', name: 'handle pipe', from: 'tee', to: 'handle-end', direction: way, cut: d['handle']! },
     ],
-    fastens: { 'camera-end': ['camera-plate'], 'weight-end': ['discs', 'trim'] },
   });
   const end = pipes.at('handle-end');
   return {
@@ -76,6 +84,23 @@ function layOut({ dimensions: d, choices }: FamilyInput): {
     up,
     handleMiddle: addScaled(end, way, -(d['gripLength']! / 2 + pipe.size.depth + pipe.size.takeOff.cap)),
   };
+}
+
+/** The first of these threads whose head or nut goes up the pipe that the cap closes; the last where none does. */
+function inPipe(pipe: string, threads: readonly string[]): string {
+  const { section } = pipeOf(pipe).size.stock;
+  const bore = section.kind === 'tube' ? section.outerDiameter - 2 * section.wall : 0;
+  const across = (thread: string): number => (2 / Math.sqrt(3)) * ACROSS_FLATS.of({ name: thread })!;
+  return threads.find((t) => across(t) <= bore - HEAD_CLEAR) ?? threads.at(-1)!;
+}
+
+/** Least distance of the camera's own hole from the post's middle where its screw's head clears the cap, m, in whole millimetres. */
+function besideCap(pipe: string): number {
+  const { system, size } = pipeOf(pipe);
+  const found = fittingFor(system, size, [[0, 0, 1]]);
+  const cap = found.kind === 'fits' ? found.hub.outerRadius : 0;
+  const head = ACROSS_FLATS.of({ name: '1/4-20' })! / Math.sqrt(3);
+  return Math.ceil((cap + head) * 1000 + 0.5) / 1000;
 }
 
 function build(input: FamilyInput): Rig {
@@ -87,62 +112,60 @@ function build(input: FamilyInput): Rig {
   const discs = Number(choices['discs']!);
   const low = pipes.at('weight-end');
   const out: Vec3 = [0, 0, -up];
+  const thread = inPipe(choices['pipe']!, Object.keys(TRIM_WASHERS));
+  const { washer, boltDiameter } = washerOf(TRIM_WASHERS[thread]!);
+  const underDiscs = addScaled(low, out, discs * disc.thickness);
+  const hasFoot = choices['foot'] === 'dish' && up > 0;
   const stations: Station[] = [
     {
       id: 'discs',
       name: 'Disc weight',
       seat: low,
       axis: out,
-      boltDiameter: BOLT,
+      boltDiameter,
       room: 0.06,
       washer: disc,
-      sideError: sideError(2 * disc.innerRadius, BOLT, choices['centring']!),
+      sideError: sideError(2 * disc.innerRadius, boltDiameter, choices['centring']!),
       count: discs,
     },
     {
       id: 'trim',
       name: 'Trim washers',
-      seat: addScaled(low, out, discs * disc.thickness),
+      seat: underDiscs,
       axis: out,
-      boltDiameter: BOLT,
+      boltDiameter,
       room: TRIM_ROOM,
-      washer: washerOf('m10-30').washer,
-      count: 0,
+      washer,
+      count: hasFoot ? 0 : 1,
     },
   ];
-  const bolt = 0.03 + discs * disc.thickness + TRIM_ROOM;
+  const grip = foamGrip({ id: 'grip', at: handleMiddle, axis: way, length: d['gripLength']!, inside: outside });
+  const camera = cameraParts(input, pipes.at('camera-end'), up);
+  const fillers = fillersIn(disc, discs, boltDiameter, choices['centring']!, low, out);
   const parts: Part[] = [
-    ...cameraParts(input, pipes.at('camera-end'), up),
-    foamGrip({ id: 'grip', at: handleMiddle, axis: way, length: d['gripLength']!, inside: outside }),
-    {
-      id: 'weight-bolt',
-      name: 'weight bolt M10',
-      shape: { kind: 'tube', outerRadius: BOLT / 2, innerRadius: 0, length: bolt },
-      at: addScaled(low, out, bolt / 2 - 0.02),
-      material: 'steel',
-      supply: { item: `bolt M10 × ${Math.round(bolt * 200) * 5} with nut`, packOf: 1, packPrice: 1.6 },
-    },
+    ...camera.parts,
+    grip,
+    ...fillers,
+    ...(hasFoot
+      ? [
+          {
+            id: 'foot',
+            name: 'dished foot washer',
+            shape: {
+              kind: 'tube' as const,
+              outerRadius: FOOT.radius,
+              innerRadius: boltDiameter / 2 + 0.0005,
+              length: FOOT.thickness,
+            },
+            at: addScaled(underDiscs, out, FOOT.thickness / 2),
+            material: 'steel',
+            mass: { value: 0.055, spread: 0.006, source: 'mass of dished washer' },
+            supply: { item: 'dished washer 70 mm', packOf: 1, packPrice: 2.2 },
+            rides: 'trim',
+          },
+        ]
+      : []),
   ];
-  const centring = CENTRINGS[choices['centring']!]!;
-  if (centring.mass > 0)
-    parts.push({
-      id: 'centring',
-      name: 'centring',
-      shape: { kind: 'tube', outerRadius: disc.innerRadius, innerRadius: BOLT / 2, length: discs * disc.thickness },
-      at: addScaled(low, out, (discs * disc.thickness) / 2),
-      material: 'steel',
-      mass: { value: centring.mass, spread: 0.2 * centring.mass, source: 'mass of centring' },
-    });
-  if (choices['foot'] === 'dish' && up > 0)
-    parts.push({
-      id: 'foot',
-      name: 'dished washer, a foot',
-      shape: { kind: 'tube', outerRadius: 0.035, innerRadius: BOLT / 2, length: 0.006 },
-      at: addScaled(low, out, discs * disc.thickness + TRIM_ROOM + 0.003),
-      material: 'steel',
-      mass: { value: 0.055, spread: 0.006, source: 'mass of dished washer' },
-      supply: { item: 'dished washer 70 mm', packOf: 1, packPrice: 2.2 },
-    });
   const bracket = up > 0 ? null : cBracket(input, pipes.at('camera-end'));
   return {
     bodies: [
@@ -151,24 +174,37 @@ function build(input: FamilyInput): Rig {
         name: 'post',
         nodes: [...pipes.nodes, ...(bracket?.nodes ?? [])],
         members: [...pipes.members, ...(bracket ? [bracket.member] : [])],
-        joints: [
-          ...pipes.joints,
-          ...(bracket
-            ? [
-                {
-                  id: 'bracket-on-cap',
-                  name: 'bracket on the cap',
-                  node: 'camera-end',
-                  fitting: 'boltThrough' as const,
-                  joins: ['upper-post', 'bracket'],
-                  reversible: true,
-                  packs: true,
-                },
-              ]
-            : []),
-        ],
+        joints: [...pipes.joints],
         parts,
         stations,
+        connections: [
+          ...camera.connections,
+          { kind: 'slidOn', id: 'grip-on', name: 'grip on its pipe', piece: 'grip', over: 'handle' },
+          ...fillers.map((f) => ({
+            kind: 'seated' as const,
+            id: `${f.id}-in`,
+            name: 'filler in its disc',
+            piece: f.id,
+            in: f.id.replace('filler', 'discs'),
+          })),
+          {
+            kind: 'bolted',
+            id: 'weights',
+            name: 'weight bolt',
+            on: 'joint-weight-end',
+            point: low,
+            way: out,
+            thread,
+            stack: [
+              { kind: 'piece', piece: 'joint-weight-end' },
+              { kind: 'row', station: 'discs' },
+              { kind: 'row', station: 'trim' },
+              ...(hasFoot ? [{ kind: 'piece' as const, piece: 'foot' }] : []),
+            ],
+            end: { kind: 'nut' },
+            packs: true,
+          },
+        ],
       },
     ],
     pivots: [],
@@ -184,50 +220,145 @@ function build(input: FamilyInput): Rig {
         id: 'trim-count',
         name: 'Trim washers',
         kind: 'count',
-        range: [0, Math.floor(TRIM_ROOM / WASHERS['m10-30']!.thickness + 1e-9)],
+        // Without a foot one of them keeps the disc on: its bore is wider than any nut.
+        range: [hasFoot ? 0 : 1, Math.floor(TRIM_ROOM / washer.thickness + 1e-9)],
         step: 1,
-        value: 0,
+        value: hasFoot ? 0 : 1,
         moves: [{ kind: 'station', id: 'trim' }],
       },
     ],
   };
 }
 
-function cameraParts({ dimensions: d }: FamilyInput, end: Vec3, up: 1 | -1): readonly Part[] {
-  const screw = { diameter: 0.00635, length: 0.0159, passes: 0.0111 };
-  const forward = d['cameraForward']!;
+/** In each disc's bore one ring of what keeps it in the middle. */
+function fillersIn(
+  disc: Washer,
+  count: number,
+  boltDiameter: number,
+  centring: string,
+  low: Vec3,
+  out: Vec3,
+): readonly Part[] {
+  const way = CENTRINGS[centring]!;
+  if (way.mass === 0) return [];
+  return Array.from({ length: count }, (_, i) => ({
+    id: `filler/${i + 1}`,
+    name: way.item,
+    shape: {
+      kind: 'tube' as const,
+      outerRadius: way.outside(2 * disc.innerRadius) / 2,
+      innerRadius: (boltDiameter + way.slack) / 2,
+      length: disc.thickness,
+    },
+    at: addScaled(low, out, (i + 0.5) * disc.thickness),
+    material: 'steel',
+    mass: { value: way.mass, spread: 0.2 * way.mass, source: 'mass of centring' },
+    supply: { item: way.item, packOf: 1, packPrice: 1.2 },
+  }));
+}
+
+/** What the camera stands on, and the screw that comes up into it. */
+function cameraParts(
+  { dimensions: d, choices }: FamilyInput,
+  end: Vec3,
+  up: 1 | -1,
+): { readonly parts: readonly Part[]; readonly connections: readonly StatedConnection[] } {
+  // In the bracket it hangs right under the post: both holes are on one line.
+  const forward = up > 0 ? d['cameraForward']! : 0;
+  const cap = { kind: 'piece' as const, piece: 'joint-camera-end' };
+  const plateThread = inPipe(choices['pipe']!, ['M6', 'M5']);
   if (up > 0) {
     const middle: Vec3 = [forward, 0, end[2] + PLATE[2] / 2];
-    return [
-      {
-        ...plate({
+    return {
+      parts: [
+        plate({
           id: 'camera-plate',
           name: 'camera plate',
           middle,
           size: PLATE,
           material: 'aluminium',
-          holes: holesOf({ kind: 'single', diameter: 0.0066 }, middle),
           mount: true,
           supply: { item: 'aluminium plate 75 × 60 × 6', packOf: 1, packPrice: 4 },
         }),
-        screw,
-      },
-    ];
+      ],
+      // Over the post one screw holds plate and camera; beside it each has its own.
+      connections: [
+        {
+          kind: 'bolted',
+          id: 'camera',
+          name: 'camera screw',
+          on: forward === 0 ? 'joint-camera-end' : 'camera-plate',
+          point: [forward, 0, end[2]],
+          way: [0, 0, 1],
+          thread: '1/4-20',
+          stack: [...(forward === 0 ? [cap] : []), { kind: 'piece', piece: 'camera-plate' }],
+          end: { kind: 'camera', depth: USUAL_SOCKET },
+        },
+        ...(forward === 0
+          ? []
+          : [
+              {
+                kind: 'bolted' as const,
+                id: 'plate-on-cap',
+                name: 'plate on the cap',
+                on: 'joint-camera-end',
+                point: addScaled(end, [0, 0, 1], PLATE[2]),
+                way: [0, 0, -1] as Vec3,
+                thread: plateThread,
+                head: 'sunk' as const,
+                stack: [{ kind: 'piece' as const, piece: 'camera-plate' }, cap],
+                end: { kind: 'nut' as const },
+              },
+            ]),
+      ],
+    };
   }
-  const low = end[2] - d['bracketInside']! - 0.005;
-  const middle: Vec3 = [forward, 0, low - 0.005];
-  return [
-    {
-      id: 'camera-plate',
-      name: 'camera screw and washer',
-      shape: { kind: 'tube', outerRadius: 0.012, innerRadius: 0, length: 0.01 },
-      at: middle,
-      material: 'steel',
-      mount: [forward, 0, low],
-      screw: { ...screw, length: 0.0127, passes: 0.008 },
-      supply: { item: '1/4-20 camera screw with knob', packOf: 1, packPrice: 2.4 },
-    },
-  ];
+  const low = end[2] - d['bracketInside']! - BRACKET_THICK;
+  const seat = addScaled([forward, 0, low], [0, 0, 1], PAD);
+  return {
+    parts: [
+      {
+        id: 'camera-plate',
+        name: 'rubber pad under the camera',
+        shape: { kind: 'box', size: [0.05, 0.025, PAD] },
+        at: addScaled(seat, [0, 0, -1], PAD / 2),
+        material: 'rubberFoam',
+        mount: seat,
+        supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3 },
+      },
+    ],
+    connections: [
+      {
+        kind: 'bolted',
+        id: 'camera',
+        name: 'camera screw',
+        on: 'bracket',
+        point: [forward, 0, low - BRACKET_THICK],
+        way: [0, 0, 1],
+        thread: '1/4-20',
+        stack: [
+          { kind: 'piece', piece: 'bracket' },
+          { kind: 'piece', piece: 'camera-plate' },
+        ],
+        end: { kind: 'camera', depth: USUAL_SOCKET },
+      },
+      {
+        kind: 'bolted',
+        id: 'bracket-on-cap',
+        name: 'bracket on the cap',
+        on: 'joint-camera-end',
+        point: [0, 0, end[2]],
+        way: [0, 0, -1],
+        thread: 'M6',
+        stack: [
+          { kind: 'piece', piece: 'joint-camera-end' },
+          { kind: 'piece', piece: 'bracket' },
+        ],
+        end: { kind: 'nut' },
+        packs: true,
+      },
+    ],
+  };
 }
 
 /** From over the post's cap to the left, down and back under: one hole right over the other. */
@@ -243,7 +374,7 @@ function cBracket(
   const square = { angle: 90 * DEGREE, insideRadius, neutralFraction };
   const limb = d['bracketReach']! - insideRadius;
   const beyond = 0.02; // bar past each hole
-  const start: Vec3 = [d['cameraForward']!, -beyond, end[2] - thickness / 2];
+  const start: Vec3 = [0, -beyond, end[2] - thickness / 2];
   const segments = [
     { straight: limb + beyond },
     square,
@@ -252,15 +383,6 @@ function cBracket(
     { straight: limb + beyond },
   ];
   const strip = followBends(stock.section, segments, stripStart(start, [0, 1, 0], [0, 0, -1]));
-  const total = strip.developedLength;
-  const hole = (id: string, name: string, along: number) => ({
-    id,
-    name,
-    along,
-    across: 0,
-    diameter: 0.0066,
-    afterBending: false,
-  });
   return {
     nodes: [
       { id: 'bracket-start', at: start },
@@ -274,7 +396,7 @@ function cBracket(
       stock,
       leftLong: 0,
       path: { kind: 'bent', along: [0, 1, 0], across: [0, 0, -1], segments },
-      holes: [hole('hole-cap', 'cap bolt', beyond), hole('hole-camera', 'camera screw', total - beyond)],
+      holes: [],
     },
   };
 }
@@ -307,7 +429,7 @@ const dimensions = [
     0,
     -0.04,
     0.04,
-    'Camera hole from the post’s middle; behind is negative.',
+    'Camera hole from the post’s middle, on top of it; behind is negative.',
   ),
   given(
     'measured',
@@ -414,8 +536,10 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     },
   });
   const trial = weighed(build(at(0.3, 0)), load);
+  const wanted = box.mass > 0 ? (-trial.centre[0] * trial.mass) / box.mass : 0;
+  const beside = besideCap(pipe);
   const cameraForward =
-    within(box.mass > 0 ? Math.round(((-trial.centre[0] * trial.mass) / box.mass) * 1000) / 1000 : 0, -0.02, 0.02) + 0; // no minus zero
+    Math.abs(wanted) < beside / 2 || beside > PLATE_REACH ? 0 : Math.sign(wanted) * Math.min(beside, PLATE_REACH);
   // The lower post grows until the mass centre lies a little under the handle: then the hand need not hold it up.
   let lower = 0.1;
   while (lower < 0.6 && weighed(build(at(lower, cameraForward)), load).centre[2] > -0.03)
@@ -424,14 +548,18 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const reasons: Phrase[] = [
     say`The disc weighs about what your ${figure('mass', box.mass)} load does; far apart, the two make the post slow to turn.`,
     say`The lower post of ${figure('length', lower)} brings the mass centre just under the handle, so that it rights itself.`,
-    say`The camera's hole is ${figure('length', Math.abs(cameraForward))} ${cameraForward < 0 ? 'behind' : 'ahead of'} the post's middle, to bring its weight near the post.`,
+    cameraForward === 0
+      ? say`The camera stands right over the post: one screw holds it and its plate.`
+      : say`The camera's hole is ${figure('length', Math.abs(cameraForward))} ${cameraForward < 0 ? 'behind' : 'ahead of'} the post's middle, to bring its weight near the post.`,
   ];
   return { ...sized, reasons, startValues: {} };
 }
 
 function advise({ choices: c, dimensions: d }: FamilyInput, rig: Rig): readonly Finding[] {
   const disc = DISC_PLATES[c['disc']!]!;
-  const error = sideError(2 * disc.innerRadius, BOLT, c['centring']!);
+  const thread = inPipe(c['pipe']!, Object.keys(TRIM_WASHERS));
+  const { boltDiameter } = washerOf(TRIM_WASHERS[thread]!);
+  const error = sideError(2 * disc.innerRadius, boltDiameter, c['centring']!);
   const { mass } = weighed(rig, null);
   const findings: Finding[] = [];
   if (error > 0.001) {
@@ -443,12 +571,33 @@ function advise({ choices: c, dimensions: d }: FamilyInput, rig: Rig): readonly 
       figure: figure('length', error, 1),
       limit: figure('length', 0.001, 1),
       title: say`The disc may lie ${figure('length', error, 1)} off its bolt.`,
-      why: say`Its bore is ${figure('length', 2 * disc.innerRadius, 1)} and the bolt ${figure('length', BOLT, 1)}: the post's mass centre then wanders up to ${figure('length', shift, 1)} to a side, a new one each time it is put on.`,
-      toDo: say`Fill the bore: a turned or printed bush leaves ${figure('length', sideError(2 * disc.innerRadius, BOLT, 'bush'), 2)}.`,
+      why: say`Its bore is ${figure('length', 2 * disc.innerRadius, 1)} and the bolt ${figure('length', boltDiameter, 1)}: the post's mass centre then wanders up to ${figure('length', shift, 1)} to a side, a new one each time it is put on.`,
+      toDo: say`Fill the bore: a turned or printed bush leaves ${figure('length', sideError(2 * disc.innerRadius, boltDiameter, 'bush'), 2)}.`,
       fixes:
         c['centring'] === 'bush'
           ? []
           : [{ label: say`Centre it with a bush`, changes: [{ kind: 'choice', id: 'centring', value: 'bush' }] }],
+    });
+  }
+  const forward = d['cameraForward']!;
+  const beside = besideCap(c['pipe']!);
+  if (c['carry'] !== 'low' && forward !== 0 && Math.abs(forward) < beside) {
+    const to = Math.abs(forward) < beside / 2 ? 0 : Math.sign(forward) * beside;
+    findings.push({
+      code: 'headMeetsCap',
+      severity: 'mend',
+      about: 'camera-plate',
+      figure: figure('length', Math.abs(forward)),
+      limit: figure('length', beside),
+      title: say`The camera screw's head meets the cap under its plate.`,
+      why: say`${figure('length', Math.abs(forward))} from the post's middle it is neither over the cap, where one screw holds plate and camera, nor beside it.`,
+      toDo: say`Put the camera's hole over the post, or ${figure('length', beside)} from its middle.`,
+      fixes: [
+        {
+          label: to === 0 ? say`Over the post` : say`${figure('length', beside)} from it`,
+          changes: [{ kind: 'dimension', id: 'cameraForward', value: to }],
+        },
+      ],
     });
   }
   const held = 2 * pipeOf(c['pipe']!).size.depth + 0.015; // threaded into tee and cap, and knuckles' room

@@ -3,6 +3,7 @@ import type { Vec3 } from '../../0-base';
 import type { Rig } from '../../model';
 import { assemble, placedPieces, type AdjusterValues } from '../assemble';
 import type { Solid3 } from '../clearances/clearance';
+import { piecesHeld } from '../connections/fastenedAt';
 import { jointFacts } from './jointFacts';
 import { pointsOf } from '../clearances/near';
 
@@ -51,12 +52,30 @@ export function breakDown(rig: Rig, values: AdjusterValues = {}): BreakDown {
     if (!joint.packs) for (const other of others) together(first!, other);
   }
   for (const body of rig.bodies) {
+    const stations = new Set(body.stations.map((s) => s.id));
+    // A washer by its number is of its station.
+    const ownerOf = (piece: string): string => {
+      const station = piece.replace(/\/\d+$/, '');
+      return stations.has(station) ? station : piece;
+    };
+    const stated = (body.connections ?? []).map((c) => ({ ...c, pieces: piecesHeld(c).map(ownerOf) }));
+    const counted = new Set(rig.adjusters.filter((a) => a.kind === 'count').flatMap((a) => a.moves.map((m) => m.id)));
+    for (const { id, pieces, packs } of stated) {
+      const [first, ...others] = pieces;
+      // Hardware stays on the piece it is put through first, and what is trimmed with is strung on it.
+      for (const p of body.parts) if (p.by === id) together(first!, p.of ?? p.id);
+      for (const other of others) if (!packs || counted.has(other)) together(first!, other);
+    }
     const main = body.members[0]?.id ?? body.parts[0]?.id;
-    const joined = new Set(body.joints.flatMap((j) => j.joins));
-    for (const p of body.parts) if (!joined.has(p.id) && main) together(main, p.id);
+    const joined = new Set([
+      ...body.joints.flatMap((j) => j.joins),
+      ...stated.flatMap((c) => c.pieces),
+      ...body.parts.filter((p) => p.by).map((p) => p.of ?? p.id),
+    ]);
+    for (const p of body.parts) if (!joined.has(p.of ?? p.id) && main) together(main, p.id);
     for (const s of body.stations) if (!joined.has(s.id) && main) together(main, s.id);
     for (const m of body.members) if (!parent.has(m.id)) parent.set(m.id, m.id);
-    for (const p of body.parts) if (!parent.has(p.id)) parent.set(p.id, p.id);
+    for (const p of body.parts) if (!p.of && !parent.has(p.id)) parent.set(p.id, p.id);
   }
   const placed = placedPieces(assemble(rig, null), values);
   const groups = new Map<string, { ids: Set<string>; points: Vec3[]; mass: number; name: string; largest: number }>();
@@ -70,9 +89,15 @@ export function breakDown(rig: Rig, values: AdjusterValues = {}): BreakDown {
     group.mass += flat.mass;
     if (reach > group.largest) [group.name, group.largest] = [flat.name, reach];
   }
-  const opens = joints
-    .filter((j) => j.packs && j.joins.length > 1)
-    .map((j) => ({ id: j.id, name: j.name, tool: jointFacts(j).tool }));
+  const opens = [
+    ...joints
+      .filter((j) => j.packs && j.joins.length > 1)
+      .map((j) => ({ id: j.id, name: j.name, tool: jointFacts(j).tool })),
+    ...rig.bodies
+      .flatMap((b) => b.connections ?? [])
+      .filter((c) => c.packs)
+      .map((c) => ({ id: c.id, name: c.name, tool: c.kind === 'bolted' ? 'spanners' : 'hand' })),
+  ];
   const pivots = rig.pivots.length;
   return {
     opens,

@@ -11,6 +11,7 @@ import {
   NUT,
   partThread,
   SOLD_LENGTHS,
+  SUNK_HEAD,
   THIN_NUT,
   WIDE_WASHER,
   type SizeTable,
@@ -33,14 +34,20 @@ export interface Bolt {
   readonly layers: readonly StackLayer[];
   readonly washers?: { readonly head?: WasherKind; readonly end?: WasherKind };
   readonly end: BoltEnd;
+  /** Flush with the first layer's face; left out: a hexagon on it. */
+  readonly head?: 'sunk';
   /** Threaded all along, as under a stack whose count changes. */
   readonly full?: boolean;
+  /** How thick the stack is as it is put together, m, where a layer's plus-minus stands for washers to come; left out: as thick as it is. */
+  readonly stands?: number;
 }
 export interface BoltPiece {
   /** By what it does there, never by size: `screw`, `washer-head`, `nut`. */
   readonly role: string;
   readonly item: string;
   readonly fastener: Fastener;
+  /** It is sawn to the length of its fastener. */
+  readonly sawn?: true;
   /** kg, with one standard uncertainty; its mass centre along the axis, m. */
   readonly mass: number;
   readonly spread: number;
@@ -50,13 +57,17 @@ export interface BoltedUp {
   readonly fit: StackUp;
   /** Washers put under the head because no sold length was short enough without. */
   readonly packed: number;
-  /** Empty where no sold screw suits: `fit` says why of each. */
+  /** Of the screw, under its head, or of the rod that stands for it; null where neither suits: `fit` says why of each screw. */
+  readonly length: number | null;
+  /** How far its thread holds, m. */
+  readonly engagement: number | null;
+  /** Empty where nothing suits. */
   readonly pieces: readonly BoltPiece[];
 }
 
 const STEEL = 7850;
 /** Catalogues lie within these parts of the sum; taken as two standard uncertainties. */
-const WITHIN = { screw: 0.03, nut: 0.03, washer: 0.08 };
+const WITHIN = { screw: 0.03, rod: 0.02, nut: 0.03, washer: 0.08 };
 /** Turns that must show beyond a nut. */
 const BEYOND = 2;
 /** Least thread in a tapped hole, of its diameter. */
@@ -69,6 +80,11 @@ const PACKED_AT_MOST = 4;
 const NUTS: Readonly<Record<NutKind, SizeTable>> = { nut: NUT, thin: THIN_NUT, lock: LOCK_NUT };
 const NUT_WORDS: Readonly<Record<NutKind, string>> = { nut: 'nut', thin: 'thin nut', lock: 'lock nut' };
 const WASHERS: Readonly<Record<WasherKind, WasherTable>> = { flat: FLAT_WASHER, wide: WIDE_WASHER };
+/** Sawn and filed to this, m: a screw that must not bottom. */
+const SAWN_TO = 0.0001;
+const SLACK = 1e-9;
+/** A rod is sawn to whole millimetres. */
+const ROD_STEP = 0.001;
 /** Longest hexagon screw threaded all along, of its diameter (ISO 4017 as it is sold). */
 const FULL_TO = 10;
 
@@ -80,6 +96,7 @@ export function boltUp(bolt: Bolt): BoltedUp {
   const head = bolt.washers?.head;
   const under = bolt.washers?.end;
   const thick = (kind: WasherKind): number => sizeOf(WASHERS[kind].thick, thread);
+  let bare: StackUp | null = null;
   for (let packed = 0; ; packed++) {
     const layers: readonly StackLayer[] = [
       ...(packed > 0 ? [{ name: 'packing', thickness: thick('flat'), count: packed }] : []),
@@ -94,10 +111,19 @@ export function boltUp(bolt: Bolt): BoltedUp {
       end: endOf(bolt.end, thread),
       soldLengths: soldScrews(thread, bolt.full ?? false),
     });
-    if (fit.chosenLength !== null) return { fit, packed, pieces: piecesOf(bolt, fit.chosenLength, packed) };
+    bare ??= fit;
+    if (fit.chosenLength !== null)
+      return {
+        fit,
+        packed,
+        length: fit.chosenLength,
+        engagement: isNut(bolt.end) ? sizeOf(NUTS[bolt.end.kind], thread) : fit.engagement,
+        pieces: piecesOf(bolt, { kind: 'screw', length: fit.chosenLength }, packed),
+      };
     // Only one that is too long, or meets with its plain shank, is helped by washers.
     const helps = fit.judged.some((j) => j.faults.length > 0 && !j.faults.includes('short'));
-    if (!helps || packed === PACKED_AT_MOST) return { fit, packed: 0, pieces: [] };
+    if (!helps || packed === PACKED_AT_MOST || bolt.head === 'sunk')
+      return isNut(bolt.end) ? onRod(bolt, bolt.end.kind, bare) : sawn(bolt, bare);
   }
 }
 
@@ -126,74 +152,132 @@ function endOf(end: BoltEnd, thread: Thread): StackEnd {
     : { type: 'blind', threadDepth: end.depth, engagementDiameters: HOLDS_IN[end.in], clearOfBottom: TAPPED_CLEAR };
 }
 
-function piecesOf(
-  { thread, layers, washers = {}, end, full }: Bolt,
-  length: number,
-  packed: number,
-): readonly BoltPiece[] {
-  const through = layers.reduce((s, l) => s + l.thickness * (l.count ?? 1), 0);
+/** What is screwed in: a screw as it is sold, or sawn shorter; or a rod. */
+interface Shank {
+  readonly kind: 'screw' | 'rod';
+  /** As it is sold; a rod, as it is sawn. */
+  readonly length: number;
+  readonly sawnTo?: number;
+}
+
+function weighedPiece(role: string, item: string, fastener: Fastener, within: number): BoltPiece {
+  const weighed = fastenerMass(fastener, STEEL);
+  return { role, item, fastener, ...weighed, spread: (within / 2) * weighed.mass };
+}
+
+function washerPiece(thread: Thread, role: string, kind: WasherKind, at: number): BoltPiece {
+  const { bore, outside, thick } = WASHERS[kind];
+  const fastener: Fastener = {
+    type: 'washer',
+    at,
+    outerDiameter: sizeOf(outside, thread),
+    innerDiameter: sizeOf(bore, thread),
+    thickness: sizeOf(thick, thread),
+    count: 1,
+  };
+  return weighedPiece(role, `${thread.name} ${kind} washer`, fastener, WITHIN.washer);
+}
+
+function nutPiece(thread: Thread, role: string, kind: NutKind, at: number): BoltPiece {
+  const fastener: Fastener = {
+    type: 'hexNut',
+    at,
+    acrossFlats: sizeOf(ACROSS_FLATS, thread),
+    height: sizeOf(NUTS[kind], thread),
+    threadDiameter: thread.diameter,
+    pitch: thread.pitch,
+  };
+  return weighedPiece(role, `${thread.name} ${NUT_WORDS[kind]}`, fastener, WITHIN.nut);
+}
+
+/** The screw, or the rod with the nut that is its head; `at` is what it bears on. */
+function shankPieces({ thread, head, full }: Bolt, shank: Shank, at: number): readonly BoltPiece[] {
   const threads = { threadDiameter: thread.diameter, pitch: thread.pitch };
-  const acrossFlats = sizeOf(ACROSS_FLATS, thread);
-  const piece = (role: string, item: string, fastener: Fastener, within: number): BoltPiece => {
-    const weighed = fastenerMass(fastener, STEEL);
-    return { role, item, fastener, ...weighed, spread: (within / 2) * weighed.mass };
-  };
-  const washer = (role: string, kind: WasherKind, at: number, count = 1): BoltPiece => {
-    const { bore, outside, thick } = WASHERS[kind];
-    return piece(
-      role,
-      `${thread.name} ${kind} washer`,
-      {
-        type: 'washer',
-        at,
-        outerDiameter: sizeOf(outside, thread),
-        innerDiameter: sizeOf(bore, thread),
-        thickness: sizeOf(thick, thread),
-        count,
-      },
-      WITHIN.washer,
-    );
-  };
-  const thick = (kind: WasherKind | undefined): number => (kind ? sizeOf(WASHERS[kind].thick, thread) : 0);
-  const flat = packed * (packed > 0 ? thick('flat') : 0);
-  const headAt = -thick(washers.head) - flat;
-  const sold = soldScrews(thread, full ?? false).find((s) => s.length === length)!;
-  const isFull = sold.threadLength === undefined;
+  if (shank.kind === 'rod') {
+    const nutAt = at - sizeOf(NUT, thread);
+    const rod: Fastener = {
+      type: 'threadedRod',
+      at: nutAt - BEYOND * thread.pitch,
+      ...threads,
+      length: shank.length,
+    };
+    return [
+      weighedPiece('screw', `${thread.name} threaded rod`, rod, WITHIN.rod),
+      nutPiece(thread, 'nut-head', 'nut', nutAt),
+    ];
+  }
+  const sold = soldScrews(thread, full ?? false).find((s) => s.length === shank.length);
+  const length = shank.sawnTo ?? shank.length;
+  const long = { ...threads, length, threadLength: Math.min(length, sold?.threadLength ?? length) };
+  const name = `${thread.name} × ${shownLength(shank.length, thread)}`;
+  const screw: Fastener =
+    head === 'sunk'
+      ? {
+          type: 'countersunkScrew',
+          at,
+          headDiameter: sizeOf(SUNK_HEAD.diameter, thread),
+          headHeight: sizeOf(SUNK_HEAD.height, thread),
+          socketAcrossFlats: sizeOf(SUNK_HEAD.key, thread),
+          socketDepth: sizeOf(SUNK_HEAD.keyDepth, thread),
+          ...long,
+        }
+      : {
+          type: 'hexHeadScrew',
+          at,
+          acrossFlats: sizeOf(ACROSS_FLATS, thread),
+          headHeight: sizeOf(HEX_HEAD, thread),
+          ...long,
+        };
+  const all = sold?.threadLength === undefined ? ', threaded all along' : '';
+  const item = head === 'sunk' ? `${name} countersunk screw` : `${name} hexagon screw${all}`;
   return [
-    piece(
-      'screw',
-      `${thread.name} × ${shownLength(length, thread)} hexagon screw${isFull ? ', threaded all along' : ''}`,
-      {
-        type: 'hexHeadScrew',
-        at: headAt,
-        acrossFlats,
-        headHeight: sizeOf(HEX_HEAD, thread),
-        ...threads,
-        length,
-        threadLength: sold.threadLength ?? length,
-      },
-      WITHIN.screw,
-    ),
-    ...(packed > 0 ? [washer('washer-packing', 'flat', headAt, packed)] : []),
-    ...(washers.head ? [washer('washer-head', washers.head, -thick(washers.head))] : []),
-    ...(washers.end ? [washer('washer-end', washers.end, through)] : []),
-    ...(isNut(end)
-      ? [
-          piece(
-            'nut',
-            `${thread.name} ${NUT_WORDS[end.kind]}`,
-            {
-              type: 'hexNut',
-              at: through + thick(washers.end),
-              acrossFlats,
-              height: sizeOf(NUTS[end.kind], thread),
-              ...threads,
-            },
-            WITHIN.nut,
-          ),
-        ]
-      : []),
+    { ...weighedPiece('screw', item, screw, WITHIN.screw), ...(shank.sawnTo === undefined ? {} : { sawn: true }) },
   ];
+}
+
+function piecesOf(bolt: Bolt, shank: Shank, packed: number): readonly BoltPiece[] {
+  const { thread, layers, washers = {}, end, stands } = bolt;
+  const through = stands ?? layers.reduce((s, l) => s + l.thickness * (l.count ?? 1), 0);
+  const thick = (kind: WasherKind | undefined): number => (kind ? sizeOf(WASHERS[kind].thick, thread) : 0);
+  const flat = packed > 0 ? thick('flat') : 0;
+  const headAt = -thick(washers.head) - packed * flat;
+  return [
+    ...shankPieces(bolt, shank, headAt),
+    ...Array.from({ length: packed }, (_, i) =>
+      washerPiece(thread, `washer-packing-${i + 1}`, 'flat', headAt + i * flat),
+    ),
+    ...(washers.head ? [washerPiece(thread, 'washer-head', washers.head, -thick(washers.head))] : []),
+    ...(washers.end ? [washerPiece(thread, 'washer-end', washers.end, through)] : []),
+    ...(isNut(end) ? [nutPiece(thread, 'nut', end.kind, through + thick(washers.end))] : []),
+  ];
+}
+
+/** Where no screw is sold so long with thread enough: a rod sawn to length, with a nut for a head. Its length takes in both nuts. */
+function onRod(bolt: Bolt, kind: NutKind, fit: StackUp): BoltedUp {
+  const { thread } = bolt;
+  const end = sizeOf(NUTS[kind], thread);
+  const exact = fit.stackMost + sizeOf(NUT, thread) + end + 2 * BEYOND * thread.pitch;
+  const length = Math.ceil(exact / ROD_STEP - 1e-9) * ROD_STEP;
+  return { fit, packed: 0, length, engagement: end, pieces: piecesOf(bolt, { kind: 'rod', length }, 0) };
+}
+
+/** Into a blind thread where no length sold is right: the next longer one, sawn so that it ends half way between too little and too much. */
+function sawn(bolt: Bolt, fit: StackUp): BoltedUp {
+  const none = { fit, packed: 0, length: null, engagement: null, pieces: [] };
+  const end = endOf(bolt.end, bolt.thread);
+  if (end.type !== 'blind') return none;
+  const least = fit.stackMost + end.engagementDiameters * bolt.thread.diameter;
+  const most = fit.stackLeast + end.threadDepth - end.clearOfBottom;
+  const length = Math.round((least + most) / 2 / SAWN_TO) * SAWN_TO;
+  const from = soldScrews(bolt.thread, true).find((s) => s.length > length);
+  if (!from || length < least - SLACK || length > most + SLACK) return none;
+  return {
+    fit,
+    packed: 0,
+    length,
+    engagement: length - fit.stackThickness,
+    pieces: piecesOf(bolt, { kind: 'screw', length: from.length, sawnTo: length }, 0),
+  };
 }
 
 /** As it is asked for in a shop: whole millimetres, or inches by eighths. */

@@ -37,6 +37,13 @@ export const HEX_HEAD = table(
   'ISO 4014 and 4017, ASME B18.2.1',
   [2, 2.8, 3.5, 4, 5.3, 6.4, 7.5, 3.97, 5.16, 5.95],
 );
+/** Head of a 90° countersunk screw with a hexagon socket: its sharp diameter, height, and the socket's key and depth. */
+export const SUNK_HEAD = {
+  diameter: table('countersunk head', 'ISO 10642', [6.72, 8.96, 11.2, 13.44, 17.92, 22.4, 26.88, N, N, N], true),
+  height: table('countersunk head, height', 'ISO 10642', [1.86, 2.48, 3.1, 3.72, 4.96, 6.2, 7.44, N, N, N], true),
+  key: table('countersunk head, key', 'ISO 10642', [2, 2.5, 3, 4, 5, 6, 8, N, N, N], true),
+  keyDepth: table('countersunk head, depth of its key', 'ISO 10642', [1.1, 1.5, 1.9, 2.2, 3, 3.6, 4.3, N, N, N], true),
+} as const;
 export const NUT = table(
   'hexagon nut',
   'ISO 4032, ASME B18.2.2',

@@ -1,6 +1,7 @@
 /** What not knowing how far each pipe is pushed home does: everything beyond it, seen from the hand, lies so much further out or in. */
 import { length, scale, sourceOf, subtract, unit, type Vec3 } from '../../0-base';
 import type { Shift } from '../../1-load';
+import { fastenedAt, piecesHeld } from '../connections/fastenedAt';
 import type { Body, Member, Rig } from '../../model';
 
 /** By element: one standard uncertainty of its place, by source. A pipe in a ring moves nothing: the ring holds it. */
@@ -76,11 +77,16 @@ function fastenings(body: Body): readonly (readonly [string, string])[] {
 function beyond(body: Body, near: ReadonlySet<string>, member: Member): ReadonlySet<string> {
   const far = body.nodes.map((n) => n.id).filter((id) => !near.has(id));
   const reached = new Set(far);
-  const joints = body.joints.filter((j) => reached.has(j.node));
+  const fastened = fastenedAt(body, reached);
   return new Set([
     ...body.members.filter((m) => m !== member && m.id !== member.twin && reached.has(m.from)).map((m) => m.id),
-    ...joints.flatMap((j) => [j.id, ...j.joins.filter((id) => !body.members.some((m) => m.id === id))]),
+    ...[...fastened].filter((id) => !body.members.some((m) => m.id === id)),
+    // What a screw brings goes with what it holds.
+    ...body.parts.filter((p) => p.by && bringsTo(body, p.by, fastened)).map((p) => p.id),
     member.id,
     ...(member.twin ? [member.twin] : []),
   ]);
 }
+
+const bringsTo = (body: Body, connection: string, fastened: ReadonlySet<string>): boolean =>
+  body.connections?.some((c) => c.id === connection && piecesHeld(c).some((p) => fastened.has(p))) ?? false;

@@ -24,28 +24,44 @@ export const DISC_PLATES: Readonly<Record<string, Washer>> = {
 export const CENTRINGS: Readonly<
   Record<
     string,
-    { readonly name: string; readonly outside: (bore: number) => number; readonly hole: number; readonly mass: number }
+    {
+      readonly name: string;
+      /** What is bought for one disc. */
+      readonly item: string;
+      readonly outside: (bore: number) => number;
+      /** Room round the bolt, across. */
+      readonly slack: number;
+      readonly mass: number;
+    }
   >
 > = {
-  none: { name: 'nothing: it lies where it lies', outside: () => 0, hole: 0, mass: 0 },
+  none: { name: 'nothing: it lies where it lies', item: '', outside: () => 0, slack: 0, mass: 0 },
   washers: {
     name: 'a stack of washers that just fits the bore',
+    item: 'filler washers for one disc',
     outside: (bore) => bore - 0.0012,
-    hole: 0.0105,
+    slack: 0.0005,
     mass: 0.012,
   },
   tape: {
     name: 'washers wound with tape till they are snug',
+    item: 'filler washers and tape for one disc',
     outside: (bore) => bore - 0.0003,
-    hole: 0.0105,
+    slack: 0.0005,
     mass: 0.013,
   },
-  bush: { name: 'a turned or printed bush', outside: (bore) => bore - 0.0001, hole: 0.0102, mass: 0.008 },
+  bush: {
+    name: 'a turned or printed bush',
+    item: 'centring bush',
+    outside: (bore) => bore - 0.0001,
+    slack: 0.0002,
+    mass: 0.008,
+  },
 };
 
 /** How far a disc's middle may lie off its bolt, m: half the slack in the bore and half the slack on the bolt. */
 export function sideError(bore: number, boltDiameter: number, centring: keyof typeof CENTRINGS): number {
   const way = CENTRINGS[centring]!;
   if (way.outside(bore) <= boltDiameter) return (bore - boltDiameter) / 2;
-  return (bore - way.outside(bore)) / 2 + Math.max(0, way.hole - boltDiameter) / 2;
+  return (bore - way.outside(bore)) / 2 + way.slack / 2;
 }

@@ -33,9 +33,14 @@ export const WASHERS: Readonly<Record<string, WasherSize>> = {
   '3/8-1.5in': size('3/8 in wide washer 1 1/2 in', 0.009525, 0.0381, 0.0103, 0.0016, 20, 4.9),
 };
 
+/** Of bolts too thin to be chosen as a weight's. */
+const SMALL: Readonly<Record<string, WasherSize>> = {
+  'm5-15': size('M5 wide washer 15 mm', 0.005, 0.015, 0.0053, 0.001, 25, 2.6),
+};
+
 /** A size as the washer itself and the bolt it sits on. */
 export function washerOf(id: string): { readonly washer: Washer; readonly boltDiameter: number } {
-  const found = WASHERS[id];
+  const found = WASHERS[id] ?? SMALL[id];
   if (!found) throw new RangeError(`no washer “${id}”`);
   const { boltDiameter, ...washer } = found;
   return { washer, boltDiameter };

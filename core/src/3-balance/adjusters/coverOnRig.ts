@@ -6,7 +6,7 @@ import {
   countOf,
   pivotAt,
   shiftOf,
-  stackBody,
+  stackSums,
   valuesInOrder,
   type AdjusterValues,
   type Assembly,
@@ -50,8 +50,7 @@ export function coverOnRig(
     for (const piece of assembly.pieces)
       if (beyond.has(piece.body) && !piece.isLoad) take(sumsOfOne(piece.flat), piece.movedBy);
     for (const stack of assembly.stacks) {
-      const body = beyond.has(stack.body) ? stackBody(stack, countOf(stack, inOrder)) : null;
-      if (body) take(sumsOfOne(body), stack.movedBy);
+      if (beyond.has(stack.body)) take(stackSums(stack, countOf(stack, inOrder)), stack.movedBy);
     }
     const movers = rig.adjusters.flatMap((a, i) =>
       a.kind !== 'count' && a.moves.some((m) => m.id === holder.id) ? [i] : [],

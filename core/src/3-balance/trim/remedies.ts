@@ -1,7 +1,7 @@
 /** What would make an impossible trim possible: of each kind of limit the smallest change that does, found by trying. */
 import { addScaled, figure, say, type Change, type Phrase } from '../../0-base';
-import { moveSums, sumsOf, type Sums } from '../../1-load';
-import { stackBody, type AdjusterValues, type Assembly } from '../../2-frame';
+import { addSums, moveSums, NO_SUMS, type Sums } from '../../1-load';
+import { stackSums, type AdjusterValues, type Assembly } from '../../2-frame';
 import type { Wants } from '../../model';
 import { supportOf } from '../borne/support';
 import { leastThat, type Stretch } from './leastThat';
@@ -245,7 +245,7 @@ function longer(assembly: Assembly, stack: StackChoice, by: number): StackChoice
   const places = assembly.stacks.filter((s) => s.countedBy === adjuster);
   const most = stack.least + stack.byCount.length - 1;
   const more = (of: typeof places): readonly Sums[] =>
-    Array.from({ length: by }, (_, n) => sumsOf(of.flatMap((p) => stackBody(p, most + n + 1) ?? [])));
+    Array.from({ length: by }, (_, n) => of.reduce((sum, p) => addSums(sum, stackSums(p, most + n + 1)), NO_SUMS));
   // A bolt that a mover carries is its own; the others of the count stand still together.
   const riders = places.filter((p) => p.movedBy.length > 0);
   return {

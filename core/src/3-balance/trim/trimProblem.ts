@@ -1,11 +1,11 @@
 /** What can be set on a rig to balance it, brought to sums: slides and threads that move groups or the support, bolts with their counts. */
 import { unit, ZERO, type Vec3 } from '../../0-base';
-import { addSums, moveSums, NO_SUMS, sumsOf, sumsOfOne, type Sums } from '../../1-load';
+import { addSums, moveSums, NO_SUMS, sumsOfOne, type Sums } from '../../1-load';
 import {
   countOf,
   keptAs,
   shiftOf,
-  stackBody,
+  stackSums,
   valuesInOrder,
   washerName,
   type AdjusterValues,
@@ -98,10 +98,7 @@ export function trimProblem(
   for (const stack of stacks) {
     const shift = still(stack.movedBy);
     const movedBy = own(stack.movedBy);
-    const at = (count: number): Sums => {
-      const body = stackBody(stack, count);
-      return body ? moveSums(sumsOf([body]), shift) : NO_SUMS;
-    };
+    const at = (count: number): Sums => moveSums(stackSums(stack, count), shift);
     if (stack.countedBy === null) put(movedBy, at(stack.station.count));
     else {
       const adjuster = rig.adjusters[stack.countedBy]!;

@@ -13,6 +13,8 @@ export const bending: StepMaker = {
         final: true,
         minutes: 20,
         needs: [`mark:${bar.member}`, ...(i > 0 ? [`bend:${bar.member}:${i}`] : [])],
+        makes: [bar.marks.filter((m) => m.kind === 'bendMiddle')[i]!.id],
+        handles: [bar.member],
         title: say`Bend the ${bar.name} to ${figure('angle', bend.angle, 0)}`,
         tool: 'round former, clamps, bench',
         figures: bend.former

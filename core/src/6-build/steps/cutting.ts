@@ -1,6 +1,6 @@
 /** Cut each member's blank to length and break its edges. */
 import { figure, say } from '../../0-base';
-import type { StepMaker } from '../step';
+import { cutId, type StepMaker } from '../step';
 
 export const cutting: StepMaker = {
   id: 'cutting',
@@ -15,6 +15,8 @@ export const cutting: StepMaker = {
           final: true,
           minutes: 6,
           needs: [],
+          makes: [cutId(bar.member)],
+          handles: [bar.member],
           title: say`Cut the ${bar.name} from ${bar.stock}`,
           tool: 'hacksaw or mitre saw, vise',
           figures:

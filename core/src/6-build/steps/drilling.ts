@@ -44,6 +44,8 @@ export const drilling: StepMaker = {
               final: true,
               minutes: 4,
               needs: [`pilot:${mark.id}`],
+              makes: [mark.id],
+              handles: [bar.member],
               title: say`Drill the ${mark.name} hole to size`,
               tool: 'drill, cutting fluid for steel',
               figures: [say`${figure('drill', diameter)}`],

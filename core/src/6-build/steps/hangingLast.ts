@@ -44,6 +44,8 @@ export const hangingLast: StepMaker = {
             final: true,
             minutes: 4,
             needs: [`pilot:${mark.id}`],
+            makes: [mark.id],
+            handles: [bar.member],
             title: say`Drill the ${mark.name} hole to size`,
             tool: 'drill',
             figures: [say`${figure('drill', mark.diameter!)}`],
@@ -60,6 +62,8 @@ export const hangingLast: StepMaker = {
               final: true,
               minutes: 8,
               needs: [...last.map((s) => s.id), ...hung],
+              makes: [end.id],
+              handles: [bar.member],
               title: hangs
                 ? say`Cut the tail of the ${bar.name} to length and round it`
                 : say`Cut the ${bar.name} to its finished length and round it`,

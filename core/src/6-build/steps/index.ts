@@ -2,6 +2,7 @@
 import type { StepMaker } from '../step';
 import { balancing } from './balancing';
 import { bending } from './bending';
+import { connecting } from './connecting';
 import { cutting } from './cutting';
 import { drilling } from './drilling';
 import { dryFitting } from './dryFitting';
@@ -12,6 +13,7 @@ import { marking } from './marking';
 export const STEP_MAKERS: readonly StepMaker[] = [
   balancing,
   bending,
+  connecting,
   cutting,
   drilling,
   dryFitting,

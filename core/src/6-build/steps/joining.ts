@@ -1,7 +1,8 @@
 /** Join the parts at the rig's joints, hang it at its pivots and fit the weight bolts. */
 import { figure, say } from '../../0-base';
-import { jointFacts } from '../../2-frame';
-import type { Hold } from '../../model';
+import { connectionsOf, jointFacts, piecesHeld } from '../../2-frame';
+import type { Body, Hold, Joint, Rig } from '../../model';
+import { connectStep } from './connecting';
 import type { BuildStep, StepMaker } from '../step';
 
 const HOLD_WORD: Readonly<Record<Hold, string>> = {
@@ -22,6 +23,7 @@ export const joining: StepMaker = {
     );
     const nameOf = new Map(rig.bodies.flatMap((b) => [...b.parts, ...b.members]).map((e) => [e.id, e.name]));
     const deburred = bars.map((b) => `deburr:${b.member}`);
+    const connected = connectionsOf(rig, () => 0);
     const joints = rig.bodies
       .flatMap((body) => body.joints.map((joint) => ({ body, joint })))
       .map(({ body, joint }): BuildStep => {
@@ -32,7 +34,9 @@ export const joining: StepMaker = {
           about: joint.hub ? joint.id : (joint.joins.at(-1) ?? joint.id),
           final: !joint.reversible,
           minutes: facts.minutes,
-          needs: [...deburred, ...drilled, `dryfit:${body.id}`],
+          needs: [...deburred, ...drilled, ...before(rig, body, joint), `dryfit:${body.id}`],
+          does: connected.filter((c) => c.id.startsWith(`${joint.id}/`) || c.id === joint.id).map((c) => c.id),
+          handles: [joint.id, ...joint.joins],
           title: joint.hold
             ? say`${HOLD_WORD[joint.hold]} the ${joint.name} ${others.length > 0 ? 'on' : 'over the end of'} the ${joint.joins.map((j) => nameOf.get(j) ?? j).join(', ')}`
             : say`Fasten the ${others.join(' and ')} to the ${first ?? 'frame'}`,
@@ -64,8 +68,10 @@ export const joining: StepMaker = {
       check: say`It turns freely every way and does not drop out when lifted.`,
       caution: null,
     }));
+    const onScrews = new Set(rig.bodies.flatMap((b) => (b.connections ?? []).flatMap(piecesHeld)));
     const stations = rig.bodies
       .flatMap((b) => b.stations)
+      .filter((s) => !onScrews.has(s.id))
       .map((station): BuildStep => ({
         id: `bolt:${station.id}`,
         about: station.id,
@@ -84,3 +90,17 @@ export const joining: StepMaker = {
     return [...joints, ...pivots, ...stations];
   },
 };
+
+/** What must be in a cap, or on its pipe, before it is closed: its screws, and grips and sleeves. */
+function before(rig: Rig, body: Body, joint: Joint): readonly string[] {
+  if (joint.hub?.sockets.length !== 1) return [];
+  return rig.bodies
+    .flatMap((b) => b.connections ?? [])
+    .filter(
+      (c) =>
+        (c.kind === 'bolted' && piecesHeld(c).includes(joint.id)) ||
+        (c.kind === 'slidOn' &&
+          body.members.some((m) => m.id === c.over && (m.from === joint.node || m.to === joint.node))),
+    )
+    .map((c) => connectStep(c.id));
+}

@@ -1,0 +1,243 @@
+/** A screw through an ordered stack: how long it is, what it brings and where that stands, which holes it needs. */
+import { addScaled, figure, length, say, unit, type Phrase, type Vec3 } from '../../0-base';
+import type { FlatBody } from '../../1-load';
+import type { Bolted, Part, Rig } from '../../model';
+import { boltUp, type BoltEnd, type BoltPiece } from '../hardware/boltUp';
+import { ACROSS_FLATS, CLEARANCE } from '../hardware/sizes';
+import { THREADS, type Thread } from '../hardware/thread';
+import type { StackLayer } from '../hardware/stackUp';
+import type { Connection, ConnectionHole, Layer } from './connection';
+import { crossings, type Span } from './crossing';
+import { fastenerParts } from './fastenerParts';
+import { washerId } from './washerId';
+
+/** What a connection is worked out from: the rig, the solids of each piece, and how many washers are on each station. */
+export interface Surroundings {
+  readonly rig: Rig;
+  readonly solids: (piece: string) => readonly FlatBody[];
+  readonly counts: (station: string) => number;
+}
+export interface ConnectionFault {
+  /** The piece to look at. */
+  readonly about: string;
+  readonly connection: string;
+  readonly name: string;
+  readonly reason: Phrase;
+}
+export interface Resolved {
+  readonly connection: Connection;
+  /** The hardware it brings, as parts of the piece's body; with no washers on its rows. */
+  readonly parts: readonly Part[];
+  readonly faults: readonly ConnectionFault[];
+}
+
+/** Faces that do not meet within this are apart, m. */
+const TOUCH = 0.00005;
+/** A head bears near its rim: part of half its width. */
+const RIM = 0.95;
+const SOFT = new Set(['wood', 'plastic', 'rubber']);
+
+export function resolveBolted(of: Bolted, around: Surroundings): Resolved {
+  if (!(length(of.way) > 0)) return broken(of, say`It is not said which way its screw points.`);
+  try {
+    return resolved(of, around);
+  } catch (error) {
+    // A standard that knows no such part for this thread.
+    if (error instanceof RangeError) return broken(of, [`There is ${error.message}.`]);
+    throw error;
+  }
+}
+
+function resolved(of: Bolted, around: Surroundings): Resolved {
+  const faults: ConnectionFault[] = [];
+  const thread = THREADS.find((t) => t.name === of.thread);
+  if (!thread) return broken(of, say`“${of.thread}” is no thread this program knows.`);
+  const way = unit(of.way);
+  const line = { point: of.point, way };
+  const ring = RIM * (ACROSS_FLATS.of(thread)! / 2);
+  const stations = new Map(around.rig.bodies.flatMap((b) => b.stations).map((s) => [s.id, s]));
+  const spans: (Span | null)[] = [];
+  const layers: StackLayer[] = [];
+  const stack: Layer[] = [];
+  const pieces: string[] = [];
+  const rides: string[] = [];
+  let standing = 0;
+  for (const layer of of.stack) {
+    if (layer.kind === 'row') {
+      const station = stations.get(layer.station);
+      if (!station) return broken(of, say`The washers it holds are not on this rig any more.`);
+      const { thickness } = station.washer;
+      const counted = around.rig.adjusters.find(
+        (a) => a.kind === 'count' && a.moves.some((m) => m.kind === 'station' && m.id === station.id),
+      );
+      const [least, most] = counted ? counted.range : [station.count, station.count];
+      layers.push({
+        name: station.washer.name,
+        thickness: ((least + most) / 2) * thickness,
+        plusMinus: ((most - least) / 2) * thickness,
+      });
+      spans.push(null);
+      if (counted) rides.push(station.id);
+      else standing += station.count * thickness;
+      for (let n = 1; n <= around.counts(station.id); n++) {
+        pieces.push(washerId(station.id, n));
+        stack.push({ piece: washerId(station.id, n), thickness });
+      }
+      continue;
+    }
+    const solids = around.solids(layer.piece);
+    if (solids.length === 0) return broken(of, say`A piece it holds is not on this rig any more.`);
+    const from = (startOf(spans) ?? 0) + standing;
+    const span = nearest(crossings(line, solids, ring), from);
+    if (!span) return broken(of, say`It does not pass through the ${solids[0]!.name}.`);
+    const thickness = span[1] - span[0];
+    const start = startOf(spans) ?? span[0];
+    const apart = span[0] - start - standing;
+    if (Math.abs(apart) > TOUCH)
+      faults.push({
+        ...at(of),
+        reason:
+          apart > 0
+            ? say`${figure('length', apart, 1)} of air before the ${solids[0]!.name}: nothing there takes its pull.`
+            : say`The ${solids[0]!.name} stands ${figure('length', -apart, 1)} inside what lies before it.`,
+      });
+    spans.push(span);
+    layers.push({ name: solids[0]!.name, thickness });
+    stack.push({ piece: layer.piece, thickness });
+    pieces.push(layer.piece);
+    standing = span[1] - start;
+  }
+  const start = startOf(spans) ?? 0;
+  const end: BoltEnd = of.end;
+  const bolted = boltUp({
+    thread,
+    layers,
+    stands: standing,
+    washers: washersFor(of, around),
+    end,
+    ...(of.head ? { head: of.head } : {}),
+  });
+  if (bolted.length === null)
+    faults.push({
+      ...at(of),
+      reason:
+        end.kind === 'camera'
+          ? say`No screw is sold that goes far enough into the camera and not too far: make what it passes thicker or thinner.`
+          : say`No screw is sold that suits what it passes.`,
+    });
+  const place = (along: number): Vec3 => addScaled(of.point, way, start + along);
+  const parts = bolted.pieces.flatMap((piece) => fastenerParts(of, piece, place, way, ridesOn(piece, rides)));
+  const inStack = bolted.pieces.filter((p) => p.role.startsWith('washer'));
+  const head = inStack.filter((p) => p.role !== 'washer-end').map(layerOf(of.id));
+  const under = inStack.filter((p) => p.role === 'washer-end').map(layerOf(of.id));
+  return {
+    parts,
+    faults,
+    connection: {
+      id: of.id,
+      name: of.name,
+      kind: 'bolted',
+      pieces,
+      hardware: bolted.pieces.map((p) => `${of.id}/${p.role}`),
+      holes: holesOf(of, pieces, spans, thread, around),
+      stack: [...head, ...stack, ...under],
+      thread: of.thread,
+      screwLength: bolted.length,
+      engagement: bolted.engagement,
+      touches: pieces.slice(1).map((p, i) => [pieces[i]!, p] as const),
+      reversible: true,
+      comesApart: of.packs ?? false,
+    },
+  };
+}
+
+const at = (of: Bolted): Pick<ConnectionFault, 'about' | 'connection' | 'name'> => ({
+  about: of.on,
+  connection: of.id,
+  name: of.name,
+});
+
+/** A station it lies beyond: the nut and its washer ride on what is put on. */
+const ridesOn = ({ role }: BoltPiece, rides: readonly string[]): string | undefined =>
+  role === 'nut' || role === 'washer-end' ? rides[0] : undefined;
+
+const layerOf =
+  (id: string) =>
+  ({ role, fastener }: BoltPiece): Layer => ({
+    piece: `${id}/${role}`,
+    thickness: fastener.type === 'washer' ? fastener.thickness : 0,
+  });
+
+/** Of the places where a piece is met, that which begins nearest. */
+const nearest = (spans: readonly Span[], from: number): Span | null =>
+  spans.reduce<Span | null>((best, s) => (best && Math.abs(best[0] - from) <= Math.abs(s[0] - from) ? best : s), null);
+
+/** Where the first layer's outer face lies along the axis. */
+const startOf = (spans: readonly (Span | null)[]): number | null => spans.find((s) => s !== null)?.[0] ?? null;
+
+/** Flat ones under what turns, and under a head on wood or plastic. A row of washers is one itself. */
+function washersFor({ stack, end, head }: Bolted, { solids }: Surroundings): { head?: 'flat'; end?: 'flat' } {
+  const [first, last] = [stack[0]!, stack.at(-1)!];
+  const soft = (layer: Bolted['stack'][number]): boolean =>
+    layer.kind === 'piece' && SOFT.has(solids(layer.piece)[0]?.look ?? 'steel');
+  return {
+    ...(soft(first) && !head ? { head: 'flat' as const } : {}),
+    ...(end.kind !== 'camera' && last.kind === 'piece' ? { end: 'flat' as const } : {}),
+  };
+}
+
+/** In each piece it passes, a clearance hole in one line; washers have theirs. */
+function holesOf(
+  of: Bolted,
+  pieces: readonly string[],
+  spans: readonly (Span | null)[],
+  thread: Thread,
+  { rig, counts }: Surroundings,
+): readonly ConnectionHole[] {
+  const diameter = CLEARANCE.medium.of(thread)!;
+  const way = unit(of.way);
+  const stations = new Map(rig.bodies.flatMap((b) => b.stations).map((s) => [s.id, s]));
+  const holes: ConnectionHole[] = [];
+  of.stack.forEach((layer, i) => {
+    if (layer.kind === 'piece')
+      holes.push({
+        piece: layer.piece,
+        at: addScaled(of.point, way, spans[i]![0]),
+        axis: way,
+        diameter,
+        thread: null,
+      });
+    else
+      for (let n = 1; n <= counts(layer.station); n++)
+        holes.push({
+          piece: washerId(layer.station, n),
+          at: of.point,
+          axis: way,
+          diameter: 2 * stations.get(layer.station)!.washer.innerRadius,
+          thread: null,
+        });
+  });
+  return holes.filter((h) => pieces.includes(h.piece));
+}
+
+function broken(of: Bolted, reason: Phrase): Resolved {
+  return {
+    parts: [],
+    faults: [{ ...at(of), reason }],
+    connection: {
+      id: of.id,
+      name: of.name,
+      kind: 'bolted',
+      pieces: of.stack.flatMap((l) => (l.kind === 'piece' ? [l.piece] : [])),
+      hardware: [],
+      holes: [],
+      stack: null,
+      thread: of.thread,
+      screwLength: null,
+      engagement: null,
+      touches: [],
+      reversible: true,
+      comesApart: of.packs ?? false,
+    },
+  };
+}

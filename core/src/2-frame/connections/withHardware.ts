@@ -1,0 +1,83 @@
+/** The rig with the hardware its connections bring and the holes they need, worked out anew: what a change of size, thread or stock makes of them follows by itself. */
+import type { Rig } from '../../model';
+import type { ConnectionFault } from './bolted';
+import { memberDrilled, partDrilled } from './holesIn';
+import { resolve, surroundings } from './resolve';
+
+export interface Load {
+  /** How deep the thread of what stands on the rig is, m. */
+  readonly socketDepth: number;
+}
+
+export const withHardware = (stored: Rig, load: Load | null = null): Rig => hardwareOf(stored, load).rig;
+
+/** With what of its connections does not hold. */
+export function hardwareOf(
+  stored: Rig,
+  load: Load | null,
+): { readonly rig: Rig; readonly faults: readonly ConnectionFault[] } {
+  const rig = load ? intoSocket(withoutHardware(stored), load) : withoutHardware(stored);
+  if (rig.bodies.every((b) => !b.connections?.length)) return { rig, faults: [] };
+  const faults: ConnectionFault[] = [];
+  const counts = new Map(rig.bodies.flatMap((b) => b.stations).map((s) => [s.id, s.count]));
+  const around = surroundings(rig, (station) => counts.get(station) ?? 0);
+  const brought = new Map<string, string[]>();
+  const bodies = rig.bodies.map((body) => {
+    const resolved = (body.connections ?? []).map((stated) => ({ stated, ...resolve(stated, around) }));
+    for (const { stated, parts, faults: broken } of resolved) {
+      faults.push(...broken);
+      const datum = stated.kind === 'bolted' ? stated.on : stated.piece;
+      brought.set(datum, [...(brought.get(datum) ?? []), ...parts.map((p) => p.id)]);
+    }
+    const connections = resolved.map((r) => r.connection);
+    return {
+      ...body,
+      members: body.members.map((m) => memberDrilled(m, body, connections)),
+      parts: [...body.parts.map((p) => partDrilled(p, connections)), ...resolved.flatMap((r) => r.parts)],
+    };
+  });
+  // Hardware goes along with the piece its place is given on.
+  const adjusters = rig.adjusters.map((a) => {
+    const along = a.moves.flatMap((m) => (m.kind === 'part' || m.kind === 'member' ? (brought.get(m.id) ?? []) : []));
+    return along.length === 0
+      ? a
+      : { ...a, moves: [...a.moves, ...along.map((id) => ({ kind: 'part' as const, id }))] };
+  });
+  return { rig: { ...rig, bodies, adjusters }, faults };
+}
+
+/** Screws into the load go as deep as its own thread allows. */
+const intoSocket = (rig: Rig, { socketDepth }: Load): Rig => ({
+  ...rig,
+  bodies: rig.bodies.map((b) =>
+    b.connections
+      ? {
+          ...b,
+          connections: b.connections.map((c) =>
+            c.kind === 'bolted' && c.end.kind === 'camera' ? { ...c, end: { kind: 'camera', depth: socketDepth } } : c,
+          ),
+        }
+      : b,
+  ),
+});
+
+/** As it is stored. */
+export function withoutHardware(rig: Rig): Rig {
+  if (rig.bodies.every((b) => !b.connections)) return rig;
+  const brought = new Set(rig.bodies.flatMap((b) => b.parts.filter((p) => p.by).map((p) => p.id)));
+  const own = <T extends { readonly by?: string | undefined }>(list: readonly T[]): T[] => list.filter((x) => !x.by);
+  return {
+    ...rig,
+    bodies: rig.bodies.map((b) => ({
+      ...b,
+      members: b.members.map((m) => (m.holes.some((h) => h.by) ? { ...m, holes: own(m.holes) } : m)),
+      parts: own(b.parts).map((p) => {
+        if (!p.holes?.some((h) => h.by)) return p;
+        const { holes, ...rest } = p;
+        const left = own(holes);
+        return left.length === 0 ? rest : { ...rest, holes: left };
+      }),
+    })),
+    adjusters: rig.adjusters.map((a) => ({ ...a, moves: a.moves.filter((m) => !brought.has(m.id)) })),
+  };
+}

@@ -1,0 +1,102 @@
+/** What the rig's connections say is put together: screws through their stacks, grips over pipes, rings in bores; and the holes they need in plates and fittings. */
+import { figure, say, type Phrase } from '../../0-base';
+import { connectionsOf, drilledElsewhere, type Connection, type ConnectionKind } from '../../2-frame';
+import type { BuildStep, StepMaker } from '../step';
+
+export const connectStep = (connection: string): string => `connect:${connection}`;
+
+const AND = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+const CAUTION = 'Glasses on, sleeves and hair back. Clamp the piece: a caught bit spins it.';
+
+interface Words {
+  readonly title: (pieces: readonly string[], connection: Connection) => Phrase;
+  readonly tool: string;
+  readonly check: Phrase;
+  readonly minutes: number;
+}
+const WORDS: Readonly<Partial<Record<ConnectionKind, Words>>> = {
+  bolted: {
+    // Without a nut it waits for what is screwed on later: the camera.
+    title: (pieces, c) =>
+      c.hardware.includes(`${c.id}/nut`)
+        ? say`Bolt the ${AND.format(pieces)} together`
+        : say`Put the ${c.name} through the ${AND.format(pieces)}`,
+    tool: 'spanners',
+    check: say`The head sits flat, and nothing turns when you twist it by hand.`,
+    minutes: 4,
+  },
+  slidOn: {
+    title: ([piece, over]) => say`Slide the ${piece ?? ''} over the ${over ?? ''}`,
+    tool: 'soapy water',
+    check: say`It sits where the hand goes and does not turn.`,
+    minutes: 3,
+  },
+  seated: {
+    title: ([piece, into]) => say`Set the ${piece ?? ''} into the ${into ?? ''}`,
+    tool: 'hand',
+    check: say`It fills the bore without force and without rattle.`,
+    minutes: 2,
+  },
+};
+
+export const connecting: StepMaker = {
+  id: 'connecting',
+  place: 45,
+  make: ({ rig }) => {
+    const counts = new Map(rig.bodies.flatMap((b) => b.stations).map((s) => [s.id, s]));
+    const stated = new Set(rig.bodies.flatMap((b) => b.connections ?? []).map((c) => c.id));
+    const connections = connectionsOf(rig, (station) => counts.get(station)?.count ?? 0).filter((c) =>
+      stated.has(c.id),
+    );
+    if (connections.length === 0) return [];
+    const names = namesOf(rig);
+    const drilled = drilledElsewhere(rig, connections);
+    const drills = drilled.map((hole): BuildStep => ({
+      id: `drill:${hole.id}`,
+      about: hole.piece,
+      final: true,
+      minutes: 6,
+      needs: [],
+      makes: [hole.id],
+      handles: [hole.piece],
+      title: say`Drill the ${names(hole.piece)} for the ${connections.find((c) => c.id === hole.connection)!.name}`,
+      tool: 'centre punch, drill',
+      figures: [say`${figure('drill', hole.diameter)}`],
+      check: say`The screw passes without force and without rattle.`,
+      caution: CAUTION,
+    }));
+    const seats = connections.filter((c) => c.kind === 'seated');
+    return [
+      ...drills,
+      ...connections.map((c): BuildStep => {
+        const words = WORDS[c.kind]!;
+        return {
+          id: connectStep(c.id),
+          about: c.pieces[0] ?? c.id,
+          final: false,
+          minutes: words.minutes,
+          needs: [
+            ...c.holes.map((h) => `drill:${h.piece}/hole/${c.id}`),
+            ...seats.filter((s) => s !== c && c.pieces.includes(s.pieces[1]!)).map((s) => connectStep(s.id)),
+          ],
+          does: [c.id],
+          handles: [...c.pieces, ...c.hardware],
+          title: words.title([...new Set(c.pieces.map(names))], c),
+          tool: words.tool,
+          figures: c.hardware.length === 0 ? [] : [say`with ${AND.format(c.hardware.map(names))}`],
+          check: words.check,
+          caution: null,
+        };
+      }),
+    ];
+
+    function namesOf({ bodies }: typeof rig): (id: string) => string {
+      const known = new Map(
+        bodies.flatMap((b) => [...b.members, ...b.parts, ...b.joints].map((e) => [e.id, e.name] as const)),
+      );
+      for (const station of counts.values())
+        for (let n = 1; n <= station.count; n++) known.set(`${station.id}/${n}`, station.washer.name);
+      return (id) => known.get(id) ?? 'piece';
+    }
+  },
+};

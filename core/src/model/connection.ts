@@ -1,0 +1,68 @@
+/**
+ * What keeps pieces of a rig together, as a maker says it: which pieces, in which order, by which thread. Screws, nuts, washers,
+ * holes and lengths follow from it and are never stored. Places are in rig axes and move with the piece they are given on.
+ */
+import * as z from 'zod';
+import { id, massQuantity, name, positive, vec3 } from './quantity';
+
+/** From the head on. A row is a station's washers, as many as are put on it. */
+const layer = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('piece'), piece: id }),
+  z.strictObject({ kind: z.literal('row'), station: id }),
+]);
+export type StackedLayer = z.infer<typeof layer>;
+
+/** What a screw's thread ends in: a nut, or a thread of this depth in the camera that is screwed on. */
+const end = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('nut') }),
+  z.strictObject({ kind: z.literal('thin') }),
+  z.strictObject({ kind: z.literal('lock') }),
+  z.strictObject({ kind: z.literal('camera'), depth: positive }),
+]);
+export type ScrewEnd = z.infer<typeof end>;
+
+const bolted = z.strictObject({
+  kind: z.literal('bolted'),
+  id,
+  name,
+  /** The piece its place is given on, a point of its axis, and the way from its head to its end. */
+  on: id,
+  point: vec3,
+  way: vec3,
+  /** By its usual name: “M6”, “1/4-20”. */
+  thread: name,
+  /** Flush with the first layer's face; left out: a hexagon on it. */
+  head: z.literal('sunk').optional(),
+  stack: z.array(layer).min(1).max(20),
+  end,
+  /** Comes apart each time the rig is packed. */
+  packs: z.boolean().optional(),
+  /** What was weighed of its hardware, by what it does there: `screw`, `nut`. */
+  weighed: z.record(name, massQuantity).optional(),
+});
+export type Bolted = z.infer<typeof bolted>;
+
+/** A grip, sleeve or cap over a bar. */
+const slidOn = z.strictObject({
+  kind: z.literal('slidOn'),
+  id,
+  name,
+  piece: id,
+  over: id,
+  packs: z.boolean().optional(),
+});
+export type SlidOn = z.infer<typeof slidOn>;
+
+/** What sits in another: a ring in a bore, a bearing, an insert. */
+const seated = z.strictObject({
+  kind: z.literal('seated'),
+  id,
+  name,
+  piece: id,
+  in: id,
+  packs: z.boolean().optional(),
+});
+export type Seated = z.infer<typeof seated>;
+
+export const statedConnection = z.discriminatedUnion('kind', [bolted, slidOn, seated]);
+export type StatedConnection = z.infer<typeof statedConnection>;

@@ -1,0 +1,31 @@
+/** The arguments of the commands that read one rig file: `FILE [--loadout NAME]`. What is wrong is told, and the command ends with 1. */
+import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { parseArgs } from 'node:util';
+import { faultLine, parseRigFile, type RigFile } from '@tide-pebble/core';
+
+export function rigFileArgument(command: string): { readonly file: RigFile; readonly loadout: string | null } {
+  const use = `Use: npm run -s ${command} -- FILE [--loadout NAME]`;
+  let args;
+  try {
+    args = parseArgs({ allowPositionals: true, options: { loadout: { type: 'string' } } });
+  } catch (error) {
+    fail(`${error instanceof Error ? error.message : String(error)}\n${use}`);
+  }
+  const [file, ...more] = args.positionals;
+  if (!file || more.length > 0) fail(use);
+  let text = '';
+  try {
+    text = readFileSync(resolve(process.env['INIT_CWD'] ?? '.', file), 'utf8');
+  } catch (error) {
+    fail(`Could not read ${file}: ${error instanceof Error ? error.message : String(error)}`);
+  }
+  const read = parseRigFile(text);
+  if (!read.ok) fail(read.faults.map((f) => `${file}: ${faultLine(f)}`).join('\n'));
+  return { file: read.value, loadout: args.values.loadout ?? null };
+}
+
+export function fail(message: string): never {
+  console.error(message);
+  process.exit(1);
+}
