@@ -204,6 +204,7 @@ function framePieces(
       rotation: part.turn ? rotationOf(part.turn) : IDENTITY,
       look: material?.look ?? 'steel',
       ...(part.mass ? { mass: part.mass } : {}),
+      ...(part.reckoned ? { massFrom: 'density' as const } : {}),
       ...(material
         ? {
             density: material.density * (1 - holesPart(part)),

@@ -46,6 +46,7 @@ export { washerId } from './connections/washerId';
 export type { Connection, ConnectionHole, ConnectionKind, Layer } from './connections/connection';
 // joints and stock
 export { fittingFor, FITTING_NAMES, hubOf } from './fittings/fittingFor';
+export { jointName } from './fittings/jointName';
 export { jointFacts, usualJointMass } from './fittings/jointFacts';
 export { PIPE_SYSTEMS, pipeOf } from './parts/pipes';
 export { WASHERS } from './parts/washers';

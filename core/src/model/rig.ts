@@ -90,6 +90,8 @@ export const part = z.strictObject({
   by: id.optional(),
   /** The piece it is a length of, as a head is of its screw. */
   of: id.optional(),
+  /** Its mass is worked out from a table, not weighed. */
+  reckoned: z.boolean().optional(),
 });
 export type Part = z.infer<typeof part>;
 
@@ -373,5 +375,7 @@ export const rig = z.strictObject({
   poses: z.array(pose).max(12),
   adjusters: z.array(adjuster).max(60),
   materials: z.record(id, material).optional(),
+  /** Of a pack of what its connections bring, by item. */
+  prices: z.record(name, money).optional(),
 });
 export type Rig = z.infer<typeof rig>;

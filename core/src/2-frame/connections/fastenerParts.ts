@@ -43,6 +43,7 @@ export function fastenerParts(
       ...(mass.spread === undefined ? {} : { spread: mass.spread * l.share }),
     },
     by: of.id,
+    ...(weighed ? {} : { reckoned: true }),
     ...(i === 0 ? { supply: supplyOf(piece) } : { of: id }),
     ...(rides ? { rides } : {}),
   }));

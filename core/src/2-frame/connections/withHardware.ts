@@ -1,5 +1,5 @@
 /** The rig with the hardware its connections bring and the holes they need, worked out anew: what a change of size, thread or stock makes of them follows by itself. */
-import type { Rig } from '../../model';
+import type { Part, Rig } from '../../model';
 import type { ConnectionFault } from './bolted';
 import { memberDrilled, partDrilled } from './holesIn';
 import { resolve, surroundings } from './resolve';
@@ -33,7 +33,10 @@ export function hardwareOf(
     return {
       ...body,
       members: body.members.map((m) => memberDrilled(m, body, connections)),
-      parts: [...body.parts.map((p) => partDrilled(p, connections)), ...resolved.flatMap((r) => r.parts)],
+      parts: [
+        ...body.parts.map((p) => partDrilled(p, connections)),
+        ...resolved.flatMap((r) => r.parts).map((p) => priced(p, rig.prices)),
+      ],
     };
   });
   // Hardware goes along with the piece its place is given on.
@@ -45,6 +48,11 @@ export function hardwareOf(
   });
   return { rig: { ...rig, bodies, adjusters }, faults };
 }
+
+const priced = (part: Part, prices: Rig['prices']): Part => {
+  const price = part.supply && prices?.[part.supply.item];
+  return price === undefined ? part : { ...part, supply: { ...part.supply!, packPrice: price } };
+};
 
 /** Screws into the load go as deep as its own thread allows. */
 const intoSocket = (rig: Rig, { socketDepth }: Load): Rig => ({

@@ -484,5 +484,9 @@ function priced(rig: Rig, { item, length: sold, price }: EditOf<'price'>): Rig |
     joints: b.joints.map((j) => (j.hub ? { ...j, hub: supply(j.hub) } : j)),
     stations: b.stations.map((s) => ({ ...s, washer: supply(s.washer) })),
   }));
-  return found ? { ...rig, bodies } : null;
+  if (found) return { ...rig, bodies };
+  // What connections bring is there only later: its price waits for it.
+  return sold === undefined && rig.bodies.some((b) => b.connections?.length)
+    ? { ...rig, prices: { ...rig.prices, [item]: price } }
+    : null;
 }

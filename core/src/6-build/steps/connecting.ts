@@ -1,6 +1,7 @@
 /** What the rig's connections say is put together: screws through their stacks, grips over pipes, rings in bores; and the holes they need in plates and fittings. */
 import { figure, say, type Phrase } from '../../0-base';
-import { connectionsOf, drilledElsewhere, type Connection, type ConnectionKind } from '../../2-frame';
+import { connectionsOf, jointName, type Connection, type ConnectionKind } from '../../2-frame';
+import { holeSheets } from '../../5-stock';
 import type { BuildStep, StepMaker } from '../step';
 
 export const connectStep = (connection: string): string => `connect:${connection}`;
@@ -50,21 +51,22 @@ export const connecting: StepMaker = {
     );
     if (connections.length === 0) return [];
     const names = namesOf(rig);
-    const drilled = drilledElsewhere(rig, connections);
-    const drills = drilled.map((hole): BuildStep => ({
-      id: `drill:${hole.id}`,
-      about: hole.piece,
-      final: true,
-      minutes: 6,
-      needs: [],
-      makes: [hole.id],
-      handles: [hole.piece],
-      title: say`Drill the ${names(hole.piece)} for the ${connections.find((c) => c.id === hole.connection)!.name}`,
-      tool: 'centre punch, drill',
-      figures: [say`${figure('drill', hole.diameter)}`],
-      check: say`The screw passes without force and without rattle.`,
-      caution: CAUTION,
-    }));
+    const drills = holeSheets(rig).flatMap(({ piece, name, marks }) =>
+      marks.map((hole): BuildStep => ({
+        id: `drill:${hole.id}`,
+        about: piece,
+        final: true,
+        minutes: 6,
+        needs: [],
+        makes: [hole.id],
+        handles: [piece],
+        title: say`Drill the ${name} for the ${hole.name}`,
+        tool: 'centre punch, drill',
+        figures: [hole.place, say`${figure('drill', hole.diameter)}`],
+        check: say`The screw passes without force and without rattle.`,
+        caution: CAUTION,
+      })),
+    );
     const seats = connections.filter((c) => c.kind === 'seated');
     return [
       ...drills,
@@ -92,7 +94,10 @@ export const connecting: StepMaker = {
 
     function namesOf({ bodies }: typeof rig): (id: string) => string {
       const known = new Map(
-        bodies.flatMap((b) => [...b.members, ...b.parts, ...b.joints].map((e) => [e.id, e.name] as const)),
+        bodies.flatMap((b) => [
+          ...[...b.members, ...b.parts].map((e) => [e.id, e.name] as const),
+          ...b.joints.map((j) => [j.id, jointName(j, b)] as const),
+        ]),
       );
       for (const station of counts.values())
         for (let n = 1; n <= station.count; n++) known.set(`${station.id}/${n}`, station.washer.name);

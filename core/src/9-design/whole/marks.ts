@@ -1,6 +1,5 @@
 /** Every mark on every piece, from the end or face that all is measured from. */
-import { barPlans, type BarMark } from '../../5-stock';
-import { drilledElsewhere, type Connection } from '../../2-frame';
+import { barPlans, holeSheets, type BarMark } from '../../5-stock';
 import type { Whole } from '../../contract';
 import type { Rig } from '../../model';
 
@@ -14,7 +13,7 @@ const KIND: Readonly<Record<BarMark['kind'], Sheet['marks'][number]['kind'] | nu
   finishedEnd: 'cut',
 };
 
-export function marksOf(rig: Rig, connections: readonly Connection[]): readonly Sheet[] {
+export function marksOf(rig: Rig): readonly Sheet[] {
   const needs = new Map(rig.bodies.flatMap((b) => b.members).flatMap((m) => m.holes.map((h) => [h.id, h.by ?? null])));
   const bars = barPlans(rig).map((plan) => ({
     piece: plan.member,
@@ -24,16 +23,12 @@ export function marksOf(rig: Rig, connections: readonly Connection[]): readonly 
       return kind ? [{ id: m.id, kind, connection: needs.get(m.id) ?? null, diameter: m.diameter }] : [];
     }),
   }));
-  const others = new Map<string, Sheet['marks'][number][]>();
-  for (const { id, piece, connection, diameter } of drilledElsewhere(rig, connections))
-    others.set(piece, [...(others.get(piece) ?? []), { id, kind: 'hole', connection, diameter }]);
-  const fittings = new Set(rig.bodies.flatMap((b) => b.joints).map((j) => j.id));
   return [
     ...bars.filter((b) => b.marks.length > 0),
-    ...[...others].map(([piece, marks]) => ({
+    ...holeSheets(rig).map(({ piece, from, marks }) => ({
       piece,
-      from: fittings.has(piece) ? 'the middle of its closed end' : 'its rear and its right edge',
-      marks,
+      from,
+      marks: marks.map(({ id, connection, diameter }) => ({ id, kind: 'hole' as const, connection, diameter })),
     })),
   ];
 }

@@ -38,7 +38,7 @@ export function wholeOf({ name, loadout, work, values, kerf, bin }: WholeInput):
     pieces,
     connections,
     ...billOf(plan, assembly, values),
-    marks: marksOf(rig, connections),
+    marks: marksOf(rig),
     steps: steps.map((s) => ({
       id: s.id,
       title: render(s.title, METRIC),

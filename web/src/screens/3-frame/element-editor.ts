@@ -89,10 +89,17 @@ export class ElementEditor {
     const found = this.found();
     return found && 'twin' in found.element ? (found.element.twin ?? null) : null;
   });
+  /** The connection that brings it: its place and size are that connection's. */
+  protected readonly broughtBy = computed(() => {
+    const found = this.found();
+    const by = found?.kind === 'part' ? found.element.by : undefined;
+    return by === undefined ? null : (found!.body.connections?.find((c) => c.id === by)?.name ?? null);
+  });
   /** Where it is, when it has a place of its own. */
   protected readonly place = computed((): Vec3 | null => {
     const found = this.found();
     if (!found) return null;
+    if (this.broughtBy()) return null;
     if (found.kind === 'part' || found.kind === 'node') return found.element.at;
     return found.kind === 'station' ? found.element.seat : null;
   });
@@ -112,7 +119,7 @@ export class ElementEditor {
         ? (found.element.hub ?? found.element).mass !== undefined
         : found.kind === 'station'
           ? found.element.washer.mass !== undefined
-          : found.element.mass !== undefined;
+          : found.element.mass !== undefined && !('reckoned' in found.element && found.element.reckoned);
     return mass > 0
       ? {
           value: mass,
@@ -165,9 +172,12 @@ export class ElementEditor {
   });
   protected readonly canCopy = computed(() => {
     const found = this.found();
+    if (this.broughtBy() !== null) return false;
     return found?.kind === 'part' || (found?.kind === 'member' && found.element.path.kind === 'straight');
   });
-  protected readonly canTurn = computed(() => this.found()?.kind === 'part' || this.found()?.kind === 'member');
+  protected readonly canTurn = computed(
+    () => this.broughtBy() === null && (this.found()?.kind === 'part' || this.found()?.kind === 'member'),
+  );
 
   protected moveTo(axis: 0 | 1 | 2, { value }: Quantity): void {
     const place = this.place();

@@ -81,7 +81,7 @@ export class ElementList {
         rows: [
           ...b.members.map((m) => row(m.id, m.name)),
           ...b.joints.map((j) => row(j.id, `${j.name}, ${nodeName(j.node)}`)),
-          ...b.parts.map((p) => row(p.id, p.name)),
+          ...b.parts.filter((p) => !p.of).map((p) => row(p.id, p.name)),
           ...b.stations.map((s) => row(s.id, s.name)),
         ],
         corners: b.nodes.map((n) => ({ id: n.id, name: nodeName(n.id), figure: '' })),

@@ -4,14 +4,14 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { mdiPrinter } from '@mdi/js';
 import { keptAs, type BinItem, type Quantity } from '@tide-pebble/core';
-import { barPlans, type BuyLine } from '@tide-pebble/core/making';
+import { barPlans, holeSheets, type BuyLine } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { Documents } from '../../services/keeping/documents';
 import { Pointer } from '../../services/pointer';
 import { saveCsv } from '../../services/save-csv';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
-import { FigurePipe } from '../../ui/figures/figures.pipe';
+import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
 import { QuantityField } from '../../ui/figures/quantity-field';
@@ -21,7 +21,7 @@ import { BarSheet } from './bar-sheet';
 @Component({
   selector: 'tp-stock',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, StageLayout, BarSheet, QuantityField, NoBench, FigurePipe, Icon],
+  imports: [MatButton, StageLayout, BarSheet, QuantityField, NoBench, FigurePipe, SayPipe, Icon],
   templateUrl: './stock.html',
   styleUrl: './stock.css',
 })
@@ -37,6 +37,11 @@ export class Stock {
   protected readonly bars = computed(() => {
     const rig = this.bench()?.work.rig;
     return rig ? barPlans(rig) : [];
+  });
+  /** Holes in plates and fittings, one sheet a piece. */
+  protected readonly holes = computed(() => {
+    const rig = this.bench()?.work.rig;
+    return rig ? holeSheets(rig) : [];
   });
   protected readonly lines = computed(() =>
     (this.plan()?.lines ?? []).map((line) => ({ ...line, held: this.binItem(line.item), key: line.item })),
