@@ -190,33 +190,39 @@ function framePieces(
       );
   }
   for (const part of body.parts) {
-    const material = part.material === undefined ? null : materialOf(part.material, rig.materials);
-    if (!part.mass && !material) {
+    const flat = partBody(part, rig);
+    if (!flat) {
       faults.push({ about: part.id, reason: `${part.name} has no mass: weigh it, or name a material that is known.` });
       continue;
     }
-    const flat = flatBody({
-      id: part.id,
-      name: part.name,
-      owner: part.of ?? part.id,
-      shape: part.shape,
-      at: part.at,
-      rotation: part.turn ? rotationOf(part.turn) : IDENTITY,
-      look: material?.look ?? 'steel',
-      ...(part.mass ? { mass: part.mass } : {}),
-      ...(part.reckoned ? { massFrom: 'density' as const } : {}),
-      ...(material
-        ? {
-            density: material.density * (1 - holesPart(part)),
-            densitySpread: material.densitySpread,
-            source: `density of ${material.name}`,
-          }
-        : {}),
-      ...(part.massCentre ? { centre: part.massCentre } : {}),
-    });
     pieces.push({ body: body.id, flat, movedBy: movers(part.id), isLoad: false });
   }
   return pieces;
+}
+
+/** A part as one solid; null when neither its mass nor its material is known. */
+export function partBody(part: Part, rig: Pick<Rig, 'materials'>): FlatBody | null {
+  const material = part.material === undefined ? null : materialOf(part.material, rig.materials);
+  if (!part.mass && !material) return null;
+  return flatBody({
+    id: part.id,
+    name: part.name,
+    owner: part.of ?? part.id,
+    shape: part.shape,
+    at: part.at,
+    rotation: part.turn ? rotationOf(part.turn) : IDENTITY,
+    look: material?.look ?? 'steel',
+    ...(part.mass ? { mass: part.mass } : {}),
+    ...(part.reckoned ? { massFrom: 'density' as const } : {}),
+    ...(material
+      ? {
+          density: material.density * (1 - holesPart(part)),
+          densitySpread: material.densitySpread,
+          source: `density of ${material.name}`,
+        }
+      : {}),
+    ...(part.massCentre ? { centre: part.massCentre } : {}),
+  });
 }
 
 /** Part of a plate's volume that its holes take away; the plate's mass centre is left where it is. */
@@ -276,6 +282,23 @@ export function shiftOf(rig: Rig, movedBy: readonly number[], values: readonly n
   for (const index of movedBy) shift = add(shift, scale(unit(rig.adjusters[index]!.axis ?? [1, 0, 0]), values[index]!));
   return shift;
 }
+
+/** One washer on the seat, whatever it weighs: for what it is as wide and thick as. */
+export const washerBody = ({ seat, axis, washer }: Station): FlatBody =>
+  flatBody({
+    id: washer.name,
+    name: washer.name,
+    owner: washer.name,
+    shape: {
+      kind: 'tube',
+      outerRadius: washer.outerRadius,
+      innerRadius: washer.innerRadius,
+      length: washer.thickness,
+    },
+    at: add(seat, scale(unit(axis), washer.thickness / 2)),
+    rotation: alignZ(unit(axis)),
+    mass: { value: 1 },
+  });
 
 /** How far out what lies on a stack is carried by so many washers, m, rig axes. */
 const carriedOut = ({ station }: StackPlace, count: number): Vec3 =>

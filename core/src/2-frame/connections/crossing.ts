@@ -30,7 +30,11 @@ export function crossings({ point, way }: Line, solids: readonly FlatBody[], rin
     starts.push(addScaled(addScaled(point, aside, ringRadius * Math.cos(turn)), other, ringRadius * Math.sin(turn)));
   }
   const all = solids
-    .flatMap((solid) => starts.flatMap((start) => spans({ point: start, way: along }, solid)))
+    .flatMap((solid) => {
+      const inwards = transpose(solid.rotation);
+      const own = transform(inwards, along);
+      return starts.flatMap((start) => spans(transform(inwards, subtract(start, solid.at)), own, solid.shape));
+    })
     .sort((a, b) => a[0] - b[0]);
   const merged: Span[] = [];
   for (const span of all) {
@@ -41,10 +45,8 @@ export function crossings({ point, way }: Line, solids: readonly FlatBody[], rin
   return merged;
 }
 
-function spans(line: Line, { shape, at, rotation }: FlatBody): readonly Span[] {
-  const inwards = transpose(rotation);
-  const point = transform(inwards, subtract(line.point, at));
-  const way = transform(inwards, line.way);
+/** In the solid's own frame. */
+function spans(point: Vec3, way: Vec3, shape: FlatBody['shape']): readonly Span[] {
   switch (shape.kind) {
     case 'box': {
       const whole = throughBox(point, way, shape.size);

@@ -1,10 +1,12 @@
 /** Each stated connection of a rig worked out by its kind. */
+import { materialOf } from '../../0-base';
 import type { FlatBody } from '../../1-load';
 import type { Rig, StatedConnection } from '../../model';
-import { assemble, stackBody } from '../assemble';
+import { partBody, washerBody } from '../assemble';
+import { hubBodies, memberBodies } from '../members/memberBodies';
+import { placesOf } from '../members/memberEnds';
 import { resolveBolted, type Resolved, type Surroundings } from './bolted';
 import { plainly } from './connection';
-import { washerId } from './washerId';
 
 export function resolve(of: StatedConnection, around: Surroundings): Resolved {
   switch (of.kind) {
@@ -40,19 +42,36 @@ function whole(
   };
 }
 
-/** The rig's solids by the piece they are of, with all adjusters at zero. */
+/** The rig's solids by the piece they are of, with all adjusters at zero; each made when it is first asked for. */
 export function surroundings(rig: Rig, counts: (station: string) => number): Surroundings {
-  const byPiece = new Map<string, FlatBody[]>();
-  const { pieces, stacks } = assemble(rig, null);
-  for (const stack of stacks)
-    for (let n = 1; n <= counts(stack.station.id); n++) {
-      const washer = stackBody(stack, n);
-      if (washer) byPiece.set(washerId(stack.station.id, n), [washer]);
-    }
-  for (const { flat } of pieces) {
-    const list = byPiece.get(flat.owner) ?? [];
-    byPiece.set(flat.owner, list);
-    list.push(flat);
+  const made = new Map<string, readonly FlatBody[]>();
+  return {
+    rig,
+    counts,
+    solids: (piece) => {
+      const before = made.get(piece);
+      if (before) return before;
+      const solids = solidsOf(rig, piece);
+      made.set(piece, solids);
+      return solids;
+    },
+  };
+}
+
+function solidsOf(rig: Rig, piece: string): readonly FlatBody[] {
+  for (const body of rig.bodies) {
+    const part = body.parts.find((p) => p.id === piece);
+    const flat = part && partBody(part, rig);
+    if (flat) return [flat];
+    const joint = body.joints.find((j) => j.id === piece);
+    const ofJoint = joint?.hub && materialOf(joint.hub.material, rig.materials);
+    if (joint && ofJoint) return hubBodies(joint, body, ofJoint);
+    const member = body.members.find((m) => m.id === piece);
+    const ofMember = member && materialOf(member.stock.material, rig.materials);
+    if (member && ofMember) return memberBodies(member, placesOf(body.nodes), body.joints, ofMember);
+    const station = body.stations.find((s) => piece.startsWith(`${s.id}/`));
+    const washer = station && washerBody(station);
+    if (washer) return [washer];
   }
-  return { rig, counts, solids: (piece) => byPiece.get(piece) ?? [] };
+  return [];
 }
