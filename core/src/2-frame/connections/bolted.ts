@@ -49,65 +49,11 @@ export function resolveBolted(of: Bolted, around: Surroundings): Resolved {
 }
 
 function resolved(of: Bolted, around: Surroundings): Resolved {
-  const faults: ConnectionFault[] = [];
   const thread = THREADS.find((t) => t.name === of.thread);
   if (!thread) return broken(of, say`“${of.thread}” is no thread this program knows.`);
-  const way = unit(of.way);
-  const line = { point: of.point, way };
-  const ring = RIM * (ACROSS_FLATS.of(thread)! / 2);
-  const stations = new Map(around.rig.bodies.flatMap((b) => b.stations).map((s) => [s.id, s]));
-  const spans: (Span | null)[] = [];
-  const layers: StackLayer[] = [];
-  const stack: Layer[] = [];
-  const pieces: string[] = [];
-  const rides: string[] = [];
-  let standing = 0;
-  for (const layer of of.stack) {
-    if (layer.kind === 'row') {
-      const station = stations.get(layer.station);
-      if (!station) return broken(of, say`The washers it holds are not on this rig any more.`);
-      const { thickness } = station.washer;
-      const counted = around.rig.adjusters.find(
-        (a) => a.kind === 'count' && a.moves.some((m) => m.kind === 'station' && m.id === station.id),
-      );
-      const [least, most] = counted ? counted.range : [station.count, station.count];
-      layers.push({
-        name: station.washer.name,
-        thickness: ((least + most) / 2) * thickness,
-        plusMinus: ((most - least) / 2) * thickness,
-      });
-      spans.push(null);
-      if (counted) rides.push(station.id);
-      else standing += station.count * thickness;
-      for (let n = 1; n <= around.counts(station.id); n++) {
-        pieces.push(washerId(station.id, n));
-        stack.push({ piece: washerId(station.id, n), thickness });
-      }
-      continue;
-    }
-    const solids = around.solids(layer.piece);
-    if (solids.length === 0) return broken(of, say`A piece it holds is not on this rig any more.`);
-    const from = (startOf(spans) ?? 0) + standing;
-    const span = nearest(crossings(line, solids, ring), from);
-    if (!span) return broken(of, say`It does not pass through the ${solids[0]!.name}.`);
-    const thickness = span[1] - span[0];
-    const start = startOf(spans) ?? span[0];
-    const apart = span[0] - start - standing;
-    if (Math.abs(apart) > TOUCH)
-      faults.push({
-        ...at(of),
-        reason:
-          apart > 0
-            ? say`${figure('length', apart, 1)} of air before the ${solids[0]!.name}: nothing there takes its pull.`
-            : say`The ${solids[0]!.name} stands ${figure('length', -apart, 1)} inside what lies before it.`,
-      });
-    spans.push(span);
-    layers.push({ name: solids[0]!.name, thickness });
-    stack.push({ piece: layer.piece, thickness });
-    pieces.push(layer.piece);
-    standing = span[1] - start;
-  }
-  const start = startOf(spans) ?? 0;
+  const stacked = stackOf(of, thread, around);
+  if ('reason' in stacked) return broken(of, stacked.reason);
+  const { start, standing, layers, passed, spans, rides, faults } = stacked;
   const end: BoltEnd = of.end;
   const bolted = boltUp({
     thread,
@@ -118,21 +64,21 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
     ...(of.head ? { head: of.head } : {}),
   });
   if (bolted.length === null)
-    faults.push({
-      ...at(of),
-      reason:
-        end.kind === 'camera'
-          ? say`No screw is sold that goes far enough into the camera and not too far: make what it passes thicker or thinner.`
-          : say`No screw is sold that suits what it passes.`,
-    });
+    faults.push(
+      end.kind === 'camera'
+        ? say`No screw is sold that goes far enough into the camera and not too far: make what it passes thicker or thinner.`
+        : say`No screw is sold that suits what it passes.`,
+    );
+  const way = unit(of.way);
   const place = (along: number): Vec3 => addScaled(of.point, way, start + along);
-  const parts = bolted.pieces.flatMap((piece) => fastenerParts(of, piece, place, way, ridesOn(piece, rides)));
-  const inStack = bolted.pieces.filter((p) => p.role.startsWith('washer'));
-  const head = inStack.filter((p) => p.role !== 'washer-end').map(layerOf(of.id));
-  const under = inStack.filter((p) => p.role === 'washer-end').map(layerOf(of.id));
+  const washers = (isUnder: boolean): readonly Layer[] =>
+    bolted.pieces
+      .filter((p) => p.role.startsWith('washer') && (p.role === 'washer-end') === isUnder)
+      .map(layerOf(of.id));
+  const pieces = passed.map((l) => l.piece);
   return {
-    parts,
-    faults,
+    parts: bolted.pieces.flatMap((piece) => fastenerParts(of, piece, place, way, ridesOn(piece, rides))),
+    faults: faults.map((reason) => ({ ...at(of), reason })),
     connection: {
       id: of.id,
       name: of.name,
@@ -140,7 +86,7 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
       pieces,
       hardware: bolted.pieces.map((p) => `${of.id}/${p.role}`),
       holes: holesOf(of, pieces, spans, thread, around),
-      stack: [...head, ...stack, ...under],
+      stack: [...washers(false), ...passed, ...washers(true)],
       thread: of.thread,
       screwLength: bolted.length,
       engagement: bolted.engagement,
@@ -148,6 +94,79 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
       reversible: true,
       comesApart: of.packs ?? false,
     },
+  };
+}
+
+interface Stacked {
+  /** Where the first layer's outer face lies along the axis, m from its point. */
+  readonly start: number;
+  /** How thick it is with the counted rows bare, m. */
+  readonly standing: number;
+  readonly layers: readonly StackLayer[];
+  readonly passed: readonly Layer[];
+  /** Where each layer is met; null for rows. */
+  readonly spans: readonly (Span | null)[];
+  /** Stations whose washers are counted. */
+  readonly rides: readonly string[];
+  readonly faults: Phrase[];
+}
+
+/** What the screw passes, cut along its axis before any hole is drilled; or the reason why it cannot be said. */
+function stackOf(of: Bolted, thread: Thread, around: Surroundings): Stacked | { readonly reason: Phrase } {
+  const line = { point: of.point, way: unit(of.way) };
+  const ring = RIM * (ACROSS_FLATS.of(thread)! / 2);
+  const faults: Phrase[] = [];
+  const spans: (Span | null)[] = [];
+  const layers: StackLayer[] = [];
+  const passed: Layer[] = [];
+  const rides: string[] = [];
+  let start: number | null = null;
+  let standing = 0;
+  for (const layer of of.stack) {
+    if (layer.kind === 'row') {
+      const row = rowOf(layer.station, around);
+      if (!row) return { reason: say`The washers it holds are not on this rig any more.` };
+      layers.push(row.layer);
+      passed.push(...row.washers);
+      spans.push(null);
+      if (row.counted) rides.push(layer.station);
+      else standing += row.layer.thickness;
+      continue;
+    }
+    const solids = around.solids(layer.piece);
+    if (solids.length === 0) return { reason: say`A piece it holds is not on this rig any more.` };
+    const { name } = solids[0]!;
+    const span = nearest(crossings(line, solids, ring), (start ?? 0) + standing);
+    if (!span) return { reason: say`It does not pass through the ${name}.` };
+    start ??= span[0];
+    const apart = span[0] - start - standing;
+    if (apart > TOUCH)
+      faults.push(say`${figure('length', apart, 1)} of air before the ${name}: nothing there takes its pull.`);
+    if (apart < -TOUCH) faults.push(say`The ${name} stands ${figure('length', -apart, 1)} inside what lies before it.`);
+    spans.push(span);
+    layers.push({ name, thickness: span[1] - span[0] });
+    passed.push({ piece: layer.piece, thickness: span[1] - span[0] });
+    standing = span[1] - start;
+  }
+  return { start: start ?? 0, standing, layers, passed, spans, rides, faults };
+}
+
+/** A station's washers: as many as are on, and between which counts the screw must serve. */
+function rowOf(
+  id: string,
+  { rig, counts }: Surroundings,
+): { readonly layer: StackLayer; readonly washers: readonly Layer[]; readonly counted: boolean } | null {
+  const station = rig.bodies.flatMap((b) => b.stations).find((s) => s.id === id);
+  if (!station) return null;
+  const { thickness, name } = station.washer;
+  const adjuster = rig.adjusters.find(
+    (a) => a.kind === 'count' && a.moves.some((m) => m.kind === 'station' && m.id === id),
+  );
+  const [least, most] = adjuster?.range ?? [station.count, station.count];
+  return {
+    layer: { name, thickness: ((least + most) / 2) * thickness, plusMinus: ((most - least) / 2) * thickness },
+    washers: Array.from({ length: counts(id) }, (_, i) => ({ piece: washerId(id, i + 1), thickness })),
+    counted: adjuster !== undefined,
   };
 }
 
@@ -171,9 +190,6 @@ const layerOf =
 /** Of the places where a piece is met, that which begins nearest. */
 const nearest = (spans: readonly Span[], from: number): Span | null =>
   spans.reduce<Span | null>((best, s) => (best && Math.abs(best[0] - from) <= Math.abs(s[0] - from) ? best : s), null);
-
-/** Where the first layer's outer face lies along the axis. */
-const startOf = (spans: readonly (Span | null)[]): number | null => spans.find((s) => s !== null)?.[0] ?? null;
 
 /** Flat ones under what turns, and under a head on wood or plastic. A row of washers is one itself. */
 function washersFor({ stack, end, head }: Bolted, { solids }: Surroundings): { head?: 'flat'; end?: 'flat' } {

@@ -153,6 +153,29 @@ describe('hardware a connection brings', () => {
       expect(into).toBeLessThanOrEqual(depth - 0.0005 + 1e-9);
     }
   });
+  it('goes up the pipe that its cap closes, whatever pipe it is', () => {
+    const { options } = familyById('pipe-post')!.choices.find((c) => c.id === 'pipe')!;
+    for (const { id } of options)
+      for (const choices of [{ pipe: id }, { pipe: id, carry: 'low' }, { pipe: id, discs: '3' }]) {
+        const [body] = withHardware(post(choices)).bodies;
+        for (const [bolt, pipe] of [
+          ['weights', 'lower-post'],
+          ['bracket-on-cap', 'upper-post'],
+        ] as const) {
+          const { section } = body!.members.find((m) => m.id === pipe)!.stock;
+          const bore = section.kind === 'tube' ? section.outerDiameter / 2 - section.wall : 0;
+          // On the pipe's side of the cap's wall: head, or nut and rod, and what lies under it.
+          const inside = body!.parts.filter(
+            (p) => p.by === bolt && /screw\.1$|nut-head$|washer-(head|packing)/.test(p.id),
+          );
+          for (const p of inside)
+            if (p.shape.kind === 'tube')
+              expect(p.shape.outerRadius)
+                .withContext(`${id} ${JSON.stringify(choices)} ${p.id}`)
+                .toBeLessThan(bore);
+        }
+      }
+  });
   it('what lies on counted washers goes out with them, by their thickness', () => {
     const assembly = assemble(withHardware(post()), null);
     const at = (id: string, count: number): number =>

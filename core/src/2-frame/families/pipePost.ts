@@ -2,7 +2,7 @@
  * Pipe post with a side handle, rigid: three pipes and a tee, camera on the top cap, a disc weight under the bottom cap.
  * The tee's centre is the origin. Turned over, the camera hangs low in a C-shaped bracket and the disc is above.
  */
-import { addScaled, DEGREE, figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
+import { addScaled, DEGREE, figure, materialOf, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
 import type { Hands, Member, Part, Rig, StatedConnection, Station, Washer } from '../../model';
 import { followBends, neutralFractionFor, stripStart } from '../members/bend';
@@ -25,7 +25,7 @@ import { foamGrip } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
 import { washerOf } from '../parts/washers';
-import { ACROSS_FLATS } from '../hardware/sizes';
+import { ACROSS_FLATS, FLAT_WASHER } from '../hardware/sizes';
 import { fittingFor } from '../fittings/fittingFor';
 import { pipework, type Pipework } from '../fittings/pipework';
 
@@ -86,11 +86,13 @@ function layOut({ dimensions: d, choices }: FamilyInput): {
   };
 }
 
-/** The first of these threads whose head or nut goes up the pipe that the cap closes; the last where none does. */
+/** The first of these threads whose head or nut, and the washer that plastic asks for, go up the pipe that the cap closes; the last where none does. */
 function inPipe(pipe: string, threads: readonly string[]): string {
-  const { section } = pipeOf(pipe).size.stock;
+  const { section, material } = pipeOf(pipe).size.stock;
   const bore = section.kind === 'tube' ? section.outerDiameter - 2 * section.wall : 0;
-  const across = (thread: string): number => (2 / Math.sqrt(3)) * ACROSS_FLATS.of({ name: thread })!;
+  const isSoft = materialOf(material)?.look === 'plastic';
+  const across = (name: string): number =>
+    Math.max((2 / Math.sqrt(3)) * ACROSS_FLATS.of({ name })!, isSoft ? FLAT_WASHER.outside.of({ name })! : 0);
   return threads.find((t) => across(t) <= bore - HEAD_CLEAR) ?? threads.at(-1)!;
 }
 
@@ -266,7 +268,7 @@ function cameraParts(
   // In the bracket it hangs right under the post: both holes are on one line.
   const forward = up > 0 ? d['cameraForward']! : 0;
   const cap = { kind: 'piece' as const, piece: 'joint-camera-end' };
-  const plateThread = inPipe(choices['pipe']!, ['M6', 'M5']);
+  const capThread = inPipe(choices['pipe']!, ['M6', 'M5']);
   if (up > 0) {
     const middle: Vec3 = [forward, 0, end[2] + PLATE[2] / 2];
     return {
@@ -304,7 +306,7 @@ function cameraParts(
                 on: 'joint-camera-end',
                 point: addScaled(end, [0, 0, 1], PLATE[2]),
                 way: [0, 0, -1] as Vec3,
-                thread: plateThread,
+                thread: capThread,
                 head: 'sunk' as const,
                 stack: [{ kind: 'piece' as const, piece: 'camera-plate' }, cap],
                 end: { kind: 'nut' as const },
@@ -349,7 +351,7 @@ function cameraParts(
         on: 'joint-camera-end',
         point: [0, 0, end[2]],
         way: [0, 0, -1],
-        thread: 'M6',
+        thread: capThread,
         stack: [
           { kind: 'piece', piece: 'joint-camera-end' },
           { kind: 'piece', piece: 'bracket' },
