@@ -1,7 +1,7 @@
 /** From a stored design to its rig: the family's build with the maker's edits over it, or the freed rig as it stands. */
 import type { Design, Edit, Rig } from '../model';
 import { applyEdits } from './edits/applyEdits';
-import type { ConnectionFault } from './connections/bolted';
+import type { ConnectionFault } from './connections/kind';
 import { hardwareOf, type Load } from './connections/withHardware';
 import { FAMILIES } from './families';
 import { familyInput, type DimensionFault, type Family, type FamilyInput } from './family';

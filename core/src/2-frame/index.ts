@@ -41,7 +41,7 @@ export { cutLengthOf, memberEnds, placesOf } from './members/memberEnds';
 export { hardwareOf, withHardware, withoutHardware } from './connections/withHardware';
 export { connectionsOf } from './connections/connectionsOf';
 export { drilledElsewhere, type DrilledHole } from './connections/holesIn';
-export { piecesHeld } from './connections/fastenedAt';
+export { piecesHeld } from './connections/kinds';
 export { washerId } from './connections/washerId';
 export type { Connection, ConnectionHole, ConnectionKind, Layer } from './connections/connection';
 // joints and stock

@@ -1,9 +1,9 @@
 /** All connections of a rig: those it states, and those that its joints and stations still say. */
 import type { Rig } from '../../model';
 import type { Connection } from './connection';
-import { piecesHeld } from './fastenedAt';
 import { fromJoints } from './fromJoints';
-import { resolve, surroundings } from './resolve';
+import { piecesHeld, resolve } from './kinds';
+import { surroundings } from './surroundings';
 
 /** `counts` says how many washers each station has on. */
 export function connectionsOf(rig: Rig, counts: (station: string) => number): readonly Connection[] {

@@ -1,18 +1,7 @@
 /** What moves along when a frame's corners do: whatever is held there, from piece to piece, without going along a bar. */
 import type { Vec3 } from '../../0-base';
-import type { Body, StatedConnection } from '../../model';
-
-/** Pieces a connection holds, by what it says. */
-export function piecesHeld(c: StatedConnection): readonly string[] {
-  switch (c.kind) {
-    case 'bolted':
-      return c.stack.map((l) => (l.kind === 'row' ? l.station : l.piece));
-    case 'slidOn':
-      return [c.piece, c.over];
-    case 'seated':
-      return [c.piece, c.in];
-  }
-}
+import type { Body } from '../../model';
+import { piecesHeld } from './kinds';
 
 /** Parts and stations fastened at these nodes, by joints or by what joints are bolted to. */
 export function fastenedAt(body: Body, nodes: ReadonlySet<string>): ReadonlySet<string> {

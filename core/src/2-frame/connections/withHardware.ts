@@ -1,8 +1,9 @@
 /** The rig with the hardware its connections bring and the holes they need, worked out anew: what a change of size, thread or stock makes of them follows by itself. */
 import type { Part, Rig } from '../../model';
-import type { ConnectionFault } from './bolted';
+import type { ConnectionFault } from './kind';
 import { memberDrilled, partDrilled } from './holesIn';
-import { resolve, surroundings } from './resolve';
+import { datumOf, resolve } from './kinds';
+import { surroundings } from './surroundings';
 
 export interface Load {
   /** How deep the thread of what stands on the rig is, m. */
@@ -26,7 +27,7 @@ export function hardwareOf(
     const resolved = (body.connections ?? []).map((stated) => ({ stated, ...resolve(stated, around) }));
     for (const { stated, parts, faults: broken } of resolved) {
       faults.push(...broken);
-      const datum = stated.kind === 'bolted' ? stated.on : stated.piece;
+      const datum = datumOf(stated);
       brought.set(datum, [...(brought.get(datum) ?? []), ...parts.map((p) => p.id)]);
     }
     const connections = resolved.map((r) => r.connection);

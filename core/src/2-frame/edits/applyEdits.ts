@@ -7,6 +7,7 @@ import { FITTING_NAMES } from '../fittings/fittingFor';
 import { jointFacts } from '../fittings/jointFacts';
 import { partMoved, partTurned } from './placePart';
 import { fastenedAt, screwsMoved } from '../connections/fastenedAt';
+import { without } from '../connections/kinds';
 import { refit } from '../fittings/refit';
 import { turnMember } from './turnMember';
 
@@ -161,17 +162,6 @@ function hardwareWeighed(rig: Rig, target: string, mass: EditOf<'weigh'>['mass']
   );
 }
 
-/** Without those that held what is gone: a screw holds on to what is left, while it is two things. */
-function connectionsLeft(connections: readonly StatedConnection[], gone: ReadonlySet<string>): StatedConnection[] {
-  return connections.flatMap((c): StatedConnection[] => {
-    if (c.kind === 'slidOn') return gone.has(c.piece) || gone.has(c.over) ? [] : [c];
-    if (c.kind === 'seated') return gone.has(c.piece) || gone.has(c.in) ? [] : [c];
-    const stack = c.stack.filter((l) => !gone.has(l.kind === 'row' ? l.station : l.piece));
-    if (gone.has(c.id) || gone.has(c.on) || stack.length < 2) return [];
-    return [stack.length === c.stack.length ? c : { ...c, stack }];
-  });
-}
-
 /** Where an added piece is held, by its part. */
 const heldBy = (part: string): string => `${part}-hold`;
 
@@ -214,7 +204,9 @@ function removed(rig: Rig, target: string): Rig | null {
         joints,
         parts: b.parts.filter((p) => !gone.has(p.id)),
         stations: b.stations.filter((s) => !gone.has(s.id)),
-        ...(b.connections ? { connections: connectionsLeft(b.connections, new Set([...left, ...over])) } : {}),
+        ...(b.connections
+          ? { connections: b.connections.flatMap((c) => without(c, new Set([...left, ...over])) ?? []) }
+          : {}),
       },
       touched,
     );

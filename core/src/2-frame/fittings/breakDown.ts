@@ -3,7 +3,7 @@ import type { Vec3 } from '../../0-base';
 import type { Rig } from '../../model';
 import { assemble, placedPieces, type AdjusterValues } from '../assemble';
 import type { Solid3 } from '../clearances/clearance';
-import { piecesHeld } from '../connections/fastenedAt';
+import { piecesHeld } from '../connections/kinds';
 import { jointFacts } from './jointFacts';
 import { pointsOf } from '../clearances/near';
 

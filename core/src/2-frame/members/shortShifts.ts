@@ -1,7 +1,8 @@
 /** What not knowing how far each pipe is pushed home does: everything beyond it, seen from the hand, lies so much further out or in. */
 import { length, scale, sourceOf, subtract, unit, type Vec3 } from '../../0-base';
 import type { Shift } from '../../1-load';
-import { fastenedAt, piecesHeld } from '../connections/fastenedAt';
+import { fastenedAt } from '../connections/fastenedAt';
+import { piecesHeld } from '../connections/kinds';
 import type { Body, Member, Rig } from '../../model';
 
 /** By element: one standard uncertainty of its place, by source. A pipe in a ring moves nothing: the ring holds it. */

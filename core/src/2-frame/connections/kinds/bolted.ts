@@ -1,35 +1,15 @@
 /** A screw through an ordered stack: how long it is, what it brings and where that stands, which holes it needs. */
-import { addScaled, figure, length, say, unit, type Phrase, type Vec3 } from '../../0-base';
-import type { FlatBody } from '../../1-load';
-import type { Bolted, Part, Rig } from '../../model';
-import { boltUp, type BoltEnd, type BoltPiece } from '../hardware/boltUp';
-import { ACROSS_FLATS, CLEARANCE } from '../hardware/sizes';
-import { THREADS, type Thread } from '../hardware/thread';
-import type { StackLayer } from '../hardware/stackUp';
-import type { Connection, ConnectionHole, Layer } from './connection';
-import { crossings, type Span } from './crossing';
-import { fastenerParts } from './fastenerParts';
-import { washerId } from './washerId';
-
-/** What a connection is worked out from: the rig, the solids of each piece, and how many washers are on each station. */
-export interface Surroundings {
-  readonly rig: Rig;
-  readonly solids: (piece: string) => readonly FlatBody[];
-  readonly counts: (station: string) => number;
-}
-export interface ConnectionFault {
-  /** The piece to look at. */
-  readonly about: string;
-  readonly connection: string;
-  readonly name: string;
-  readonly reason: Phrase;
-}
-export interface Resolved {
-  readonly connection: Connection;
-  /** The hardware it brings, as parts of the piece's body; with no washers on its rows. */
-  readonly parts: readonly Part[];
-  readonly faults: readonly ConnectionFault[];
-}
+import { addScaled, figure, length, say, unit, type Phrase, type Vec3 } from '../../../0-base';
+import type { Bolted } from '../../../model';
+import { boltUp, type BoltEnd, type BoltPiece } from '../../hardware/boltUp';
+import { ACROSS_FLATS, CLEARANCE } from '../../hardware/sizes';
+import { THREADS, type Thread } from '../../hardware/thread';
+import type { StackLayer } from '../../hardware/stackUp';
+import type { ConnectionHole, Layer } from '../connection';
+import { crossings, type Span } from '../crossing';
+import { fastenerParts } from '../fastenerParts';
+import { GONE, type ConnectionFault, type KindOfConnection, type Resolved, type Surroundings } from '../kind';
+import { washerId } from '../washerId';
 
 /** Faces that do not meet within this are apart, m. */
 const TOUCH = 0.00005;
@@ -37,16 +17,29 @@ const TOUCH = 0.00005;
 const RIM = 0.95;
 const SOFT = new Set(['wood', 'plastic', 'rubber']);
 
-export function resolveBolted(of: Bolted, around: Surroundings): Resolved {
-  if (!(length(of.way) > 0)) return broken(of, say`It is not said which way its screw points.`);
-  try {
-    return resolved(of, around);
-  } catch (error) {
-    // A standard that knows no such part for this thread.
-    if (error instanceof RangeError) return broken(of, [`There is ${error.message}.`]);
-    throw error;
-  }
-}
+export const bolted: KindOfConnection<'bolted'> = {
+  kind: 'bolted',
+  datum: (of) => of.on,
+  holds: (of) => of.stack.map(held),
+  // It holds on to what is left, while that is two things.
+  without: (of, gone) => {
+    const stack = of.stack.filter((l) => !gone.has(held(l)));
+    if (gone.has(of.on) || stack.length < 2) return null;
+    return stack.length === of.stack.length ? of : { ...of, stack };
+  },
+  resolve: (of, around) => {
+    if (!(length(of.way) > 0)) return broken(of, say`It is not said which way its screw points.`);
+    try {
+      return resolved(of, around);
+    } catch (error) {
+      // A standard that knows no such part for this thread.
+      if (error instanceof RangeError) return broken(of, [`There is ${error.message}.`]);
+      throw error;
+    }
+  },
+};
+
+const held = (layer: Bolted['stack'][number]): string => (layer.kind === 'row' ? layer.station : layer.piece);
 
 function resolved(of: Bolted, around: Surroundings): Resolved {
   const thread = THREADS.find((t) => t.name === of.thread);
@@ -55,7 +48,7 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
   if ('reason' in stacked) return broken(of, stacked.reason);
   const { start, standing, layers, passed, spans, rides, faults } = stacked;
   const end: BoltEnd = of.end;
-  const bolted = boltUp({
+  const screw = boltUp({
     thread,
     layers,
     stands: standing,
@@ -63,7 +56,7 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
     end,
     ...(of.head ? { head: of.head } : {}),
   });
-  if (bolted.length === null)
+  if (screw.length === null)
     faults.push(
       end.kind === 'camera'
         ? say`No screw is sold that goes far enough into the camera and not too far: make what it passes thicker or thinner.`
@@ -72,24 +65,24 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
   const way = unit(of.way);
   const place = (along: number): Vec3 => addScaled(of.point, way, start + along);
   const washers = (isUnder: boolean): readonly Layer[] =>
-    bolted.pieces
+    screw.pieces
       .filter((p) => p.role.startsWith('washer') && (p.role === 'washer-end') === isUnder)
       .map(layerOf(of.id));
   const pieces = passed.map((l) => l.piece);
   return {
-    parts: bolted.pieces.flatMap((piece) => fastenerParts(of, piece, place, way, ridesOn(piece, rides))),
+    parts: screw.pieces.flatMap((piece) => fastenerParts(of, piece, place, way, ridesOn(piece, rides))),
     faults: faults.map((reason) => ({ ...at(of), reason })),
     connection: {
       id: of.id,
       name: of.name,
       kind: 'bolted',
       pieces,
-      hardware: bolted.pieces.map((p) => `${of.id}/${p.role}`),
+      hardware: screw.pieces.map((p) => `${of.id}/${p.role}`),
       holes: holesOf(of, pieces, spans, thread, around),
       stack: [...washers(false), ...passed, ...washers(true)],
       thread: of.thread,
-      screwLength: bolted.length,
-      engagement: bolted.engagement,
+      screwLength: screw.length,
+      engagement: screw.engagement,
       touches: pieces.slice(1).map((p, i) => [pieces[i]!, p] as const),
       reversible: true,
       comesApart: of.packs ?? false,
@@ -134,7 +127,7 @@ function stackOf(of: Bolted, thread: Thread, around: Surroundings): Stacked | { 
       continue;
     }
     const solids = around.solids(layer.piece);
-    if (solids.length === 0) return { reason: say`A piece it holds is not on this rig any more.` };
+    if (solids.length === 0) return { reason: GONE };
     const { name } = solids[0]!;
     const span = nearest(crossings(line, solids, ring), (start ?? 0) + standing);
     if (!span) return { reason: say`It does not pass through the ${name}.` };

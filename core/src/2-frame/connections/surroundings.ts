@@ -1,46 +1,11 @@
-/** Each stated connection of a rig worked out by its kind. */
+/** What connections are worked out from. */
 import { materialOf } from '../../0-base';
 import type { FlatBody } from '../../1-load';
-import type { Rig, StatedConnection } from '../../model';
+import type { Rig } from '../../model';
 import { partBody, washerBody } from '../assemble';
 import { hubBodies, memberBodies } from '../members/memberBodies';
 import { placesOf } from '../members/memberEnds';
-import { resolveBolted, type Resolved, type Surroundings } from './bolted';
-import { plainly } from './connection';
-
-export function resolve(of: StatedConnection, around: Surroundings): Resolved {
-  switch (of.kind) {
-    case 'bolted':
-      return resolveBolted(of, around);
-    case 'slidOn':
-      return whole(of, [of.piece, of.over], around);
-    case 'seated':
-      return whole(of, [of.piece, of.in], around);
-  }
-}
-
-/** Two pieces and nothing more. */
-function whole(
-  { id, name, kind, packs }: StatedConnection,
-  pieces: readonly string[],
-  { solids }: Surroundings,
-): Resolved {
-  const gone = pieces.some((p) => solids(p).length === 0);
-  return {
-    parts: [],
-    faults: gone
-      ? [
-          {
-            about: pieces.find((p) => solids(p).length > 0) ?? id,
-            connection: id,
-            name,
-            reason: ['A piece it holds is not on this rig any more.'],
-          },
-        ]
-      : [],
-    connection: plainly({ id, name, kind, pieces, reversible: true, comesApart: packs ?? false }),
-  };
-}
+import type { Surroundings } from './kind';
 
 /** The rig's solids by the piece they are of, with all adjusters at zero; each made when it is first asked for. */
 export function surroundings(rig: Rig, counts: (station: string) => number): Surroundings {
