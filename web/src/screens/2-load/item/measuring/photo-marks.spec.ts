@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { provideHttpClient } from '@angular/common/http';
-import { provideHttpClientTesting } from '@angular/common/http/testing';
 import { newItem, type KitItem } from '@tide-pebble/core';
+import { Photos } from '../../../../services/photos';
 import { PhotoMarks } from './photo-marks';
+
+/** A picture that is there. */
+const DOT = 'data:image/gif;base64,R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7';
 
 const camera: KitItem = {
   ...newItem('c', 'camera', 'Heron'),
@@ -25,7 +27,7 @@ class Host {
 
 describe('touching the places on a photo', () => {
   const shown = async () => {
-    TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting()] });
+    TestBed.configureTestingModule({ providers: [{ provide: Photos, useValue: { address: () => DOT } }] });
     const fixture = TestBed.createComponent(Host);
     await fixture.whenStable();
     const page = fixture.nativeElement as HTMLElement;
