@@ -2,7 +2,7 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { allKept, expect, fill, goTo, test } from '../support/bench';
+import { allKept, expect, fill, goTo, shelfDrawn, test } from '../support/bench';
 
 test.use({ demo: true });
 
@@ -65,6 +65,7 @@ for (const choice of ['Keep mine', 'Take the other version'] as const) {
 }
 
 test('copy, rename, delete with undo', async ({ bench: page }) => {
+  await shelfDrawn(page);
   await page.getByRole('button', { name: 'Copy Limpet' }).click();
   await fill(
     page,
@@ -101,7 +102,9 @@ test('a backup is looked into first, brings back what was there, and undo takes 
   server,
 }, info) => {
   const zip = await (await page.request.get(`${server.address}/api/backup`)).body();
+  await shelfDrawn(page);
   await page.getByRole('button', { name: 'Delete Whelk' }).click();
+  await expect(page.getByRole('button', { name: 'Delete Whelk' })).toHaveCount(0);
   await allKept(page);
   await page.getByRole('button', { name: 'Backups, and bringing one back' }).click();
   await page

@@ -47,7 +47,10 @@ export class SoakedServer {
   /** What its process has worked so far, s: user and system, in ticks of a hundredth. Linux only. */
   worked(): number {
     const stat = readFileSync(`/proc/${this.process!.pid}/stat`, 'utf8');
-    const [user, system] = stat.slice(stat.lastIndexOf(')') + 2).split(' ').slice(11, 13);
+    const [user, system] = stat
+      .slice(stat.lastIndexOf(')') + 2)
+      .split(' ')
+      .slice(11, 13);
     return (Number(user) + Number(system)) / 100;
   }
 

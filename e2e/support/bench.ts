@@ -111,6 +111,19 @@ export const measure = async (page: Page, way: string): Promise<void> => {
   await expect(cards.last().locator('.readings input').first()).toBeFocused();
 };
 
+/** Each card of the shelf has been judged and drawn: they come one after the other. */
+export const shelfDrawn = async (page: Page): Promise<void> => {
+  await expect(page.getByRole('article').first()).toBeVisible();
+  await expect
+    .poll(() =>
+      page
+        .getByRole('article')
+        .locator('.state')
+        .evaluateAll((all) => all.filter((e) => e.textContent.trim() === '').length),
+    )
+    .toBe(0);
+};
+
 export const allKept = async (page: Page): Promise<void> => {
   // What the last press changed is on the page by then: before, it may still read “All kept” of the change before.
   await page.evaluate(() => new Promise((shown) => requestAnimationFrame(() => requestAnimationFrame(shown))));
