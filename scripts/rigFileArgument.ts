@@ -14,6 +14,11 @@ export function rigFileArgument(command: string): { readonly file: RigFile; read
   }
   const [file, ...more] = args.positionals;
   if (!file || more.length > 0) fail(use);
+  return { file: readRigFile(file), loadout: args.values.loadout ?? null };
+}
+
+/** A path is from where the command was called. */
+export function readRigFile(file: string): RigFile {
   let text = '';
   try {
     text = readFileSync(resolve(process.env['INIT_CWD'] ?? '.', file), 'utf8');
@@ -22,7 +27,7 @@ export function rigFileArgument(command: string): { readonly file: RigFile; read
   }
   const read = parseRigFile(text);
   if (!read.ok) fail(read.faults.map((f) => `${file}: ${faultLine(f)}`).join('\n'));
-  return { file: read.value, loadout: args.values.loadout ?? null };
+  return read.value;
 }
 
 export function fail(message: string): never {

@@ -1,12 +1,8 @@
 /** Command line: reads a rig file and prints how to balance it as JSON, the same set-up the Balance stage finds. */
-import { readFileSync } from 'node:fs';
-import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import {
   binItem,
-  faultLine,
   METRIC,
-  parseRigFile,
   render,
   trimExplained,
   wants as wantsSchema,
@@ -14,6 +10,8 @@ import {
   type Aim,
   type BinItem,
 } from '@tide-pebble/core';
+import { loadoutNamed } from '@tide-pebble/core/making';
+import { fail, readRigFile } from './rigFileArgument';
 
 const USE =
   'Use: npm run -s trim -- FILE [--loadout NAME] [--aim lightest|calmest|fewestMoves|steadiestPan] [--want KEY=VALUE]… [--bin NAME=COUNT]…, for instance --want dropTime=1.8,2.4 --want levelWithin=0.0175 (SI: s, rad, kg); with --bin only the washers named, by their names in the shopping list';
@@ -36,22 +34,11 @@ const [file, ...more] = args.positionals;
 if (!file || more.length > 0) fail(USE);
 const aim = (args.values.aim ?? 'lightest') as Aim;
 if (!AIMS.includes(aim)) fail(`There is no aim “${aim}”. ${USE}`);
-let text = '';
-try {
-  text = readFileSync(resolve(process.env['INIT_CWD'] ?? '.', file), 'utf8');
-} catch (error) {
-  fail(`Could not read ${file}: ${error instanceof Error ? error.message : String(error)}`);
-}
-const read = parseRigFile(text);
-if (!read.ok) fail(read.faults.map((f) => `${file}: ${faultLine(f)}`).join('\n'));
-const { rig, loadouts, kit, setups } = read.value;
-const asked = args.values.loadout;
-const loadout =
-  asked === undefined
-    ? (loadouts.find((l) => l.id === rig.loadout) ?? loadouts[0] ?? null)
-    : loadouts.find((l) => l.name === asked || l.id === asked);
-if (loadout === undefined)
-  fail(`No loadout “${asked}” in this file. It has: ${loadouts.map((l) => l.name).join(', ') || 'none'}.`);
+const rigFile = readRigFile(file);
+const { rig, kit, setups } = rigFile;
+const picked = loadoutNamed(rigFile, args.values.loadout ?? null);
+if (!picked.ok) fail(picked.reason);
+const { loadout } = picked;
 const bin = (args.values.bin ?? []).map(binOf);
 const wanted = wantsSchema.safeParse({
   ...rig.wants,
@@ -99,9 +86,4 @@ function binOf(given: string): BinItem {
   const [name, count] = [given.slice(0, given.lastIndexOf('=')), given.slice(given.lastIndexOf('=') + 1)];
   const read = binItem.safeParse({ id: 'bin', name, count: count.trim() === '' ? NaN : Number(count), lengths: [] });
   return read.success ? read.data : fail(`“${given}” is not so many of a washer. ${USE}`);
-}
-
-function fail(message: string): never {
-  console.error(message);
-  process.exit(1);
 }

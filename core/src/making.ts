@@ -19,6 +19,7 @@ export { moveWords } from './9-design/moveWords';
 export type { OwnFigure } from './3-balance';
 export { movesBetween, setUpsFor, type Move, type SetUpRow, type SetUpsInput } from './9-design/setUpsFor';
 export { sizesForAll, type Serves, type SizeForAll, type SizesForAll } from './9-design/sizeForAll';
+export { loadoutNamed } from './9-design/loadoutNamed';
 export { analyse } from './9-design/analyse';
 export { wholeOf, wholeOfFile } from './9-design/whole/wholeOf';
 export { cure, type Cure, type CureInput } from './9-design/cure';

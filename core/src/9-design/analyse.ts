@@ -4,8 +4,8 @@ import { inertiaAbout, inertiaAboutMassCentre, type FlatBody } from '../1-load';
 import type { Judgement } from '../0-base';
 import { clampHolds, readoutsOf, type Drop, type Evaluation, type HeldPose } from '../3-balance';
 import type { RigFile } from '../contract';
-import { judged, workpiece } from './derive';
-import { loadoutNamed } from './loadoutNamed';
+import { judged } from './derive';
+import { workOfFile } from './workOfFile';
 import { stockPlan } from '../5-stock';
 
 export type AnalyseOutcome =
@@ -13,13 +13,10 @@ export type AnalyseOutcome =
   | { readonly ok: false; readonly reason: string };
 
 export function analyse(file: RigFile, loadoutName: string | null): AnalyseOutcome {
-  const picked = loadoutNamed(file, loadoutName);
-  if (!picked.ok) return picked;
-  const { loadout } = picked;
-  const made = workpiece(file.rig, loadout, new Map(file.kit.map((k) => [k.id, k])));
-  if (!made.ok) return made;
-  const values = file.setups.find((s) => s.rig === file.rig.id && s.loadout === loadout?.id)?.values ?? {};
-  const { context, evaluation, findings } = judged(made.work, values, file.rig.wants);
+  const opened = workOfFile(file, loadoutName);
+  if (!opened.ok) return opened;
+  const { work, loadout, values } = opened;
+  const { context, evaluation, findings } = judged(work, values, file.rig.wants);
   return {
     ok: true,
     result: {
@@ -27,7 +24,7 @@ export function analyse(file: RigFile, loadoutName: string | null): AnalyseOutco
       loadout: loadout?.name ?? null,
       units: 'm, kg, s, rad, kg m²; x forward, y left, z up; inertia with the minus sign off the diagonal',
       setup: Object.fromEntries(
-        made.work.rig.adjusters.map((a) => [a.id, Math.min(a.range[1], Math.max(a.range[0], values[a.id] ?? a.value))]),
+        work.rig.adjusters.map((a) => [a.id, Math.min(a.range[1], Math.max(a.range[0], values[a.id] ?? a.value))]),
       ),
       ...whole(evaluation),
       rigMass: evaluation.mass - evaluation.loadMass,
@@ -41,7 +38,7 @@ export function analyse(file: RigFile, loadoutName: string | null): AnalyseOutco
       })),
       readouts: readoutsOf(context).map((r) => ({ name: r.name, lines: r.lines.map((l) => render(l, METRIC)) })),
       inertiaAgainstBareCamera: evaluation.calm,
-      cost: stockPlan(made.work.rig, values, [], file.rig.kerf).cost,
+      cost: stockPlan(work.rig, values, [], file.rig.kerf).cost,
       findings: findings.map(findingFigures),
       bodies: evaluation.pieces.map(({ flat, body }) => bodyFigures(flat, body)),
     },

@@ -5,8 +5,8 @@ import { stockPlan } from '../../5-stock';
 import { buildSteps } from '../../6-build';
 import type { RigFile, Whole } from '../../contract';
 import type { BinItem } from '../../model';
-import { workpiece, type Workpiece } from '../derive';
-import { loadoutNamed } from '../loadoutNamed';
+import type { Workpiece } from '../derive';
+import { workOfFile } from '../workOfFile';
 import { billOf } from './bill';
 import { marksOf } from './marks';
 import { piecesOf } from './pieces';
@@ -59,18 +59,15 @@ export type WholeOutcome =
 
 /** Of a rig file, with one of its loadouts as `analyse` picks it. */
 export function wholeOfFile(file: RigFile, loadoutName: string | null): WholeOutcome {
-  const picked = loadoutNamed(file, loadoutName);
-  if (!picked.ok) return picked;
-  const { loadout } = picked;
-  const made = workpiece(file.rig, loadout, new Map(file.kit.map((k) => [k.id, k])));
-  if (!made.ok) return made;
-  const values = file.setups.find((s) => s.rig === file.rig.id && s.loadout === loadout?.id)?.values ?? {};
+  const opened = workOfFile(file, loadoutName);
+  if (!opened.ok) return opened;
+  const { work, loadout, values } = opened;
   return {
     ok: true,
     whole: wholeOf({
       name: file.rig.name,
       loadout: loadout?.name ?? null,
-      work: made.work,
+      work,
       values,
       kerf: file.rig.kerf,
       bin: [],
