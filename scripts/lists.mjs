@@ -20,7 +20,13 @@ const FOLDERS = [
     from: '../method',
     what: 'ways to measure an item',
   },
-  { path: 'core/src/2-frame/families', list: 'FAMILIES', type: 'Family', from: '../family', what: 'rig families' },
+  {
+    path: 'core/src/2-frame/families',
+    list: 'STATED_FAMILIES',
+    type: 'Family',
+    from: '../family',
+    what: 'rig families',
+  },
   {
     path: 'core/src/2-frame/checks',
     list: 'FRAME_CHECKS',

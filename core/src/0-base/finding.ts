@@ -34,6 +34,8 @@ export type Change =
       readonly onto: string;
       readonly by: readonly [number, number, number];
       readonly again: boolean;
+      /** Its bolt is a stated connection: the design knows the rest by itself. */
+      readonly stated?: true;
       readonly weight: {
         readonly id: string;
         readonly name: string;

@@ -3,7 +3,8 @@ import type { Design, Edit, Rig } from '../model';
 import { applyEdits } from './edits/applyEdits';
 import type { ConnectionFault } from './connections/kind';
 import { hardwareOf, type Load } from './connections/withHardware';
-import { FAMILIES } from './families';
+import { STATED_FAMILIES } from './families';
+import { FAMILIES } from './wholeFamilies';
 import { familyInput, type DimensionFault, type Family, type FamilyInput } from './family';
 
 export type DesignedRig =
@@ -29,8 +30,16 @@ export function designRig(design: Design, load: Load | null = null): DesignedRig
   if (!family)
     return { ok: false, reason: `This rig is of a family “${design.family}” that this version does not know.` };
   const { input, faults } = familyInput(family, design.dimensions, design.choices);
-  const { rig, unapplied } = applyEdits(family.build(input), design.edits);
-  return { ok: true, ...made(rig, load), family, input, unapplied, outOfRange: faults };
+  // The maker's edits come before what follows from connections.
+  const stated = STATED_FAMILIES.find((f) => f.id === family.id)!;
+  const { rig, unapplied } = applyEdits(stated.build(input), design.edits);
+  const whole = made(rig, load);
+  const bought = new Set(whole.rig.bodies.flatMap((b) => b.parts).map((p) => p.supply?.item));
+  // A price may wait for what connections bring: what they do not bring has none.
+  const idle = design.edits.filter(
+    (e) => e.kind === 'price' && rig.prices?.[e.item] !== undefined && !bought.has(e.item),
+  );
+  return { ok: true, ...whole, family, input, unapplied: [...unapplied, ...idle], outOfRange: faults };
 }
 
 function made(rig: Rig, load: Load | null): { readonly rig: Rig; readonly loose: readonly ConnectionFault[] } {

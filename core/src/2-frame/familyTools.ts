@@ -1,4 +1,5 @@
 /** Small tools that families share: how their dimensions and choices are written down, and how a rig weighs out while it is sized. */
+import { withHardware } from './connections/withHardware';
 import { DEGREE } from '../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../1-load';
 import type { Rig } from '../model';
@@ -65,7 +66,7 @@ export interface Weighed {
   readonly mass: number;
   readonly centre: readonly [number, number, number];
 }
-/** Mass and mass centre of all bodies, or of those named, as the rig is built and set. */
+/** Mass and mass centre of all bodies, or of those named, as the rig is built and set, with all that its connections bring. */
 export function weighed(
   rig: Rig,
   load: PlacedLoad | null,
@@ -73,7 +74,7 @@ export function weighed(
   bodies?: readonly string[],
 ): Weighed {
   const sums = sumsOf(
-    placedPieces(assemble(rig, load), values)
+    placedPieces(assemble(withHardware(rig), load), values)
       .filter((p) => !bodies || bodies.includes(p.body))
       .map((p) => p.flat),
   );

@@ -16,9 +16,10 @@ export {
   type PlacedPiece,
 } from './assemble';
 export { cautionsOf } from './cautionsOf';
+export { carriedFrom, carryWeight, weightBolt } from './edits/carryWeight';
 export { changedDesign } from './edits/changedDesign';
 export { designRig, familyById, type DesignedRig } from './designRig';
-export { FAMILIES } from './families';
+export { FAMILIES } from './wholeFamilies';
 export {
   type ChoiceSpec,
   type DimensionSpec,

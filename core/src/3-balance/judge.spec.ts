@@ -54,11 +54,13 @@ describe('judging', () => {
   });
 
   it('sees a drop too quick and too slow, and mends both with the pivot', () => {
-    for (const [by, code] of [
-      [0.003, 'dropTooShort'],
-      [-0.0012, 'dropTooLong'],
+    for (const [id, by, code] of [
+      ['pivot-height', 0.0012, 'dropTooShort'],
+      ['pivot-height', -0.0007, 'dropTooLong'],
     ] as const) {
-      const values = { ...solved(), 'pivot-height': solved()['pivot-height']! + by };
+      // Trimmed with one more on the foot the pivot has way to go both up and down.
+      const middle = { ...solved(), 'foot-count': solved()['foot-count']! + 1, 'pivot-height': 0.00425 };
+      const values = { ...middle, [id]: middle[id]! + by };
       const finding = judgeAt(bentBarAssembly(), values).find((f) => f.code === code);
       expect(finding).withContext(code).toBeDefined();
       expect(judgeAt(bentBarAssembly(), applied(values, finding!.fixes[0]!.changes)).map((f) => f.code)).not.toContain(

@@ -129,7 +129,7 @@ describe('the bent bar’s blank', () => {
   it('marks bends and holes in order along it, the foot last', () => {
     const along = plan!.marks.map((m) => m.along);
     expect(along).toEqual([...along].sort((a, b) => a - b));
-    expect(plan!.marks.filter((m) => m.last).map((m) => m.id)).toEqual(['hole-foot', 'bar/end']);
+    expect(plan!.marks.filter((m) => m.last).map((m) => m.id)).toEqual(['bar/hole/foot-bolt', 'bar/end']);
     expect(plan!.bends[0]!.former!.radius).toBeLessThan(usual.dimensions['bendInsideRadius']!);
   });
   it('of a straight member is its length', () => {

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { METRIC, render } from '../0-base';
-import { changedDesign, FAMILIES, USUAL_HANDS } from '../2-frame';
+import { changedDesign, FAMILIES, USUAL_HANDS, withHardware, withoutHardware } from '../2-frame';
 import { barPlans, stockPlan } from '../5-stock';
 import type { Joint, Member, Rig } from '../model';
 import { holds } from '../testing/holds';
@@ -42,10 +42,10 @@ describe('build steps', () => {
   });
 
   it('bend before drilling, small bit first, the foot’s hole on the hanging rig, the tail last of the bar', () => {
-    expect(at('bend:bar:1')).toBeLessThan(at('pilot:hole-rear'));
-    expect(at('pilot:hole-rear')).toBeLessThan(at('drill:hole-rear'));
-    expect(at('hang:joint')).toBeLessThan(at('plumb:hole-foot'));
-    expect(at('drill:hole-foot')).toBeLessThan(at('tail:bar'));
+    expect(at('bend:bar:1')).toBeLessThan(at('pilot:bar/hole/rear-bolt'));
+    expect(at('pilot:bar/hole/rear-bolt')).toBeLessThan(at('drill:bar/hole/rear-bolt'));
+    expect(at('hang:joint')).toBeLessThan(at('plumb:bar/hole/foot-bolt'));
+    expect(at('drill:bar/hole/foot-bolt')).toBeLessThan(at('tail:bar'));
     expect(at('tail:bar')).toBeLessThan(at('balance'));
   });
 
@@ -78,8 +78,8 @@ describe('build steps', () => {
       render([{ kind: 'length', value: barPlans(bentBar.build(usual))[0]!.blank, decimals: 1 }], METRIC),
     );
     expect(words('bend:bar:1')).toContain('former');
-    expect(words('drill:hole-rear')).toContain('10.5 mm');
-    expect(words('pilot:hole-rear')).toContain('Glasses on');
+    expect(words('drill:bar/hole/rear-bolt')).toContain('11 mm');
+    expect(words('pilot:bar/hole/rear-bolt')).toContain('Glasses on');
     expect(steps.every((s) => s.check.length > 0 && s.tool.length > 0)).toBeTrue();
     const longer = bentBar.build({ ...usual, dimensions: { ...usual.dimensions, tail: 0.2 } });
     expect(render(stepsOf(longer)[0]!.figures[0]!, METRIC)).not.toBe(render(steps[0]!.figures[0]!, METRIC));
@@ -226,8 +226,8 @@ describe('steps of joints', () => {
 });
 
 describe('the build of a rig with a weight carried away', () => {
-  it('cuts the strip, drills its two holes and bolts it on, before the weight’s own bolt', () => {
-    const rig = bentBar.build(usual);
+  it('cuts the strip, drills its two holes, puts the weight on and bolts it on', () => {
+    const rig = withoutHardware(bentBar.build(usual));
     const foot = rig.bodies[1]!.stations.find((s) => s.id === 'foot')!;
     const weight = {
       id: foot.id,
@@ -240,18 +240,18 @@ describe('the build of a rig with a weight carried away', () => {
     let n = 0;
     const carried = changedDesign(
       { kind: 'free', rig },
-      [{ kind: 'carry', id: foot.id, body: 'sled', onto: 'bar', by: [-0.12, 0, 0], again: false, weight }],
+      [{ kind: 'carry', id: foot.id, body: 'sled', onto: 'bar', by: [-0.12, 0, 0], again: false, stated: true, weight }],
       () => `n${++n}`,
     );
     if (carried.kind !== 'free') return fail(carried.kind);
-    const order = stepsOf(carried.rig).map((s) => s.id);
+    const order = stepsOf(withHardware(carried.rig)).map((s) => s.id);
     const places = [
       'cut:outrigger-foot',
       'deburr:outrigger-foot',
-      'drill:outrigger-foot-hole-1',
-      'drill:outrigger-foot-hole-2',
-      'join:outrigger-foot-on',
-      'bolt:foot',
+      'drill:outrigger-foot/hole/foot-bolt',
+      'drill:outrigger-foot/hole/outrigger-foot-bolt',
+      'connect:outrigger-foot-bolt',
+      'connect:foot-bolt',
     ].map((id) => order.indexOf(id));
     expect(places.every((p) => p >= 0))
       .withContext(order.join(' '))

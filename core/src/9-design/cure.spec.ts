@@ -59,23 +59,26 @@ describe('cure: a change looked for', () => {
   });
 
   it('goes no further than it must: one step less does not cure', () => {
-    const input = started(FAMILIES.findIndex((f) => f.id === 'tube-frame'));
-    const bag = findings(input).find((f) => f.code === 'fitsTheBag')!;
-    const { design } = input.rig;
-    const dimensions = design.kind === 'family' ? design.dimensions : {};
     let checked = 0;
-    for (const found of cure({ ...input, finding: bag })) {
-      for (const [id, value] of Object.entries(figuresOf(found.changes))) {
-        const was = dimensions[id]!.value;
-        const less = value + Math.sign(was - value) * 0.001;
-        expect(
-          findings(after(input, [{ kind: 'dimension', id, value: less }])).some(
-            (f) => f.code === bag.code && f.about === bag.about,
-          ),
-        )
-          .withContext(id)
-          .toBeTrue();
-        checked += 1;
+    for (let family = FAMILIES.length - 1; family >= 0 && checked === 0; family--) {
+      const input = started(family, { ...wants, bag: [0.4, 0.2, 0.15] });
+      const bag = findings(input).find((f) => f.code === 'fitsTheBag');
+      const { design } = input.rig;
+      const dimensions = design.kind === 'family' ? design.dimensions : {};
+      for (const found of bag ? cure({ ...input, finding: bag }) : []) {
+        for (const [id, value] of Object.entries(figuresOf(found.changes))) {
+          const was = dimensions[id]?.value;
+          if (was === undefined) continue;
+          const less = value + Math.sign(was - value) * 0.001;
+          expect(
+            findings(after(input, [{ kind: 'dimension', id, value: less }])).some(
+              (f) => f.code === bag!.code && f.about === bag!.about,
+            ),
+          )
+            .withContext(id)
+            .toBeTrue();
+          checked += 1;
+        }
       }
     }
     expect(checked).toBeGreaterThan(0);

@@ -3,20 +3,32 @@
  * holes and lengths follow from it and are never stored. Places are in rig axes and move with the piece they are given on.
  */
 import * as z from 'zod';
-import { id, massQuantity, name, positive, vec3 } from './quantity';
+import { id, massQuantity, name, notNegative, positive, vec3 } from './quantity';
 
-/** From the head on. A row is a station's washers, as many as are put on it. */
+/**
+ * From the head on. A row is a station's washers, as many as are put on it. A nut on the thread between other layers may lock
+ * against a piece, and goes along with it. Bare thread is left free for a piece that is screwed up and down on it, so far each way.
+ */
 const layer = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('piece'), piece: id }),
   z.strictObject({ kind: z.literal('row'), station: id }),
+  z.strictObject({ kind: z.literal('nut'), nut: z.enum(['nut', 'thin']), against: id.optional() }),
+  z.strictObject({ kind: z.literal('spacer'), length: positive }),
+  z.strictObject({ kind: z.literal('bare'), length: notNegative, plusMinus: notNegative }),
 ]);
 export type StackedLayer = z.infer<typeof layer>;
 
-/** What a screw's thread ends in: a nut, or a thread of this depth in the camera that is screwed on. */
+/** What a screw's thread ends in: a nut, a thread of this depth cut in a piece, or one in the camera that is screwed on. */
 const end = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('nut') }),
   z.strictObject({ kind: z.literal('thin') }),
   z.strictObject({ kind: z.literal('lock') }),
+  z.strictObject({
+    kind: z.literal('tapped'),
+    piece: id,
+    depth: positive,
+    in: z.enum(['steel', 'aluminium', 'plastic']),
+  }),
   z.strictObject({ kind: z.literal('camera'), depth: positive }),
 ]);
 export type ScrewEnd = z.infer<typeof end>;
@@ -33,10 +45,20 @@ const bolted = z.strictObject({
   thread: name,
   /** Flush with the first layer's face; left out: a hexagon on it. */
   head: z.literal('sunk').optional(),
+  /** How deep its head lies in the first layer. */
+  recess: positive.optional(),
+  /** A rod of the rig that stands for the screw, with a nut for its head. */
+  screw: id.optional(),
+  /** Threaded rod with a nut for its head, however short it is. */
+  rod: z.literal(true).optional(),
+  /** A washer under the head where its layer would not ask for one. */
+  washer: z.literal('flat').optional(),
   stack: z.array(layer).min(1).max(20),
   end,
   /** Comes apart each time the rig is packed. */
   packs: z.boolean().optional(),
+  /** Its hole is drilled only when the rig hangs or stands as it will be used. */
+  last: z.boolean().optional(),
   /** What was weighed of its hardware, by what it does there: `screw`, `nut`. */
   weighed: z.record(name, massQuantity).optional(),
 });
@@ -64,5 +86,28 @@ const seated = z.strictObject({
 });
 export type Seated = z.infer<typeof seated>;
 
-export const statedConnection = z.discriminatedUnion('kind', [bolted, slidOn, seated]);
+/** Held round or along something by a clamp, a saddle, or a carriage on its rails: by squeezing. */
+const clamped = z.strictObject({
+  kind: z.literal('clamped'),
+  id,
+  name,
+  piece: id,
+  on: id,
+  packs: z.boolean().optional(),
+});
+export type Clamped = z.infer<typeof clamped>;
+
+/** What a pivot turns in: a bearing between a piece that is held and one that is carried. */
+const hinged = z.strictObject({
+  kind: z.literal('hinged'),
+  id,
+  name,
+  pivot: id,
+  held: id,
+  carried: id,
+  packs: z.boolean().optional(),
+});
+export type Hinged = z.infer<typeof hinged>;
+
+export const statedConnection = z.discriminatedUnion('kind', [bolted, slidOn, seated, clamped, hinged]);
 export type StatedConnection = z.infer<typeof statedConnection>;

@@ -43,6 +43,8 @@ export const edit = z.discriminatedUnion('kind', [
     countMost: z.number().int().nonnegative().max(400),
   }),
   z.strictObject({ kind: z.literal('move'), id, target: id, by: vec3 }),
+  /** A weight by its station, held so far from its place by a strip. */
+  z.strictObject({ kind: z.literal('carry'), id, target: id, by: vec3 }),
   z.strictObject({ kind: z.literal('turn'), id, target: id, turn: quaternion }),
   z.strictObject({ kind: z.literal('restock'), id, target: id, stock }),
   z.strictObject({ kind: z.literal('short'), id, target: id, end: z.literal([0, 1]), by: quantity }),

@@ -88,6 +88,8 @@ export const part = z.strictObject({
   rides: id.optional(),
   /** The connection that brings it: worked out anew with every change, never stored. */
   by: id.optional(),
+  /** The piece that it goes along with, where that is not the one its connection is placed on. */
+  goesWith: id.optional(),
   /** The piece it is a length of, as a head is of its screw. */
   of: id.optional(),
   /** Its mass is worked out from a table, not weighed. */

@@ -127,7 +127,8 @@ const WAYS: readonly Vec3[] = [
 
 /**
  * A part pushed along the rig's axes, the shortest way that leaves `least` of room, as a change to offer. `gapOf`: what
- * room there is with one of its pieces where it stands then. Members stay, for their fittings would not.
+ * room there is with one of its pieces where it stands then. Members stay, for their fittings would not; so does what a
+ * connection brings, for it goes with what it holds.
  */
 export function pushAway(
   { rig, pieces }: Pick<FrameContext, 'rig' | 'pieces'>,
@@ -135,7 +136,7 @@ export function pushAway(
   gapOf: (piece: Solid3) => number,
   least: number,
 ): Finding['fixes'] {
-  const part = rig.bodies.flatMap((b) => b.parts).find((p) => p.id === owner && !p.mount);
+  const part = rig.bodies.flatMap((b) => b.parts).find((p) => p.id === owner && !p.mount && !p.by);
   if (!part) return [];
   const own = pieces.filter((p) => p.flat.owner === owner).map((p) => p.flat);
   const gapAt = (way: Vec3, by: number): number =>

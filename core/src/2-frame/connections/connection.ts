@@ -12,6 +12,8 @@ export interface ConnectionHole {
   readonly diameter: number;
   /** Cut in it; null for a plain hole. */
   readonly thread: string | null;
+  /** Widened where it begins, for a head that lies flush. */
+  readonly sunk?: boolean;
 }
 /** A layer of a stack, from the head on, head and last nut left out. */
 export interface Layer {
@@ -38,6 +40,8 @@ export interface Connection {
   readonly reversible: boolean;
   /** Each time the rig is packed. */
   readonly comesApart: boolean;
+  /** The piece whose hole is drilled last, on the rig as it will be used. */
+  readonly last?: string;
 }
 
 /** One without holes, stack or thread: what most kinds but bolts are. */

@@ -24,7 +24,7 @@ export function fastenerParts(
   piece: BoltPiece,
   place: (along: number) => Vec3,
   way: Vec3,
-  rides: string | undefined,
+  { rides, goesWith }: { readonly rides?: string | undefined; readonly goesWith?: string | undefined },
 ): readonly Part[] {
   const id = `${of.id}/${piece.role}`;
   const turn = quaternionOf(alignZ(way));
@@ -46,6 +46,7 @@ export function fastenerParts(
     ...(weighed ? {} : { reckoned: true }),
     ...(i === 0 ? { supply: supplyOf(piece) } : { of: id }),
     ...(rides ? { rides } : {}),
+    ...(goesWith ? { goesWith } : {}),
   }));
 }
 

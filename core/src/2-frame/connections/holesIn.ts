@@ -1,32 +1,50 @@
 /** The holes that connections need, put into the pieces they go through, where their axes lead. */
-import { addScaled, dot, length, subtract, unit, type Vec3 } from '../../0-base';
+import { add, addScaled, dot, length, subtract, transform, transpose, unit, type Vec3 } from '../../0-base';
 import type { Body, Hole, Member, Part, PartHole, Rig } from '../../model';
+import type { Stretch } from '../members/bend';
 import { bentStrip } from '../members/memberBodies';
 import { memberEnds, placesOf } from '../members/memberEnds';
 import type { Connection, ConnectionHole } from './connection';
+
+/** An axis enters a bar within so many of its thicknesses of where it is given. */
+const ENTERS = 1.5;
 
 /** A hole's id by what is drilled and for what. */
 export const holeId = (piece: string, connection: string): string => `${piece}/hole/${connection}`;
 
 export function memberDrilled(member: Member, body: Body, connections: readonly Connection[]): Member {
-  const holes = connections.flatMap(({ id, name, holes: all }): Hole[] =>
+  const holes = connections.flatMap(({ id, name, holes: all, last }): Hole[] =>
     all
       .filter((h) => h.piece === member.id)
       .flatMap((h) => {
         const place = onBlank(member, body, h);
-        return place
-          ? [{ id: holeId(member.id, id), name, ...place, diameter: h.diameter, afterBending: false, by: id }]
-          : [];
+        if (!place) return [];
+        const named = h.sunk ? `${name}, countersunk` : name;
+        const made = { name: named, ...place, diameter: h.diameter, afterBending: last === member.id, by: id };
+        return [{ id: holeId(member.id, id), ...made }];
       }),
   );
   return holes.length === 0 ? member : { ...member, holes: [...member.holes, ...holes] };
 }
 
-export function partDrilled(part: Part, connections: readonly Connection[]): Part {
+/** How far a connection's screw slides in a piece, and the middle of that from where it stands; null where it stays. */
+export type SlotFor = (connection: string, piece: string) => { readonly by: Vec3; readonly middle: Vec3 } | null;
+
+export function partDrilled(part: Part, connections: readonly Connection[], slotFor: SlotFor): Part {
   const holes = connections.flatMap(({ id, holes: all }): PartHole[] =>
     all
       .filter((h) => h.piece === part.id)
-      .map((h) => ({ at: inMiddle(part, h), axis: h.axis, diameter: h.diameter, by: id })),
+      .map((h) => {
+        const slot = slotFor(id, part.id);
+        const at = inMiddle(part, h);
+        return {
+          at: slot ? add(at, slot.middle) : at,
+          axis: h.axis,
+          diameter: h.diameter,
+          ...(slot ? { slot: slot.by } : {}),
+          by: id,
+        };
+      }),
   );
   // Rings, feet and washers come with theirs.
   return holes.length === 0 || part.shape.kind !== 'box' ? part : { ...part, holes: [...(part.holes ?? []), ...holes] };
@@ -39,7 +57,7 @@ function inMiddle({ at }: Part, { at: entry, axis }: ConnectionHole): Vec3 {
 }
 
 /** Along the blank from its start and across from its middle line, m; null where the axis leads past every straight of it. */
-function onBlank(member: Member, body: Body, hole: ConnectionHole): Pick<Hole, 'along' | 'across'> | null {
+function onBlank(member: Member, body: Body, hole: ConnectionHole): OnBlank | null {
   const nodes = placesOf(body.nodes);
   const strip = bentStrip(member, nodes);
   if (!strip) {
@@ -50,22 +68,47 @@ function onBlank(member: Member, body: Body, hole: ConnectionHole): Pick<Hole, '
     const start = addScaled(from, run, ends.from.takeOff + ends.from.shortBy);
     return { along: Math.max(0, dot(subtract(hole.at, start), run)), across: 0 };
   }
-  const way = unit(hole.axis);
+  const line = { at: hole.at, way: unit(hole.axis) };
   for (const stretch of strip.stretches) {
-    if (stretch.bend) continue;
-    const { at, along, across, width } = stretch.start;
-    const lean = dot(way, across);
-    if (Math.abs(lean) < 0.5) continue;
-    // Where it meets the middle of the thickness.
-    const met = addScaled(hole.at, way, dot(subtract(at, hole.at), across) / lean);
-    const past = dot(subtract(met, at), along);
-    const aside = dot(subtract(met, at), width);
-    const thickness = stretch.shape.kind === 'box' ? stretch.shape.size[1] : 0;
-    const reach = length(subtract(met, hole.at));
-    if (past >= 0 && past <= stretch.to - stretch.from && reach <= thickness * 1.5)
-      return { along: stretch.from + past, across: aside };
+    const found = stretch.bend ? onBend(stretch, stretch.bend.midRadius, line) : onStraight(stretch, line);
+    if (found) return found;
   }
   return null;
+}
+
+interface Axis {
+  readonly at: Vec3;
+  readonly way: Vec3;
+}
+type OnBlank = Pick<Hole, 'along' | 'across'>;
+
+/** Where the axis meets the middle of the thickness, if it enters the bar here. */
+function onStraight(stretch: Stretch, axis: Axis): OnBlank | null {
+  const { at, along, across, width } = stretch.start;
+  const lean = dot(axis.way, across);
+  if (Math.abs(lean) < 0.5) return null;
+  const met = addScaled(axis.at, axis.way, dot(subtract(at, axis.at), across) / lean);
+  const past = dot(subtract(met, at), along);
+  const thickness = stretch.shape.kind === 'box' ? stretch.shape.size[1] : 0;
+  const near = length(subtract(met, axis.at)) <= ENTERS * thickness;
+  return near && past >= 0 && past <= stretch.to - stretch.from
+    ? { along: stretch.from + past, across: dot(subtract(met, at), width) }
+    : null;
+}
+
+/** By the angle it is met at, for an axis that points to the middle of the bend. */
+function onBend(stretch: Stretch, midRadius: number, axis: Axis): OnBlank | null {
+  if (stretch.shape.kind !== 'arcBar') return null;
+  const inwards = transpose(stretch.rotation);
+  const [x, y, z] = transform(inwards, subtract(axis.at, stretch.origin));
+  const angle = Math.atan2(y, x);
+  const radial = Math.abs(dot(transform(inwards, axis.way), unit([x, y, 0])));
+  const near = Math.abs(Math.hypot(x, y) - midRadius) <= ENTERS * stretch.shape.thickness;
+  if (!near || radial < 0.98 || angle < 0 || angle > stretch.shape.angle) return null;
+  return {
+    along: stretch.from + (angle / stretch.shape.angle) * (stretch.to - stretch.from),
+    across: z * Math.sign(stretch.bend?.angle ?? 1),
+  };
 }
 
 export interface DrilledHole {

@@ -1,7 +1,8 @@
 /** The rig with the hardware its connections bring and the holes they need, worked out anew: what a change of size, thread or stock makes of them follows by itself. */
+import { scale, unit } from '../../0-base';
 import type { Part, Rig } from '../../model';
 import type { ConnectionFault } from './kind';
-import { memberDrilled, partDrilled } from './holesIn';
+import { memberDrilled, partDrilled, type SlotFor } from './holesIn';
 import { datumOf, resolve } from './kinds';
 import { surroundings } from './surroundings';
 
@@ -23,19 +24,22 @@ export function hardwareOf(
   const counts = new Map(rig.bodies.flatMap((b) => b.stations).map((s) => [s.id, s.count]));
   const around = surroundings(rig, (station) => counts.get(station) ?? 0);
   const brought = new Map<string, string[]>();
+  const slotFor = slotsOf(rig);
   const bodies = rig.bodies.map((body) => {
     const resolved = (body.connections ?? []).map((stated) => ({ stated, ...resolve(stated, around) }));
     for (const { stated, parts, faults: broken } of resolved) {
       faults.push(...broken);
-      const datum = datumOf(stated);
-      brought.set(datum, [...(brought.get(datum) ?? []), ...parts.map((p) => p.id)]);
+      for (const part of parts) {
+        const datum = part.goesWith ?? datumOf(stated);
+        brought.set(datum, [...(brought.get(datum) ?? []), part.id]);
+      }
     }
     const connections = resolved.map((r) => r.connection);
     return {
       ...body,
       members: body.members.map((m) => memberDrilled(m, body, connections)),
       parts: [
-        ...body.parts.map((p) => partDrilled(p, connections)),
+        ...body.parts.map((p) => partDrilled(p, connections, slotFor)),
         ...resolved.flatMap((r) => r.parts).map((p) => priced(p, rig.prices)),
       ],
     };
@@ -48,6 +52,20 @@ export function hardwareOf(
       : { ...a, moves: [...a.moves, ...along.map((id) => ({ kind: 'part' as const, id }))] };
   });
   return { rig: { ...rig, bodies, adjusters }, faults };
+}
+
+/** A screw that slides along with its piece needs a slot in what stays: as long as the way it goes. */
+function slotsOf(rig: Rig): SlotFor {
+  const datum = new Map(rig.bodies.flatMap((b) => b.connections ?? []).map((c) => [c.id, datumOf(c)]));
+  const slides = rig.adjusters.filter((a) => a.kind === 'slide' && a.axis);
+  return (connection, piece) => {
+    const on = datum.get(connection);
+    if (on === undefined || on === piece) return null;
+    const slide = slides.find((a) => a.moves.some((m) => m.id === on) && !a.moves.some((m) => m.id === piece));
+    if (!slide) return null;
+    const [least, most] = slide.range;
+    return { by: scale(unit(slide.axis!), most - least), middle: scale(unit(slide.axis!), (least + most) / 2) };
+  };
 }
 
 const priced = (part: Part, prices: Rig['prices']): Part => {

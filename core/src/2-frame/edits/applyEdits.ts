@@ -3,6 +3,7 @@ import { add, subtract, type Quaternion, type Vec3 } from '../../0-base';
 import type { Body, Edit, Joint, Member, Part, Pivot, Rig, StatedConnection, Supply } from '../../model';
 import { mirroredMember, mirroredNode, mirroredPart, mirroredPoint, mirroredTurn } from './mirror';
 import { beyondEnd } from './beyondEnd';
+import { carryWeight } from './carryWeight';
 import { FITTING_NAMES } from '../fittings/fittingFor';
 import { jointFacts } from '../fittings/jointFacts';
 import { partMoved, partTurned } from './placePart';
@@ -47,6 +48,8 @@ function applied(rig: Rig, edit: Edit): Rig | null {
       return removed(rig, edit.target);
     case 'move':
       return inPairs(rig, edit.target, (r, id, twin) => moved(r, id, twin ? mirroredPoint(edit.by) : edit.by, twin));
+    case 'carry':
+      return carryWeight(rig, edit.target, edit.by);
     case 'turn':
       return inPairs(rig, edit.target, (r, id, twin) => turnedAny(r, id, twin ? mirroredTurn(edit.turn) : edit.turn));
     case 'restock':

@@ -40,6 +40,7 @@ function editOf(change: Change, newId: () => string): readonly Edit[] {
         },
       ];
     case 'carry': {
+      if (change.stated) return [{ kind: 'carry', id: newId(), target: change.id, by: change.by }];
       const made = outrigger(change);
       if (!made) return [];
       return [

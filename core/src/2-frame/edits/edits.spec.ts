@@ -249,7 +249,13 @@ describe('prices', () => {
         (m) => m.stock.sold[0]!.price === 9,
       ),
     ).toBeTrue();
-    expect(applyEdits(rig, [{ kind: 'price', id: 'x', item: 'kelp', price: 1 }]).unapplied.length).toBe(1);
+    const priced = (item: string): number => {
+      const edits = [{ kind: 'price' as const, id: 'x', item, price: 1 }];
+      const whole = designRig({ kind: 'family', family: 'tube-frame', dimensions: {}, choices: {}, edits });
+      return whole.ok ? whole.unapplied.length : NaN;
+    };
+    expect(priced('kelp')).toBe(1);
+    expect(priced('M5 nut')).toBe(0);
   });
 });
 

@@ -2,6 +2,7 @@
 import { add, multiply, quaternionOf, rotationOf } from '../../0-base';
 import type { Design, Edit, StatedConnection } from '../../model';
 import { applyEdits } from './applyEdits';
+import { outriggerId } from '../parts/outrigger';
 import { withoutHardware } from '../connections/withHardware';
 import { designRig } from '../designRig';
 
@@ -86,4 +87,12 @@ function merged(before: Edit, edit: Edit): Edit {
 }
 
 const addedId = (e: Edit): string | null =>
-  e.kind === 'add' ? e.part.id : e.kind === 'addMember' ? e.member.id : e.kind === 'addStation' ? e.station.id : null;
+  e.kind === 'carry'
+    ? outriggerId(e.target)
+    : e.kind === 'add'
+      ? e.part.id
+      : e.kind === 'addMember'
+        ? e.member.id
+        : e.kind === 'addStation'
+          ? e.station.id
+          : null;

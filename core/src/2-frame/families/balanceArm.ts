@@ -2,9 +2,20 @@
  * Balance arm with a cross-slide stage: stage on a head bar over the pivot, an arm reaching forward and down from its front,
  * weights clamped along the arm. Rebalanced in seconds. The pivot is the origin.
  */
-import { add, addScaled, figure, say, type Phrase, type Vec3 } from '../../0-base';
+import {
+  addScaled,
+  cross,
+  dot,
+  figure,
+  fromColumns,
+  quaternionOf,
+  say,
+  scale,
+  type Phrase,
+  type Vec3,
+} from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
-import type { Hands, Member, Part, Rig, Station } from '../../model';
+import type { Hands, Member, Part, Rig, StatedConnection, Station } from '../../model';
 import { followBends, frameAlong, neutralFractionFor, stripStart, type StripFrame } from '../members/bend';
 import type { Family, FamilyInput, Sizing } from '../family';
 import {
@@ -21,14 +32,15 @@ import {
   within,
   given,
 } from '../familyTools';
-import { bolt } from '../parts/bolt';
 import { crossSlide } from '../parts/crossSlide';
 import { FLAT_BARS } from '../parts/flatBars';
 import { clampBlock } from '../parts/hardware';
-import { lowerJointAndGrip, upperJoint } from '../parts/jointAndGrip';
-import { WASHERS, washerOf } from '../parts/washers';
+import { jointAndGrip } from '../parts/jointAndGrip';
+import { boltThread, WASHERS, washerOf } from '../parts/washers';
+import { NUT } from '../hardware/sizes';
 
-const STUD = { perTurn: 0.00125, step: 0.00015625, range: 0.008 };
+const FROM_STUD = 0.015; // a stage's screw from the joint's stud: both have nuts and heads
+const BLOCK = { length: 0.03, beside: 0.008, wall: 0.006 }; // round the arm; its wall under the head of the weight bolt
 const TRAVEL = { foreAft: 0.04, sideways: 0.02 };
 const HEAD_REAR = 0.06; // head bar behind the stage's middle, or behind the joint's where that lies further back
 const BEND_RADIUS = 0.05; // of a straight arm's one bend: 6 mm aluminium takes it by hand
@@ -70,9 +82,7 @@ function layOut({ dimensions: d, choices }: FamilyInput): Layout {
       stock,
       path: { kind: 'bent', along: [1, 0, 0], across: [0, 0, -1], segments },
       leftLong: 0,
-      holes: [
-        { id: 'hole-joint', name: 'universal joint', along: -rear, across: 0, diameter: 0.0085, afterBending: false },
-      ],
+      holes: [],
     },
     nodes: [
       { id: 'arm-start', at: start },
@@ -88,14 +98,39 @@ function build(input: FamilyInput): Rig {
   const lay = layOut(input);
   const { washer, boltDiameter } = washerOf(choices['washer']!);
   const room = d['stackRoom']!;
-  const foot: Vec3 = [d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness];
-  const stage = crossSlide(foot, TRAVEL);
-  const clamp = (id: string, frame: StripFrame): Part =>
-    clampBlock({ id, at: frame.at, size: [0.03, 0.045, lay.thickness + 0.016] });
+  const thread = boltThread(boltDiameter);
+  // A nut where no screw is sold so long: it is the higher of the two.
+  const recess = NUT.of({ name: thread })!;
+  const wall = BLOCK.wall + recess;
+  const stage = crossSlide({
+    foot: [d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness],
+    travel: TRAVEL,
+    on: 'arm',
+    thickness: lay.thickness,
+    keepOff: { x: 0, within: FROM_STUD },
+    ...(choices['rails'] === 'two' ? { railSpacing: d['railSpacing']! } : {}),
+  });
+  const joint = jointAndGrip({
+    height: d['jointHeight']!,
+    thickness: lay.thickness,
+    on: 'arm',
+    gripLength: d['gripLength']!,
+  });
+  const width = lay.arm.stock.section.kind === 'flat' ? lay.arm.stock.section.width : 0;
+  const clamp = (id: string, { at, along, across, width: side }: StripFrame): Part =>
+    clampBlock({
+      id,
+      at,
+      size: [BLOCK.length, width + 2 * BLOCK.beside, lay.thickness + 2 * wall],
+      round: {
+        bore: [width, lay.thickness],
+        turn: quaternionOf(fromColumns(along, side, scale(across, handed(along, side, across)))),
+      },
+    });
   const station = (id: string, name: string, frame: StripFrame): Station => ({
     id,
     name,
-    seat: addScaled(frame.at, frame.across, lay.thickness / 2 + 0.008),
+    seat: addScaled(frame.at, frame.across, lay.thickness / 2 + wall),
     axis: frame.across,
     boltDiameter,
     room,
@@ -106,6 +141,31 @@ function build(input: FamilyInput): Rig {
     station('low', 'Low clamp washers', lay.low),
     station('middle', 'Middle clamp washers', lay.middle),
   ];
+  const clamped = (['low', 'middle'] as const).flatMap((id): StatedConnection[] => [
+    {
+      kind: 'clamped',
+      id: `${id}-on-arm`,
+      name: `${id} clamp on the arm`,
+      piece: `${id}-clamp`,
+      on: 'arm',
+      packs: true,
+    },
+    {
+      kind: 'bolted',
+      id: `${id}-bolt`,
+      name: `${id} weight bolt`,
+      on: `${id}-clamp`,
+      point: addScaled(lay[id].at, lay[id].across, lay.thickness / 2),
+      way: lay[id].across,
+      thread,
+      recess,
+      stack: [
+        { kind: 'piece', piece: `${id}-clamp` },
+        { kind: 'row', station: id },
+      ],
+      end: { kind: 'nut' },
+    },
+  ]);
   const marks = (['low', 'middle'] as const).map((id) => ({
     id: `${id}-along`,
     name: id === 'low' ? 'Low clamp, along the arm' : 'Middle clamp, along the arm',
@@ -116,7 +176,6 @@ function build(input: FamilyInput): Rig {
     value: 0,
     moves: [
       { kind: 'part' as const, id: `${id}-clamp` },
-      { kind: 'part' as const, id: `${id}-bolt` },
       { kind: 'station' as const, id },
     ],
   }));
@@ -130,67 +189,22 @@ function build(input: FamilyInput): Rig {
         nodes: [],
         members: [],
         joints: [],
-        parts: [...lowerJointAndGrip(d['gripLength']!)],
+        parts: [...joint.held.parts],
         stations: [],
+        connections: [...joint.held.connections],
       },
       {
         id: 'sled',
         name: 'arm with camera',
-        nodes: [...lay.nodes, { id: 'at-stage', at: foot }, { id: 'at-joint', at: [0, 0, d['jointHeight']!] }],
+        nodes: [...lay.nodes],
         members: [lay.arm],
-        joints: [
-          {
-            id: 'stage-on-arm',
-            name: 'stage on the arm',
-            node: 'at-stage',
-            fitting: 'boltThrough',
-            joins: ['arm', 'stage-base'],
-            reversible: true,
-            packs: true,
-          },
-          {
-            id: 'joint-on-arm',
-            name: 'joint under the arm',
-            node: 'at-joint',
-            fitting: 'boltThrough',
-            joins: ['arm', 'joint-upper'],
-            reversible: true,
-            packs: true,
-          },
-        ],
-        parts: [
-          ...stage.parts,
-          ...(choices['rails'] === 'two' ? secondRails(foot, d['railSpacing']!) : []),
-          upperJoint(d['jointHeight']!),
-          clamp('low-clamp', lay.low),
-          clamp('middle-clamp', lay.middle),
-          ...stations.map((s) =>
-            bolt({
-              id: `${s.id}-bolt`,
-              name: `bolt ${Math.round(boltDiameter * 1000)} mm × ${Math.round(room * 1000) + 15} mm, ${s.id}`,
-              seat: s.seat,
-              axis: s.axis,
-              diameter: boltDiameter,
-              length: room + 0.01,
-              inside: 0.005,
-              price: 0.9,
-            }),
-          ),
-        ],
+        joints: [],
+        parts: [...stage.parts, ...joint.carried.parts, clamp('low-clamp', lay.low), clamp('middle-clamp', lay.middle)],
         stations,
+        connections: [...joint.carried.connections, ...stage.connections, ...clamped],
       },
     ],
-    pivots: [
-      {
-        id: 'joint',
-        name: 'universal joint',
-        kind: 'universal',
-        at: [0, 0, 0],
-        heldBy: 'held-grip',
-        carries: 'sled',
-        frictionTorque: { value: 0.0002, spread: 0.0001, source: 'bearing friction, a guess' },
-      },
-    ],
+    pivots: [joint.pivot],
     contacts: [
       {
         id: 'hand-on-grip',
@@ -218,20 +232,7 @@ function build(input: FamilyInput): Rig {
             }
           : a,
       ),
-      {
-        id: 'pivot-height',
-        name: 'Pivot height',
-        kind: 'thread',
-        axis: [0, 0, 1],
-        range: [-STUD.range, STUD.range],
-        step: STUD.step,
-        perTurn: STUD.perTurn,
-        value: 0,
-        moves: [
-          { kind: 'pivot', id: 'joint' },
-          { kind: 'body', id: 'held-grip' },
-        ],
-      },
+      joint.pivotHeight,
       ...slides,
       ...stations.map((s) => ({
         id: `${s.id}-count`,
@@ -246,23 +247,8 @@ function build(input: FamilyInput): Rig {
   };
 }
 
-/** Rails on both sides of the stage's own screw, the carriage of each under an edge of the top plate. */
-const secondRails = (foot: Vec3, spacing: number): readonly Part[] =>
-  (
-    [
-      ['left', 1],
-      ['right', -1],
-    ] as const
-  ).map(([side, s]) => ({
-    id: `rails-${side}`,
-    twin: `rails-${side === 'left' ? 'right' : 'left'}`,
-    name: 'rails with carriage',
-    shape: { kind: 'box', size: [0.09, 0.012, 0.012] },
-    at: add(foot, [0, (s * spacing) / 2, 0.006]),
-    material: 'steel',
-    mass: { value: 0.024, spread: 0.003, source: 'mass of rails with carriage' },
-    supply: { item: 'rail pair with carriage', packOf: 2, packPrice: 9 },
-  }));
+/** One when they are a right-handed set, else minus one. */
+const handed = (x: Vec3, y: Vec3, z: Vec3): number => Math.sign(dot(cross(x, y), z));
 
 const dimensions = [
   lengthSpec(

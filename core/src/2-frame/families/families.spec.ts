@@ -1,4 +1,4 @@
-import { FAMILIES, designRig, assemble, placedPieces, FRAME_CHECKS, USUAL_HANDS } from '..';
+import { FAMILIES, designRig, assemble, placedPieces, FRAME_CHECKS, USUAL_HANDS, withoutHardware } from '..';
 import { familyInput } from '../family';
 import { rig as rigSchema } from '../../model';
 import { placeLoad, sumsOf } from '../../1-load';
@@ -21,11 +21,27 @@ describe('every family', () => {
       });
 
       it('keeps its identifiers when a dimension changes', () => {
-        const ids = (input: typeof usual): string =>
-          family
-            .build(input)
-            .bodies.flatMap((b) => [...b.members, ...b.parts, ...b.stations].map((e) => e.id))
-            .join();
+        const stated = (input: typeof usual): string =>
+          JSON.stringify(
+            withoutHardware(family.build(input)).bodies.map((b) =>
+              [...b.members, ...b.parts, ...b.stations].map((e) => e.id),
+            ),
+          );
+        /** What each connection that holds brings; a washer that takes up length comes and goes, and a head is a length of its screw. */
+        const brought = (input: typeof usual): ReadonlyMap<string, string> => {
+          const by = new Map<string, string>();
+          for (const p of family.build(input).bodies.flatMap((b) => b.parts))
+            if (p.by && !p.of && !p.id.includes('/washer-packing')) by.set(p.by, `${by.get(p.by) ?? ''} ${p.id}`);
+          return by;
+        };
+        const ids = (input: typeof usual): string => stated(input);
+        const before = brought(usual);
+        for (const spec of family.dimensions)
+          for (const value of spec.range)
+            for (const [by, all] of brought({ ...usual, dimensions: { ...usual.dimensions, [spec.id]: value } }))
+              expect(all)
+                .withContext(`${spec.id} ${value}`)
+                .toBe(before.get(by) ?? all);
         for (const spec of family.dimensions) {
           for (const value of spec.range)
             expect(ids({ ...usual, dimensions: { ...usual.dimensions, [spec.id]: value } }))

@@ -4,7 +4,7 @@
  */
 import { add, addScaled, figure, say, scale, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
-import type { Hands, Hole, Member, Rig, Station } from '../../model';
+import type { Hands, Member, Rig, StatedConnection, Station } from '../../model';
 import { assemble } from '../assemble';
 import {
   followBends,
@@ -16,19 +16,17 @@ import {
 } from '../members/bend';
 import type { Family, FamilyInput, Sizing } from '../family';
 import { angleSpec, lengthSpec, zeroOf, toFiveMillimetres, usualInput, weighed, given } from '../familyTools';
-import { bolt } from '../parts/bolt';
 import { crossSlide } from '../parts/crossSlide';
 import { FLAT_BARS } from '../parts/flatBars';
-import { lowerJointAndGrip, upperJoint } from '../parts/jointAndGrip';
-import { WASHERS } from '../parts/washers';
+import { jointAndGrip, type JointAndGrip } from '../parts/jointAndGrip';
+import { boltThread, WASHERS } from '../parts/washers';
 
 const REAR_HOLE = 0.018; // from the bar's rear end: one and a half times the widest bolt, so the end does not tear
-const STAGE_SCREWS = 0.02; // each screw from the stage's middle
+const FROM_STUD = 0.015; // a stage's screw from the joint's stud: both have nuts and heads
 const STAGE_BEHIND = 0.01; // bar kept behind the stage's rear screw, where it had none
 const TAIL_BEYOND_FOOT = 0.02; // bar kept behind the foot hole for the same reason
 const HAND_ROOM = 0.045; // below the grip, so that the rig may swing 20 degrees before it meets the fist
 const TRAVEL = { foreAft: 0.025, sideways: 0.012 };
-const STUD = { perTurn: 0.00125, step: 0.00015625, range: 0.006 }; // 1.25 mm pitch, to an eighth of a turn
 const LONGEST_STACK = 0.05; // what a bolt sold in common lengths leaves for washers
 
 interface Layout {
@@ -40,6 +38,14 @@ interface Layout {
   /** Left of the tail behind the foot hole, m; below TAIL_BEYOND_FOOT the foot does not fit under the pivot. */
   readonly tailBehindFoot: number;
   readonly thickness: number;
+}
+
+/** The stage's rear screw from its middle, m. */
+function rearScrew(rig: Rig): number {
+  const sled = rig.bodies.find((b) => b.id === 'sled');
+  const screw = sled?.connections?.find((c) => c.id === 'stage-rear');
+  const base = sled?.parts.find((p) => p.id === 'stage-base');
+  return screw?.kind === 'bolted' && base ? screw.point[0] - base.at[0] : 0;
 }
 
 /** Along the bar from its rear end, m. */
@@ -67,16 +73,6 @@ function layOut(input: FamilyInput): Layout {
   // The tail runs back towards the plane x = 0; along it the foot lies where it meets that plane.
   const toFoot = strip.end.along[0] < -0.2 ? -bendEnd[0] / strip.end.along[0] : 0;
   const footAlong = d['platformLength']! + arc + Math.max(0, toFoot);
-  const washer = WASHERS[choices['washer']!]!;
-  const hole = (id: string, name: string, along: number, diameter: number, afterBending = false): Hole => ({
-    id,
-    name,
-    along,
-    across: 0,
-    diameter,
-    afterBending,
-  });
-  const clear = washer.boltDiameter + 0.0005;
   const bar: Member = {
     id: 'bar',
     name: 'bar',
@@ -85,17 +81,7 @@ function layOut(input: FamilyInput): Layout {
     stock,
     path: { kind: 'bent', along: [1, 0, 0], across: [0, 0, -1], segments },
     leftLong: d['leftLong']!,
-    holes: [
-      hole('hole-rear', 'rear weight bolt', REAR_HOLE, clear),
-      hole('hole-joint', 'universal joint', d['pivotFromRear']!, 0.0085),
-      // Off the end there is no bar to drill, and advice says so.
-      ...[
-        hole('hole-stage-rear', 'stage, rear screw', stageMiddle(input) - STAGE_SCREWS, 0.0053),
-        hole('hole-stage-front', 'stage, front screw', stageMiddle(input) + STAGE_SCREWS, 0.0053),
-      ].filter((h) => h.along >= 0),
-      hole('hole-front', 'front weight bolt', d['platformLength']! + arc / 2, clear),
-      hole('hole-foot', 'foot weight bolt', footAlong, clear, true),
-    ],
+    holes: [],
   };
   return {
     bar,
@@ -114,35 +100,54 @@ function build(input: FamilyInput): Rig {
   const washer = WASHERS[choices['washer']!]!;
   const { boltDiameter, ...weights } = washer;
   const room = d['stackRoom']!;
-  const stage = crossSlide([d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness], TRAVEL);
+  const stage = crossSlide({
+    foot: [d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness],
+    travel: TRAVEL,
+    on: 'bar',
+    thickness: lay.thickness,
+    keepOff: { x: 0, within: FROM_STUD },
+  });
+  const joint = hungBy(input, lay.thickness);
   // Rear weights hang under the platform, front ones sit inside the arc, foot ones stand on the tail: all on the +across side.
-  const station = (id: string, name: string, frame: StripFrame): Station => ({
+  const station = (id: string, name: string, frame: StripFrame, off = 0): Station => ({
     id,
     name,
-    seat: addScaled(frame.at, frame.across, lay.thickness / 2),
+    seat: addScaled(frame.at, frame.across, lay.thickness / 2 + off),
     axis: frame.across,
     boltDiameter,
     room,
     washer: weights,
     count: 0,
   });
+  // In the arc a flat washer stands on its rim, off the bottom of the hollow.
+  const inside = d['bendInsideRadius']!;
+  const hollow = inside - Math.sqrt(Math.max(0, inside ** 2 - weights.outerRadius ** 2));
   const stations = [
     station('rear', 'Rear washers', lay.rear),
-    station('front', 'Front washers', lay.front),
+    station('front', 'Front washers', lay.front, hollow),
     station('foot', 'Foot washers', lay.foot),
   ];
-  const bolts = stations.map((s) =>
-    bolt({
-      id: `${s.id}-bolt`,
-      name: `bolt ${Math.round(boltDiameter * 1000)} mm × ${Math.round((room + lay.thickness) * 1000) + 10} mm, ${s.id}`,
-      seat: s.seat,
-      axis: s.axis,
-      diameter: boltDiameter,
-      length: room + 0.01,
-      inside: lay.thickness + 0.006,
-      price: 0.9,
-    }),
-  );
+  const bolts = (
+    [
+      ['rear', 'rear weight bolt', lay.rear],
+      ['front', 'front weight bolt', lay.front],
+      ['foot', 'foot weight bolt', lay.foot],
+    ] as const
+  ).map(([id, name, frame]): StatedConnection => ({
+    kind: 'bolted',
+    id: `${id}-bolt`,
+    name,
+    on: 'bar',
+    point: addScaled(frame.at, frame.across, -lay.thickness / 2),
+    way: frame.across,
+    thread: boltThread(boltDiameter),
+    stack: [
+      { kind: 'piece', piece: 'bar' },
+      { kind: 'row', station: id },
+    ],
+    end: { kind: 'nut' },
+    ...(id === 'foot' ? { last: true } : {}),
+  }));
   return {
     bodies: [
       {
@@ -151,8 +156,9 @@ function build(input: FamilyInput): Rig {
         nodes: [],
         members: [],
         joints: [],
-        parts: [...lowerJointAndGrip(d['gripLength']!)],
+        parts: [...joint.held.parts],
         stations: [],
+        connections: [...joint.held.connections],
       },
       {
         id: 'sled',
@@ -160,43 +166,15 @@ function build(input: FamilyInput): Rig {
         nodes: [
           { id: 'bar-start', at: lay.strip.turningPoints[0]! },
           { id: 'bar-end', at: lay.strip.end.at },
-          { id: 'at-stage', at: [d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness] },
-          { id: 'at-joint', at: [0, 0, d['jointHeight']!] },
         ],
         members: [lay.bar],
-        joints: [
-          {
-            id: 'stage-on-bar',
-            name: 'stage on the bar',
-            node: 'at-stage',
-            fitting: 'boltThrough',
-            joins: ['bar', 'stage-base'],
-            reversible: true,
-          },
-          {
-            id: 'joint-on-bar',
-            name: 'joint under the bar',
-            node: 'at-joint',
-            fitting: 'boltThrough',
-            joins: ['bar', 'joint-upper'],
-            reversible: true,
-          },
-        ],
-        parts: [...stage.parts, upperJoint(d['jointHeight']!), ...bolts],
+        joints: [],
+        parts: [...stage.parts, ...joint.carried.parts],
         stations,
+        connections: [...joint.carried.connections, ...stage.connections, ...bolts],
       },
     ],
-    pivots: [
-      {
-        id: 'joint',
-        name: 'universal joint',
-        kind: 'universal',
-        at: [0, 0, 0],
-        heldBy: 'held-grip',
-        carries: 'sled',
-        frictionTorque: { value: 0.0002, spread: 0.0001, source: 'bearing friction, a guess' },
-      },
-    ],
+    pivots: [joint.pivot],
     contacts: [
       {
         id: 'hand-on-grip',
@@ -210,20 +188,7 @@ function build(input: FamilyInput): Rig {
     poses: [{ id: 'carried', name: 'Carried upright', contacts: ['hand-on-grip'], arm: 0.35 }],
     adjusters: [
       ...stage.adjusters,
-      {
-        id: 'pivot-height',
-        name: 'Pivot height',
-        kind: 'thread',
-        axis: [0, 0, 1],
-        range: [-STUD.range, STUD.range],
-        step: STUD.step,
-        perTurn: STUD.perTurn,
-        value: 0,
-        moves: [
-          { kind: 'pivot', id: 'joint' },
-          { kind: 'body', id: 'held-grip' },
-        ],
-      },
+      joint.pivotHeight,
       ...stations.map((s) => ({
         id: `${s.id}-count`,
         name: s.name,
@@ -236,6 +201,9 @@ function build(input: FamilyInput): Rig {
     ],
   };
 }
+
+const hungBy = ({ dimensions: d }: FamilyInput, thickness: number): JointAndGrip =>
+  jointAndGrip({ height: d['jointHeight']!, thickness, on: 'bar', gripLength: d['gripLength']! });
 
 /** Foot washers that bring the mass centre just under the pivot, with the rear ones on; and how far it hangs under with none. */
 function footWashersWanted(
@@ -426,7 +394,7 @@ function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
       ],
     });
   }
-  const behind = stageMiddle(input) - STAGE_SCREWS;
+  const behind = stageMiddle(input) + rearScrew(rig);
   if (behind < 0) {
     const ahead = Math.ceil((input.dimensions['stageFromPivot']! + STAGE_BEHIND - behind) * 1000 - 1e-6) / 1000;
     findings.push({

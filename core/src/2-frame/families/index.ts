@@ -15,7 +15,7 @@ import { swivelGrip } from './swivelGrip';
 import { threeAxisFrame } from './threeAxisFrame';
 import { tubeFrame } from './tubeFrame';
 
-export const FAMILIES: readonly Family[] = [
+export const STATED_FAMILIES: readonly Family[] = [
   balanceArm,
   boom,
   gimballedBentBar,

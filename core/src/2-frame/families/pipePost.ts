@@ -19,6 +19,7 @@ import {
   within,
   given,
 } from '../familyTools';
+import { USUAL_SOCKET } from '../parts/camera';
 import { CENTRINGS, DISC_PLATES, sideError } from '../parts/discs';
 import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip } from '../parts/hardware';
@@ -35,7 +36,6 @@ const TRIM_WASHERS: Readonly<Record<string, string>> = { M10: 'm10-30', M8: 'm8-
 const HEAD_CLEAR = 0.0002; // round the corners of a head, in the pipe
 const FOOT = { radius: 0.035, thickness: 0.006 };
 const PLATE_REACH = 0.028; // of the camera's hole from the plate's middle
-const USUAL_SOCKET = 0.006; // depth of a camera's thread where none is measured
 const PAD = 0.0015;
 const BRACKET_THICK = 0.005;
 const PLATE: Vec3 = [0.075, 0.06, 0.006];

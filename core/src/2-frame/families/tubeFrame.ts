@@ -4,7 +4,7 @@
  */
 import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
-import type { Hands, Hole, Member, Part, Rig, Station } from '../../model';
+import type { Hands, Member, Part, Rig, StatedConnection, Station } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
 import {
   choiceSpec,
@@ -20,17 +20,25 @@ import {
 } from '../familyTools';
 import { mirroredMember, mirroredNode } from '../edits/mirror';
 import { RODS } from '../parts/bars';
-import { cameraScrew } from '../parts/hardware';
-import { lowerJointAndGrip, upperJoint } from '../parts/jointAndGrip';
+import { USUAL_SOCKET } from '../parts/camera';
+import { jointAndGrip } from '../parts/jointAndGrip';
 import { pipeOf, pipeOptions } from '../parts/pipes';
-import { holesOf, plate } from '../parts/plate';
-import { WASHERS, washerOf } from '../parts/washers';
+import { plate } from '../parts/plate';
+import { boltThread, WASHERS, washerOf } from '../parts/washers';
+import { CLEARANCE, NUT } from '../hardware/sizes';
+import { threadOf } from '../hardware/thread';
 import { pipework, type Pipework } from '../fittings/pipework';
 
-const STUD = { perTurn: 0.00125, step: 0.00015625, range: 0.006 };
 const HAND_ROOM = 0.045; // below the grip, so that the rig may swing 20 degrees before the rods meet the fist
 const PLATE_THICKNESS = 0.006;
 const GRID_PITCH = 0.01;
+const ROD_OVER = 0.001;
+const CAMERA_PLATE: Vec3 = [0.055, 0.06, 0.006];
+const UNDER_CAMERA_PLATE = 0.008; // room for the head of the camera's screw
+const PLATE_SCREWS = 0.02; // of the camera plate, each side: clear of the joint
+const DECK_TRAVEL = 0.04;
+const PAD = 0.0015;
+const FROM_END = 0.012; // of a deck screw, from the deck's end and from the tube's fittings
 const BOLT_BEHIND_CORNER = 0.05; // clear of the elbow's socket, for the hole must not pass through the joint
 
 const mirrorId = (id: string): string => id.replace('left', 'right');
@@ -87,28 +95,12 @@ function build(input: FamilyInput): Rig {
   const { washer, boltDiameter } = washerOf(choices['washer']!);
   const rod = RODS[boltDiameter > 0.0099 ? 'rod-m10' : boltDiameter > 0.0075 ? 'rod-m8' : 'rod-m6']!;
   const rodDiameter = rod.section.kind === 'rod' ? rod.section.diameter : boltDiameter;
-  const hole = (id: string, name: string, along: number): Hole => ({
-    id,
-    name,
-    along,
-    across: 0,
-    diameter: rodDiameter + 0.0005,
-    afterBending: false,
-  });
-  // Holes for the two rods, drilled with both sides clamped together, from the front end of each foot tube.
+  // For the two rods, drilled with both sides clamped together, from the front end of each foot tube.
   const frontAlong = BOLT_BEHIND_CORNER;
   const rearAlong = d['footTube']! - 0.03;
-  const withHoles = (m: Member): Member =>
-    m.id === 'foot-left'
-      ? {
-          ...m,
-          holes: [hole('hole-front-left', 'front rod', frontAlong), hole('hole-rear-left', 'rear rod', rearAlong)],
-        }
-      : m;
-  const members = left.members.map(withHoles);
+  const members = left.members;
   const right = members.map((m) => ({
     ...mirroredMember(m, m.twin!, mirrorId),
-    holes: m.holes.map((h) => ({ ...h, id: mirrorId(h.id) })),
     name: m.name.replace('left', 'right'),
   }));
   const joints = left.joints.flatMap((j) => [
@@ -123,9 +115,12 @@ function build(input: FamilyInput): Rig {
   ]);
   const corner = left.at('front-foot-left');
   const inset = left.joints.find((j) => j.node === 'front-foot-left')!.hub!.sockets[0]!.takeOff;
+  const thread = threadOf(boltThread(rodDiameter));
+  // Tube, as many washers as go on, the nut and two turns of thread.
+  const half = d['width']! / 2 + outside / 2 + d['stackRoom']! + NUT.of(thread)! + 2 * thread.pitch + ROD_OVER;
   const rods = [
-    rodAcross('front', [corner[0] - inset - frontAlong, 0, corner[2]], d, rod),
-    rodAcross('rear', [corner[0] - inset - rearAlong, 0, corner[2]], d, rod),
+    rodAcross('front', [corner[0] - inset - frontAlong, 0, corner[2]], half, rod),
+    rodAcross('rear', [corner[0] - inset - rearAlong, 0, corner[2]], half, rod),
   ];
   const stations = rods.flatMap(({ id, at }) =>
     (['left', 'right'] as const).map((side): Station => {
@@ -143,15 +138,34 @@ function build(input: FamilyInput): Rig {
     }),
   );
   const deck = deckParts(input);
-  const bolted = (id: string, node: string, joins: string[]) => ({
-    id,
-    name: 'bolts through',
-    node,
-    fitting: 'boltThrough' as const,
-    joins,
-    reversible: true,
-    packs: true,
+  const joint = jointAndGrip({
+    height: d['jointHeight']!,
+    thickness: PLATE_THICKNESS,
+    on: 'platform',
+    gripLength: d['gripLength']!,
   });
+  const weights = rods.flatMap(({ id, member }) =>
+    (['left', 'right'] as const).map((side): StatedConnection => {
+      const s = side === 'left' ? 1 : -1;
+      const at = rods.find((r) => r.id === id)!.at;
+      return {
+        kind: 'bolted',
+        id: `${id}-${side}-nuts`,
+        name: `${id} rod on the ${side}`,
+        on: member.id,
+        point: [at[0], s * (d['width']! / 2 - outside / 2), at[2]],
+        way: [0, s, 0],
+        thread: thread.name,
+        screw: member.id,
+        stack: [
+          { kind: 'piece', piece: `foot-${side}` },
+          { kind: 'row', station: `${id}-${side}` },
+        ],
+        end: { kind: 'nut' },
+        packs: true,
+      };
+    }),
+  );
   return {
     bodies: [
       {
@@ -160,45 +174,22 @@ function build(input: FamilyInput): Rig {
         nodes: [],
         members: [],
         joints: [],
-        parts: [...lowerJointAndGrip(d['gripLength']!)],
+        parts: [...joint.held.parts],
         stations: [],
+        connections: [...joint.held.connections],
       },
       {
         id: 'sled',
         name: 'frame with camera',
-        nodes: [
-          ...left.nodes,
-          ...left.nodes.map((n) => mirroredNode(n, n.twin!)),
-          ...rods.flatMap((r) => r.nodes),
-          { id: 'under-deck', at: [0, 0, d['jointHeight']!] },
-        ],
+        nodes: [...left.nodes, ...left.nodes.map((n) => mirroredNode(n, n.twin!)), ...rods.flatMap((r) => r.nodes)],
         members: [...members, ...right, ...rods.map((r) => r.member)],
-        joints: [
-          ...joints,
-          bolted('deck-on-tubes', 'front-top-left', ['platform', 'top-left', 'top-right']),
-          bolted('joint-on-deck', 'under-deck', ['platform', 'joint-upper']),
-          ...rods.flatMap((r) =>
-            (['left', 'right'] as const).map((side) => ({
-              ...bolted(`rod-${r.id}-${side}`, `${r.id}-rod-${side}`, [`rod-${r.id}-across`, `foot-${side}`]),
-              name: 'nuts and a cap nut',
-            })),
-          ),
-        ],
-        parts: [...deck, upperJoint(d['jointHeight']!)],
+        joints,
+        parts: [...deck.parts, ...joint.carried.parts],
         stations,
+        connections: [...joint.carried.connections, ...deck.connections, ...weights],
       },
     ],
-    pivots: [
-      {
-        id: 'joint',
-        name: 'universal joint',
-        kind: 'universal',
-        at: [0, 0, 0],
-        heldBy: 'held-grip',
-        carries: 'sled',
-        frictionTorque: { value: 0.0002, spread: 0.0001, source: 'bearing friction, a guess' },
-      },
-    ],
+    pivots: [joint.pivot],
     contacts: [
       {
         id: 'hand-on-grip',
@@ -216,10 +207,13 @@ function build(input: FamilyInput): Rig {
         name: choices['deck'] === 'grid' ? 'Camera hole, fore and aft' : 'Camera in the slot, fore and aft',
         kind: choices['deck'] === 'grid' ? 'holes' : 'slide',
         axis: [1, 0, 0],
-        range: [-0.04, 0.04],
+        range: [-DECK_TRAVEL, DECK_TRAVEL],
         step: choices['deck'] === 'grid' ? GRID_PITCH : 0.00025,
         value: 0,
-        moves: [{ kind: 'part', id: 'camera-screw' }],
+        moves: [
+          { kind: 'part', id: 'camera-plate' },
+          { kind: 'part', id: 'camera-pad' },
+        ],
       },
       {
         id: 'deck-sideways',
@@ -229,22 +223,9 @@ function build(input: FamilyInput): Rig {
         range: [-0.008, 0.008],
         step: 0.00025,
         value: 0,
-        moves: [{ kind: 'part', id: 'camera-screw' }],
+        moves: [{ kind: 'part', id: 'camera-pad' }],
       },
-      {
-        id: 'pivot-height',
-        name: 'Pivot height',
-        kind: 'thread',
-        axis: [0, 0, 1],
-        range: [-STUD.range, STUD.range],
-        step: STUD.step,
-        perTurn: STUD.perTurn,
-        value: 0,
-        moves: [
-          { kind: 'pivot', id: 'joint' },
-          { kind: 'body', id: 'held-grip' },
-        ],
-      },
+      joint.pivotHeight,
       // Left and right are set as a pair: side to side is what the platform's slide is for.
       ...(['front', 'rear'] as const).map((id) => ({
         id: `${id}-count`,
@@ -262,8 +243,7 @@ function build(input: FamilyInput): Rig {
   };
 }
 
-function rodAcross(id: 'front' | 'rear', at: Vec3, d: FamilyInput['dimensions'], stock: Member['stock']) {
-  const half = d['width']! / 2 + 0.012 + d['stackRoom']! + 0.01; // tube, stack, and a nut beyond
+function rodAcross(id: 'front' | 'rear', at: Vec3, half: number, stock: Member['stock']) {
   const [from, to] = [`${id}-rod-left`, `${id}-rod-right`];
   const member: Member = {
     id: `rod-${id}-across`,
@@ -286,40 +266,131 @@ function rodAcross(id: 'front' | 'rear', at: Vec3, d: FamilyInput['dimensions'],
   };
 }
 
-function deckParts({ dimensions: d, choices }: FamilyInput): readonly Part[] {
+/** The platform bolted on its tubes, and on it the camera's own plate, which slides along: its screws pass beside the joint. */
+function deckParts(input: FamilyInput): {
+  readonly parts: readonly Part[];
+  readonly connections: readonly StatedConnection[];
+} {
+  const { dimensions: d, choices } = input;
   const bottom = d['jointHeight']!;
-  const middle: Vec3 = [d['cameraFromPivot']!, 0, bottom + PLATE_THICKNESS / 2];
-  // The plate reaches from the joint's screws to beyond the last hole.
-  const [rear, front] = [
-    Math.min(-0.025, d['cameraFromPivot']! - 0.065),
-    Math.max(0.025, d['cameraFromPivot']! + 0.065),
-  ];
-  const holes =
-    choices['deck'] === 'grid'
-      ? holesOf({ kind: 'grid', diameter: 0.0066, pitch: GRID_PITCH, along: 9, across: 3 }, middle)
-      : holesOf({ kind: 'slot', diameter: 0.0066, length: 0.08 }, middle);
-  const deck = plate({
-    id: 'platform',
-    name: 'platform',
-    middle: [(rear + front) / 2, 0, middle[2]],
-    size: [front - rear, d['width']! + 0.03, PLATE_THICKNESS],
-    material: choices['deckMaterial']!,
-    holes,
-    supply: {
-      item: `${choices['deckMaterial'] === 'birchPly' ? 'plywood' : 'aluminium'} plate 6 mm, A5`,
-      packOf: 1,
-      packPrice: 7,
-    },
-  });
   const top = bottom + PLATE_THICKNESS;
-  return [
-    deck,
-    {
-      ...cameraScrew({ id: 'camera-screw', at: [d['cameraFromPivot']!, 0, bottom] }),
-      mount: [d['cameraFromPivot']!, 0, top],
-      screw: { diameter: 0.00635, length: 0.0127, passes: PLATE_THICKNESS + 0.002 },
-    },
-  ];
+  const camera = d['cameraFromPivot']!;
+  // The platform reaches from the joint's screws to beyond the camera plate's furthest holes.
+  const reach = DECK_TRAVEL + 0.025;
+  const [rear, front] = [Math.min(-0.025, camera - reach), Math.max(0.025, camera + reach)];
+  const gridHoles = [-PLATE_SCREWS, PLATE_SCREWS].flatMap((y) =>
+    Array.from({ length: 9 }, (_, i) => ({
+      at: [camera + (i - 4) * GRID_PITCH, y, bottom + PLATE_THICKNESS / 2] as Vec3,
+      axis: [0, 0, 1] as Vec3,
+      diameter: CLEARANCE.medium.of({ name: 'M5' })!,
+    })),
+  );
+  const underPlate = top + UNDER_CAMERA_PLATE;
+  const onPlate = underPlate + CAMERA_PLATE[2];
+  const isPly = choices['deckMaterial'] === 'birchPly';
+  return {
+    parts: [
+      plate({
+        id: 'platform',
+        name: 'platform',
+        middle: [(rear + front) / 2, 0, bottom + PLATE_THICKNESS / 2],
+        size: [front - rear, d['width']! + 0.03, PLATE_THICKNESS],
+        material: choices['deckMaterial']!,
+        // Of a grid the camera plate uses two at a time: those are its own.
+        ...(choices['deck'] === 'grid' ? { holes: gridHoles.filter((_, i) => i % 9 !== 4) } : {}),
+        supply: { item: `${isPly ? 'plywood' : 'aluminium'} plate 6 mm, A5`, packOf: 1, packPrice: 7 },
+      }),
+      plate({
+        id: 'camera-plate',
+        name: 'camera plate',
+        middle: [camera, 0, underPlate + CAMERA_PLATE[2] / 2],
+        size: CAMERA_PLATE,
+        material: 'aluminium',
+        supply: { item: 'aluminium plate 6 mm, 55 × 60', packOf: 1, packPrice: 3 },
+      }),
+      {
+        id: 'camera-pad',
+        name: 'rubber pad under the camera',
+        shape: { kind: 'box', size: [0.05, 0.025, PAD] },
+        at: [camera, 0, onPlate + PAD / 2],
+        material: 'rubberFoam',
+        mount: [camera, 0, onPlate + PAD],
+        supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3 },
+      },
+    ],
+    connections: [
+      ...([1, -1] as const).flatMap((s) => deckScrews(input, s, [rear, front])),
+      ...([1, -1] as const).map((s): StatedConnection => ({
+        kind: 'bolted',
+        id: `camera-plate-${s > 0 ? 'left' : 'right'}`,
+        name: `camera plate’s ${s > 0 ? 'left' : 'right'} screw`,
+        on: 'camera-plate',
+        point: [camera, s * PLATE_SCREWS, onPlate],
+        way: [0, 0, -1],
+        thread: 'M5',
+        // Flush under the camera.
+        head: 'sunk',
+        stack: [
+          { kind: 'piece', piece: 'camera-plate' },
+          { kind: 'spacer', length: UNDER_CAMERA_PLATE },
+          { kind: 'piece', piece: 'platform' },
+        ],
+        end: { kind: 'nut' },
+      })),
+      {
+        kind: 'bolted',
+        id: 'camera',
+        name: 'camera screw',
+        on: 'camera-pad',
+        point: [camera, 0, underPlate],
+        way: [0, 0, 1],
+        thread: '1/4-20',
+        washer: 'flat',
+        stack: [
+          { kind: 'piece', piece: 'camera-plate' },
+          { kind: 'piece', piece: 'camera-pad' },
+        ],
+        end: { kind: 'camera', depth: USUAL_SOCKET },
+      },
+    ],
+  };
+}
+
+/** Two down through the platform and its tube, near the ends of what lies on each other. */
+function deckScrews(
+  input: FamilyInput,
+  s: 1 | -1,
+  [rear, front]: readonly [number, number],
+): readonly StatedConnection[] {
+  const { dimensions: d } = input;
+  const { at, joints } = layOut(input);
+  const side = s > 0 ? 'left' : 'right';
+  const inFitting = (node: string): number => joints.find((j) => j.node === node)?.hub?.sockets[0]?.takeOff ?? 0;
+  const depth = joints.find((j) => j.hub)?.hub?.sockets[0]?.depth ?? 0;
+  const least = Math.max(rear, at('rear-top-left')[0] + inFitting('rear-top-left') + depth) + FROM_END;
+  const most = Math.min(front, at('front-top-left')[0] - inFitting('front-top-left') - depth) - FROM_END;
+  const top = d['jointHeight']! + PLATE_THICKNESS;
+  return (
+    [
+      ['rear', least],
+      ['front', most],
+    ] as const
+  ).map(([end, x]): StatedConnection => ({
+    kind: 'bolted',
+    id: `deck-${end}-${side}`,
+    name: `platform’s ${end} ${side} screw`,
+    on: 'platform',
+    point: [x, (s * d['width']!) / 2, top],
+    way: [0, 0, -1],
+    thread: 'M5',
+    head: 'sunk',
+    stack: [
+      { kind: 'piece', piece: 'platform' },
+      { kind: 'piece', piece: `top-${side}` },
+    ],
+    end: { kind: 'nut' },
+    packs: true,
+  }));
 }
 
 const dimensions = [
@@ -347,7 +418,7 @@ const dimensions = [
   lengthSpec(
     'cameraFromPivot',
     'Camera ahead of the pivot',
-    'camera-screw',
+    'camera-plate',
     0,
     -0.15,
     0.06,

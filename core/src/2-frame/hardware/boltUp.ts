@@ -36,6 +36,8 @@ export interface Bolt {
   readonly end: BoltEnd;
   /** Flush with the first layer's face; left out: a hexagon on it. */
   readonly head?: 'sunk';
+  /** Threaded rod with a nut for its head, whatever screws are sold. */
+  readonly rod?: true;
   /** Threaded all along, as under a stack whose count changes. */
   readonly full?: boolean;
   /** How thick the stack is as it is put together, m, where a layer's plus-minus stands for washers to come; left out: as thick as it is. */
@@ -109,7 +111,7 @@ export function boltUp(bolt: Bolt): BoltedUp {
       pitch: thread.pitch,
       layers,
       end: endOf(bolt.end, thread),
-      soldLengths: soldScrews(thread, bolt.full ?? false),
+      soldLengths: bolt.rod ? [] : soldScrews(thread, bolt.full ?? false),
     });
     bare ??= fit;
     if (fit.chosenLength !== null)
@@ -178,7 +180,7 @@ function washerPiece(thread: Thread, role: string, kind: WasherKind, at: number)
   return weighedPiece(role, `${thread.name} ${kind} washer`, fastener, WITHIN.washer);
 }
 
-function nutPiece(thread: Thread, role: string, kind: NutKind, at: number): BoltPiece {
+export function nutPiece(thread: Thread, role: string, kind: NutKind, at: number): BoltPiece {
   const fastener: Fastener = {
     type: 'hexNut',
     at,
@@ -188,6 +190,20 @@ function nutPiece(thread: Thread, role: string, kind: NutKind, at: number): Bolt
     pitch: thread.pitch,
   };
   return weighedPiece(role, `${thread.name} ${NUT_WORDS[kind]}`, fastener, WITHIN.nut);
+}
+
+/** A tube sawn to length that holds what lies on it off; it bears like a washer. */
+export function spacerPiece(thread: Thread, role: string, at: number, length: number): BoltPiece {
+  const { bore, outside } = FLAT_WASHER;
+  const fastener: Fastener = {
+    type: 'washer',
+    at,
+    outerDiameter: sizeOf(outside, thread),
+    innerDiameter: sizeOf(bore, thread),
+    thickness: length,
+    count: 1,
+  };
+  return weighedPiece(role, `${thread.name} spacer × ${Math.round(length * 10000) / 10} mm`, fastener, WITHIN.washer);
 }
 
 /** The screw, or the rod with the nut that is its head; `at` is what it bears on. */
@@ -261,6 +277,33 @@ function onRod(bolt: Bolt, kind: NutKind, fit: StackUp): BoltedUp {
   return { fit, packed: 0, length, engagement: end, pieces: piecesOf(bolt, { kind: 'rod', length }, 0) };
 }
 
+/** On a rod of the rig, which begins and ends so far from the stack's outer face: a nut for the head, one at the end, if it reaches. */
+export function onOwnRod(bolt: Bolt, [from, to]: readonly [number, number]): BoltedUp {
+  const { thread, layers, end, washers = {} } = bolt;
+  if (!isNut(end)) throw new RangeError('no rod without a nut');
+  const kind = end.kind;
+  const thick = (w: WasherKind | undefined): number => (w ? sizeOf(WASHERS[w].thick, thread) : 0);
+  const all = [{ thickness: thick(washers.head) }, ...layers, { thickness: thick(washers.end) }];
+  const fit = stackUp({
+    threadDiameter: thread.diameter,
+    pitch: thread.pitch,
+    layers: all,
+    end: endOf(end, thread),
+    soldLengths: [],
+  });
+  const before = thick(washers.head) + sizeOf(NUT, thread);
+  const beyond = fit.stackMost - thick(washers.head) + sizeOf(NUTS[kind], thread) + BEYOND * thread.pitch;
+  const reaches = from <= -before + SLACK && to >= beyond - SLACK;
+  const pieces = piecesOf(bolt, { kind: 'rod', length: to - from }, 0).filter((p) => p.role !== 'screw');
+  return {
+    fit,
+    packed: 0,
+    length: reaches ? to - from : null,
+    engagement: reaches ? sizeOf(NUTS[kind], thread) : null,
+    pieces,
+  };
+}
+
 /** Into a blind thread where no length sold is right: the next longer one, sawn so that it ends half way between too little and too much. */
 function sawn(bolt: Bolt, fit: StackUp): BoltedUp {
   const none = { fit, packed: 0, length: null, engagement: null, pieces: [] };
@@ -270,13 +313,28 @@ function sawn(bolt: Bolt, fit: StackUp): BoltedUp {
   const most = fit.stackLeast + end.threadDepth - end.clearOfBottom;
   const length = Math.round((least + most) / 2 / SAWN_TO) * SAWN_TO;
   const from = soldScrews(bolt.thread, true).find((s) => s.length > length);
-  if (!from || length < least - SLACK || length > most + SLACK) return none;
+  if (length < least - SLACK || length > most + SLACK) return none;
+  if (!from || bolt.rod) return bolt.end.kind === 'tapped' && bolt.head !== 'sunk' ? rodInto(bolt, fit, length) : none;
   return {
     fit,
     packed: 0,
     length,
     engagement: length - fit.stackThickness,
     pieces: piecesOf(bolt, { kind: 'screw', length: from.length, sawnTo: length }, 0),
+  };
+}
+
+/** Into a thread cut deep in: a rod of whole millimetres, with a nut for a head. */
+function rodInto(bolt: Bolt, fit: StackUp, under: number): BoltedUp {
+  const { thread } = bolt;
+  const beyond = sizeOf(NUT, thread) + BEYOND * thread.pitch;
+  const length = Math.round((under + beyond) / ROD_STEP) * ROD_STEP;
+  return {
+    fit,
+    packed: 0,
+    length: length - beyond,
+    engagement: length - beyond - fit.stackThickness,
+    pieces: piecesOf(bolt, { kind: 'rod', length }, 0),
   };
 }
 

@@ -39,10 +39,10 @@ export const HEX_HEAD = table(
 );
 /** Head of a 90° countersunk screw with a hexagon socket: its sharp diameter, height, and the socket's key and depth. */
 export const SUNK_HEAD = {
-  diameter: table('countersunk head', 'ISO 10642', [6.72, 8.96, 11.2, 13.44, 17.92, 22.4, 26.88, N, N, N], true),
-  height: table('countersunk head, height', 'ISO 10642', [1.86, 2.48, 3.1, 3.72, 4.96, 6.2, 7.44, N, N, N], true),
-  key: table('countersunk head, key', 'ISO 10642', [2, 2.5, 3, 4, 5, 6, 8, N, N, N], true),
-  keyDepth: table('countersunk head, depth of its key', 'ISO 10642', [1.1, 1.5, 1.9, 2.2, 3, 3.6, 4.3, N, N, N], true),
+  diameter: table('countersunk head', 'ISO 10642, ASME B18.3', [6.72, 8.96, 11.2, 13.44, 17.92, 22.4, 26.88, 13.49, 16.66, 19.84], true),
+  height: table('countersunk head, height', 'ISO 10642, ASME B18.3', [1.86, 2.48, 3.1, 3.72, 4.96, 6.2, 7.44, 4.09, 5.03, 5.94], true),
+  key: table('countersunk head, key', 'ISO 10642, ASME B18.3', [2, 2.5, 3, 4, 5, 6, 8, 3.97, 4.76, 5.56], true),
+  keyDepth: table('countersunk head, depth of its key', 'ISO 10642, ASME B18.3', [1.1, 1.5, 1.9, 2.2, 3, 3.6, 4.3, 2.8, 3.4, 3.8], true),
 } as const;
 export const NUT = table(
   'hexagon nut',

@@ -133,14 +133,17 @@ export const handlebarClamp = (place: Place): Part => ({
   supply: { item: 'handlebar clamp with 1/4-20 screw', packOf: 1, packPrice: 9 },
 });
 
-/** A clamp block round a bar, which carries a weight bolt; `at` is its middle. */
-export const clampBlock = (place: Place & { size?: Vec3 }): Part => ({
+/** A clamp block round a bar, which carries a weight bolt; `at` is its middle. One made to fit has the bar's own hole, along x before it is turned. */
+export const clampBlock = (
+  place: Place & { size?: Vec3; round?: { readonly bore: readonly [number, number]; readonly turn: Part['turn'] } },
+): Part => ({
   id: place.id,
   name: 'clamp block',
-  shape: { kind: 'box', size: place.size ?? [0.03, 0.045, 0.022] },
+  shape: { kind: 'box', size: place.size ?? [0.03, 0.045, 0.022], ...(place.round ? { bore: place.round.bore } : {}) },
   at: place.at,
+  ...(place.round?.turn ? { turn: place.round.turn } : {}),
   material: 'aluminium',
-  mass: { value: 0.048, spread: 0.004, source: 'mass of clamp block' },
+  ...(place.round ? {} : { mass: { value: 0.048, spread: 0.004, source: 'mass of clamp block' } }),
   ...twin(place),
   supply: { item: 'clamp block with screw', packOf: 1, packPrice: 6.5 },
 });

@@ -39,6 +39,8 @@ const STRIP = FLAT_BARS['aluminium-25x5']!;
 const STRIP_THICKNESS = 0.005;
 /** A hole's middle from an end, in its diameters: one and a half, or it tears out. */
 const FROM_END = 1.5;
+/** Of the clearance hole beyond its bolt, at most, m. */
+export const HOLE_ROOM = 0.0015;
 /** Room in the hole for the bolt, m. */
 const CLEAR = 0.0005;
 /** Through what it is bolted to, with the head; and the nut beyond the strip, in diameters. */
@@ -74,18 +76,18 @@ export function outrigger({ weight, by, onto }: OutriggerInput): Outrigger | nul
         })
       : null;
   }
-  if (far < weight.washerRadius + 1.5 * weight.boltDiameter) return null;
-  const up = unit(addScaled(axis, along, -beyond));
+  const strip = stripFor(weight, by, CLEAR);
+  if (!strip) return null;
   const hole = weight.boltDiameter + CLEAR;
   const end = FROM_END * hole;
-  const middle = addScaled(weight.seat, up, STRIP_THICKNESS / 2);
+  const [from, to] = strip.nodes;
   return made({
     id,
-    name: `strip for the ${lower(weight.name)}`,
+    name: strip.member.name,
     stock: STRIP,
-    from: addScaled(middle, along, -end),
-    to: addScaled(middle, along, far + end),
-    widthDirection: unit(cross(up, along)),
+    from: from.at,
+    to: to.at,
+    widthDirection: strip.member.path.kind === 'straight' ? strip.member.path.widthDirection : [0, 1, 0],
     holes: [end, far + end].map((at, i) => ({
       id: `${id}-hole-${i + 1}`,
       name: i === 0 ? 'bolt that holds it' : 'weight bolt',
@@ -104,11 +106,57 @@ export function outrigger({ weight, by, onto }: OutriggerInput): Outrigger | nul
       inside: BOLT.inside,
       price: 0.9,
     }),
-    seat: addScaled(addScaled(weight.seat, by, 1), up, STRIP_THICKNESS),
+    seat: strip.seat,
     fitting: 'boltThrough',
     onto,
   });
 }
+
+/** A strip flat on the weight's face, from its bolt to where it is carried; the weight's new face lies on it. Null where the washers would meet the bolt that holds it. */
+export function stripFor(
+  weight: OutriggerInput['weight'],
+  by: Vec3,
+  room: number,
+): {
+  readonly nodes: readonly [Node, Node];
+  readonly member: Member;
+  readonly seat: Vec3;
+  readonly thickness: number;
+} | null {
+  const far = length(by);
+  if (far < weight.washerRadius + 1.5 * weight.boltDiameter) return null;
+  const along = scale(by, 1 / far);
+  const up = unit(addScaled(unit(weight.axis), along, -dot(along, unit(weight.axis))));
+  const end = FROM_END * (weight.boltDiameter + room);
+  const middle = addScaled(weight.seat, up, STRIP_THICKNESS / 2);
+  const id = outriggerId(weight.id);
+  return {
+    nodes: [
+      { id: `${id}-from`, at: addScaled(middle, along, -end) },
+      { id: `${id}-to`, at: addScaled(middle, along, far + end) },
+    ],
+    member: {
+      id,
+      name: `strip for the ${lower(weight.name)}`,
+      from: `${id}-from`,
+      to: `${id}-to`,
+      stock: STRIP,
+      path: { kind: 'straight', widthDirection: unit(cross(up, along)) },
+      leftLong: 0,
+      holes: [],
+    },
+    seat: addScaled(addScaled(weight.seat, by, 1), up, STRIP_THICKNESS),
+    thickness: STRIP_THICKNESS,
+  };
+}
+/** How thick a strip is, and how far its bolts' middles lie from its ends, m. */
+export const stripHome = (
+  { stock }: Member,
+  boltDiameter: number,
+): { readonly thickness: number; readonly end: number } => ({
+  thickness: stock.section.kind === 'flat' ? stock.section.thickness : 0,
+  end: FROM_END * (boltDiameter + HOLE_ROOM),
+});
 
 /** Where the weight was before, how far it was carried and what its outrigger is bolted to; null when it has none. */
 export function homeOf(

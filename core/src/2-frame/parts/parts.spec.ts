@@ -22,7 +22,9 @@ import {
   wingNut,
   woodenGrip,
 } from './hardware';
-import { lowerJointAndGrip, upperJoint } from './jointAndGrip';
+import { jointAndGrip } from './jointAndGrip';
+import { SUNK_HEAD, THIN_NUT } from '../hardware/sizes';
+import { threadOf } from '../hardware/thread';
 import { holesOf, plate } from './plate';
 import { WASHERS, washerOf } from './washers';
 
@@ -190,30 +192,76 @@ describe('small hardware', () => {
 });
 
 describe('the joint and the stage', () => {
+  const jointOf = (height: number, thickness: number, gripLength = 0.118) =>
+    jointAndGrip({ height, thickness, on: 'bar', gripLength });
   it('the joint’s upper half ends at the pivot, all below it is held', () => {
-    const upper = upperJoint(0.03);
-    expect(upper.at[2] - 0.015).toBeCloseTo(0, 12);
-    let top = 0;
-    for (const part of lowerJointAndGrip(0.118)) {
-      const { length } = part.shape as Extract<Part['shape'], { kind: 'tube' }>;
-      expect(part.at[2] + length / 2)
-        .withContext(part.name)
-        .toBeCloseTo(top, 12);
-      top -= length;
-    }
+    const [upper] = jointOf(0.05, 0.006).carried.parts;
+    const { length } = upper!.shape as Extract<Part['shape'], { kind: 'tube' }>;
+    expect(upper!.at[2] - length / 2).toBeCloseTo(0, 12);
+    const boxes = jointOf(0.05, 0.006).held.parts.map((p) => {
+      const shape = p.shape as Extract<Part['shape'], { kind: 'tube' }>;
+      return [p.at[2] - shape.length / 2, p.at[2] + shape.length / 2];
+    });
+    expect(Math.max(...boxes.map(([, top]) => top!))).toBeCloseTo(0, 12);
+    expect(Math.min(...boxes.map(([low]) => low!))).toBeCloseTo(-0.02 - 0.118, 12);
   });
-  it('the stage stands as high as it says, and its screw’s steps make whole turns', () => {
+  it('the joint’s stud is flush in any plate, and holds over all its travel', () => {
     holds(
-      fc.property(place, mm(5, 40), mm(3, 20), (foot, foreAft, sideways) => {
-        const { parts, adjusters, height } = crossSlide(foot, { foreAft, sideways });
-        expect(parts.find((p) => p.mount)!.mount![2] - foot[2]).toBeCloseTo(height, 12);
-        expect(adjusters.map((a) => a.range)).toEqual([
-          [-foreAft, foreAft],
-          [-sideways, sideways],
-        ]);
-        expect(adjusters.every((a) => a.moves.every((m) => parts.some((p) => p.id === m.id)))).toBeTrue();
+      fc.property(mm(20, 120), fc.constantFrom(0.003175, 0.004, 0.005, 0.006, 0.00635), (height, thickness) => {
+        const { carried, pivotHeight } = jointOf(height, thickness);
+        const stud = carried.connections.find((c) => c.id === 'joint-stud')!;
+        if (stud.kind !== 'bolted' || stud.end.kind !== 'tapped') throw new Error('no stud');
+        const thread = threadOf(stud.thread);
+        const [upper] = carried.parts;
+        const { length } = upper!.shape as Extract<Part['shape'], { kind: 'tube' }>;
+        const travel = pivotHeight.range[1];
+        // Screwed right up it meets the nut under the plate and no more; screwed right down the stud still holds by its diameter.
+        expect(height - length - 2 * THIN_NUT.of(thread)!).toBeGreaterThanOrEqual(travel - 1e-9);
+        expect(stud.end.depth).toBeLessThan(length);
+        if (travel > 0) expect(stud.end.depth).toBeGreaterThanOrEqual(2 * travel + thread.diameter - 1e-9);
+        return SUNK_HEAD.height.of(thread)! <= thickness + 1e-9;
       }),
-      { seed: 53, numRuns: 30 },
+      { seed: 54, numRuns: 100 },
+    );
+  });
+  it('the stage stands where it says on either rails, its screws clear of what comes up under it, and its steps make whole turns', () => {
+    holds(
+      fc.property(
+        place,
+        mm(5, 40),
+        mm(3, 20),
+        mm(-60, 60),
+        fc.constantFrom(undefined, 0.02, 0.07, 0.12),
+        (...drawn) => {
+          const [foot, foreAft, sideways, beside, railSpacing] = drawn;
+          const travel = { foreAft, sideways };
+          const keepOff = { x: foot[0] + beside, within: 0.015 };
+          const rails = railSpacing === undefined ? {} : { railSpacing };
+          const { parts, adjusters, connections } = crossSlide({
+            foot,
+            travel,
+            on: 'bar',
+            thickness: 0.006,
+            keepOff,
+            ...rails,
+          });
+          expect(parts.find((p) => p.mount)!.mount![2] - foot[2]).toBeCloseTo(
+            railSpacing === undefined ? 0.02 : 0.026,
+            12,
+          );
+          expect(adjusters.map((a) => a.range)).toEqual([
+            [-foreAft, foreAft],
+            [-sideways, sideways],
+          ]);
+          const screws = connections.flatMap((c) =>
+            c.kind === 'bolted' && ['stage-rear', 'stage-front'].includes(c.id) ? [c.point[0]] : [],
+          );
+          expect(screws[1]! - screws[0]!).toBeGreaterThanOrEqual(0.02 - 1e-9);
+          expect(screws.every((at) => Math.abs(at - keepOff.x) >= 0.015 - 1e-9)).toBeTrue();
+          return adjusters.every((a) => a.moves.every((m) => parts.some((p) => p.id === m.id)));
+        },
+      ),
+      { seed: 53, numRuns: 60 },
     );
     expect(FINE_SCREW.perTurn / FINE_SCREW.step).toBeCloseTo(Math.round(FINE_SCREW.perTurn / FINE_SCREW.step), 9);
   });

@@ -1,5 +1,6 @@
 /** Steel washers used as weights, by trade size: outside and hole radius, thickness, and the bolt they sit on. */
 import type { Washer } from '../../model';
+import { THREADS } from '../hardware/thread';
 
 export interface WasherSize extends Washer {
   readonly boltDiameter: number;
@@ -37,6 +38,13 @@ export const WASHERS: Readonly<Record<string, WasherSize>> = {
 const SMALL: Readonly<Record<string, WasherSize>> = {
   'm5-15': size('M5 wide washer 15 mm', 0.005, 0.015, 0.0053, 0.001, 25, 2.6),
 };
+
+/** The thread of a bolt of this diameter, by its usual name. */
+export function boltThread(diameter: number): string {
+  const found = THREADS.find((t) => Math.abs(t.diameter - diameter) < 1e-5);
+  if (!found) throw new RangeError(`no thread of ${diameter * 1000} mm`);
+  return found.name;
+}
 
 /** A size as the washer itself and the bolt it sits on. */
 export function washerOf(id: string): { readonly washer: Washer; readonly boltDiameter: number } {

@@ -2,14 +2,22 @@
 import { addScaled, cross, dot, length, scale, subtract, unit, type Change, type Vec3 } from '../../0-base';
 import { addScaledSums, addSums, moveSums, NO_SUMS, sumsOf, sumsOfOne, type Sums } from '../../1-load';
 import {
+  assemble,
+  carriedFrom,
+  carryWeight,
   fastenerId,
+  hardwareOf,
   homeOf,
   outrigger,
   outriggerBodies,
   outriggerId,
+  piecesHeld,
+  placedPieces,
   pointGap,
   shiftOf,
   valuesInOrder,
+  weightBolt,
+  withoutHardware,
   type AdjusterValues,
   type PlacedPiece,
 } from '../../2-frame';
@@ -26,7 +34,11 @@ export interface PanMove {
   /** m along `along`. */
   readonly by: number;
   /** What carries a weight there, as long as it is sawn, m, and what it weighs with its bolt or nut, kg. */
-  readonly carrier: { readonly kind: 'strip' | 'rod'; readonly length: number; readonly mass: number } | null;
+  readonly carrier: {
+    readonly kind: 'strip' | 'rod' | 'spacer';
+    readonly length: number;
+    readonly mass: number;
+  } | null;
   readonly changes: readonly Change[];
 }
 /** A way to move something by any amount, m along `along`. */
@@ -64,7 +76,9 @@ export function panWays(input: PanInput): readonly PanWay[] {
     ...slideWays(input),
     ...input.rig.bodies
       .filter((b) => input.carries.has(b.id))
-      .flatMap((body) => body.stations.flatMap((s) => weightWays(input, body, s))),
+      .flatMap((body) =>
+        body.stations.flatMap((s) => (weightBolt(body, s.id) ? boltedWays : weightWays)(input, body, s)),
+      ),
   ];
 }
 
@@ -184,6 +198,140 @@ function weightWays({ rig, values, hung, pieces }: PanInput, body: Body, station
       },
     };
   });
+}
+
+/** As `weightWays`, where what holds the weight is stated: longer screws, spacers, strips and their screws follow from where it is put. */
+function boltedWays({ rig, values, hung, pieces }: PanInput, body: Body, station: Station): readonly PanWay[] {
+  const bolt = weightBolt(body, station.id)!;
+  const own = pieces.filter((p) => p.flat.owner === station.id || p.flat.owner.startsWith(`${bolt.id}/`));
+  const [first] = own;
+  if (!first || own.some((p) => p.movedBy.join() !== first.movedBy.join())) return [];
+  const slid = shiftOf(rig, first.movedBy, valuesInOrder(rig, values));
+  const home = carriedFrom(body, station.id);
+  const from = home?.by ?? [0, 0, 0];
+  const before = weightAlone(rig, body.id, station.id, values);
+  if (!before) return [];
+  const sums = aboutPivot(moveSums(before.sums, slid), hung);
+  const put = (along: Vec3, by: number): { readonly kind: 'strip' | 'spacer'; readonly rig: Rig | null } =>
+    isAlong(along, station.axis)
+      ? { kind: 'spacer', rig: seatMoved(rig, station.id, scale(along, by)) }
+      : { kind: 'strip', rig: carryWeight(withoutHardware(rig), station.id, addScaled(from, along, by)) };
+  const counted =
+    rig.adjusters.find((a) => a.kind === 'count' && a.moves.some((m) => m.id === station.id))?.name ?? station.name;
+  const name = own.some((p) => p.flat.owner === station.id) ? counted : `${counted} (bare bolt)`;
+  return directionsOf(station.axis).map((along): PanWay => {
+    const [b, c] = [dot(from, along), dot(from, from) - REACH ** 2];
+    const root = Math.sqrt(Math.max(0, b * b - c));
+    return {
+      id: station.id,
+      along,
+      range: [-b - root, -b + root],
+      rides: first.movedBy.map((i) => rig.adjusters[i]!.id),
+      ...slope(sums, along),
+      change: (by) => {
+        const made = put(along, by).rig;
+        const after = made && weightAlone(made, body.id, station.id, values);
+        return after && addScaledSums(aboutPivot(moveSums(after.sums, slid), hung), sums, -1);
+      },
+      move: (by) => {
+        const made = put(along, by);
+        const after = weightAlone(made.rig!, body.id, station.id, values)!;
+        const to = addScaled(from, along, by);
+        const isSpacer = made.kind === 'spacer';
+        const weight = {
+          id: station.id,
+          name: station.name,
+          seat: home?.seat ?? station.seat,
+          axis: station.axis,
+          boltDiameter: station.boltDiameter,
+          washerRadius: station.washer.outerRadius,
+        };
+        return {
+          id: station.id,
+          name,
+          kind: 'weight',
+          along,
+          by,
+          carrier: {
+            kind: made.kind,
+            length: isSpacer ? Math.abs(by) : after.stripLength,
+            mass: after.sums.mass - before.sums.mass,
+          },
+          changes: isSpacer
+            ? [{ kind: 'move', id: station.id, by: scale(along, by) }]
+            : [
+                {
+                  kind: 'carry',
+                  id: station.id,
+                  body: body.id,
+                  onto: bolt.on,
+                  by: to,
+                  again: home !== null,
+                  stated: true,
+                  weight,
+                },
+              ],
+        };
+      },
+    };
+  });
+}
+
+const isAlong = (along: Vec3, axis: Vec3): boolean => Math.abs(dot(along, unit(axis))) > 0.99;
+
+const seatMoved = (rig: Rig, station: string, by: Vec3): Rig => ({
+  ...rig,
+  bodies: rig.bodies.map((b) => ({
+    ...b,
+    stations: b.stations.map((s) => (s.id === station ? { ...s, seat: addScaled(s.seat, by, 1) } : s)),
+  })),
+});
+
+/** A weight as it hangs on its screws, its strip with it, with what holds it and nothing else; null where that does not hold. */
+function weightAlone(
+  rig: Rig,
+  bodyId: string,
+  station: string,
+  values: AdjusterValues,
+): { readonly sums: Sums; readonly stripLength: number } | null {
+  const body = rig.bodies.find((b) => b.id === bodyId)!;
+  const strip = outriggerId(station);
+  const own = (body.connections ?? []).filter(
+    (c) =>
+      c.kind === 'bolted' &&
+      c.stack.some((l) => (l.kind === 'row' ? l.station === station : l.kind === 'piece' && l.piece === strip)),
+  );
+  const held = new Set(own.flatMap(piecesHeld));
+  const members = body.members.filter((m) => held.has(m.id));
+  const ends = new Set(members.flatMap((m) => [m.from, m.to]));
+  const alone: Rig = {
+    bodies: [
+      {
+        ...body,
+        members,
+        parts: body.parts.filter((p) => held.has(p.id) && !p.by),
+        joints: body.joints.filter((j) => held.has(j.id) || ends.has(j.node)),
+        stations: body.stations.filter((s) => held.has(s.id)),
+        connections: own,
+      },
+    ],
+    pivots: [],
+    contacts: [],
+    poses: [],
+    adjusters: rig.adjusters.flatMap((a) => {
+      const moves = a.moves.filter((m) => held.has(m.id) && m.kind === 'station');
+      return a.kind === 'count' && moves.length > 0 ? [{ ...a, moves }] : [];
+    }),
+  };
+  const { rig: whole, faults } = hardwareOf(alone, null);
+  if (faults.length > 0) return null;
+  const mine = new Set([station, strip, ...own.map((c) => c.id)]);
+  const flats = placedPieces(assemble(whole, null), values)
+    .map((p) => p.flat)
+    .filter((f) => mine.has(f.owner) || mine.has(f.owner.slice(0, f.owner.lastIndexOf('/'))));
+  const member = members.find((m) => m.id === strip);
+  const [a, b] = [member?.from, member?.to].map((n) => body.nodes.find((m) => m.id === n)?.at);
+  return { sums: sumsOf(flats), stripLength: a && b ? length(subtract(b, a)) : 0 };
 }
 
 const aboutPivot = (sums: Sums, { pivotAt: [x, y, z] }: Hung): Sums => moveSums(sums, [-x, -y, -z]);

@@ -49,9 +49,11 @@ export function panPlanWords({ takes, takesAway, dropPitch }: PanPlan): Phrase {
   ];
 }
 
+const CARRIED_BY = { rod: 'nut', strip: 'bolt', spacer: 'longer bolt' } as const;
+
 export const panMoveWords = ({ along, by, carrier }: PanMove): Phrase => [
   ...say`${figure('length', Math.abs(by), 0)} ${wayOf({ axis: along }, by)}`,
   ...(carrier
-    ? say`, on a ${carrier.kind} ${figure('length', carrier.length, 0)} long (${figure('mass', carrier.mass, 0)} with its ${carrier.kind === 'rod' ? 'nut' : 'bolt'})`
+    ? say`, on a ${carrier.kind} ${figure('length', carrier.length, 0)} long (${figure('mass', carrier.mass, 0)} with its ${CARRIED_BY[carrier.kind]})`
     : []),
 ];

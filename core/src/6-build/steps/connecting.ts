@@ -15,11 +15,11 @@ interface Words {
   readonly check: Phrase;
   readonly minutes: number;
 }
-const WORDS: Readonly<Partial<Record<ConnectionKind, Words>>> = {
+const WORDS: Readonly<Record<ConnectionKind, Words>> = {
   bolted: {
-    // Without a nut it waits for what is screwed on later: the camera.
+    // A screw that ends in neither nut nor piece waits for what is screwed on later: the camera.
     title: (pieces, c) =>
-      c.hardware.includes(`${c.id}/nut`)
+      pieces.length > 1 && (c.hardware.includes(`${c.id}/nut`) || c.holes.some((h) => h.thread))
         ? say`Bolt the ${AND.format(pieces)} together`
         : say`Put the ${c.name} through the ${AND.format(pieces)}`,
     tool: 'spanners',
@@ -37,6 +37,48 @@ const WORDS: Readonly<Partial<Record<ConnectionKind, Words>>> = {
     tool: 'hand',
     check: say`It fills the bore without force and without rattle.`,
     minutes: 2,
+  },
+  socketed: {
+    title: ([pipe, fitting]) => say`Put the ${pipe ?? ''} into the ${fitting ?? ''}`,
+    tool: 'hand',
+    check: say`It is home to its mark and points where it should.`,
+    minutes: 4,
+  },
+  clamped: {
+    title: ([piece, on]) => say`Clamp the ${piece ?? ''} on the ${on ?? ''}`,
+    tool: 'hex key or spanner',
+    check: say`It does not move when you push and twist it by hand.`,
+    minutes: 4,
+  },
+  bonded: {
+    title: (pieces) => say`Glue the ${AND.format(pieces)} together`,
+    tool: 'clamps, a rag',
+    check: say`A thin line of glue shows all round, and nothing has slid.`,
+    minutes: 12,
+  },
+  laid: {
+    title: ([piece, on]) => say`Lay the ${piece ?? ''} on the ${on ?? ''}`,
+    tool: 'hand',
+    check: say`It lies flat and does not peel at its edges.`,
+    minutes: 3,
+  },
+  screwedIn: {
+    title: ([piece, into]) => say`Screw the ${piece ?? ''} into the ${into ?? ''}`,
+    tool: 'screwdriver',
+    check: say`It pulls up tight and its thread does not slip.`,
+    minutes: 4,
+  },
+  hinged: {
+    title: ([held, carried]) => say`Join the ${held ?? ''} and the ${carried ?? ''} so that they turn`,
+    tool: 'spanners',
+    check: say`It turns freely all the way, and does not rattle.`,
+    minutes: 5,
+  },
+  welded: {
+    title: (pieces) => say`Weld the ${AND.format(pieces)} together`,
+    tool: 'welder',
+    check: say`The seam is closed all round.`,
+    minutes: 15,
   },
 };
 
@@ -71,7 +113,7 @@ export const connecting: StepMaker = {
     return [
       ...drills,
       ...connections.map((c): BuildStep => {
-        const words = WORDS[c.kind]!;
+        const words = WORDS[c.kind];
         return {
           id: connectStep(c.id),
           about: c.pieces[0] ?? c.id,

@@ -106,18 +106,19 @@ const canBeSet = ({ outcome }: Taught): boolean =>
   outcome.kind === 'learned' && outcome.next?.outcome.kind === 'solved';
 const lean = ({ rest }: Taught): number =>
   rest!.hang.rest ? Math.max(Math.abs(rest!.hang.rest.noseDown), Math.abs(rest!.hang.rest.leftSideDown)) : Infinity;
-const families: readonly (readonly [string, Trimmed])[] = [
-  ['gimballed-bent-bar', bar],
-  ['balance-arm', trimmed('balance-arm')],
-  ['tube-frame', trimmed('tube-frame')],
+/** With the readings each takes: a plate slid by hand to a quarter of a millimetre changes places with washers on the way. */
+const families: readonly (readonly [string, Trimmed, number])[] = [
+  ['gimballed-bent-bar', bar, 2],
+  ['balance-arm', trimmed('balance-arm'), 2],
+  ['tube-frame', trimmed('tube-frame'), 4],
 ];
 
 describe('learning from the bench', () => {
-  it('brings a rig with a secretly wrong mass into its pool in two readings of how it hangs, by eye and thumb', () => {
-    for (const [name, of] of families) {
+  it('brings a rig with a secretly wrong mass into its pool in a few readings of how it hangs, by eye and thumb', () => {
+    for (const [name, of, times] of families) {
       for (const item of [lens, camera]) {
         for (const part of [0.86, 0.95, 1.06, 1.15]) {
-          const after = taught(heavier(item, part), 2, of);
+          const after = taught(heavier(item, part), times, of);
           expect(after.outcome.kind).toBe('learned');
           expect(lean(after))
             .withContext(`${name}, ${item.name} × ${part}`)
@@ -146,7 +147,8 @@ describe('learning from the bench', () => {
     );
     holds(
       fc.property(fc.nat(families.length - 1), wrong, (family, item) => {
-        const after = taught(item, 2, families[family]![1], exactly);
+        const [, of, times] = families[family]!;
+        const after = taught(item, times, of, exactly);
         // A slide's own step may lie across the pool's edge.
         return !canBeSet(after) || lean(after) < wants.levelWithin * 1.1;
       }),

@@ -1,8 +1,8 @@
 /** A screw through an ordered stack: how long it is, what it brings and where that stands, which holes it needs. */
-import { addScaled, figure, length, say, unit, type Phrase, type Vec3 } from '../../../0-base';
+import { addScaled, dot, figure, length, say, subtract, unit, type Phrase, type Vec3 } from '../../../0-base';
 import type { Bolted } from '../../../model';
-import { boltUp, type BoltEnd, type BoltPiece } from '../../hardware/boltUp';
-import { ACROSS_FLATS, CLEARANCE } from '../../hardware/sizes';
+import { boltUp, nutPiece, onOwnRod, spacerPiece, type BoltEnd, type BoltPiece } from '../../hardware/boltUp';
+import { ACROSS_FLATS, CLEARANCE, TAPPING_HOLE } from '../../hardware/sizes';
 import { THREADS, type Thread } from '../../hardware/thread';
 import type { StackLayer } from '../../hardware/stackUp';
 import type { ConnectionHole, Layer } from '../connection';
@@ -20,11 +20,13 @@ const SOFT = new Set(['wood', 'plastic', 'rubber']);
 export const bolted: KindOfConnection<'bolted'> = {
   kind: 'bolted',
   datum: (of) => of.on,
-  holds: (of) => of.stack.map(held),
+  holds: (of) => [...(of.screw ? [of.screw] : []), ...of.stack.flatMap(held), ...endsIn(of)],
   // It holds on to what is left, while that is two things.
   without: (of, gone) => {
-    const stack = of.stack.filter((l) => !gone.has(held(l)));
-    if (gone.has(of.on) || stack.length < 2) return null;
+    const stack = of.stack.filter((l) => !held(l).some((p) => gone.has(p)));
+    const left = stack.flatMap(held).length + endsIn(of).length;
+    if (gone.has(of.on) || [of.screw, ...endsIn(of)].some((p) => p !== undefined && gone.has(p)) || left < 2)
+      return null;
     return stack.length === of.stack.length ? of : { ...of, stack };
   },
   resolve: (of, around) => {
@@ -39,65 +41,83 @@ export const bolted: KindOfConnection<'bolted'> = {
   },
 };
 
-const held = (layer: Bolted['stack'][number]): string => (layer.kind === 'row' ? layer.station : layer.piece);
+/** Pieces and stations of a stack; nuts and spacers on its thread are its own. */
+const held = (layer: Bolted['stack'][number]): readonly string[] =>
+  layer.kind === 'row' ? [layer.station] : layer.kind === 'piece' ? [layer.piece] : [];
+const endsIn = ({ end }: Bolted): readonly string[] => (end.kind === 'tapped' ? [end.piece] : []);
 
 function resolved(of: Bolted, around: Surroundings): Resolved {
   const thread = THREADS.find((t) => t.name === of.thread);
   if (!thread) return broken(of, say`“${of.thread}” is no thread this program knows.`);
   const stacked = stackOf(of, thread, around);
   if ('reason' in stacked) return broken(of, stacked.reason);
-  const { start, standing, layers, passed, spans, rides, faults } = stacked;
+  const { start, standing, layers, passed, between, spans, rides, faults } = stacked;
   const end: BoltEnd = of.end;
-  const screw = boltUp({
+  const way = unit(of.way);
+  const place = (along: number): Vec3 => addScaled(of.point, way, start + along);
+  if (of.end.kind === 'tapped') faults.push(...meetsTapped(of.end.piece, of, thread, standing, start, around));
+  const bolt = {
     thread,
     layers,
     stands: standing,
     washers: washersFor(of, around),
     end,
     ...(of.head ? { head: of.head } : {}),
-  });
+    ...(of.rod ? { rod: of.rod } : {}),
+  };
+  const screw = of.screw ? onOwnRod(bolt, ownRod(of, start, around)) : boltUp(bolt);
   if (screw.length === null)
     faults.push(
       end.kind === 'camera'
         ? say`No screw is sold that goes far enough into the camera and not too far: make what it passes thicker or thinner.`
-        : say`No screw is sold that suits what it passes.`,
+        : of.screw
+          ? say`Its rod does not reach through all it passes with a nut at each end: make it longer.`
+          : say`No screw is sold that suits what it passes.`,
     );
-  const way = unit(of.way);
-  const place = (along: number): Vec3 => addScaled(of.point, way, start + along);
   const washers = (isUnder: boolean): readonly Layer[] =>
     screw.pieces
       .filter((p) => p.role.startsWith('washer') && (p.role === 'washer-end') === isUnder)
       .map(layerOf(of.id));
-  const pieces = passed.map((l) => l.piece);
+  const pieces = passed.filter((l) => !l.isOwn).map((l) => l.piece);
   return {
-    parts: screw.pieces.flatMap((piece) => fastenerParts(of, piece, place, way, ridesOn(piece, rides))),
+    parts: [
+      ...screw.pieces.flatMap((piece) => fastenerParts(of, piece, place, way, { rides: ridesOn(piece, rides) })),
+      ...between.flatMap(({ piece, against }) => fastenerParts(of, piece, place, way, { goesWith: against })),
+    ],
     faults: faults.map((reason) => ({ ...at(of), reason })),
     connection: {
       id: of.id,
       name: of.name,
       kind: 'bolted',
-      pieces,
-      hardware: screw.pieces.map((p) => `${of.id}/${p.role}`),
-      holes: holesOf(of, pieces, spans, thread, around),
-      stack: [...washers(false), ...passed, ...washers(true)],
+      pieces: [...(of.screw ? [of.screw] : []), ...pieces, ...endsIn(of)],
+      hardware: [...screw.pieces, ...between.map((b) => b.piece)].map((p) => `${of.id}/${p.role}`),
+      holes: holesOf(of, pieces, spans, thread, around, place(standing)),
+      stack: [...washers(false), ...passed.map(({ piece, thickness }) => ({ piece, thickness })), ...washers(true)],
       thread: of.thread,
       screwLength: screw.length,
       engagement: screw.engagement,
       touches: pieces.slice(1).map((p, i) => [pieces[i]!, p] as const),
       reversible: true,
       comesApart: of.packs ?? false,
+      ...(of.last ? { last: of.on } : {}),
     },
   };
 }
 
+interface PassedLayer extends Layer {
+  /** Brought by the connection itself. */
+  readonly isOwn?: true;
+}
 interface Stacked {
   /** Where the first layer's outer face lies along the axis, m from its point. */
   readonly start: number;
   /** How thick it is with the counted rows bare, m. */
   readonly standing: number;
   readonly layers: readonly StackLayer[];
-  readonly passed: readonly Layer[];
-  /** Where each layer is met; null for rows. */
+  readonly passed: readonly PassedLayer[];
+  /** Nuts and spacers on the thread between other layers, and the piece that takes each along. */
+  readonly between: readonly { readonly piece: BoltPiece; readonly against: string | undefined }[];
+  /** Where each layer is met; null for all but pieces. */
   readonly spans: readonly (Span | null)[];
   /** Stations whose washers are counted. */
   readonly rides: readonly string[];
@@ -111,44 +131,138 @@ function stackOf(of: Bolted, thread: Thread, around: Surroundings): Stacked | { 
   const faults: Phrase[] = [];
   const spans: (Span | null)[] = [];
   const layers: StackLayer[] = [];
-  const passed: Layer[] = [];
+  const passed: PassedLayer[] = [];
+  const between: { piece: BoltPiece; against: string | undefined }[] = [];
   const rides: string[] = [];
   let start: number | null = null;
   let standing = 0;
-  for (const layer of of.stack) {
-    if (layer.kind === 'row') {
-      const row = rowOf(layer.station, around);
-      if (!row) return { reason: say`The washers it holds are not on this rig any more.` };
-      layers.push(row.layer);
-      passed.push(...row.washers);
-      spans.push(null);
-      if (row.counted) rides.push(layer.station);
-      else standing += row.layer.thickness;
-      continue;
+  const put = (piece: BoltPiece, thickness: number, against?: string): void => {
+    layers.push({ name: piece.item, thickness });
+    passed.push({ piece: `${of.id}/${piece.role}`, thickness, isOwn: true });
+    between.push({ piece, against });
+    standing += thickness;
+  };
+  for (const [i, layer] of of.stack.entries()) {
+    switch (layer.kind) {
+      case 'row': {
+        const row = rowOf(layer.station, around);
+        if (!row) return { reason: say`The washers it holds are not on this rig any more.` };
+        const [apart, aside] = seatOff(row.seat, line, (start ?? 0) + standing);
+        if (aside > TOUCH)
+          faults.push(say`Its ${row.layer.name!} lie ${figure('length', aside, 1)} beside it: nothing holds them.`);
+        else if (apart < -TOUCH)
+          faults.push(say`Its ${row.layer.name!} lie ${figure('length', -apart, 1)} inside what they stand on.`);
+        else if (apart > TOUCH && rides.length === 0)
+          put(spacerPiece(thread, `spacer-${layer.station}`, standing, apart), apart);
+        layers.push(row.layer);
+        passed.push(...row.washers);
+        spans.push(null);
+        if (row.counted) rides.push(layer.station);
+        else standing += row.layer.thickness;
+        break;
+      }
+      case 'nut': {
+        const piece = nutPiece(thread, `nut-${between.length + 1}`, layer.nut, standing);
+        put(piece, piece.fastener.type === 'hexNut' ? piece.fastener.height : 0, layer.against);
+        spans.push(null);
+        break;
+      }
+      case 'spacer': {
+        const n = between.length + 1;
+        put(spacerPiece(thread, `spacer-${n}`, standing, layer.length), layer.length);
+        spans.push(null);
+        break;
+      }
+      case 'bare':
+        layers.push({ name: 'bare thread', thickness: layer.length, plusMinus: layer.plusMinus });
+        standing += layer.length;
+        spans.push(null);
+        break;
+      case 'piece': {
+        const solids = around.solids(layer.piece);
+        if (solids.length === 0) return { reason: GONE };
+        const { name } = solids[0]!;
+        const along = (start ?? 0) + standing;
+        const met = nearest(crossings(line, solids, ring), along);
+        if (!met) return { reason: say`It does not pass through the ${name}.` };
+        // Washers that lie on it stand on what of it their rim meets: in a bend, off its bottom.
+        const rim = rimOf(of.stack[i + 1], around);
+        const span = rim === null ? met : ([met[0], (nearest(crossings(line, solids, rim), along) ?? met)[1]] as const);
+        const from: number = span[0] + (start === null && of.recess ? Math.min(of.recess, span[1] - span[0]) : 0);
+        start ??= from - standing;
+        faults.push(...apartFrom(name, from - start - standing));
+        spans.push(span);
+        layers.push({ name, thickness: span[1] - from });
+        passed.push({ piece: layer.piece, thickness: span[1] - from });
+        standing = span[1] - start;
+        break;
+      }
     }
-    const solids = around.solids(layer.piece);
-    if (solids.length === 0) return { reason: GONE };
-    const { name } = solids[0]!;
-    const span = nearest(crossings(line, solids, ring), (start ?? 0) + standing);
-    if (!span) return { reason: say`It does not pass through the ${name}.` };
-    start ??= span[0];
-    const apart = span[0] - start - standing;
-    if (apart > TOUCH)
-      faults.push(say`${figure('length', apart, 1)} of air before the ${name}: nothing there takes its pull.`);
-    if (apart < -TOUCH) faults.push(say`The ${name} stands ${figure('length', -apart, 1)} inside what lies before it.`);
-    spans.push(span);
-    layers.push({ name, thickness: span[1] - span[0] });
-    passed.push({ piece: layer.piece, thickness: span[1] - span[0] });
-    standing = span[1] - start;
   }
-  return { start: start ?? 0, standing, layers, passed, spans, rides, faults };
+  return { start: start ?? 0, standing, layers, passed, between, spans, rides, faults };
+}
+
+function apartFrom(name: string, apart: number): readonly Phrase[] {
+  if (apart > TOUCH)
+    return [say`${figure('length', apart, 1)} of air before the ${name}: nothing there takes its pull.`];
+  return apart < -TOUCH ? [say`The ${name} stands ${figure('length', -apart, 1)} inside what lies before it.`] : [];
+}
+
+/** The piece whose thread it ends in begins where its stack ends. */
+function meetsTapped(
+  piece: string,
+  of: Bolted,
+  thread: Thread,
+  standing: number,
+  start: number,
+  { solids }: Surroundings,
+): readonly Phrase[] {
+  const into = solids(piece);
+  if (into.length === 0) return [GONE];
+  const { name } = into[0]!;
+  const line = { point: of.point, way: unit(of.way) };
+  const span = nearest(crossings(line, into, thread.diameter / 2), start + standing);
+  return span ? apartFrom(name, span[0] - start - standing) : [say`It does not pass through the ${name}.`];
+}
+
+/** How far a seat lies beyond a place along the screw, and beside it, m. */
+function seatOff(seat: Vec3, line: { point: Vec3; way: Vec3 }, along: number): readonly [number, number] {
+  const off = subtract(seat, line.point);
+  const far = dot(off, line.way);
+  return [far - along, length(addScaled(off, line.way, -far))];
+}
+
+/** Where a rod that stands for the screw begins and ends, m from the stack's outer face. */
+function ownRod(of: Bolted, start: number, { solids }: Surroundings): Span {
+  const line = { point: of.point, way: unit(of.way) };
+  const found = solids(of.screw!).flatMap((solid): Span[] =>
+    solid.shape.kind === 'tube'
+      ? [solid.shape.length / 2].map((half) => {
+          const middle = dot(subtract(solid.at, line.point), line.way) - start;
+          return [middle - half, middle + half] as const;
+        })
+      : [],
+  );
+  return found[0] ?? [0, 0];
+}
+
+/** Radius of the washers of a row; null for any other layer. */
+function rimOf(layer: Bolted['stack'][number] | undefined, { rig }: Surroundings): number | null {
+  if (layer?.kind !== 'row') return null;
+  const station = rig.bodies.flatMap((b) => b.stations).find((s) => s.id === layer.station);
+  return station ? station.washer.outerRadius : null;
 }
 
 /** A station's washers: as many as are on, and between which counts the screw must serve. */
 function rowOf(
   id: string,
   { rig, counts }: Surroundings,
-): { readonly layer: StackLayer; readonly washers: readonly Layer[]; readonly counted: boolean } | null {
+): {
+  readonly layer: StackLayer;
+  readonly washers: readonly Layer[];
+  readonly counted: boolean;
+  readonly seat: Vec3;
+} | null {
   const station = rig.bodies.flatMap((b) => b.stations).find((s) => s.id === id);
   if (!station) return null;
   const { thickness, name } = station.washer;
@@ -160,6 +274,7 @@ function rowOf(
     layer: { name, thickness: ((least + most) / 2) * thickness, plusMinus: ((most - least) / 2) * thickness },
     washers: Array.from({ length: counts(id) }, (_, i) => ({ piece: washerId(id, i + 1), thickness })),
     counted: adjuster !== undefined,
+    seat: station.seat,
   };
 }
 
@@ -185,13 +300,13 @@ const nearest = (spans: readonly Span[], from: number): Span | null =>
   spans.reduce<Span | null>((best, s) => (best && Math.abs(best[0] - from) <= Math.abs(s[0] - from) ? best : s), null);
 
 /** Flat ones under what turns, and under a head on wood or plastic. A row of washers is one itself. */
-function washersFor({ stack, end, head }: Bolted, { solids }: Surroundings): { head?: 'flat'; end?: 'flat' } {
+function washersFor({ stack, end, head, washer }: Bolted, { solids }: Surroundings): { head?: 'flat'; end?: 'flat' } {
   const [first, last] = [stack[0]!, stack.at(-1)!];
   const soft = (layer: Bolted['stack'][number]): boolean =>
     layer.kind === 'piece' && SOFT.has(solids(layer.piece)[0]?.look ?? 'steel');
   return {
-    ...(soft(first) && !head ? { head: 'flat' as const } : {}),
-    ...(end.kind !== 'camera' && last.kind === 'piece' ? { end: 'flat' as const } : {}),
+    ...((washer || soft(first)) && !head ? { head: 'flat' as const } : {}),
+    ...(end.kind !== 'camera' && end.kind !== 'tapped' && last.kind === 'piece' ? { end: 'flat' as const } : {}),
   };
 }
 
@@ -202,6 +317,7 @@ function holesOf(
   spans: readonly (Span | null)[],
   thread: Thread,
   { rig, counts }: Surroundings,
+  end: Vec3,
 ): readonly ConnectionHole[] {
   const diameter = CLEARANCE.medium.of(thread)!;
   const way = unit(of.way);
@@ -215,8 +331,9 @@ function holesOf(
         axis: way,
         diameter,
         thread: null,
+        ...(of.head === 'sunk' && i === 0 ? { sunk: true } : {}),
       });
-    else
+    else if (layer.kind === 'row')
       for (let n = 1; n <= counts(layer.station); n++)
         holes.push({
           piece: washerId(layer.station, n),
@@ -226,7 +343,10 @@ function holesOf(
           thread: null,
         });
   });
-  return holes.filter((h) => pieces.includes(h.piece));
+  const through = holes.filter((h) => pieces.includes(h.piece));
+  return of.end.kind === 'tapped'
+    ? [...through, { piece: of.end.piece, at: end, axis: way, diameter: TAPPING_HOLE.of(thread)!, thread: of.thread }]
+    : through;
 }
 
 function broken(of: Bolted, reason: Phrase): Resolved {

@@ -2,11 +2,13 @@
 import type { StatedConnection } from '../../../model';
 import type { KindOfConnection, Resolved, Surroundings } from '../kind';
 import { bolted } from './bolted';
+import { clamped } from './clamped';
+import { hinged } from './hinged';
 import { seated } from './seated';
 import { slidOn } from './slidOn';
 
 type Kinds = { readonly [K in StatedConnection['kind']]: KindOfConnection<K> };
-const KINDS: Kinds = { bolted, seated, slidOn };
+const KINDS: Kinds = { bolted, clamped, hinged, seated, slidOn };
 /** Each connection is asked by the entry of its own kind. */
 const kindOf = (of: StatedConnection): KindOfConnection<StatedConnection['kind']> =>
   KINDS[of.kind] as KindOfConnection<StatedConnection['kind']>;

@@ -1,7 +1,9 @@
 /** A mass centre above the pivot: it turns over, and no angle or drop time exists. */
-import { figure, say } from '../../../../0-base';
+import { figure, say, type Fix } from '../../../../0-base';
 import type { BalanceCheck } from '../../../balanceCheck';
 import { fixByAdjuster } from '../../../adjusters/fixByAdjuster';
+
+const UNDER = [0.002, 0.001, 0.0005];
 
 export const topHeavy: BalanceCheck = {
   id: 'topHeavy',
@@ -25,8 +27,11 @@ export const topHeavy: BalanceCheck = {
       ];
     }
     const above = -hung.hang.bottomHeaviness;
-    // Two millimetres under is a usual, slow rig.
-    const fix = fixByAdjuster(context, 2, (r) => -r.fromPivot[2] - 0.002);
+    // Two millimetres under is a usual, slow rig; less where the adjuster does not go so far.
+    const fix = UNDER.reduce<Fix | null>(
+      (found, under) => found ?? fixByAdjuster(context, 2, (r) => -r.fromPivot[2] - under),
+      null,
+    );
     return [
       {
         code: 'topHeavy',
