@@ -6,11 +6,11 @@ import * as z from 'zod';
 import { id, massQuantity, name, notNegative, positive, vec3 } from './quantity';
 
 /**
- * From the head on. A row is a station's washers, as many as are put on it. A nut on the thread between other layers may lock
+ * From the head on. Of a hollow piece both walls and what is between them are passed, or only the near one. A row is a station's washers, as many as are put on it. A nut on the thread between other layers may lock
  * against a piece, and goes along with it. Bare thread is left free for a piece that is screwed up and down on it, so far each way.
  */
 const layer = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('piece'), piece: id }),
+  z.strictObject({ kind: z.literal('piece'), piece: id, wall: z.literal('near').optional() }),
   z.strictObject({ kind: z.literal('row'), station: id }),
   z.strictObject({ kind: z.literal('nut'), nut: z.enum(['nut', 'thin']), against: id.optional() }),
   z.strictObject({ kind: z.literal('spacer'), length: positive }),
@@ -109,5 +109,35 @@ const hinged = z.strictObject({
 });
 export type Hinged = z.infer<typeof hinged>;
 
-export const statedConnection = z.discriminatedUnion('kind', [bolted, slidOn, seated, clamped, hinged]);
+/** Glued face to face. */
+const bonded = z.strictObject({
+  kind: z.literal('bonded'),
+  id,
+  name,
+  piece: id,
+  to: id,
+  packs: z.boolean().optional(),
+});
+export type Bonded = z.infer<typeof bonded>;
+
+/** Tape, pads and wraps that cling to what they lie on. */
+const laid = z.strictObject({
+  kind: z.literal('laid'),
+  id,
+  name,
+  piece: id,
+  on: id,
+  packs: z.boolean().optional(),
+});
+export type Laid = z.infer<typeof laid>;
+
+export const statedConnection = z.discriminatedUnion('kind', [
+  bolted,
+  slidOn,
+  seated,
+  clamped,
+  hinged,
+  bonded,
+  laid,
+]);
 export type StatedConnection = z.infer<typeof statedConnection>;

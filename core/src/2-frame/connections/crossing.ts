@@ -18,9 +18,14 @@ const MEETS = 1e-9;
 /**
  * From first to last contact of a screw's axis, and of a ring of `ringRadius` round it, with one piece: what a head and a nut bear
  * on. A bar that comes back is met more than once: in order along the axis. A bore wider than the ring is passed by. Meshes are
- * not looked at.
+ * not looked at. `walls` both: what lies between the walls of a tube or a bored block counts as passed.
  */
-export function crossings({ point, way }: Line, solids: readonly FlatBody[], ringRadius: number): readonly Span[] {
+export function crossings(
+  { point, way }: Line,
+  solids: readonly FlatBody[],
+  ringRadius: number,
+  { walls = 'each' }: { readonly walls?: 'each' | 'both' } = {},
+): readonly Span[] {
   const along = unit(way);
   const aside = unit(Math.abs(along[2]) < 0.9 ? cross(along, [0, 0, 1]) : cross(along, [1, 0, 0]));
   const other = cross(along, aside);
@@ -33,7 +38,9 @@ export function crossings({ point, way }: Line, solids: readonly FlatBody[], rin
     .flatMap((solid) => {
       const inwards = transpose(solid.rotation);
       const own = transform(inwards, along);
-      return starts.flatMap((start) => spans(transform(inwards, subtract(start, solid.at)), own, solid.shape));
+      const found = starts.flatMap((start) => spans(transform(inwards, subtract(start, solid.at)), own, solid.shape));
+      const isHollow = solid.shape.kind === 'tube' || solid.shape.kind === 'box';
+      return walls === 'both' && isHollow && found.length > 1 ? [hull(found)] : found;
     })
     .sort((a, b) => a[0] - b[0]);
   const merged: Span[] = [];
@@ -44,6 +51,8 @@ export function crossings({ point, way }: Line, solids: readonly FlatBody[], rin
   }
   return merged;
 }
+
+const hull = (all: readonly Span[]): Span => [Math.min(...all.map((s) => s[0])), Math.max(...all.map((s) => s[1]))];
 
 /** In the solid's own frame. */
 function spans(point: Vec3, way: Vec3, shape: FlatBody['shape']): readonly Span[] {

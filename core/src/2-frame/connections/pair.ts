@@ -13,6 +13,7 @@ export function resolvePair(
   return {
     parts: [],
     faults: isWhole ? [] : [{ about: there ?? id, connection: id, name, reason: GONE }],
-    connection: plainly({ id, name, kind, pieces, reversible: true, comesApart: packs ?? false }),
+    // Glue holds for good.
+    connection: plainly({ id, name, kind, pieces, reversible: kind !== 'bonded', comesApart: packs ?? false }),
   };
 }

@@ -160,7 +160,7 @@ function build(input: FamilyInput): Rig {
       thread,
       recess,
       stack: [
-        { kind: 'piece', piece: `${id}-clamp` },
+        { kind: 'piece', piece: `${id}-clamp`, wall: 'near' },
         { kind: 'row', station: id },
       ],
       end: { kind: 'nut' },

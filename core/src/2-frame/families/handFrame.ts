@@ -4,8 +4,8 @@
  */
 import { addScaled, DEGREE, figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
-import type { Hands, Joint, Member, Part, Rig } from '../../model';
-import { hubOf } from '../fittings/fittingFor';
+import type { Hands, Joint, Member, Part, Rig, StatedConnection } from '../../model';
+import { fittingFor, hubOf } from '../fittings/fittingFor';
 import { cutLengthOf } from '../members/memberEnds';
 import type { Family, FamilyInput, Sizing } from '../family';
 import {
@@ -19,16 +19,23 @@ import {
   weighed,
   within,
 } from '../familyTools';
-import { foamGrip, handlebarClamp, shoulderPad } from '../parts/hardware';
+import { USUAL_SOCKET } from '../parts/camera';
+import { inPipe } from '../parts/capBolt';
+import { CLAMP_TOP, foamGrip, handlebarClamp, shoulderPad } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
 import { pipework, type Pipework, type Run } from '../fittings/pipework';
 
 const PLATE: Vec3 = [0.07, 0.055, 0.006];
 const KERF = 0.0015; // a hacksaw's, for what one length of pipe gives
-const PIN = 0.005;
-const PIN_HOLE = 0.0055;
-const NECK = 0.05; // nipple above the top tee, for the handle to be pinned to
+const NECK = 0.05; // of pipe above the top tee, between the straps that hold the handle
+const STRAP = { width: 0.02, thickness: 0.003, beyond: 0.012 };
+const STRAP_BOLTS = [0.038, 0.012]; // down from the neck's end
+const BEHIND_PIN = 0.016; // of handle, or its hole tears out
+const AHEAD = 0.028; // camera hole from the screw that holds its plate: the slot between them is 15 mm each way
+const SLIDE = 0.015;
+const PAD_BOARD = 0.006;
+const ARM = { width: 0.025, thickness: 0.006 };
 
 function runsOf({ dimensions: d, choices }: FamilyInput): readonly Run[] {
   const run = (
@@ -40,14 +47,17 @@ function runsOf({ dimensions: d, choices }: FamilyInput): readonly Run[] {
     cut: number,
     twin?: string,
   ): Run => ({ id, name, from, to, direction, cut, ...(twin ? { twin } : {}) });
+  // The shorter of the two fittings in the middle is made up for, or the ring does not close.
+  const more = middleTakeOff(choices, [[0, 0, 1]]) - middleTakeOff(choices, waysDown(choices));
+  const [low, high] = [d['halfWidth']! + Math.max(0, more), d['halfWidth']! + Math.max(0, -more)];
   return [
-    run('bottom-left', 'bottom, left', 'bottom', 'low-left', [0, 1, 0], d['halfWidth']!, 'bottom-right'),
-    run('bottom-right', 'bottom, right', 'bottom', 'low-right', [0, -1, 0], d['halfWidth']!, 'bottom-left'),
+    run('bottom-left', 'bottom, left', 'bottom', 'low-left', [0, 1, 0], low, 'bottom-right'),
+    run('bottom-right', 'bottom, right', 'bottom', 'low-right', [0, -1, 0], low, 'bottom-left'),
     run('side-left', 'side, left', 'low-left', 'high-left', [0, 0, 1], d['side']!, 'side-right'),
     run('side-right', 'side, right', 'low-right', 'high-right', [0, 0, 1], d['side']!, 'side-left'),
-    run('top-left', 'top, left', 'high-left', 'top', [0, -1, 0], d['halfWidth']!, 'top-right'),
-    run('top-right', 'top, right', 'high-right', 'top', [0, 1, 0], d['halfWidth']!, 'top-left'),
-    run('neck', 'neck', 'top', 'neck-end', [0, 0, 1], NECK),
+    run('top-left', 'top, left', 'high-left', 'top', [0, -1, 0], high, 'top-right'),
+    run('top-right', 'top, right', 'high-right', 'top', [0, 1, 0], high, 'top-left'),
+    run('neck', 'neck', 'top', 'neck-end', [0, 0, 1], NECK + pipeOf(choices['pipe']!).size.depth),
     ...(choices['camera'] === 'stub'
       ? [
           run('stub', 'stub', 'bottom', 'stub-bend', [1, 0, 0], d['stub']!),
@@ -72,6 +82,20 @@ function runsOf({ dimensions: d, choices }: FamilyInput): readonly Run[] {
   ];
 }
 
+/** What leaves the middle of the bottom beside the two level pieces. */
+const waysDown = (choices: FamilyInput['choices']): readonly Vec3[] => [
+  ...(choices['camera'] === 'stub' ? [[1, 0, 0] as const] : []),
+  ...(choices['extension'] === 'shoulder' ? [[-1, 0, 0] as const] : []),
+  ...(choices['extension'] === 'monopod' || choices['extension'] === 'longHandle' ? [[0, 0, -1] as const] : []),
+];
+
+/** Of the fitting in the middle of two level pieces, with these other ways, m. */
+function middleTakeOff(choices: FamilyInput['choices'], others: readonly Vec3[]): number {
+  const { system, size } = pipeOf(choices['pipe']!);
+  const found = fittingFor(system, size, [[0, 1, 0], [0, -1, 0], ...others]);
+  return found.kind === 'fits' ? found.hub.sockets[0]!.takeOff : 0;
+}
+
 function layOut(input: FamilyInput): Pipework {
   const pipe = pipeOf(input.choices['pipe']!);
   return pipework({
@@ -82,7 +106,6 @@ function layOut(input: FamilyInput): Pipework {
     short: { value: 0, spread: 0.0005 },
     // The extension and the stub come out for the bag; the ring is glued for good.
     dry: ['stub-bend'],
-    fastens: { 'camera-end': ['camera-plate'], 'extension-end': ['shoulder-pad'] },
     twins: { 'low-left': 'low-right', 'low-right': 'low-left', 'high-left': 'high-right', 'high-right': 'high-left' },
   });
 }
@@ -93,31 +116,22 @@ function build(input: FamilyInput): Rig {
   const { size } = pipeOf(choices['pipe']!);
   const outside = size.stock.section.kind === 'tube' ? size.stock.section.outerDiameter : 0;
   const lean: Vec3 = [Math.sin(d['handleAngle']!), 0, Math.cos(d['handleAngle']!)];
-  const pin = pipes.at('neck-end');
+  const neck = pipes.at('neck-end');
+  const pin = addScaled(neck, [0, 0, 1], pinAbove(input));
   const handleEnd = addScaled(pin, lean, d['handle']!);
   const hand = addScaled(pin, lean, d['handle']! - d['gripLength']! / 2 - size.depth - size.takeOff.cap);
-  // The handle is the same pipe, slotted over the neck and pinned: its own length runs from the pin.
+  // The handle is the same pipe, held over the neck between two straps: its own length runs from the pin.
   const handle: Member = {
     id: 'handle',
     name: 'handle',
-    from: 'neck-end',
+    from: 'handle-start',
     to: 'handle-end',
     stock: size.stock,
     leftLong: 0,
     path: { kind: 'straight', widthDirection: [0, 1, 0] },
-    holes: [{ id: 'hole-pin', name: 'pin', along: 0.012, across: 0, diameter: PIN_HOLE, afterBending: false }],
+    holes: [],
   };
   const joints: Joint[] = [
-    {
-      id: 'pin-joint',
-      name: 'hinge pin',
-      node: 'neck-end',
-      fitting: 'hingePin',
-      joins: ['handle', 'neck'],
-      reversible: true,
-      packs: true,
-      loose: { clearance: PIN_HOLE - PIN, over: 2 * outside },
-    },
     {
       id: 'joint-handle-end',
       name: 'cap',
@@ -130,8 +144,12 @@ function build(input: FamilyInput): Rig {
       hub: hubOf('cap', pipeOf(choices['pipe']!).system, size, [[-lean[0], 0, -lean[2]]]),
     },
   ];
+  const camera = cameraParts(input, pipes);
+  const straps = strapsOf(neck, pin, outside);
+  const pad = choices['extension'] === 'shoulder' ? padOn(input, pipes.at('extension-end')) : null;
   const parts: Part[] = [
-    ...cameraParts(input, pipes),
+    ...camera.parts,
+    ...straps.parts,
     foamGrip({ id: 'grip', at: hand, axis: lean, length: d['gripLength']!, inside: outside }),
     ...(['left', 'right'] as const).map((side) =>
       foamGrip({
@@ -143,20 +161,36 @@ function build(input: FamilyInput): Rig {
         twin: side === 'left' ? 'grip-right' : 'grip-left',
       }),
     ),
-    ...(choices['extension'] === 'shoulder'
-      ? [shoulderPad({ id: 'shoulder-pad', at: addScaled(pipes.at('extension-end'), [-1, 0, 0], -0.04) })]
-      : []),
+    ...(pad?.parts ?? []),
   ];
   return {
     bodies: [
       {
         id: 'frame',
         name: 'frame',
-        nodes: [...pipes.nodes, { id: 'handle-end', at: handleEnd }],
+        nodes: [
+          ...pipes.nodes,
+          { id: 'handle-start', at: addScaled(pin, lean, -BEHIND_PIN) },
+          { id: 'handle-end', at: handleEnd },
+        ],
         members: [...pipes.members, handle],
         joints: [...pipes.joints, ...joints],
         parts,
         stations: [],
+        connections: [
+          ...camera.connections,
+          ...straps.connections,
+          ...(pad?.connections ?? []),
+          { kind: 'slidOn', id: 'grip-on', name: 'grip on the handle', piece: 'grip', over: 'handle' },
+          { kind: 'slidOn', id: 'grip-left-on', name: 'grip on the left side', piece: 'grip-left', over: 'side-left' },
+          {
+            kind: 'slidOn',
+            id: 'grip-right-on',
+            name: 'grip on the right side',
+            piece: 'grip-right',
+            over: 'side-right',
+          },
+        ],
       },
     ],
     pivots: [],
@@ -189,7 +223,7 @@ function build(input: FamilyInput): Rig {
         name: 'Camera along its plate',
         kind: 'slide',
         axis: [1, 0, 0],
-        range: [-0.015, 0.015],
+        range: [-SLIDE, SLIDE],
         step: 0.0005,
         value: 0,
         moves: [{ kind: 'part', id: 'camera-plate' }],
@@ -203,49 +237,189 @@ const sideMiddle = (pipes: Pipework, side: 'left' | 'right'): Vec3 => {
   return [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2];
 };
 
-function cameraParts({ dimensions: d, choices }: FamilyInput, pipes: Pipework): readonly Part[] {
-  const screw = { diameter: 0.00635, length: 0.0127, passes: 0.008 };
-  if (choices['camera'] === 'clamp') {
-    const middle: Vec3 = [d['stub']!, 0, 0.036];
-    return [
-      handlebarClamp({ id: 'bar-clamp', at: [0, 0, 0] }),
+interface Held {
+  readonly parts: readonly Part[];
+  readonly connections: readonly StatedConnection[];
+}
+
+/** Of the handle's pin over the neck's end: the leaning handle's own end swings clear of it. */
+function pinAbove({ dimensions: d, choices }: FamilyInput): number {
+  const { section } = pipeOf(choices['pipe']!).size.stock;
+  const outside = section.kind === 'tube' ? section.outerDiameter : 0;
+  const lean = Math.abs(d['handleAngle']!);
+  return BEHIND_PIN * Math.cos(lean) + (outside / 2) * Math.sin(lean) + 0.002;
+}
+
+/** Two straps of flat bar on either side of neck and handle, two bolts through the neck and the one the handle turns on. */
+function strapsOf(neck: Vec3, pin: Vec3, outside: number): Held {
+  const [low, high] = [neck[2] - STRAP_BOLTS[0]! - STRAP.beyond, pin[2] + STRAP.beyond];
+  const strap = (side: 'left' | 'right', s: 1 | -1): Part =>
+    plate({
+      id: `strap-${side}`,
+      name: `${side} strap`,
+      middle: [neck[0], s * (outside / 2 + STRAP.thickness / 2), (low + high) / 2],
+      size: [STRAP.width, STRAP.thickness, high - low],
+      material: 'steel',
+      twin: `strap-${side === 'left' ? 'right' : 'left'}`,
+      supply: { item: `steel flat 20 × 3, ${Math.round((high - low) * 1000)} mm`, packOf: 1, packPrice: 1.2 },
+    });
+  const through = (id: string, name: string, z: number, piece: string, end: 'nut' | 'lock'): StatedConnection => ({
+    kind: 'bolted',
+    id,
+    name,
+    on: piece,
+    point: [neck[0], outside / 2 + STRAP.thickness, z],
+    way: [0, -1, 0],
+    thread: 'M5',
+    stack: ['strap-left', piece, 'strap-right'].map((p) => ({ kind: 'piece' as const, piece: p })),
+    end: { kind: end },
+    ...(piece === 'handle' ? { packs: true } : {}),
+  });
+  return {
+    parts: [strap('left', 1), strap('right', -1)],
+    connections: [
+      through('strap-low', 'lower bolt of the straps', neck[2] - STRAP_BOLTS[0]!, 'neck', 'nut'),
+      through('strap-high', 'upper bolt of the straps', neck[2] - STRAP_BOLTS[1]!, 'neck', 'nut'),
+      through('handle-pin', 'bolt the handle leans on', pin[2], 'handle', 'lock'),
+    ],
+  };
+}
+
+/** A board bolted on the end of the shoulder tube's cap, and the pad glued to it. */
+function padOn({ choices }: FamilyInput, end: Vec3): Held {
+  const board: Vec3 = [PAD_BOARD, 0.08, 0.06];
+  const back = end[0] - PAD_BOARD;
+  const pad = shoulderPad({ id: 'shoulder-pad', at: [0, 0, 0] });
+  const { size } = pad.shape as Extract<Part['shape'], { kind: 'box' }>;
+  return {
+    parts: [
+      plate({
+        id: 'pad-board',
+        name: 'pad board',
+        middle: [end[0] - PAD_BOARD / 2, end[1], end[2]],
+        size: board,
+        material: 'birchPly',
+        supply: { item: 'plywood 6 mm, 80 × 60', packOf: 1, packPrice: 1.5 },
+      }),
+      // Its flat side on the board.
       {
-        id: 'clamp-arm',
-        name: 'clamp arm',
-        shape: { kind: 'box', size: [d['stub']!, 0.02, 0.006] },
-        at: [d['stub']! / 2, 0, 0.03],
-        material: 'aluminium',
-        supply: { item: 'aluminium flat 20 × 6, short', packOf: 1, packPrice: 1.5 },
+        ...pad,
+        shape: { kind: 'box', size: [size[2], size[1], size[0] / 2] },
+        at: [back - size[2] / 2, end[1], end[2]],
       },
+    ],
+    connections: [
+      {
+        kind: 'bolted',
+        id: 'pad-board-on',
+        name: 'pad board on its tube',
+        on: 'joint-extension-end',
+        point: [back, end[1], end[2]],
+        way: [1, 0, 0],
+        thread: inPipe(choices['pipe']!, ['M6', 'M5']),
+        head: 'sunk',
+        stack: [
+          { kind: 'piece', piece: 'pad-board' },
+          { kind: 'piece', piece: 'joint-extension-end' },
+        ],
+        end: { kind: 'nut' },
+      },
+      { kind: 'bonded', id: 'pad-on', name: 'pad on its board', piece: 'shoulder-pad', to: 'pad-board' },
+    ],
+  };
+}
+
+/** The plate that slides over one flush screw, and ahead of it the camera's own, flush from below. */
+function cameraPlate(on: string, [x, y, z]: Vec3, thread: string): Held {
+  const camera: Vec3 = [x + AHEAD, y, z];
+  const [rear, front] = [x - SLIDE - 0.012, camera[0] + 0.02];
+  return {
+    parts: [
       {
         ...plate({
           id: 'camera-plate',
           name: 'camera plate',
-          middle,
-          size: PLATE,
+          middle: [(rear + front) / 2, y, z + PLATE[2] / 2],
+          size: [front - rear, PLATE[1], PLATE[2]],
           material: 'aluminium',
-          mount: true,
-          supply: { item: 'aluminium plate 70 × 55 × 6', packOf: 1, packPrice: 3.8 },
+          supply: { item: 'aluminium plate 75 × 55 × 6', packOf: 1, packPrice: 3.8 },
         }),
-        screw,
+        mount: [camera[0], y, z + PLATE[2]],
       },
-    ];
+    ],
+    connections: [
+      {
+        kind: 'bolted',
+        id: 'plate-on',
+        name: 'plate’s screw',
+        on,
+        point: [x, y, z + PLATE[2]],
+        way: [0, 0, -1],
+        thread,
+        head: 'sunk',
+        stack: [
+          { kind: 'piece', piece: 'camera-plate' },
+          { kind: 'piece', piece: on },
+        ],
+        end: { kind: 'nut' },
+      },
+      {
+        kind: 'bolted',
+        id: 'camera',
+        name: 'camera screw',
+        on: 'camera-plate',
+        point: camera,
+        way: [0, 0, 1],
+        thread: '1/4-20',
+        // Flush: the plate slides over what holds it.
+        head: 'sunk',
+        stack: [{ kind: 'piece', piece: 'camera-plate' }],
+        end: { kind: 'camera', depth: USUAL_SOCKET },
+      },
+    ],
+  };
+}
+
+function cameraParts({ dimensions: d, choices }: FamilyInput, pipes: Pipework): Held {
+  if (choices['camera'] !== 'clamp') {
+    const end = pipes.at('camera-end');
+    return cameraPlate('joint-camera-end', [end[0], 0, end[2]], inPipe(choices['pipe']!, ['M6', 'M5']));
   }
-  const end = pipes.at('camera-end');
-  return [
-    {
-      ...plate({
-        id: 'camera-plate',
-        name: 'camera plate',
-        middle: [end[0], 0, end[2] + PLATE[2] / 2],
-        size: PLATE,
+  // The clamp goes round the fitting in the middle of the bottom.
+  const around = 2 * pipes.joints.find((j) => j.node === 'bottom')!.hub!.outerRadius;
+  const clamp = handlebarClamp({ id: 'bar-clamp', at: [0, 0, 0], round: around });
+  const top = clamp.shape.kind === 'box' ? clamp.at[2] + clamp.shape.size[2] / 2 : 0;
+  const [rear, front] = [-0.015, d['stub']! + 0.014];
+  const made = cameraPlate('clamp-arm', [d['stub']!, 0, top + ARM.thickness], 'M6');
+  return {
+    parts: [
+      clamp,
+      plate({
+        id: 'clamp-arm',
+        name: 'clamp arm',
+        middle: [(rear + front) / 2, 0, top + ARM.thickness / 2],
+        size: [front - rear, ARM.width, ARM.thickness],
         material: 'aluminium',
-        mount: true,
-        supply: { item: 'aluminium plate 70 × 55 × 6', packOf: 1, packPrice: 3.8 },
+        supply: { item: 'aluminium flat 25 × 6, short', packOf: 1, packPrice: 1.5 },
       }),
-      screw,
-    },
-  ];
+      ...made.parts,
+    ],
+    connections: [
+      { kind: 'clamped', id: 'bar-clamp-on', name: 'clamp on the bottom', piece: 'bar-clamp', on: 'joint-bottom' },
+      {
+        kind: 'bolted',
+        id: 'clamp-arm-on',
+        name: 'arm on its clamp',
+        on: 'bar-clamp',
+        point: [0, 0, top + ARM.thickness],
+        way: [0, 0, -1],
+        thread: 'M6',
+        stack: [{ kind: 'piece', piece: 'clamp-arm' }],
+        end: { kind: 'tapped', piece: 'bar-clamp', depth: CLAMP_TOP - 0.001, in: 'aluminium' },
+      },
+      ...made.connections,
+    ],
+  };
 }
 
 const dimensions = [
@@ -330,7 +504,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   // Hands beside the camera with fingers' room, and a side as long as the hand and the camera's height ask.
   let halfWidth = toFiveMillimetres(within(wide + 0.05, 0.09, 0.2));
   const side = toFiveMillimetres(within(Math.max(gripLength + 0.03, box.high[2] + 0.05), 0.1, 0.35));
-  const stub = toFiveMillimetres(within(0.03 - box.low[0], 0.045, 0.2));
+  const stub = toFiveMillimetres(within(0.03 - box.low[0] - AHEAD, 0.045, 0.2));
   const at = (handle: number, handleAngle: number): FamilyInput => ({
     choices: picked,
     dimensions: { ...usual.dimensions, halfWidth, side, stub, handle, handleAngle, gripLength },
@@ -346,7 +520,8 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     halfWidth = Math.floor(Math.min(0.25, halfWidth + (spare - longer) / 4) * 1000) / 1000;
   }
   const { centre } = weighed(build(at(handle, 0)), load);
-  const pin = build(at(handle, 0)).bodies[0]!.nodes.find((n) => n.id === 'neck-end')!.at;
+  const neck = build(at(handle, 0)).bodies[0]!.nodes.find((n) => n.id === 'neck-end')!.at;
+  const pin = addScaled(neck, [0, 0, 1], pinAbove(at(handle, 0)));
   const { size: pipe } = pipeOf(picked.pipe);
   const reach = handle - gripLength / 2 - pipe.depth - pipe.takeOff.cap;
   const handleAngle = within(
@@ -358,7 +533,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const over = oneLength(build(sized), sold).over;
   const reasons: Phrase[] = [
     say`The ring is ${figure('length', 2 * halfWidth)} of pipe wide: your ${figure('mass', box.mass)} load and a hand's room each side.`,
-    say`The camera sits ${figure('length', stub)} ahead, so that hands and frame stay behind the lens.`,
+    say`The camera sits ${figure('length', stub + AHEAD)} ahead, so that hands and frame stay behind the lens.`,
     say`The handle leans ${figure('angle', handleAngle, 0)} so that your hand is over the mass centre.`,
     ...(over >= 0 && spare < 0.6
       ? [say`All of it comes from one length of ${figure('length', sold)}, with ${figure('length', over)} left over.`]
@@ -450,10 +625,8 @@ export const handFrame: Family = {
       pipes.at(n),
     ) as [Vec3, Vec3, Vec3, Vec3];
     const rig = build(input);
-    const [pin, end] = ['neck-end', 'handle-end'].map((n) => rig.bodies[0]!.nodes.find((o) => o.id === n)!.at) as [
-      Vec3,
-      Vec3,
-    ];
+    const end = rig.bodies[0]!.nodes.find((o) => o.id === 'handle-end')!.at;
+    const pin = addScaled(pipes.at('neck-end'), [0, 0, 1], pinAbove(input));
     return [
       { dimension: 'halfWidth', from: bottom, to: lowLeft, view: 'front', offset: 44 },
       { dimension: 'side', from: lowRight, to: [lowRight[0], lowRight[1], highLeft[2]], view: 'front', offset: -52 },

@@ -2,7 +2,7 @@
  * Pipe post with a side handle, rigid: three pipes and a tee, camera on the top cap, a disc weight under the bottom cap.
  * The tee's centre is the origin. Turned over, the camera hangs low in a C-shaped bracket and the disc is above.
  */
-import { addScaled, DEGREE, figure, materialOf, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
+import { addScaled, DEGREE, figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
 import type { Hands, Member, Part, Rig, StatedConnection, Station, Washer } from '../../model';
 import { followBends, neutralFractionFor, stripStart } from '../members/bend';
@@ -20,20 +20,18 @@ import {
   given,
 } from '../familyTools';
 import { USUAL_SOCKET } from '../parts/camera';
+import { besideCap, inPipe } from '../parts/capBolt';
 import { CENTRINGS, DISC_PLATES, sideError } from '../parts/discs';
 import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
 import { washerOf } from '../parts/washers';
-import { ACROSS_FLATS, FLAT_WASHER } from '../hardware/sizes';
-import { fittingFor } from '../fittings/fittingFor';
 import { pipework, type Pipework } from '../fittings/pipework';
 
 const TRIM_ROOM = 0.02; // of the weight bolt, below the discs
 /** By the thread of the weight bolt, thickest first: the washers that trim on it. */
 const TRIM_WASHERS: Readonly<Record<string, string>> = { M10: 'm10-30', M8: 'm8-40', M6: 'm6-30', M5: 'm5-15' };
-const HEAD_CLEAR = 0.0002; // round the corners of a head, in the pipe
 const FOOT = { radius: 0.035, thickness: 0.006 };
 const PLATE_REACH = 0.028; // of the camera's hole from the plate's middle
 const PAD = 0.0015;
@@ -84,25 +82,6 @@ function layOut({ dimensions: d, choices }: FamilyInput): {
     up,
     handleMiddle: addScaled(end, way, -(d['gripLength']! / 2 + pipe.size.depth + pipe.size.takeOff.cap)),
   };
-}
-
-/** The first of these threads whose head or nut, and the washer that plastic asks for, go up the pipe that the cap closes; the last where none does. */
-function inPipe(pipe: string, threads: readonly string[]): string {
-  const { section, material } = pipeOf(pipe).size.stock;
-  const bore = section.kind === 'tube' ? section.outerDiameter - 2 * section.wall : 0;
-  const isSoft = materialOf(material)?.look === 'plastic';
-  const across = (name: string): number =>
-    Math.max((2 / Math.sqrt(3)) * ACROSS_FLATS.of({ name })!, isSoft ? FLAT_WASHER.outside.of({ name })! : 0);
-  return threads.find((t) => across(t) <= bore - HEAD_CLEAR) ?? threads.at(-1)!;
-}
-
-/** Least distance of the camera's own hole from the post's middle where its screw's head clears the cap, m, in whole millimetres. */
-function besideCap(pipe: string): number {
-  const { system, size } = pipeOf(pipe);
-  const found = fittingFor(system, size, [[0, 0, 1]]);
-  const cap = found.kind === 'fits' ? found.hub.outerRadius : 0;
-  const head = ACROSS_FLATS.of({ name: '1/4-20' })! / Math.sqrt(3);
-  return Math.ceil((cap + head) * 1000 + 0.5) / 1000;
 }
 
 function build(input: FamilyInput): Rig {

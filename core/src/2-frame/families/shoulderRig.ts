@@ -2,9 +2,20 @@
  * Multi-grip shoulder rig: a spine of pipe over the shoulder, a bar down to the chest, a grip for each hand in front, a
  * tail with weight behind, a handle on top to carry it low. The pad's face on the shoulder is the origin.
  */
-import { addScaled, alignZ, figure, quaternionOf, say, type Phrase, type Vec3 } from '../../0-base';
+import {
+  addScaled,
+  alignZ,
+  figure,
+  length,
+  quaternionOf,
+  say,
+  subtract,
+  unit,
+  type Phrase,
+  type Vec3,
+} from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
-import type { Contact, Hands, Part, Rig, Station } from '../../model';
+import type { Contact, Hands, Part, Rig, StatedConnection, Station } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
 import {
   choiceSpec,
@@ -18,16 +29,25 @@ import {
   weighed,
   within,
 } from '../familyTools';
+import { USUAL_SOCKET } from '../parts/camera';
+import { inPipe } from '../parts/capBolt';
 import { DISC_PLATES, sideError } from '../parts/discs';
 import { foamGrip } from '../parts/hardware';
+import { CLIP_FACE, pipeClip } from '../parts/pipeClip';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
+import { threadOf } from '../hardware/thread';
 import { pipework, type Pipework } from '../fittings/pipework';
 
 const PAD = 0.03; // thick, under the spine
-const BOLT = 0.01; // M10 through the tail's cap
-const ROOM = 0.09; // of that bolt, for discs
-const PLATE: Vec3 = [0.1, 0.06, 0.006];
+const BOARD = 0.006; // of plywood, under each pad
+const ROOM = 0.09; // of the tail's bolt, for discs
+const PLATE: Vec3 = [0.115, 0.06, 0.006];
+const SLIDE = 0.04;
+const CLIP = 0.045; // widest clip; narrower where the pipe is short
+const CLEAR = 0.001; // of a clip from a fitting's rim
+const TAIL_WASHER = { radius: 0.03, thickness: 0.004 }; // on the discs, whose bore no nut covers
+const HANDLE = { base: 0.005, width: 0.025, post: 0.046, tube: 0.017, wall: 0.002, posts: 0.0875, beyond: 0.012 };
 const GRIP = 0.11; // foam on each hand pipe
 /** Ways a hand that grips can push, beside up: it draws down, pushes forward and pulls back. */
 const GRIPPING: readonly Vec3[] = [
@@ -49,7 +69,7 @@ function layOut({ dimensions: d, choices }: FamilyInput): Layout {
   const { section } = pipe.size.stock;
   const outside = section.kind === 'tube' ? section.outerDiameter : 0.0213;
   const s = choices['shoulder'] === 'left' ? -1 : 1;
-  const spineHigh = PAD + outside / 2;
+  const spineHigh = PAD + BOARD + CLIP_FACE + outside / 2;
   const pipes = pipework({
     pipe,
     start: { node: 'rest', at: [0, 0, spineHigh] },
@@ -106,13 +126,12 @@ function layOut({ dimensions: d, choices }: FamilyInput): Layout {
         cut: d['tailOffset']!,
       },
     ],
-    fastens: { 'camera-elbow': ['camera-plate'], rest: ['pad'], 'chest-end': ['chest-pad'], 'tail-end': ['weights'] },
   });
   return { pipes, outside, s, spineHigh };
 }
 
 function build(input: FamilyInput): Rig {
-  const { dimensions: d, choices } = input;
+  const { choices } = input;
   const { pipes, outside, s } = layOut(input);
   const aside: Vec3 = [0, -s, 0];
   const [front, elbow, chest, tail] = ['front', 'camera-elbow', 'chest-end', 'tail-end'].map((n) => pipes.at(n)) as [
@@ -122,75 +141,43 @@ function build(input: FamilyInput): Rig {
     Vec3,
   ];
   const disc = DISC_PLATES[choices['disc']!]!;
+  const thread = inPipe(choices['pipe']!, ['M10', 'M8', 'M6', 'M5']);
+  const boltDiameter = threadOf(thread).diameter;
   const station: Station = {
     id: 'weights',
     name: 'Tail discs',
     seat: tail,
     axis: aside,
-    boltDiameter: BOLT,
+    boltDiameter,
     room: ROOM,
     washer: disc,
-    sideError: sideError(2 * disc.innerRadius, BOLT, 'washers'),
+    // Nothing fills the bores: how many discs there are changes.
+    sideError: sideError(2 * disc.innerRadius, boltDiameter, 'none'),
     count: 0,
   };
   const gripAt = (node: Vec3): Vec3 => [node[0], node[1], node[2] - outside / 2 - 0.025 - GRIP / 2];
-  const middle: Vec3 = [
-    elbow[0] + d['cameraForward']!,
-    elbow[1] - s * 0.02,
-    elbow[2] + outside / 2 + PLATE[2] / 2 + 0.004,
-  ];
-  const top: Vec3 = [front[0] - d['handleBack']!, 0, front[2] + outside / 2 + 0.055];
+  const lay = layOut(input);
+  const held = [cameraOn(input, lay), padOn(lay), chestPadOn(lay), topHandleOn(input, lay)];
+  const top = topOf(input, lay);
   const parts: Part[] = [
-    {
-      id: 'pad',
-      name: 'shoulder pad',
-      shape: { kind: 'box', size: [0.12, 0.08, PAD] },
-      at: [0, 0, PAD / 2],
-      material: 'rubberFoam',
-      mass: { value: 0.09, spread: 0.02, source: 'mass of shoulder pad' },
-      supply: { item: 'foam shoulder pad', packOf: 1, packPrice: 8 },
-    },
-    {
-      id: 'chest-pad',
-      name: 'chest pad',
-      shape: { kind: 'box', size: [0.025, 0.12, 0.05] },
-      at: [chest[0] - outside / 2 - 0.0125, 0, chest[2] + 0.02],
-      material: 'rubberFoam',
-      mass: { value: 0.05, spread: 0.01, source: 'mass of chest pad' },
-      supply: { item: 'foam pad, small', packOf: 1, packPrice: 4 },
-    },
-    {
-      ...plate({
-        id: 'camera-plate',
-        name: 'camera plate',
-        middle,
-        size: PLATE,
-        material: 'aluminium',
-        mount: true,
-        supply: { item: 'aluminium plate 100 × 60 × 6 with pipe clips', packOf: 1, packPrice: 7.5 },
-      }),
-      screw: { diameter: 0.00635, length: 0.0127, passes: 0.008 },
-    },
+    ...held.flatMap((h) => h.parts),
     { ...foamGrip({ id: 'near-grip', at: gripAt(front), axis: [0, 0, 1], length: GRIP, inside: outside }) },
     { ...foamGrip({ id: 'far-grip', at: gripAt(elbow), axis: [0, 0, 1], length: GRIP, inside: outside }) },
     {
-      id: 'tail-bolt',
-      name: 'tail bolt M10',
-      shape: { kind: 'tube', outerRadius: BOLT / 2, innerRadius: 0, length: ROOM + 0.03 },
-      at: addScaled(tail, aside, ROOM / 2 - 0.005),
+      id: 'tail-washer',
+      name: 'wide washer on the discs',
+      shape: {
+        kind: 'tube',
+        outerRadius: TAIL_WASHER.radius,
+        innerRadius: boltDiameter / 2 + 0.0005,
+        length: TAIL_WASHER.thickness,
+      },
+      at: addScaled(tail, aside, TAIL_WASHER.thickness / 2),
       turn: quaternionOf(alignZ(aside)),
       material: 'steel',
-      supply: { item: 'bolt M10 × 120 with nut', packOf: 1, packPrice: 1.9 },
+      supply: { item: 'steel washer 60 mm', packOf: 1, packPrice: 1.4 },
+      rides: 'weights',
     },
-    ...[-1, 1].map((e, i): Part => ({
-      id: `handle-post-${i + 1}`,
-      name: 'handle stand-off',
-      shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0, length: 0.05 },
-      at: [top[0] + e * 0.065, 0, top[2] - 0.028],
-      material: 'aluminium',
-      supply: { item: 'stand-off 50 mm with clip', packOf: 2, packPrice: 5 },
-    })),
-    { ...foamGrip({ id: 'top-grip', at: top, axis: [1, 0, 0], length: 0.145, inside: 0.017 }), name: 'top handle' },
   ];
   const hand = (id: string, name: string, at: Vec3): Contact => ({
     id,
@@ -211,6 +198,27 @@ function build(input: FamilyInput): Rig {
         joints: [...pipes.joints],
         parts,
         stations: [station],
+        connections: [
+          ...held.flatMap((h) => h.connections),
+          { kind: 'slidOn', id: 'near-grip-on', name: 'grip on its pipe', piece: 'near-grip', over: 'right-pipe' },
+          { kind: 'slidOn', id: 'far-grip-on', name: 'grip on the far pipe', piece: 'far-grip', over: 'left-pipe' },
+          {
+            kind: 'bolted',
+            id: 'tail-bolt',
+            name: 'tail bolt',
+            on: 'joint-tail-end',
+            point: tail,
+            way: aside,
+            thread,
+            stack: [
+              { kind: 'piece', piece: 'joint-tail-end' },
+              { kind: 'row', station: 'weights' },
+              { kind: 'piece', piece: 'tail-washer' },
+            ],
+            end: { kind: 'nut' },
+            packs: true,
+          },
+        ],
       },
     ],
     pivots: [],
@@ -233,7 +241,7 @@ function build(input: FamilyInput): Rig {
         name: 'chest',
         kind: 'chest',
         body: 'rig',
-        at: [chest[0] - outside / 2 - 0.025, 0, chest[2] + 0.02],
+        at: [chest[0] - outside / 2 - CLIP_FACE - BOARD - CHEST_PAD[0], 0, chestPadHigh(lay)],
         direction: [1, 0, 0],
       },
       hand('near-hand', s > 0 ? 'right hand' : 'left hand', gripAt(front)),
@@ -256,7 +264,7 @@ function build(input: FamilyInput): Rig {
         name: 'Camera, fore and aft',
         kind: 'slide',
         axis: [1, 0, 0],
-        range: [-0.04, 0.04],
+        range: [-SLIDE, SLIDE],
         step: 0.0005,
         value: 0,
         moves: [{ kind: 'part', id: 'camera-plate' }],
@@ -270,6 +278,273 @@ function build(input: FamilyInput): Rig {
         value: 0,
         moves: [{ kind: 'station', id: 'weights' }],
       },
+    ],
+  };
+}
+
+interface Held {
+  readonly parts: readonly Part[];
+  readonly connections: readonly StatedConnection[];
+}
+
+/** The bare stretch of a pipe between its fittings' rims, from its `from` end: where a clip can go. */
+function bare({ pipes }: Layout, run: string): { readonly from: Vec3; readonly way: Vec3; readonly length: number } {
+  const { from, to } = pipes.members.find((m) => m.id === run)!;
+  const inside = (node: string): number => {
+    const socket = pipes.joints.find((j) => j.node === node)?.hub?.sockets[0];
+    return socket ? socket.takeOff + socket.depth + CLEAR : 0;
+  };
+  const [a, b] = [pipes.at(from), pipes.at(to)];
+  const between = subtract(b, a);
+  const way = unit(between);
+  const free = length(between) - inside(from) - inside(to);
+  return { from: addScaled(a, way, inside(from)), way, length: Math.max(0, free) };
+}
+
+/** A clip in the middle of a pipe's bare stretch, or `at` so far along it, as wide as goes there. */
+function clipOn(
+  lay: Layout,
+  run: string,
+  of: {
+    id: string;
+    name: string;
+    face: Vec3;
+    holds: readonly string[];
+    thickness: number;
+    at?: number;
+    widest?: number;
+  },
+): ReturnType<typeof pipeClip> & { readonly at: Vec3; readonly width: number } {
+  const free = bare(lay, run);
+  const width = Math.max(0.012, Math.min(of.widest ?? CLIP, free.length));
+  const at = addScaled(free.from, free.way, within(of.at ?? free.length / 2, width / 2, free.length - width / 2));
+  return { ...pipeClip({ ...of, at, along: free.way, outside: lay.outside, width, pipe: run }), at, width };
+}
+
+/** The camera's plate, lengthwise in slots over a clip on the cross pipe. */
+function cameraOn({ dimensions: d }: FamilyInput, lay: Layout): Held {
+  const clip = clipOn(lay, 'cross', {
+    id: 'camera-clip',
+    name: 'clip under the camera plate',
+    face: [0, 0, 1],
+    holds: ['camera-plate'],
+    thickness: PLATE[2],
+  });
+  const under = clip.at[2] + lay.outside / 2 + CLIP_FACE;
+  const camera: Vec3 = [clip.at[0] + d['cameraForward']!, clip.at[1], under];
+  const [rear, front] = [
+    Math.min(clip.at[0] - PLATE[0] / 2, camera[0] - 0.03),
+    Math.max(clip.at[0] + PLATE[0] / 2, camera[0] + 0.03),
+  ];
+  return {
+    parts: [
+      clip.part,
+      {
+        ...plate({
+          id: 'camera-plate',
+          name: 'camera plate',
+          middle: [(rear + front) / 2, camera[1], under + PLATE[2] / 2],
+          size: [front - rear, PLATE[1], PLATE[2]],
+          material: 'aluminium',
+          supply: { item: `aluminium plate ${Math.round((front - rear) * 1000)} × 60 × 6`, packOf: 1, packPrice: 5.5 },
+        }),
+        mount: [camera[0], camera[1], under + PLATE[2]],
+      },
+    ],
+    connections: [
+      ...clip.connections,
+      {
+        kind: 'bolted',
+        id: 'camera',
+        name: 'camera screw',
+        on: 'camera-plate',
+        point: camera,
+        way: [0, 0, 1],
+        thread: '1/4-20',
+        // Flush: the plate slides over its clip.
+        head: 'sunk',
+        stack: [{ kind: 'piece', piece: 'camera-plate' }],
+        end: { kind: 'camera', depth: USUAL_SOCKET },
+      },
+    ],
+  };
+}
+
+const padBoard = (id: string, name: string, middle: Vec3, size: Vec3): Part =>
+  plate({
+    id,
+    name,
+    middle,
+    size,
+    material: 'birchPly',
+    supply: {
+      item: `plywood 6 mm, ${size
+        .filter((v) => v !== BOARD)
+        .map((v) => Math.round(v * 1000))
+        .join(' × ')}`,
+      packOf: 1,
+      packPrice: 1.5,
+    },
+  });
+
+/** The shoulder's pad, glued to a board that clips hold under the spine, before and behind the fitting in its middle. */
+function padOn(lay: Layout): Held {
+  const front = bare(lay, 'spine-rear');
+  const common = { face: [0, 0, -1] as Vec3, holds: ['pad-board'], thickness: BOARD, widest: 0.02 };
+  const rear = clipOn(lay, 'tail', { id: 'pad-clip-rear', name: 'rear clip of the pad board', at: 0, ...common });
+  // Where the spine is too short before its next fitting both are behind.
+  const other = clipOn(lay, front.length >= 0.02 ? 'spine-rear' : 'tail', {
+    id: 'pad-clip-front',
+    name: 'front clip of the pad board',
+    at: front.length >= 0.02 ? 0 : 0.035,
+    ...common,
+  });
+  const at = [rear.at[0], other.at[0]];
+  const [low, high] = [Math.min(-0.07, ...at.map((x) => x - 0.02)), Math.max(0.07, ...at.map((x) => x + 0.02))];
+  return {
+    parts: [
+      rear.part,
+      other.part,
+      padBoard('pad-board', 'pad board', [(low + high) / 2, 0, PAD + BOARD / 2], [high - low, 0.08, BOARD]),
+      {
+        id: 'pad',
+        name: 'shoulder pad',
+        shape: { kind: 'box', size: [0.12, 0.08, PAD] },
+        at: [0, 0, PAD / 2],
+        material: 'rubberFoam',
+        mass: { value: 0.09, spread: 0.02, source: 'mass of shoulder pad' },
+        supply: { item: 'foam shoulder pad', packOf: 1, packPrice: 8 },
+      },
+    ],
+    connections: [
+      ...rear.connections,
+      ...other.connections,
+      { kind: 'bonded', id: 'pad-on', name: 'pad on its board', piece: 'pad', to: 'pad-board' },
+    ],
+  };
+}
+
+const CHEST_PAD: Vec3 = [0.025, 0.12, 0.05];
+const chestClip = (lay: Layout): ReturnType<typeof clipOn> =>
+  clipOn(lay, 'chest-drop', {
+    id: 'chest-clip',
+    name: 'clip of the chest board',
+    face: [-1, 0, 0],
+    holds: ['chest-board'],
+    thickness: BOARD,
+    at: bare(lay, 'chest-drop').length,
+  });
+const chestPadHigh = (lay: Layout): number => chestClip(lay).at[2];
+
+/** The chest's pad on its board, clipped to the lower end of the chest bar. */
+function chestPadOn(lay: Layout): Held {
+  const clip = chestClip(lay);
+  const board = clip.at[0] - lay.outside / 2 - CLIP_FACE - BOARD;
+  const at: Vec3 = [board - CHEST_PAD[0] / 2, 0, clip.at[2]];
+  return {
+    parts: [
+      clip.part,
+      padBoard('chest-board', 'chest board', [board + BOARD / 2, 0, at[2]], [BOARD, CHEST_PAD[1], CHEST_PAD[2]]),
+      {
+        id: 'chest-pad',
+        name: 'chest pad',
+        shape: { kind: 'box', size: CHEST_PAD },
+        at,
+        material: 'rubberFoam',
+        mass: { value: 0.05, spread: 0.01, source: 'mass of chest pad' },
+        supply: { item: 'foam pad, small', packOf: 1, packPrice: 4 },
+      },
+    ],
+    connections: [
+      ...clip.connections,
+      { kind: 'bonded', id: 'chest-pad-on', name: 'chest pad on its board', piece: 'chest-pad', to: 'chest-board' },
+    ],
+  };
+}
+
+/** Middle of the top handle's tube. */
+function topOf({ dimensions: d }: FamilyInput, { pipes, outside }: Layout): Vec3 {
+  const front = pipes.at('front');
+  const base = front[2] + outside / 2 + CLIP_FACE;
+  return [front[0] - d['handleBack']!, 0, base + HANDLE.base + HANDLE.post + HANDLE.tube / 2];
+}
+
+/** A tube on two posts, the posts on a flat bar that one clip holds: the bar passes over the spine's fittings. */
+function topHandleOn(input: FamilyInput, lay: Layout): Held {
+  const top = topOf(input, lay);
+  const base = top[2] - HANDLE.tube / 2 - HANDLE.post - HANDLE.base;
+  // On the longer of the two bare stretches of the spine.
+  const run = bare(lay, 'spine-front').length >= bare(lay, 'spine-rear').length ? 'spine-front' : 'spine-rear';
+  const clip = clipOn(lay, run, {
+    id: 'handle-clip',
+    name: 'clip of the top handle',
+    face: [0, 0, 1],
+    holds: ['handle-base'],
+    thickness: HANDLE.base,
+  });
+  const reach = HANDLE.posts + HANDLE.beyond;
+  const [rear, front] = [
+    Math.min(top[0] - reach, clip.at[0] - clip.width / 2),
+    Math.max(top[0] + reach, clip.at[0] + clip.width / 2),
+  ];
+  const long = Math.round((front - rear) * 1000);
+  const posts = ([-1, 1] as const).map((e) => ({
+    id: `handle-post-${e < 0 ? 1 : 2}`,
+    x: top[0] + e * HANDLE.posts,
+    e,
+  }));
+  return {
+    parts: [
+      clip.part,
+      plate({
+        id: 'handle-base',
+        name: 'base of the top handle',
+        middle: [(rear + front) / 2, 0, base + HANDLE.base / 2],
+        size: [front - rear, HANDLE.width, HANDLE.base],
+        material: 'aluminium',
+        supply: { item: `aluminium flat 25 × 5, ${long} mm`, packOf: 1, packPrice: 2.2 },
+      }),
+      {
+        id: 'top-tube',
+        name: 'tube of the top handle',
+        shape: {
+          kind: 'tube',
+          outerRadius: HANDLE.tube / 2,
+          innerRadius: HANDLE.tube / 2 - HANDLE.wall,
+          length: 2 * reach,
+        },
+        at: top,
+        turn: quaternionOf(alignZ([1, 0, 0])),
+        material: 'aluminium',
+        supply: { item: `aluminium tube 17 × 2, ${Math.round(2000 * reach)} mm`, packOf: 1, packPrice: 2 },
+      },
+      ...posts.map(({ id, x, e }): Part => ({
+        id,
+        name: `${e < 0 ? 'rear' : 'front'} post of the top handle`,
+        shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0.00275, length: HANDLE.post },
+        at: [x, 0, base + HANDLE.base + HANDLE.post / 2],
+        material: 'aluminium',
+        supply: { item: `aluminium tube 12 × 3, ${HANDLE.post * 1000} mm`, packOf: 1, packPrice: 0.8 },
+      })),
+      {
+        ...foamGrip({ id: 'top-grip', at: top, axis: [1, 0, 0], length: 0.145, inside: HANDLE.tube }),
+        name: 'top handle',
+      },
+    ],
+    connections: [
+      ...clip.connections,
+      ...posts.map(({ id, x, e }): StatedConnection => ({
+        kind: 'bolted',
+        id: `${id}-bolt`,
+        name: `bolt of the ${e < 0 ? 'rear' : 'front'} post`,
+        on: 'handle-base',
+        point: [x, 0, base],
+        way: [0, 0, 1],
+        thread: 'M5',
+        stack: ['handle-base', id, 'top-tube'].map((piece) => ({ kind: 'piece' as const, piece })),
+        end: { kind: 'nut' },
+      })),
+      { kind: 'slidOn', id: 'top-grip-on', name: 'top grip on its tube', piece: 'top-grip', over: 'top-tube' },
     ],
   };
 }

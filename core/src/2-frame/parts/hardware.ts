@@ -1,5 +1,5 @@
 /** Small hardware that several families use: grips, knobs, clamps, feet, pads, straps, quick-release plates. Masses are of usual ones, to be weighed. */
-import { addScaled, alignZ, quaternionOf, unit, type Vec3 } from '../../0-base';
+import { addScaled, alignZ, fromColumns, quaternionOf, unit, type Vec3 } from '../../0-base';
 import type { Part } from '../../model';
 
 const turnTo = (axis: Vec3): Pick<Part, 'turn'> => ({ turn: quaternionOf(alignZ(unit(axis))) });
@@ -122,12 +122,26 @@ export const endCap = (place: Place & { axis: Vec3; across: number }): Part => (
 });
 const CAP_LENGTH = 0.015;
 
-/** Handlebar clamp round a tube, with a camera screw on top; `at` is the tube's middle. */
-export const handlebarClamp = (place: Place): Part => ({
+/** Wall over the hole of a clamp made to fit, m: what is screwed on is screwed into it. */
+export const CLAMP_TOP = 0.014;
+/** Handlebar clamp round a tube, with a camera screw on top; `at` is the tube's middle. One made to fit goes `round` a bar across, along y. */
+export const handlebarClamp = (place: Place & { readonly round?: number }): Part => ({
   id: place.id,
   name: 'handlebar clamp',
-  shape: { kind: 'box', size: [0.04, 0.036, 0.05] },
-  at: addScaled(place.at, [0, 0, 1], 0.008),
+  ...(place.round === undefined
+    ? {
+        shape: { kind: 'box' as const, size: [0.04, 0.036, 0.05] as const },
+        at: addScaled(place.at, [0, 0, 1], 0.008),
+      }
+    : {
+        shape: {
+          kind: 'box' as const,
+          size: [0.036, place.round + 0.012, place.round + 2 * CLAMP_TOP] as const,
+          bore: [place.round, place.round] as const,
+        },
+        at: place.at,
+        turn: quaternionOf(fromColumns([0, 1, 0], [-1, 0, 0], [0, 0, 1])),
+      }),
   material: 'aluminium',
   mass: { value: 0.085, spread: 0.01, source: 'mass of handlebar clamp' },
   supply: { item: 'handlebar clamp with 1/4-20 screw', packOf: 1, packPrice: 9 },

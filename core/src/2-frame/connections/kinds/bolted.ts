@@ -183,11 +183,13 @@ function stackOf(of: Bolted, thread: Thread, around: Surroundings): Stacked | { 
         if (solids.length === 0) return { reason: GONE };
         const { name } = solids[0]!;
         const along = (start ?? 0) + standing;
-        const met = nearest(crossings(line, solids, ring), along);
+        const walls = { walls: layer.wall === 'near' ? ('each' as const) : ('both' as const) };
+        const met = nearest(crossings(line, solids, ring, walls), along);
         if (!met) return { reason: say`It does not pass through the ${name}.` };
         // Washers that lie on it stand on what of it their rim meets: in a bend, off its bottom.
         const rim = rimOf(of.stack[i + 1], around);
-        const span = rim === null ? met : ([met[0], (nearest(crossings(line, solids, rim), along) ?? met)[1]] as const);
+        const span =
+          rim === null ? met : ([met[0], (nearest(crossings(line, solids, rim, walls), along) ?? met)[1]] as const);
         const from: number = span[0] + (start === null && of.recess ? Math.min(of.recess, span[1] - span[0]) : 0);
         start ??= from - standing;
         faults.push(...apartFrom(name, from - start - standing));

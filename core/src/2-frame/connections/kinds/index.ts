@@ -2,13 +2,15 @@
 import type { StatedConnection } from '../../../model';
 import type { KindOfConnection, Resolved, Surroundings } from '../kind';
 import { bolted } from './bolted';
+import { bonded } from './bonded';
 import { clamped } from './clamped';
 import { hinged } from './hinged';
+import { laid } from './laid';
 import { seated } from './seated';
 import { slidOn } from './slidOn';
 
 type Kinds = { readonly [K in StatedConnection['kind']]: KindOfConnection<K> };
-const KINDS: Kinds = { bolted, clamped, hinged, seated, slidOn };
+const KINDS: Kinds = { bolted, bonded, clamped, hinged, laid, seated, slidOn };
 /** Each connection is asked by the entry of its own kind. */
 const kindOf = (of: StatedConnection): KindOfConnection<StatedConnection['kind']> =>
   KINDS[of.kind] as KindOfConnection<StatedConnection['kind']>;
