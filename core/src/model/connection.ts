@@ -13,6 +13,7 @@ const layer = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('piece'), piece: id, wall: z.literal('near').optional() }),
   z.strictObject({ kind: z.literal('row'), station: id }),
   z.strictObject({ kind: z.literal('nut'), nut: z.enum(['nut', 'thin']), against: id.optional() }),
+  z.strictObject({ kind: z.literal('washer'), washer: z.enum(['flat', 'wide']) }),
   z.strictObject({ kind: z.literal('spacer'), length: positive }),
   z.strictObject({ kind: z.literal('bare'), length: notNegative, plusMinus: notNegative }),
 ]);

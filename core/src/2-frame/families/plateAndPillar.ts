@@ -4,17 +4,24 @@
  */
 import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
-import type { Contact, Hands, Hole, Joint, Member, Part, Rig } from '../../model';
+import type { Contact, Hands, Member, Part, Rig, StatedConnection } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
 import { choiceSpec, lengthSpec, loadBox, named, toFiveMillimetres, usualInput, within } from '../familyTools';
 import { BARS, barOptions, RODS, SLOTTED_STRIPS, WOOD_STRIPS } from '../parts/bars';
-import { foamGrip, QUICK_RELEASE_HEIGHT, quickRelease, rubberFoot, woodenGrip } from '../parts/hardware';
+import { foamGrip, FOOT_HEIGHT, QUICK_RELEASE_HEIGHT, quickRelease, rubberFoot, woodenGrip } from '../parts/hardware';
 import { FLAT_BARS } from '../parts/flatBars';
 import { plate } from '../parts/plate';
+import { USUAL_SOCKET } from '../parts/camera';
+import { boltThread } from '../parts/washers';
+import { NUT, WIDE_WASHER } from '../hardware/sizes';
+import { threadOf, type Thread } from '../hardware/thread';
 
-const WASHER = { outside: 0.024, thickness: 0.002, hole: 0.0084 }; // M8 wide washer at each end of a post
-const NUT = 0.0068; // M8 nut, and a thread or two beyond it
-const BEYOND = 0.003;
+const TURNS_BEYOND = 2.5; // of a rod's thread beyond its nut
+const PLATE_SCREWS = 0.018; // of the camera plate from its middle, each side
+const SLIDE = 0.02;
+const PLATE_BEYOND = 0.03; // of the camera's hole and of what the plate slides on
+const FROM_EDGE = 0.00675; // of a foot bar's M4 screws, from the lower bar's edges: one and a half holes
+const FOOT_RECESS = 0.004; // of the screw's head in a rubber foot
 const FINGERS = 0.05; // from a post's middle to the nearest thing the knuckles meet
 
 interface Layout {
@@ -26,6 +33,10 @@ interface Layout {
   /** Face of the lower bar is z = 0; the upper bar's underside is here. */
   readonly upper: number;
   readonly rodLength: number;
+  readonly thread: Thread;
+  /** Of the wide washers on each side of a bar, and beyond the last one: a nut and some turns. */
+  readonly washer: { readonly outside: number; readonly thickness: number };
+  readonly beyond: number;
 }
 
 function layOut({ dimensions: d, choices }: FamilyInput): Layout {
@@ -34,14 +45,20 @@ function layOut({ dimensions: d, choices }: FamilyInput): Layout {
   if (section.kind !== 'flat') throw new TypeError('the bars are flat');
   const rod = RODS[choices['rod']!]!;
   const rodDiameter = rod.section.kind === 'rod' ? rod.section.diameter : 0.008;
+  const thread = threadOf(boltThread(rodDiameter));
+  const washer = { outside: WIDE_WASHER.outside.of(thread)!, thickness: WIDE_WASHER.thick.of(thread)! };
+  const beyond = NUT.of(thread)! + TURNS_BEYOND * thread.pitch;
   return {
     bar,
     thickness: section.thickness,
     width: section.width,
     rod,
     rodDiameter,
-    upper: d['post']! + 2 * WASHER.thickness,
-    rodLength: d['post']! + 2 * section.thickness + 4 * WASHER.thickness + 2 * (NUT + BEYOND),
+    upper: d['post']! + 2 * washer.thickness,
+    rodLength: d['post']! + 2 * section.thickness + 4 * washer.thickness + 2 * beyond,
+    thread,
+    washer,
+    beyond,
   };
 }
 
@@ -67,14 +84,14 @@ function build(input: FamilyInput): Rig {
       stock: lay.bar,
       leftLong: 0,
       path: { kind: 'straight', widthDirection: [1, 0, 0] },
-      holes: barHoles(id, input, lay),
+      holes: [],
     },
   });
   const [lower, upper] = [
     level('lower-bar', 'lower bar', -lay.thickness / 2),
     level('upper-bar', 'upper bar', lay.upper + lay.thickness / 2),
   ];
-  const below = -lay.thickness - WASHER.thickness - NUT - BEYOND;
+  const below = -lay.thickness - lay.washer.thickness - lay.beyond;
   const rods = sides.map(({ side, s }) => ({
     nodes: [
       {
@@ -100,39 +117,44 @@ function build(input: FamilyInput): Rig {
       twin: `rod-${side === 'left' ? 'right' : 'left'}`,
     } satisfies Member,
   }));
-  const joints: Joint[] = sides.flatMap(({ side }) =>
-    (['low', 'high'] as const).map((end) => ({
-      id: `nuts-${side}-${end}`,
-      name: 'threaded rod in a sleeve',
-      node: `rod-${side}-${end}`,
-      fitting: 'rodInSleeve' as const,
-      joins: [`rod-${side}`, `post-${side}`, end === 'low' ? 'lower-bar' : 'upper-bar'],
-      reversible: true,
-      packs: true,
-    })),
-  );
+  const posts = postParts(input, lay);
+  const camera = cameraParts(input);
+  const top = topHandle(input, lay);
+  const piece = (id: string): { readonly kind: 'piece'; readonly piece: string } => ({ kind: 'piece', piece: id });
+  const wide = { kind: 'washer' as const, washer: 'wide' as const };
+  const nuts = sides.map(({ side, s }): StatedConnection => ({
+    kind: 'bolted',
+    id: `nuts-${side}`,
+    name: `${side} rod’s nuts`,
+    on: `rod-${side}`,
+    point: [0, s * half, -lay.thickness],
+    way: [0, 0, 1],
+    thread: lay.thread.name,
+    screw: `rod-${side}`,
+    stack: [
+      wide,
+      piece('lower-bar'),
+      wide,
+      piece(choices['posts'] === 'foam' ? `sleeve-${side}` : `post-${side}`),
+      wide,
+      piece('upper-bar'),
+      wide,
+    ],
+    end: { kind: 'nut' },
+    packs: true,
+  }));
   const feet = footParts(input, lay);
   return {
     bodies: [
       {
         id: 'rig',
         name: 'rig',
-        nodes: [...lower.nodes, ...upper.nodes, ...rods.flatMap((r) => r.nodes), { id: 'middle', at: [0, 0, 0] }],
+        nodes: [...lower.nodes, ...upper.nodes, ...rods.flatMap((r) => r.nodes)],
         members: [lower.member, upper.member, ...rods.map((r) => r.member)],
-        joints: [
-          ...joints,
-          {
-            id: 'plate-on-bar',
-            name: 'bolt through',
-            node: 'middle',
-            fitting: 'boltThrough',
-            joins: ['lower-bar', 'camera-plate'],
-            reversible: true,
-            packs: true,
-          },
-        ],
-        parts: [...postParts(input, lay), ...cameraParts(input), ...topHandle(input, lay), ...feet.parts],
+        joints: [],
+        parts: [...posts.parts, ...camera.parts, ...top.parts, ...feet.parts],
         stations: [],
+        connections: [...nuts, ...posts.connections, ...camera.connections, ...top.connections, ...feet.connections],
       },
     ],
     pivots: [],
@@ -171,7 +193,7 @@ function build(input: FamilyInput): Rig {
         name: 'Camera, fore and aft',
         kind: 'slide',
         axis: [1, 0, 0],
-        range: [-0.02, 0.02],
+        range: [-SLIDE, SLIDE],
         step: 0.0005,
         value: 0,
         moves: [
@@ -183,28 +205,19 @@ function build(input: FamilyInput): Rig {
   };
 }
 
-function barHoles(id: string, { dimensions: d }: FamilyInput, lay: Layout): Hole[] {
-  // A slotted strip has its holes already: the rods go through slots.
-  if (lay.bar.section.kind === 'flat' && lay.bar.section.slots) return [];
-  const hole = (which: string, name: string, along: number): Hole => ({
-    id: `${id}-${which}`,
-    name,
-    along,
-    across: 0,
-    diameter: lay.rodDiameter + 0.0005,
-    afterBending: false,
-  });
-  return [hole('left', 'left post', d['overhang']!), hole('right', 'right post', d['overhang']! + d['span']!)];
+interface Held {
+  readonly parts: readonly Part[];
+  readonly connections: readonly StatedConnection[];
 }
 
-function postParts({ dimensions: d, choices }: FamilyInput, lay: Layout): readonly Part[] {
+function postParts({ dimensions: d, choices }: FamilyInput, lay: Layout): Held {
   const middle = lay.upper / 2;
-  return (
+  const sides = (
     [
       ['left', 1],
       ['right', -1],
     ] as const
-  ).map(([side, s]): Part => {
+  ).map(([side, s]): Held => {
     const place = {
       id: `post-${side}`,
       at: [0, s * (d['span']! / 2), middle] as Vec3,
@@ -213,57 +226,133 @@ function postParts({ dimensions: d, choices }: FamilyInput, lay: Layout): readon
       twin: `post-${side === 'left' ? 'right' : 'left'}`,
     };
     if (choices['posts'] === 'wood')
-      return {
+      return only({
         ...woodenGrip({ ...place, diameter: d['postDiameter']!, bore: lay.rodDiameter + 0.0006 }),
         name: 'hand post',
-      };
+      });
     if (choices['posts'] === 'dowel')
-      return {
+      return only({
         ...woodenGrip({ ...place, diameter: d['postDiameter']!, bore: lay.rodDiameter + 0.0006, material: 'pine' }),
         name: 'hand post',
-      };
+      });
+    const inside = Math.max(lay.rodDiameter + 0.006, d['postDiameter']! - 0.012);
     return {
-      ...foamGrip({ ...place, inside: Math.max(lay.rodDiameter + 0.004, d['postDiameter']! - 0.012) }),
-      name: 'hand post, foam on a sleeve',
+      parts: [
+        {
+          id: `sleeve-${side}`,
+          name: `${side} sleeve`,
+          shape: {
+            kind: 'tube',
+            outerRadius: inside / 2,
+            innerRadius: lay.rodDiameter / 2 + 0.0003,
+            length: d['post']!,
+          },
+          at: place.at,
+          material: 'pvc',
+          twin: `sleeve-${side === 'left' ? 'right' : 'left'}`,
+          supply: {
+            item: `plastic tube ${Math.round(inside * 1000)} over ${Math.round(lay.rodDiameter * 1000)}, ${Math.round(d['post']! * 1000)} mm`,
+            packOf: 1,
+            packPrice: 1.6,
+          },
+        },
+        { ...foamGrip({ ...place, inside }), name: 'hand post, foam on a sleeve' },
+      ],
+      connections: [
+        {
+          kind: 'slidOn',
+          id: `foam-${side}-on`,
+          name: `foam on the ${side} sleeve`,
+          piece: place.id,
+          over: `sleeve-${side}`,
+        },
+      ],
     };
   });
+  return { parts: sides.flatMap((h) => h.parts), connections: sides.flatMap((h) => h.connections) };
 }
+const only = (part: Part): Held => ({ parts: [part], connections: [] });
 
-function cameraParts({ dimensions: d, choices }: FamilyInput): readonly Part[] {
+/** The camera's plate, lengthwise in two slots over the lower bar's screws; whatever holds the camera is flush under it. */
+function cameraParts({ dimensions: d, choices }: FamilyInput): Held {
   const quick = choices['release'] === 'quick';
-  const middle: Vec3 = [d['cameraForward']!, 0, 0.003];
-  const base = plate({
-    id: 'camera-plate',
-    name: 'camera plate',
-    middle,
-    size: [0.1, 0.06, 0.006],
-    material: 'aluminium',
-    mount: !quick,
-    supply: { item: 'aluminium plate 100 × 60 × 6', packOf: 1, packPrice: 5 },
-  });
-  const screw = { diameter: 0.00635, length: 0.0127, passes: 0.008 };
-  if (!quick) return [{ ...base, screw }];
-  return [
-    base,
-    {
-      ...quickRelease({ id: 'release', at: [d['cameraForward']!, 0, 0.006] }),
-      mount: [d['cameraForward']!, 0, 0.006 + QUICK_RELEASE_HEIGHT],
-      screw: { ...screw, passes: 0.008 },
-    },
-  ];
+  const ahead = d['cameraForward']!;
+  const thick = 0.006;
+  const slot = SLIDE + PLATE_BEYOND / 2;
+  const [rear, front] = [Math.min(-slot, ahead - PLATE_BEYOND), Math.max(slot, ahead + PLATE_BEYOND)];
+  const base: Part = {
+    ...plate({
+      id: 'camera-plate',
+      name: 'camera plate',
+      middle: [(rear + front) / 2, 0, thick / 2],
+      size: [front - rear, 0.06, thick],
+      material: 'aluminium',
+      supply: { item: `aluminium plate ${Math.round((front - rear) * 1000)} × 60 × 6`, packOf: 1, packPrice: 5 },
+    }),
+    ...(quick ? {} : { mount: [ahead, 0, thick] as Vec3 }),
+  };
+  const screws = ([1, -1] as const).map((s): StatedConnection => ({
+    kind: 'bolted',
+    id: `plate-${s > 0 ? 'left' : 'right'}`,
+    name: `${s > 0 ? 'left' : 'right'} screw of the camera plate`,
+    on: 'lower-bar',
+    point: [0, s * PLATE_SCREWS, thick],
+    way: [0, 0, -1],
+    thread: 'M5',
+    head: 'sunk',
+    stack: [
+      { kind: 'piece', piece: 'camera-plate' },
+      { kind: 'piece', piece: 'lower-bar' },
+    ],
+    end: { kind: 'nut' },
+    packs: true,
+  }));
+  const up = {
+    kind: 'bolted' as const,
+    on: 'camera-plate',
+    point: [ahead, 0, 0] as Vec3,
+    way: [0, 0, 1] as Vec3,
+    thread: '1/4-20',
+    head: 'sunk' as const,
+    stack: [{ kind: 'piece' as const, piece: 'camera-plate' }],
+  };
+  return {
+    parts: [
+      base,
+      ...(quick
+        ? [
+            {
+              ...quickRelease({ id: 'release', at: [ahead, 0, thick] }),
+              mount: [ahead, 0, thick + QUICK_RELEASE_HEIGHT] as Vec3,
+            },
+          ]
+        : []),
+    ],
+    connections: [
+      ...screws,
+      quick
+        ? {
+            ...up,
+            id: 'release-on',
+            name: 'screw of the quick-release clamp',
+            end: { kind: 'tapped', piece: 'release', depth: 0.012, in: 'aluminium' },
+          }
+        : { ...up, id: 'camera', name: 'camera screw', end: { kind: 'camera', depth: USUAL_SOCKET } },
+    ],
+  };
 }
 
-function topHandle({ choices }: FamilyInput, lay: Layout): readonly Part[] {
-  if (choices['handle'] !== 'bar') return [];
+function topHandle({ choices }: FamilyInput, lay: Layout): Held {
+  if (choices['handle'] !== 'bar') return { parts: [], connections: [] };
   const top = lay.upper + lay.thickness;
   const post = (id: string, y: number): Part => ({
     id,
     name: 'handle stand-off',
-    shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0, length: 0.05 },
+    shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0.00275, length: 0.05 },
     at: [0, y, top + 0.025],
     material: 'aluminium',
     ...(id.endsWith('left') ? { twin: 'stand-off-right' } : { twin: 'stand-off-left' }),
-    supply: { item: 'stand-off 50 mm with screws', packOf: 2, packPrice: 3.4 },
+    supply: { item: 'aluminium tube 12 × 3, 50 mm', packOf: 2, packPrice: 3.4 },
   });
   const bar: Part = {
     id: 'handle-bar',
@@ -273,21 +362,43 @@ function topHandle({ choices }: FamilyInput, lay: Layout): readonly Part[] {
     material: 'aluminium',
     supply: { item: 'aluminium flat 20 × 4, short', packOf: 1, packPrice: 1.8 },
   };
-  return [
-    post('stand-off-left', 0.065),
-    post('stand-off-right', -0.065),
-    bar,
-    {
-      ...foamGrip({ id: 'handle-grip', at: [0, 0, top + 0.052], axis: [0, 1, 0], length: 0.1, inside: 0.021 }),
-      name: 'handle grip',
-    },
-  ];
+  const ends = [
+    ['left', 0.065],
+    ['right', -0.065],
+  ] as const;
+  return {
+    parts: [
+      ...ends.map(([side, y]) => post(`stand-off-${side}`, y)),
+      bar,
+      {
+        ...foamGrip({ id: 'handle-grip', at: [0, 0, top + 0.052], axis: [0, 1, 0], length: 0.1, inside: 0.021 }),
+        name: 'handle grip',
+      },
+    ],
+    connections: [
+      ...ends.map(([side, y]): StatedConnection => ({
+        kind: 'bolted',
+        id: `stand-off-${side}-bolt`,
+        name: `${side} bolt of the top handle`,
+        on: 'upper-bar',
+        point: [0, y, lay.upper],
+        way: [0, 0, 1],
+        thread: 'M5',
+        stack: ['upper-bar', `stand-off-${side}`, 'handle-bar'].map((p) => ({ kind: 'piece' as const, piece: p })),
+        end: { kind: 'nut' },
+      })),
+      {
+        kind: 'slidOn',
+        id: 'handle-grip-on',
+        name: 'grip on the handle bar',
+        piece: 'handle-grip',
+        over: 'handle-bar',
+      },
+    ],
+  };
 }
 
-function footParts(
-  { dimensions: d }: FamilyInput,
-  lay: Layout,
-): { readonly parts: readonly Part[]; readonly contacts: readonly Contact[] } {
+function footParts({ dimensions: d }: FamilyInput, lay: Layout): Held & { readonly contacts: readonly Contact[] } {
   const half = d['foot']! / 2;
   const z = -lay.thickness;
   const strip = FLAT_BARS['aluminium-25x5']!;
@@ -311,7 +422,7 @@ function footParts(
     })),
   );
   // Feet stand below the rods' nuts, or the nuts would be the feet.
-  const drop = Math.max(0, WASHER.thickness + NUT + BEYOND - thick - 0.01 + 0.004);
+  const tall = Math.max(FOOT_HEIGHT, lay.washer.thickness + lay.beyond - thick + 0.004);
   return {
     parts: [
       ...(
@@ -332,14 +443,57 @@ function footParts(
           packPrice: Math.round(d['foot']! * 600) / 100,
         },
       })),
-      ...corners.map((c) => rubberFoot({ ...c, at: [c.at[0], c.at[1], c.at[2] - drop] })),
+      ...corners.map((c) => rubberFoot({ ...c, tall })),
+    ],
+    connections: [
+      ...(
+        [
+          ['left', 1],
+          ['right', -1],
+        ] as const
+      ).flatMap(([side, s]) =>
+        (
+          [
+            ['front', 1],
+            ['rear', -1],
+          ] as const
+        ).map(([end, e]): StatedConnection => ({
+          kind: 'bolted',
+          id: `foot-bar-${side}-${end}`,
+          name: `${end} bolt of the ${side} foot bar`,
+          on: 'lower-bar',
+          point: [e * (lay.width / 2 - FROM_EDGE), s * y, 0],
+          way: [0, 0, -1],
+          thread: 'M4',
+          stack: [
+            { kind: 'piece', piece: 'lower-bar' },
+            { kind: 'piece', piece: `foot-bar-${side}` },
+          ],
+          end: { kind: 'nut' },
+        })),
+      ),
+      ...corners.map((c): StatedConnection => ({
+        kind: 'bolted',
+        id: `${c.id}-on`,
+        name: `screw of the ${c.id.replace('foot-', '').replace('-', ' ')} foot`,
+        on: `foot-bar-${c.id.endsWith('left') ? 'left' : 'right'}`,
+        point: [c.at[0], c.at[1], c.at[2] - tall],
+        way: [0, 0, 1],
+        thread: 'M4',
+        recess: FOOT_RECESS,
+        stack: [
+          { kind: 'piece', piece: c.id },
+          { kind: 'piece', piece: `foot-bar-${c.id.endsWith('left') ? 'left' : 'right'}` },
+        ],
+        end: { kind: 'nut' },
+      })),
     ],
     contacts: corners.map((c) => ({
       id: `${c.id}-down`,
       name: 'foot',
       kind: 'ground',
       body: 'rig',
-      at: [c.at[0], c.at[1], c.at[2] - drop - 0.01],
+      at: [c.at[0], c.at[1], c.at[2] - tall],
       direction: [0, 0, 1],
     })),
   };
@@ -436,14 +590,14 @@ function advise(input: FamilyInput): readonly Finding[] {
   const lay = layOut(input);
   const findings: Finding[] = [];
   const { section } = lay.bar;
-  if (section.kind === 'flat' && section.slots && WASHER.outside < section.slots.width + 0.01) {
+  if (section.kind === 'flat' && section.slots && lay.washer.outside < section.slots.width + 0.01) {
     findings.push({
       code: 'washerInSlot',
       severity: 'mend',
       about: 'lower-bar',
-      figure: figure('length', WASHER.outside),
+      figure: figure('length', lay.washer.outside),
       limit: figure('length', section.slots.width + 0.01),
-      title: say`A washer of ${figure('length', WASHER.outside)} hardly bridges a slot ${figure('length', section.slots.width)} wide.`,
+      title: say`A washer of ${figure('length', lay.washer.outside)} hardly bridges a slot ${figure('length', section.slots.width)} wide.`,
       why: say`It dishes into the slot when the nut is pulled up.`,
       toDo: say`Take a wider, thicker washer.`,
       fixes: [],
@@ -469,7 +623,7 @@ function advise(input: FamilyInput): readonly Finding[] {
     figure: figure('length', lay.rodLength),
     limit: null,
     title: say`Cut both rods ${figure('length', lay.rodLength)} long.`,
-    why: say`The post of ${figure('length', input.dimensions['post']!)}, two bars, four washers, two nuts and ${figure('length', BEYOND)} of thread beyond each.`,
+    why: say`The post of ${figure('length', input.dimensions['post']!)}, two bars, four washers, two nuts and ${figure('length', TURNS_BEYOND * lay.thread.pitch, 1)} of thread beyond each.`,
     toDo:
       c['posts'] === 'foam'
         ? say`Both the same, or the bars are not parallel.`

@@ -2,12 +2,25 @@
  * Sliding top handle: a dovetail rail on the camera's top plate, a quick-release clamp on the rail, a handle on the clamp.
  * The handle slides to stand over the mass centre of each loadout. The camera's top screw is the origin, at its top face.
  */
-import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
+import {
+  alignZ,
+  figure,
+  fromColumns,
+  quaternionOf,
+  say,
+  unit,
+  cross,
+  type Finding,
+  type Phrase,
+  type Vec3,
+} from '../../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
-import type { Adjuster, Hands, Joint, Part, PartHole, Rig } from '../../model';
+import type { Adjuster, Hands, Part, PartHole, Rig, StatedConnection } from '../../model';
 import type { DimensionSpec, Family, FamilyInput, Sizing } from '../family';
 import { choiceSpec, lengthSpec, named, namesOf, toFiveMillimetres, usualInput, within, given } from '../familyTools';
+import { USUAL_SOCKET } from '../parts/camera';
 import { foamGrip, woodenGrip } from '../parts/hardware';
+import { plate } from '../parts/plate';
 
 const RAIL = { wide: 0.038, thick: 0.012, hole: 0.0066 };
 /** How far apart its holes are, m. */
@@ -46,7 +59,10 @@ const GRIP_LONG = 0.028; // beyond the hand, so that the posts stand clear of th
 const POST = 0.006; // radius of the two posts under the grip
 const FINGERS_DEEP = 0.032; // a finger and its glove under the grip
 const GRIP_RADIUS = 0.0145;
-const FINDER_HIGH = 0.05;
+const BASE = { width: 0.025, thick: 0.006, screws: 0.012 }; // flat bar on the clamp, which carries the posts
+const FROM_END = 0.012; // of the posts, from the ends of bar and grip
+const FINDER_CLAMP = { length: 0.03, high: 0.018 };
+const ARM = { width: 0.02, thick: 0.006, beyond: 0.012, least: 0.026 };
 /** A screen is read from at least this far and at most that, m; a finder from no more than the last. */
 const SCREEN_FROM = 0.2;
 const SCREEN_TO = 0.7;
@@ -58,16 +74,22 @@ function layOut({ dimensions: d, choices }: FamilyInput) {
   // The rail goes on by one of its holes: its middle stands a whole number of pitches from the camera's screw.
   const { pitch } = PITCHES[choices['pitch']!]!;
   const middle = Math.round(d['railForward']! / pitch) * pitch;
-  const top = RAIL.thick + clamp.high;
+  const onClamp = RAIL.thick + clamp.high;
+  const top = onClamp + BASE.thick;
   const grip = top + d['fingerRoom']! + GRIP_RADIUS;
   const travel = Math.max(0, rail.length / 2 - clamp.length / 2);
-  return { rail, pitch, clamp, middle, top, grip, travel, gripLength: d['gripLength']! };
+  return { rail, pitch, clamp, middle, onClamp, top, grip, travel, gripLength: d['gripLength']! };
 }
 
 function build(input: FamilyInput): Rig {
   const { dimensions: d, choices } = input;
   const lay = layOut(input);
-  const ends = [-1, 1].map((s) => s * (lay.gripLength / 2 - 0.012));
+  const ends = [-1, 1].map((s) => s * (lay.gripLength / 2 - FROM_END));
+  const wood = choices['grip'] === 'wood';
+  // Of foam the bar shows at both ends, where the posts meet it.
+  const tube = GRIP_RADIUS - 0.006;
+  const under = lay.grip - (wood ? GRIP_RADIUS : tube);
+  const finder = finderParts(input, lay);
   const holes: PartHole[] = Array.from(
     { length: Math.floor((lay.rail.length - 0.02) / lay.pitch) + 1 },
     (_, i) => i,
@@ -79,7 +101,7 @@ function build(input: FamilyInput): Rig {
       diameter: RAIL.hole,
     };
   });
-  const slides = ['clamp', ...ends.map((_, i) => `post-${i + 1}`), 'grip'];
+  const slides = ['clamp', 'base-bar', ...ends.map((_, i) => `post-${i + 1}`), 'grip', ...(wood ? [] : ['top-bar'])];
   const parts: Part[] = [
     {
       id: 'rail',
@@ -100,84 +122,123 @@ function build(input: FamilyInput): Rig {
       mass: { value: lay.clamp.mass, spread: 0.08 * lay.clamp.mass, source: `mass of ${lay.clamp.name}` },
       supply: { item: `quick-release ${lay.clamp.name}`, packOf: 1, packPrice: lay.clamp.price },
     },
+    plate({
+      id: 'base-bar',
+      name: 'base bar',
+      middle: [lay.middle, 0, lay.onClamp + BASE.thick / 2],
+      size: [lay.gripLength, BASE.width, BASE.thick],
+      material: 'aluminium',
+      supply: { item: `aluminium flat 25 × 6, ${Math.round(lay.gripLength * 1000)} mm`, packOf: 1, packPrice: 1.8 },
+    }),
     ...ends.map((x, i): Part => ({
       id: `post-${i + 1}`,
       name: i === 0 ? 'rear post' : 'front post',
-      shape: { kind: 'tube', outerRadius: POST, innerRadius: 0, length: lay.grip - lay.top },
-      at: [lay.middle + x, 0, (lay.grip + lay.top) / 2],
+      shape: { kind: 'tube', outerRadius: POST, innerRadius: 0.00275, length: under - lay.top },
+      at: [lay.middle + x, 0, (under + lay.top) / 2],
       material: 'aluminium',
-      supply: { item: 'stand-off M6, 50 mm, with screws', packOf: 2, packPrice: 5 },
+      supply: {
+        item: `aluminium tube 12 × 3, ${Math.round((under - lay.top) * 10000) / 10} mm`,
+        packOf: 1,
+        packPrice: 0.9,
+      },
     })),
-    {
-      ...(choices['grip'] === 'wood'
-        ? woodenGrip({
-            id: 'grip',
-            at: [lay.middle, 0, lay.grip],
-            axis: [1, 0, 0],
-            length: lay.gripLength,
-            diameter: 2 * GRIP_RADIUS,
-            bore: 0.0065,
-          })
-        : foamGrip({
-            id: 'grip',
-            at: [lay.middle, 0, lay.grip],
-            axis: [1, 0, 0],
-            length: lay.gripLength,
-            inside: 2 * GRIP_RADIUS - 0.012,
-          })),
-      name: 'grip',
-    },
-    ...(choices['finder'] === 'none'
-      ? []
+    ...(wood
+      ? [
+          {
+            ...woodenGrip({
+              id: 'grip',
+              at: [lay.middle, 0, lay.grip],
+              axis: [1, 0, 0],
+              length: lay.gripLength,
+              diameter: 2 * GRIP_RADIUS,
+              bore: 0,
+            }),
+            name: 'grip',
+          },
+        ]
       : [
           {
-            id: 'finder',
-            name: choices['finder'] === 'monitor' ? 'monitor on its arm' : 'finder on its arm',
-            shape: {
-              kind: 'box' as const,
-              size: (choices['finder'] === 'monitor' ? [0.02, 0.13, 0.08] : [0.1, 0.045, 0.045]) as Vec3,
-            },
-            at: [
-              lay.middle + d['finderAhead']!,
-              choices['finderSide'] === 'left' ? 0.08 : choices['finderSide'] === 'right' ? -0.08 : 0,
-              RAIL.thick + FINDER_HIGH,
-            ] as Vec3,
-            material: 'petg',
-            seenFrom: (choices['finder'] === 'monitor' ? [SCREEN_FROM, SCREEN_TO] : [0, FINDER_TO]) as [number, number],
-            mass: {
-              value: choices['finder'] === 'monitor' ? 0.29 : 0.24,
-              spread: 0.04,
-              source: 'mass of finder and arm',
+            id: 'top-bar',
+            name: 'tube of the grip',
+            shape: { kind: 'tube' as const, outerRadius: tube, innerRadius: tube - 0.002, length: lay.gripLength },
+            at: [lay.middle, 0, lay.grip] as Vec3,
+            turn: quaternionOf(alignZ([1, 0, 0])),
+            material: 'aluminium',
+            supply: {
+              item: `aluminium tube 17 × 2, ${Math.round(lay.gripLength * 1000)} mm`,
+              packOf: 1,
+              packPrice: 1.6,
             },
           },
+          {
+            ...foamGrip({
+              id: 'grip',
+              at: [lay.middle, 0, lay.grip],
+              axis: [1, 0, 0],
+              length: lay.gripLength - 4 * FROM_END,
+              inside: 2 * tube,
+            }),
+            name: 'grip',
+          },
         ]),
+    ...finder.parts,
   ];
-  const joints: Joint[] = [
-    {
-      id: 'rail-on-camera',
-      name: 'camera screws',
-      node: 'top',
-      fitting: 'screw',
-      joins: ['rail'],
-      reversible: true,
+  const piece = (id: string): { readonly kind: 'piece'; readonly piece: string } => ({ kind: 'piece', piece: id });
+  const rearEnd = lay.middle - lay.rail.length / 2;
+  const second = [1, -1]
+    .map((s) => s * lay.pitch)
+    .find((x) => x > rearEnd + 0.01 && x < rearEnd + lay.rail.length - 0.01);
+  const onCamera = [0, ...(second === undefined ? [] : [second])];
+  const connections: StatedConnection[] = [
+    ...onCamera.map((x, i): StatedConnection => ({
+      kind: 'bolted',
+      id: `rail-on-camera-${i + 1}`,
+      name: `${i === 0 ? 'first' : 'second'} screw of the rail`,
+      on: 'rail',
+      point: [x, 0, RAIL.thick],
+      way: [0, 0, -1],
+      thread: '1/4-20',
+      head: 'sunk',
+      stack: [piece('rail')],
+      end: { kind: 'camera', depth: USUAL_SOCKET },
       packs: true,
-    },
-    {
-      id: 'clamp-on-rail',
-      name: 'quick-release clamp',
-      node: 'clamp-place',
-      fitting: 'groundClamp',
-      joins: ['rail', 'clamp'],
-      reversible: true,
-      packs: true,
-    },
+    })),
+    { kind: 'clamped', id: 'clamp-on-rail', name: 'clamp on the rail', piece: 'clamp', on: 'rail', packs: true },
+    ...([-1, 1] as const).map((e): StatedConnection => ({
+      kind: 'bolted',
+      id: `base-on-clamp-${e < 0 ? 'rear' : 'front'}`,
+      name: `${e < 0 ? 'rear' : 'front'} screw of the base bar`,
+      on: 'clamp',
+      point: [lay.middle + e * BASE.screws, 0, lay.top],
+      way: [0, 0, -1],
+      thread: 'M4',
+      head: 'sunk',
+      stack: [piece('base-bar')],
+      end: { kind: 'tapped', piece: 'clamp', depth: 0.01, in: 'aluminium' },
+    })),
+    ...ends.map((x, i): StatedConnection => ({
+      kind: 'bolted',
+      id: `post-${i + 1}-bolt`,
+      name: `${i === 0 ? 'rear' : 'front'} bolt of the grip`,
+      on: 'base-bar',
+      point: [lay.middle + x, 0, lay.onClamp],
+      way: [0, 0, 1],
+      thread: 'M5',
+      stack: [piece('base-bar'), piece(`post-${i + 1}`), piece(wood ? 'grip' : 'top-bar')],
+      end: { kind: 'nut' },
+    })),
+    ...(wood
+      ? []
+      : [{ kind: 'slidOn' as const, id: 'grip-on', name: 'foam on its tube', piece: 'grip', over: 'top-bar' }]),
+    ...finder.connections,
   ];
   const slide: Adjuster = {
     id: 'handle-along',
     name: 'Handle, along the rail',
     kind: 'mark',
     axis: [1, 0, 0],
-    range: [-lay.travel, lay.travel],
+    // A finder's clamp takes its end of the rail.
+    range: [-Math.max(0, lay.travel - finder.rear), Math.max(0, lay.travel - finder.front)],
     step: 0.0005,
     value: 0,
     moves: [{ kind: 'contact', id: 'hand-on-handle' }, ...slides.map((id) => ({ kind: 'part' as const, id }))],
@@ -187,14 +248,12 @@ function build(input: FamilyInput): Rig {
       {
         id: 'camera',
         name: 'camera with its rail',
-        nodes: [
-          { id: 'top', at: [0, 0, 0] },
-          { id: 'clamp-place', at: [lay.middle, 0, RAIL.thick] },
-        ],
+        nodes: [],
         members: [],
-        joints,
+        joints: [],
         parts,
         stations: [],
+        connections,
       },
     ],
     pivots: [],
@@ -221,6 +280,103 @@ function build(input: FamilyInput): Rig {
       },
     ],
     adjusters: [slide],
+  };
+}
+
+/** A clamp of its own at the rail's end, an arm of flat bar on it, and at the arm's end the finder. */
+function finderParts(
+  { dimensions: d, choices }: FamilyInput,
+  lay: ReturnType<typeof layOut>,
+): {
+  readonly parts: readonly Part[];
+  readonly connections: readonly StatedConnection[];
+  /** What its clamp takes of the handle's way, behind and ahead, m. */
+  readonly rear: number;
+  readonly front: number;
+} {
+  if (choices['finder'] === 'none') return { parts: [], connections: [], rear: 0, front: 0 };
+  const isMonitor = choices['finder'] === 'monitor';
+  const size: Vec3 = isMonitor ? [0.02, 0.13, 0.08] : [0.1, 0.045, 0.045];
+  const side = choices['finderSide'] === 'left' ? 0.08 : choices['finderSide'] === 'right' ? -0.08 : 0;
+  const x = lay.middle + d['finderAhead']!;
+  const end = Math.sign(d['finderAhead']!) || -1;
+  const edge = lay.middle + end * (lay.rail.length / 2 - FINDER_CLAMP.length / 2);
+  // Far enough from the finder's own screw for both heads.
+  const clampAt = side === 0 && Math.abs(x - edge) < ARM.least ? x - end * ARM.least : edge;
+  const onClamp = RAIL.thick + FINDER_CLAMP.high;
+  const along = unit([x - clampAt, side, 0]);
+  const far = Math.hypot(x - clampAt, side);
+  const finder: Vec3 = [x, side, onClamp + ARM.thick + size[2] / 2];
+  const screw = (
+    id: string,
+    name: string,
+    piece: string,
+    at: readonly [number, number],
+    up: 1 | -1,
+  ): StatedConnection => ({
+    kind: 'bolted',
+    id,
+    name,
+    on: 'finder-arm',
+    point: [at[0], at[1], up > 0 ? onClamp : onClamp + ARM.thick],
+    way: [0, 0, up],
+    thread: '1/4-20',
+    head: 'sunk',
+    stack: [{ kind: 'piece', piece: 'finder-arm' }],
+    end:
+      piece === 'finder'
+        ? { kind: 'tapped', piece, depth: 0.008, in: 'steel' }
+        : { kind: 'tapped', piece, depth: 0.012, in: 'aluminium' },
+  });
+  return {
+    parts: [
+      {
+        id: 'finder-clamp',
+        name: 'clamp of the finder',
+        shape: { kind: 'box', size: [FINDER_CLAMP.length, 0.05, FINDER_CLAMP.high] },
+        at: [clampAt, 0, RAIL.thick + FINDER_CLAMP.high / 2],
+        material: 'aluminium',
+        mass: { value: 0.05, spread: 0.005, source: 'mass of clamp of the finder' },
+        supply: { item: 'small quick-release clamp', packOf: 1, packPrice: 8 },
+      },
+      {
+        id: 'finder-arm',
+        name: 'arm of the finder',
+        shape: { kind: 'box', size: [far + 2 * ARM.beyond, ARM.width, ARM.thick] },
+        at: [(clampAt + x) / 2, side / 2, onClamp + ARM.thick / 2],
+        turn: quaternionOf(fromColumns(along, cross([0, 0, 1], along), [0, 0, 1])),
+        material: 'aluminium',
+        supply: {
+          item: `aluminium flat 20 × 6, ${Math.round((far + 2 * ARM.beyond) * 1000)} mm`,
+          packOf: 1,
+          packPrice: 1.5,
+        },
+      },
+      {
+        id: 'finder',
+        name: isMonitor ? 'monitor' : 'finder',
+        shape: { kind: 'box', size },
+        at: finder,
+        material: 'petg',
+        seenFrom: isMonitor ? [SCREEN_FROM, SCREEN_TO] : [0, FINDER_TO],
+        mass: { value: isMonitor ? 0.25 : 0.2, spread: 0.04, source: `mass of ${isMonitor ? 'monitor' : 'finder'}` },
+        supply: { item: isMonitor ? 'small monitor' : 'eye finder', packOf: 1, packPrice: isMonitor ? 90 : 60 },
+      },
+    ],
+    connections: [
+      {
+        kind: 'clamped',
+        id: 'finder-clamp-on',
+        name: 'finder’s clamp on the rail',
+        piece: 'finder-clamp',
+        on: 'rail',
+        packs: true,
+      },
+      screw('finder-arm-on', 'screw of the finder’s arm', 'finder-clamp', [clampAt, 0], -1),
+      screw('finder-on', 'screw of the finder', 'finder', [x, side], 1),
+    ],
+    rear: end < 0 ? FINDER_CLAMP.length : 0,
+    front: end < 0 ? 0 : FINDER_CLAMP.length,
   };
 }
 
@@ -256,7 +412,7 @@ const dimensions: readonly DimensionSpec[] = [
     0.04,
     0.025,
     0.08,
-    'From the clamp’s top to the grip’s underside: four fingers and a glove.',
+    'From the base bar to the grip’s underside: four fingers and a glove.',
   ),
   lengthSpec('gripLength', 'Grip length', 'grip', 0.125, 0.09, 0.2, 'Your hand and a little.'),
   lengthSpec(

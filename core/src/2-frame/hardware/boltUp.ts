@@ -167,7 +167,7 @@ function weighedPiece(role: string, item: string, fastener: Fastener, within: nu
   return { role, item, fastener, ...weighed, spread: (within / 2) * weighed.mass };
 }
 
-function washerPiece(thread: Thread, role: string, kind: WasherKind, at: number): BoltPiece {
+export function washerPiece(thread: Thread, role: string, kind: WasherKind, at: number): BoltPiece {
   const { bore, outside, thick } = WASHERS[kind];
   const fastener: Fastener = {
     type: 'washer',

@@ -65,8 +65,8 @@ export const WOOD_STRIPS: Readonly<Record<string, Stock>> = {
     'petg',
     { kind: 'flat', width: 0.05, thickness: 0.01 },
     9,
-    'printed solid; longer than the bed is printed in parts',
-    [0.25],
+    'printed solid; longer than the bed is printed in parts and glued',
+    [0.25, 0.5, 1],
   ),
 };
 export const RODS: Readonly<Record<string, Stock>> = {

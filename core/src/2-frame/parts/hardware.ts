@@ -97,11 +97,12 @@ export const quickRelease = (place: Place): Part => ({
 });
 
 /** Rubber foot; `at` is its top. */
-export const rubberFoot = (place: Place): Part => ({
+export const FOOT_HEIGHT = 0.01;
+export const rubberFoot = (place: Place & { readonly tall?: number }): Part => ({
   id: place.id,
   name: 'rubber foot',
-  shape: round(0.011, 0.01),
-  at: addScaled(place.at, [0, 0, -1], 0.005),
+  shape: round(0.011, place.tall ?? FOOT_HEIGHT),
+  at: addScaled(place.at, [0, 0, -1], (place.tall ?? FOOT_HEIGHT) / 2),
   material: 'rubberFoam',
   mass: { value: 0.005, spread: 0.001, source: 'mass of rubber foot' },
   ...twin(place),

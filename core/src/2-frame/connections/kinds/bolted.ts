@@ -1,7 +1,15 @@
 /** A screw through an ordered stack: how long it is, what it brings and where that stands, which holes it needs. */
 import { addScaled, dot, figure, length, say, subtract, unit, type Phrase, type Vec3 } from '../../../0-base';
 import type { Bolted } from '../../../model';
-import { boltUp, nutPiece, onOwnRod, spacerPiece, type BoltEnd, type BoltPiece } from '../../hardware/boltUp';
+import {
+  boltUp,
+  nutPiece,
+  onOwnRod,
+  spacerPiece,
+  washerPiece,
+  type BoltEnd,
+  type BoltPiece,
+} from '../../hardware/boltUp';
 import { ACROSS_FLATS, CLEARANCE, TAPPING_HOLE } from '../../hardware/sizes';
 import { THREADS, type Thread } from '../../hardware/thread';
 import type { StackLayer } from '../../hardware/stackUp';
@@ -41,7 +49,7 @@ export const bolted: KindOfConnection<'bolted'> = {
   },
 };
 
-/** Pieces and stations of a stack; nuts and spacers on its thread are its own. */
+/** Pieces and stations of a stack; nuts, washers and spacers on its thread are its own. */
 const held = (layer: Bolted['stack'][number]): readonly string[] =>
   layer.kind === 'row' ? [layer.station] : layer.kind === 'piece' ? [layer.piece] : [];
 const endsIn = ({ end }: Bolted): readonly string[] => (end.kind === 'tapped' ? [end.piece] : []);
@@ -164,6 +172,12 @@ function stackOf(of: Bolted, thread: Thread, around: Surroundings): Stacked | { 
       case 'nut': {
         const piece = nutPiece(thread, `nut-${between.length + 1}`, layer.nut, standing);
         put(piece, piece.fastener.type === 'hexNut' ? piece.fastener.height : 0, layer.against);
+        spans.push(null);
+        break;
+      }
+      case 'washer': {
+        const piece = washerPiece(thread, `washer-${between.length + 1}`, layer.washer, standing);
+        put(piece, piece.fastener.type === 'washer' ? piece.fastener.thickness : 0);
         spans.push(null);
         break;
       }
