@@ -24,6 +24,7 @@ const end = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('nut') }),
   z.strictObject({ kind: z.literal('thin') }),
   z.strictObject({ kind: z.literal('lock') }),
+  z.strictObject({ kind: z.literal('wing') }),
   z.strictObject({
     kind: z.literal('tapped'),
     piece: id,
@@ -44,8 +45,10 @@ const bolted = z.strictObject({
   way: vec3,
   /** By its usual name: “M6”, “1/4-20”. */
   thread: name,
-  /** Flush with the first layer's face; left out: a hexagon on it. */
-  head: z.literal('sunk').optional(),
+  /** Flush with the first layer's face; a dome with a square neck let into it; a wing nut on a rod; left out: a hexagon. */
+  head: z.enum(['sunk', 'square', 'wing']).optional(),
+  /** What its holes are drilled to, where that is not the usual clearance. */
+  hole: positive.optional(),
   /** How deep its head lies in the first layer. */
   recess: positive.optional(),
   /** A rod of the rig that stands for the screw, with a nut for its head. */
@@ -83,6 +86,8 @@ const seated = z.strictObject({
   name,
   piece: id,
   in: id,
+  /** A hole of its own size is made for it. */
+  bored: z.literal(true).optional(),
   packs: z.boolean().optional(),
 });
 export type Seated = z.infer<typeof seated>;
@@ -132,6 +137,21 @@ const laid = z.strictObject({
 });
 export type Laid = z.infer<typeof laid>;
 
+/** A wood screw through one piece into another, m. */
+const screwedIn = z.strictObject({
+  kind: z.literal('screwedIn'),
+  id,
+  name,
+  point: vec3,
+  way: vec3,
+  diameter: positive,
+  length: positive,
+  through: id,
+  into: id,
+  packs: z.boolean().optional(),
+});
+export type ScrewedIn = z.infer<typeof screwedIn>;
+
 export const statedConnection = z.discriminatedUnion('kind', [
   bolted,
   slidOn,
@@ -140,5 +160,6 @@ export const statedConnection = z.discriminatedUnion('kind', [
   hinged,
   bonded,
   laid,
+  screwedIn,
 ]);
 export type StatedConnection = z.infer<typeof statedConnection>;

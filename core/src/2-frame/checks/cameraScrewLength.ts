@@ -12,6 +12,9 @@ const SOLD = [0.008, 0.0095, 0.0127, 0.0159, 0.0191, 0.0222, 0.0254, 0.0318, 0.0
 export const cameraScrewLength: FrameCheck = {
   id: 'cameraScrewLength',
   look: ({ rig, socket }) => {
+    // Where the screw is worked out it is of the right length, or said to be none.
+    const isStated = rig.bodies.some((b) => b.connections?.some((c) => c.kind === 'bolted' && c.end.kind === 'camera'));
+    if (isStated) return [];
     const part = rig.bodies.flatMap((b) => b.parts).find((p) => p.screw);
     if (!part?.screw || !socket) return [];
     const engaged = part.screw.length - part.screw.passes;

@@ -1,7 +1,7 @@
 /** What moves along when a frame's corners do: whatever is held there, from piece to piece, without going along a bar. */
 import type { Vec3 } from '../../0-base';
-import type { Body } from '../../model';
-import { piecesHeld } from './kinds';
+import type { Body, StatedConnection } from '../../model';
+import { datumOf, piecesHeld } from './kinds';
 
 /** Parts and stations fastened at these nodes, by joints or by what joints are bolted to. */
 export function fastenedAt(body: Body, nodes: ReadonlySet<string>): ReadonlySet<string> {
@@ -20,6 +20,9 @@ export function fastenedAt(body: Body, nodes: ReadonlySet<string>): ReadonlySet<
   return found;
 }
 
+/** Those that say where their screw is. */
+const placed = (c: StatedConnection): c is Extract<StatedConnection, { readonly point: Vec3 }> => 'point' in c;
+
 /** The body's screws with those moved whose place is given on what moves: these pieces, and bars between these nodes. */
 export function screwsMoved(
   body: Body,
@@ -31,6 +34,6 @@ export function screwsMoved(
   const bars = body.members.filter((m) => nodes.has(m.from) && nodes.has(m.to)).map((m) => m.id);
   const goes = new Set([...pieces, ...bars]);
   return {
-    connections: body.connections.map((c) => (c.kind === 'bolted' && goes.has(c.on) ? { ...c, ...to(c) } : c)),
+    connections: body.connections.map((c) => (placed(c) && goes.has(datumOf(c)) ? { ...c, ...to(c) } : c)),
   };
 }

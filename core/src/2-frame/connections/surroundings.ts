@@ -25,9 +25,8 @@ export function surroundings(rig: Rig, counts: (station: string) => number): Sur
 
 function solidsOf(rig: Rig, piece: string): readonly FlatBody[] {
   for (const body of rig.bodies) {
-    const part = body.parts.find((p) => p.id === piece);
-    const flat = part && partBody(part, rig);
-    if (flat) return [flat];
+    const lengths = body.parts.filter((p) => p.id === piece || p.of === piece).flatMap((p) => partBody(p, rig) ?? []);
+    if (lengths.length > 0) return lengths;
     const joint = body.joints.find((j) => j.id === piece);
     const ofJoint = joint?.hub && materialOf(joint.hub.material, rig.materials);
     if (joint && ofJoint) return hubBodies(joint, body, ofJoint);

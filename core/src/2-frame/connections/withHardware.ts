@@ -25,8 +25,13 @@ export function hardwareOf(
   const around = surroundings(rig, (station) => counts.get(station) ?? 0);
   const brought = new Map<string, string[]>();
   const slotFor = slotsOf(rig);
-  const bodies = rig.bodies.map((body) => {
-    const resolved = (body.connections ?? []).map((stated) => ({ stated, ...resolve(stated, around) }));
+  const all = rig.bodies.map((body) =>
+    (body.connections ?? []).map((stated) => ({ stated, ...resolve(stated, around) })),
+  );
+  // A bolt that something turns on passes pieces of two bodies.
+  const connections = all.flat().map((r) => r.connection);
+  const bodies = rig.bodies.map((body, i) => {
+    const resolved = all[i]!;
     for (const { stated, parts, faults: broken } of resolved) {
       faults.push(...broken);
       for (const part of parts) {
@@ -34,7 +39,6 @@ export function hardwareOf(
         brought.set(datum, [...(brought.get(datum) ?? []), part.id]);
       }
     }
-    const connections = resolved.map((r) => r.connection);
     return {
       ...body,
       members: body.members.map((m) => memberDrilled(m, body, connections)),

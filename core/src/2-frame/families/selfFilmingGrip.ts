@@ -4,9 +4,10 @@
  */
 import {
   addScaled,
-  alignZ,
+  cross,
   DEGREE,
   figure,
+  fromColumns,
   quaternionOf,
   say,
   type Finding,
@@ -14,7 +15,7 @@ import {
   type Vec3,
 } from '../../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
-import type { Hands, Joint, Member, Node, Part, Rig, Stock } from '../../model';
+import type { Hands, Joint, Member, Node, Part, Rig, StatedConnection, Stock } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
 import {
   angleSpec,
@@ -27,20 +28,26 @@ import {
   within,
   given,
 } from '../familyTools';
+import { followBends, neutralFractionFor, stripStart } from '../members/bend';
 import { WOOD_STRIPS } from '../parts/bars';
+import { USUAL_SOCKET } from '../parts/camera';
 import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip, strap } from '../parts/hardware';
+import { CLIP_FACE, pipeClip } from '../parts/pipeClip';
 import { pipeOf } from '../parts/pipes';
 import { plate } from '../parts/plate';
 import { pipework } from '../fittings/pipework';
 
 const SCREW = 0.00635; // 1/4-20
-const SCREWS_SOLD = [0.0095, 0.0127, 0.0159, 0.019, 0.0222, 0.0254, 0.0318, 0.0381];
-const ENGAGED = 0.0046; // into the socket: enough thread, and short of the bottom of most
-const WASHERS = 0.0016 + 0.0017; // plain and split, under the head
-const LOCK_NUT = 0.0056; // thin nut that keeps the screw on the shelf
+const PAD = 0.0015; // of rubber under the camera: its hole, a size small, keeps the screw on the shelf
+const PIN_OUT = 0.0035; // of the pin, into the camera
+const WOOD_SCREW = { diameter: 0.004, into: 0.022 };
+const BEND_INSIDE = 0.012; // of a metal strip's corner
+const THIN = 0.008; // a strip under this is bent, not joined
+const WRAP = 0.003;
 const PIPE = 'pvc/1/2';
 const PLATE_THICKNESS = 0.006;
+const STRAP = { from: 0.015, thick: 0.003 }; // of the wrist strap from the grip's end
 const WRIST_EASY = 25 * DEGREE;
 const HAND_HIGHEST = 0.05;
 const HAND_FROM_END = 0.03;
@@ -53,7 +60,13 @@ interface Layout {
   readonly joints: readonly Joint[];
   /** The face the camera stands on, over the hole, and how much the screw passes under it. */
   readonly top: number;
-  readonly passes: number;
+  /** What the camera's screw passes below its pad, and how thick that is. */
+  readonly under: string;
+  readonly thickness: number;
+  readonly parts: readonly Part[];
+  readonly connections: readonly StatedConnection[];
+  /** Of the grip, the way it lies fore and aft. */
+  readonly deep: number;
   readonly down: Vec3;
   readonly corner: Vec3;
   readonly outside: number;
@@ -76,62 +89,90 @@ function strips({ dimensions: d }: FamilyInput, stock: Stock): Layout {
     [corner[0] - section.thickness / 2, 0, shelfMiddle],
     [corner[0] - section.thickness / 2 + d['shelf']!, 0, shelfMiddle],
   ];
-  const along = (at: Vec3): number => at[0] - rear[0];
-  const straight = (id: string, name: string, from: string, to: string, holes: Member['holes']): Member => ({
+  const common = { top, thickness: section.thickness, down, corner, outside: section.width, deep: section.thickness };
+  if (section.thickness < THIN)
+    return { ...common, ...bentStrip(stock, front, corner, down, d['grip']!), under: 'grip' };
+  const straight = (id: string, name: string, from: string, to: string): Member => ({
     id,
     name,
     from,
     to,
     stock,
     leftLong: 0,
-    holes,
+    holes: [],
     path: { kind: 'straight', widthDirection: [0, 1, 0] },
   });
-  const screwAt = corner[0] + d['cameraForward']!;
+  const long = Math.ceil((section.thickness + WOOD_SCREW.into) / 0.005) * 0.005;
   return {
+    ...common,
+    under: 'shelf',
     nodes: [
       { id: 'corner', at: corner },
       { id: 'grip-end', at: end },
       { id: 'shelf-rear', at: rear },
       { id: 'shelf-front', at: front },
     ],
-    members: [
-      straight('grip', 'grip', 'corner', 'grip-end', []),
-      straight('shelf', 'shelf', 'shelf-rear', 'shelf-front', [
-        {
-          id: 'hole-screw',
-          name: 'camera screw',
-          along: along([screwAt, 0, 0]),
-          across: 0,
-          diameter: d['screwHole']!,
-          afterBending: false,
-        },
-        {
-          id: 'hole-pin',
-          name: 'pin',
-          along: along([screwAt + d['pinFromScrew']!, 0, 0]),
-          across: 0,
-          diameter: d['pinHole']!,
-          afterBending: false,
-        },
-      ]),
+    members: [straight('grip', 'grip', 'corner', 'grip-end'), straight('shelf', 'shelf', 'shelf-rear', 'shelf-front')],
+    joints: [],
+    parts: [],
+    connections: [
+      { kind: 'bonded', id: 'corner-joint', name: 'corner', piece: 'shelf', to: 'grip' },
+      ...([-1, 1] as const).map((s): StatedConnection => ({
+        kind: 'screwedIn',
+        id: `corner-screw-${s < 0 ? 'right' : 'left'}`,
+        name: `${s < 0 ? 'right' : 'left'} screw of the corner`,
+        point: addScaled([corner[0], (s * section.width) / 4, corner[2] + section.thickness], down, -0.01),
+        way: down,
+        diameter: WOOD_SCREW.diameter,
+        length: long,
+        through: 'shelf',
+        into: 'grip',
+      })),
     ],
-    joints: [
+  };
+}
+
+/** One strip, from the shelf's front back and down round the corner. */
+function bentStrip(
+  stock: Stock,
+  front: Vec3,
+  corner: Vec3,
+  down: Vec3,
+  grip: number,
+): Pick<Layout, 'nodes' | 'members' | 'joints' | 'parts' | 'connections'> {
+  const { section } = stock;
+  if (section.kind !== 'flat') throw new TypeError('the L is bent from flat bar');
+  const turn = Math.acos(-down[0]);
+  // Where the middles of shelf and grip would meet.
+  const meet: Vec3 = [corner[0] + (section.thickness / 2) * (down[0] / -down[2]) * -1, 0, front[2]];
+  const short = (BEND_INSIDE + section.thickness / 2) * Math.tan(turn / 2);
+  const neutralFraction = neutralFractionFor(BEND_INSIDE, section.thickness);
+  const segments = [
+    { straight: Math.max(0.005, front[0] - meet[0] - short) },
+    { angle: turn, insideRadius: BEND_INSIDE, neutralFraction },
+    { straight: Math.max(0.005, grip - short) },
+  ];
+  const strip = followBends(section, segments, stripStart(front, [-1, 0, 0], [0, 0, -1]));
+  return {
+    nodes: [
+      { id: 'shelf-front', at: front },
+      { id: 'grip-end', at: strip.end.at },
+    ],
+    members: [
       {
-        id: 'corner-joint',
-        name: 'glued and screwed',
-        node: 'corner',
-        fitting: section.thickness < 0.008 ? 'boltThrough' : 'glue',
-        joins: ['grip', 'shelf'],
-        reversible: section.thickness < 0.008,
-        dryingTime: section.thickness < 0.008 ? 0 : 12 * 3600,
+        id: 'grip',
+        name: 'bent grip',
+        from: 'shelf-front',
+        to: 'grip-end',
+        stock,
+        leftLong: 0,
+        holes: [],
+        path: { kind: 'bent', along: [-1, 0, 0], across: [0, 0, -1], segments },
       },
     ],
-    top,
-    passes: section.thickness + WASHERS,
-    down,
-    corner,
-    outside: section.width,
+    joints: [],
+    parts: [],
+    connections: [],
   };
 }
 
@@ -147,17 +188,54 @@ function pipes({ dimensions: d }: FamilyInput): Layout {
       { id: 'grip', name: 'grip', from: 'corner', to: 'grip-end', direction: [0, 0, -1], cut: d['grip']! },
       { id: 'shelf', name: 'shelf', from: 'corner', to: 'shelf-front', direction: [1, 0, 0], cut: d['shelf']! },
     ],
-    fastens: { 'shelf-front': ['camera-plate'] },
   });
+  const reach = (node: string): number => {
+    const socket = laid.joints.find((j) => j.node === node)!.hub!.sockets[0]!;
+    return socket.takeOff + socket.depth + 0.001;
+  };
+  const [rear, front] = [corner[0] + reach('corner'), laid.at('shelf-front')[0] - reach('shelf-front')];
+  const width = Math.max(0.012, Math.min(0.04, front - rear));
+  const clip = pipeClip({
+    id: 'plate-clip',
+    name: 'clip under the camera plate',
+    at: [(rear + front) / 2, 0, corner[2]],
+    along: [1, 0, 0],
+    face: [0, 0, 1],
+    outside,
+    width,
+    pipe: 'shelf',
+    holds: ['camera-plate'],
+    thickness: PLATE_THICKNESS,
+  });
+  const under = corner[2] + outside / 2 + CLIP_FACE;
+  const camera = corner[0] + d['cameraForward']!;
+  const [back, ahead] = [
+    Math.min(camera, camera + d['pinFromScrew']!, clip.part.at[0] - width / 2) - 0.015,
+    Math.max(camera, camera + d['pinFromScrew']!, clip.part.at[0] + width / 2) + 0.015,
+  ];
   return {
     nodes: [...laid.nodes],
     members: [...laid.members],
     joints: [...laid.joints],
-    top: corner[2] + outside / 2 + PLATE_THICKNESS,
-    passes: PLATE_THICKNESS + WASHERS,
+    top: under + PLATE_THICKNESS,
+    under: 'camera-plate',
+    thickness: PLATE_THICKNESS,
+    parts: [
+      clip.part,
+      plate({
+        id: 'camera-plate',
+        name: 'camera plate',
+        middle: [(back + ahead) / 2, 0, under + PLATE_THICKNESS / 2],
+        size: [ahead - back, 0.045, PLATE_THICKNESS],
+        material: 'aluminium',
+        supply: { item: `aluminium plate ${Math.round((ahead - back) * 1000)} × 45 × 6`, packOf: 1, packPrice: 2.6 },
+      }),
+    ],
+    connections: clip.connections,
     down: [0, 0, -1],
     corner,
     outside,
+    deep: outside,
   };
 }
 
@@ -171,74 +249,91 @@ function build(input: FamilyInput): Rig {
   const { dimensions: d, choices } = input;
   const lay = layOut(input);
   const at: Vec3 = [lay.corner[0] + d['cameraForward']!, 0, lay.top];
-  const length = SCREWS_SOLD.find((s) => s >= lay.passes + ENGAGED) ?? SCREWS_SOLD.at(-1)!;
-  const screw = {
-    diameter: SCREW,
-    length,
-    passes: lay.passes,
-    hole: d['screwHole']!,
-    pin: { diameter: d['pin']!, hole: d['pinHole']!, fromScrew: d['pinFromScrew']! },
-  };
-  const under = lay.top - lay.passes;
+  const onPad: Vec3 = [at[0], 0, lay.top + PAD];
+  const passes = lay.thickness + PAD;
+  const isPipe = choices['make'] === 'pipe';
+  const end = lay.nodes.find((n) => n.id === 'grip-end')!.at;
+  const fore = cross([0, 1, 0], lay.down);
   const parts: Part[] = [
+    ...lay.parts,
     {
-      id: 'camera-screw',
-      name: 'camera screw with its washers',
-      shape: { kind: 'tube', outerRadius: 0.0075, innerRadius: 0, length: 0.006 },
-      at: [at[0], 0, under - 0.003],
-      material: 'steel',
-      mass: { value: 0.011, spread: 0.002, source: 'mass of camera screw' },
-      mount: at,
-      screw,
-      supply: {
-        item: `1/4-20 screw ${Math.round(length * 10000) / 10} mm, washer and split washer`,
-        packOf: 1,
-        packPrice: 1.1,
+      id: 'camera-pad',
+      name: 'rubber pad under the camera',
+      shape: { kind: 'box', size: [0.04, 0.03, PAD] },
+      at: [at[0], 0, lay.top + PAD / 2],
+      material: 'rubberFoam',
+      mount: onPad,
+      screw: {
+        diameter: SCREW,
+        length: passes + 0.005,
+        passes,
+        hole: d['screwHole']!,
+        pin: { diameter: d['pin']!, hole: d['pinHole']!, fromScrew: d['pinFromScrew']! },
       },
-    },
-    {
-      id: 'lock-nut',
-      name: 'lock nut',
-      shape: { kind: 'tube', outerRadius: 0.0055, innerRadius: SCREW / 2, length: LOCK_NUT },
-      at: [at[0], 0, under + WASHERS + LOCK_NUT / 2],
-      material: 'steel',
-      supply: { item: '1/4-20 thin lock nut', packOf: 4, packPrice: 1.2 },
+      supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3 },
     },
     {
       id: 'pin',
       name: 'anti-twist pin',
-      shape: { kind: 'tube', outerRadius: d['pin']! / 2, innerRadius: 0, length: lay.passes },
-      at: [at[0] + d['pinFromScrew']!, 0, lay.top - lay.passes / 2 + 0.002],
+      shape: { kind: 'tube', outerRadius: d['pin']! / 2, innerRadius: 0, length: passes + PIN_OUT },
+      at: [at[0] + d['pinFromScrew']!, 0, lay.top - lay.thickness + (passes + PIN_OUT) / 2],
       material: 'steel',
       supply: { item: 'wire nail, shank filed to its hole', packOf: 10, packPrice: 0.5 },
     },
-    ...(choices['make'] === 'pipe'
-      ? [
-          plate({
-            id: 'camera-plate',
-            name: 'camera plate',
-            middle: [at[0], 0, lay.top - PLATE_THICKNESS / 2],
-            size: [0.06, 0.045, PLATE_THICKNESS],
-            material: 'aluminium',
-            supply: { item: 'aluminium plate 60 × 45 × 6', packOf: 1, packPrice: 2.6 },
-          }),
-        ]
-      : []),
-    ...(choices['make'] === 'pipe'
+    ...(isPipe
       ? [foamGrip({ id: 'sleeve', at: [0, 0, 0], axis: lay.down, length: 0.1, inside: lay.outside })]
       : [
           {
             id: 'sleeve',
             name: 'cork wrap',
-            shape: { kind: 'tube' as const, outerRadius: 0.02, innerRadius: 0.017, length: 0.1 },
+            shape: {
+              kind: 'box' as const,
+              size: [0.1, lay.outside + 2 * WRAP, lay.deep + 2 * WRAP] as Vec3,
+              bore: [lay.outside, lay.deep] as [number, number],
+            },
             at: [0, 0, 0] as Vec3,
-            turn: quaternionOf(alignZ(lay.down)),
+            turn: quaternionOf(fromColumns(lay.down, [0, 1, 0], cross(lay.down, [0, 1, 0]))),
             material: 'rubberFoam',
             supply: { item: 'cork or foam wrap', packOf: 1, packPrice: 2.2 },
           },
         ]),
     ...(choices['strap'] === 'yes'
-      ? [{ ...strap({ id: 'wrist-strap', at: addScaled([0, 0, 0], lay.down, 0.06) }), name: 'wrist strap' }]
+      ? [
+          {
+            ...strap({
+              id: 'wrist-strap',
+              at: addScaled(addScaled(end, lay.down, -STRAP.from), fore, -(lay.deep + STRAP.thick) / 2),
+            }),
+            turn: quaternionOf(fromColumns(lay.down, [0, 1, 0], cross(lay.down, [0, 1, 0]))),
+            name: 'wrist strap',
+          },
+        ]
+      : []),
+  ];
+  const connections: StatedConnection[] = [
+    ...lay.connections,
+    {
+      kind: 'bolted',
+      id: 'camera',
+      name: 'camera screw',
+      on: 'camera-pad',
+      point: [at[0], 0, lay.top - lay.thickness],
+      way: [0, 0, 1],
+      thread: '1/4-20',
+      hole: d['screwHole']!,
+      ...(isPipe ? { head: 'sunk' as const } : { washer: 'flat' as const }),
+      stack: [
+        { kind: 'piece', piece: lay.under },
+        { kind: 'piece', piece: 'camera-pad' },
+      ],
+      end: { kind: 'camera', depth: USUAL_SOCKET },
+    },
+    { kind: 'seated', id: 'pin-in', name: 'pin', piece: 'pin', in: lay.under, bored: true },
+    isPipe
+      ? { kind: 'slidOn', id: 'sleeve-on', name: 'foam on the grip', piece: 'sleeve', over: 'grip' }
+      : { kind: 'laid', id: 'sleeve-on', name: 'wrap round the grip', piece: 'sleeve', on: 'grip' },
+    ...(choices['strap'] === 'yes'
+      ? [{ kind: 'laid' as const, id: 'strap-on', name: 'strap round the grip', piece: 'wrist-strap', on: 'grip' }]
       : []),
   ];
   return {
@@ -251,6 +346,7 @@ function build(input: FamilyInput): Rig {
         joints: [...lay.joints],
         parts,
         stations: [],
+        connections,
       },
     ],
     pivots: [],
@@ -296,13 +392,13 @@ const dimensions = [
   lengthSpec(
     'cameraForward',
     'Camera ahead of the corner',
-    'camera-screw',
+    'camera-pad',
     0.035,
     0.012,
     0.15,
     'The screw’s hole, from the corner.',
   ),
-  lengthSpec('screwHole', 'Screw hole', 'camera-screw', 0.0064, 0.00635, 0.008, 'Drill for the camera screw.'),
+  lengthSpec('screwHole', 'Screw hole', 'camera-pad', 0.0066, 0.0064, 0.008, 'Drill for the camera screw.'),
   lengthSpec('pin', 'Pin shank', 'pin', 0.004, 0.0025, 0.006, 'Measured over the filed shank.'),
   given(
     'measured',
@@ -376,7 +472,6 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
 
 function advise(input: FamilyInput): readonly Finding[] {
   const { dimensions: d, choices: c } = input;
-  const lay = layOut(input);
   const lean = d['angle']! - 90 * DEGREE;
   const findings: Finding[] = [];
   if (c['make'] === 'pipe' && Math.abs(lean) > 0.5 * DEGREE) {
@@ -448,12 +543,12 @@ function advise(input: FamilyInput): readonly Finding[] {
   findings.push({
     code: 'screwStaysOn',
     severity: 'note',
-    about: 'lock-nut',
-    figure: figure('length', lay.passes, 1),
+    about: 'camera-pad',
+    figure: figure('length', PAD, 1),
     limit: null,
-    title: say`The lock nut keeps the screw on the shelf: run it up to ${figure('length', ENGAGED, 1)} from the end.`,
-    why: say`A screw that falls out in the field is a grip left at home. Under the head go the split washer, then the plain one.`,
-    toDo: say`Recess the shelf for the nut, or let it into the hole.`,
+    title: say`The rubber pad keeps the screw on the shelf.`,
+    why: say`A screw that falls out in the field is a grip left at home.`,
+    toDo: say`Punch its hole a size small and screw the screw through it.`,
     fixes: [],
   });
   return findings;
@@ -476,7 +571,7 @@ export const selfFilmingGrip: Family = {
   },
   goesWrong: [
     'The pin’s hole is a size too big and the camera ticks round at each step.',
-    'The screw falls out: no lock nut.',
+    'The screw falls out: nothing keeps it on the shelf.',
     'The shelf shuts the battery door.',
   ],
   dimensions,

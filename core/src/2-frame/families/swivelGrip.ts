@@ -13,7 +13,7 @@ import {
   type Vec3,
 } from '../../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
-import type { Hands, Joint, Member, Part, PartHole, Rig } from '../../model';
+import type { Hands, Member, Part, Rig, StatedConnection } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
 import {
   angleSpec,
@@ -27,16 +27,18 @@ import {
   given,
 } from '../familyTools';
 import { WOOD_STRIPS } from '../parts/bars';
-import { wingNut } from '../parts/hardware';
+import { USUAL_SOCKET } from '../parts/camera';
 import { plate } from '../parts/plate';
+import { FLAT_WASHER, WING_HEIGHT } from '../hardware/sizes';
 
 const BOLT = 0.008; // M8, square under its head so that it cannot turn in the wood
-const WASHER = { outer: 0.012, inner: 0.0042, thickness: 0.0016 };
-const WING = 0.012; // the wing nut's own height
-const BOLTS_SOLD = [0.04, 0.05, 0.06, 0.07, 0.08, 0.1, 0.12];
 const EAR = 0.004; // the bracket's flange, clamped against the wood
-const NECK_IN_WOOD = 0.03; // of an upright bolt
-const OVER_NUT = 0.002; // between an upright bolt's nut and the plate bridging it
+const IN_WOOD = 0.03; // of an upright bolt, down to the middle of the cross dowel it is screwed into
+const BARREL = { radius: 0.007, length: 0.028 };
+const FACING = 0.002; // leather or rubber
+const OVER_NUT = 0.008; // between an upright bolt's wings and the plate bridging it: room for the camera's screw
+const PAD = 0.0015;
+const WEB_BEHIND = 0.026; // clear of the wings as they turn
 const PLATE: Vec3 = [0.06, 0.045, 0.004];
 /** What fingers put into a wing nut, N m. */
 const TIGHT: Readonly<Record<string, { readonly name: string; readonly torque: number }>> = {
@@ -52,14 +54,6 @@ const FACES: Readonly<Record<string, { readonly name: string; readonly friction:
 };
 const NUT_FACTOR = 0.2;
 const SLOT = 0.03; // along the plate: the camera's screw stands anywhere in it
-const SCREW: Pick<Part, 'id' | 'name' | 'material' | 'mass' | 'supply'> = {
-  id: 'camera-screw',
-  name: 'camera screw in its slot',
-  material: 'steel',
-  mass: { value: 0.009, spread: 0.002, source: 'mass of camera screw' },
-  supply: { item: '1/4-20 screw with flat head, 9.5 mm', packOf: 1, packPrice: 0.9 },
-};
-
 /** Clamp by a nut of `torque`: force T/(0.2 d) on a ring, holding (2/3) mu F (ro³ - ri³)/(ro² - ri²) at the face that matters. */
 function holdOf(torque: number, friction: number, face: number): number {
   const force = torque / (NUT_FACTOR * BOLT);
@@ -75,12 +69,12 @@ function layOut({ dimensions: d, choices }: FamilyInput) {
   const across = choices['turns'] === 'tilt';
   // Tilting, the bolt goes level through both boards; turning, it stands upright in the grip's top.
   const boltAt: Vec3 = across ? [0, 0, top - 0.015] : [0, 0, top];
-  const stack = across
-    ? 2 * board + EAR + 2 * WASHER.thickness + WING
-    : NECK_IN_WOOD + EAR + 2 * WASHER.thickness + WING;
-  const bolt = BOLTS_SOLD.find((l) => l >= stack) ?? BOLTS_SOLD.at(-1)!;
-  return { stock, board, width: stock.section.width, top, across, boltAt, stack, bolt };
+  // On top of the wood: what rubs, the plate's foot, a washer, the wings.
+  const facing = choices['facing'] === 'bare' ? 0 : FACING;
+  const above = facing + EAR + FLAT_WASHER.thick.of(M8)! + WING_HEIGHT.of(M8)!;
+  return { stock, board, width: stock.section.width, top, across, boltAt, facing, above };
 }
+const M8 = { name: 'M8' };
 
 const ROUND = 0.009; // at the grip's foot
 const PALM = 0.004; // swell of the back into the palm
@@ -126,18 +120,7 @@ function build(input: FamilyInput): Rig {
     outline: [...outline],
     path: { kind: 'straight', widthDirection: [1, 0, 0] },
     twin: `board-${side === 'left' ? 'right' : 'left'}`,
-    holes: lay.across
-      ? [
-          {
-            id: `bolt-hole-${side}`,
-            name: 'square-necked bolt',
-            along: d['grip']! - 0.015,
-            across: 0,
-            diameter: BOLT + 0.0003,
-            afterBending: false,
-          },
-        ]
-      : [],
+    holes: [],
   }));
   const nodes = (
     [
@@ -164,37 +147,13 @@ function build(input: FamilyInput): Rig {
     return [lay.boltAt[0] + r[0], lay.boltAt[1] + r[1], lay.boltAt[2] + r[2]];
   };
   // Turning, the plate bridges the nut: the camera stands clear of it.
-  const rise = lay.across ? d['plateAbove']! : lay.stack - NECK_IN_WOOD + OVER_NUT;
+  const rise = lay.across ? d['plateAbove']! : lay.above + OVER_NUT;
   const middle: Vec3 = [d['cameraForward']!, 0, lay.boltAt[2] + rise + PLATE[2] / 2];
-  const mount: Vec3 = [middle[0], 0, middle[2] + PLATE[2] / 2];
+  const onPlate: Vec3 = [middle[0], 0, middle[2] + PLATE[2] / 2];
   const ahead = transform(rotationOf(turn), [1, 0, 0]);
-  const slot: PartHole = {
-    at: about(middle),
-    axis: transform(rotationOf(turn), [0, 0, 1]),
-    diameter: 0.0066,
-    slot: [ahead[0] * SLOT, ahead[1] * SLOT, ahead[2] * SLOT],
-  };
-  const earY = lay.board + EAR / 2;
-  const joints: Joint[] = [
-    {
-      id: 'glue-line',
-      name: 'glued face to face',
-      node: 'left-low',
-      fitting: 'glue',
-      joins: ['board-left', 'board-right'],
-      reversible: false,
-      dryingTime: 12 * 3600,
-    },
-    {
-      id: 'wing-joint',
-      name: 'wing nut',
-      node: 'left-high',
-      fitting: 'boltThrough',
-      joins: ['board-left', 'camera-plate'],
-      reversible: true,
-      packs: true,
-    },
-  ];
+  const upward = transform(rotationOf(turn), [0, 0, 1]);
+  const earY = lay.board + lay.facing + EAR / 2;
+  const face = d['face']! / 2;
   const head: Part[] = [
     {
       ...plate({
@@ -203,19 +162,20 @@ function build(input: FamilyInput): Rig {
         middle: about(middle),
         size: PLATE,
         material: 'aluminium',
-        holes: [slot],
         supply: { item: 'aluminium angle 50 × 45 × 4', packOf: 1, packPrice: 3.2 },
       }),
       turn,
     },
     {
-      ...SCREW,
-      shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0, length: 0.003 },
-      at: about([middle[0], 0, middle[2] - PLATE[2] / 2 - 0.0015]),
+      id: 'camera-pad',
+      name: 'rubber pad under the camera',
+      shape: { kind: 'box', size: [0.03, 0.03, PAD] },
+      at: about([middle[0], 0, onPlate[2] + PAD / 2]),
       turn,
-      mount: about(mount),
+      material: 'rubberFoam',
+      mount: about([middle[0], 0, onPlate[2] + PAD]),
       mountTurn: turn,
-      screw: { diameter: 0.00635, length: 0.0095, passes: PLATE[2] + 0.0009 },
+      supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3 },
     },
     ...(lay.across
       ? []
@@ -223,16 +183,18 @@ function build(input: FamilyInput): Rig {
           {
             id: 'ear',
             name: 'foot of the plate',
-            shape: { kind: 'box' as const, size: [0.04, 0.04, EAR] as Vec3 },
-            at: about([0, 0, lay.boltAt[2] + EAR / 2]),
+            of: 'camera-plate',
+            shape: { kind: 'box' as const, size: [0.02 + WEB_BEHIND, 0.04, EAR] as Vec3 },
+            at: about([(0.02 - WEB_BEHIND) / 2, 0, lay.boltAt[2] + lay.facing + EAR / 2]),
             turn,
             material: 'aluminium',
           },
           {
             id: 'web',
             name: 'web between foot and plate',
-            shape: { kind: 'box' as const, size: [EAR, 0.04, rise - EAR] as Vec3 },
-            at: about([-0.02, 0, lay.boltAt[2] + (rise + EAR) / 2]),
+            of: 'camera-plate',
+            shape: { kind: 'box' as const, size: [EAR, 0.04, rise - EAR - lay.facing] as Vec3 },
+            at: about([EAR / 2 - WEB_BEHIND, 0, lay.boltAt[2] + (rise + EAR + lay.facing) / 2]),
             turn,
             material: 'aluminium',
           },
@@ -242,6 +204,7 @@ function build(input: FamilyInput): Rig {
           {
             id: 'ear',
             name: 'ear of the plate',
+            of: 'camera-plate',
             shape: { kind: 'box' as const, size: [0.03, EAR, rise + 0.015] as Vec3 },
             at: about([0, earY, lay.boltAt[2] + rise / 2]),
             turn,
@@ -250,7 +213,7 @@ function build(input: FamilyInput): Rig {
         ]
       : []),
   ];
-  const face = d['face']! / 2;
+  const held = clampOf(lay, face);
   return {
     bodies: [
       {
@@ -258,31 +221,40 @@ function build(input: FamilyInput): Rig {
         name: 'handle',
         nodes,
         members: boards,
-        joints: [joints[0]!],
+        joints: [],
         stations: [],
-        parts: [
+        connections: [
+          { kind: 'bonded', id: 'glue-line', name: 'glue line', piece: 'board-left', to: 'board-right' },
+          ...held.connections,
+        ],
+        parts: [...held.parts],
+      },
+      {
+        id: 'head',
+        name: 'turning plate with camera',
+        nodes: [],
+        members: [],
+        joints: [],
+        parts: head,
+        stations: [],
+        connections: [
           {
-            id: 'bolt',
-            name: `square-necked bolt M8 × ${Math.round(lay.bolt * 1000)}`,
-            shape: { kind: 'tube', outerRadius: BOLT / 2, innerRadius: 0, length: lay.bolt },
-            at: lay.across ? [0, 0, lay.boltAt[2]] : [0, 0, lay.top - NECK_IN_WOOD + lay.bolt / 2],
-            ...(lay.across ? { turn: [Math.SQRT1_2, Math.SQRT1_2, 0, 0] as const } : {}),
-            material: 'steel',
-            supply: { item: `square-necked bolt M8 × ${Math.round(lay.bolt * 1000)}`, packOf: 1, packPrice: 0.8 },
-          },
-          {
-            ...wingNut({
-              id: 'wing-nut',
-              at: lay.across
-                ? [0, lay.board + EAR + 2 * WASHER.thickness + WING / 2, lay.boltAt[2]]
-                : [0, 0, lay.top + lay.stack - NECK_IN_WOOD - WING / 2],
-              axis: lay.across ? [0, 1, 0] : [0, 0, 1],
-            }),
-            name: 'wing nut M8',
+            kind: 'bolted',
+            id: 'camera',
+            name: 'camera screw',
+            on: 'camera-pad',
+            point: about([middle[0], 0, middle[2] - PLATE[2] / 2]),
+            way: upward,
+            thread: '1/4-20',
+            washer: 'flat',
+            stack: [
+              { kind: 'piece', piece: 'camera-plate' },
+              { kind: 'piece', piece: 'camera-pad' },
+            ],
+            end: { kind: 'camera', depth: USUAL_SOCKET },
           },
         ],
       },
-      { id: 'head', name: 'turning plate with camera', nodes: [], members: [], joints: [], parts: head, stations: [] },
     ],
     pivots: [
       {
@@ -314,7 +286,87 @@ function build(input: FamilyInput): Rig {
         range: [-SLOT / 2, SLOT / 2],
         step: 0.0005,
         value: 0,
-        moves: [{ kind: 'part', id: 'camera-screw' }],
+        moves: [{ kind: 'part', id: 'camera-pad' }],
+      },
+    ],
+  };
+}
+
+/** The bolt the plate turns on, what rubs under the plate, and for an upright bolt the cross dowel that holds it in the wood. */
+function clampOf(
+  lay: ReturnType<typeof layOut>,
+  face: number,
+): { readonly parts: readonly Part[]; readonly connections: readonly StatedConnection[] } {
+  const facing: Part[] =
+    lay.facing === 0
+      ? []
+      : [
+          {
+            id: 'facing',
+            name: 'washer that rubs',
+            shape: { kind: 'tube', outerRadius: face, innerRadius: BOLT / 2 + 0.0002, length: FACING },
+            at: lay.across ? [0, lay.board + FACING / 2, lay.boltAt[2]] : [0, 0, lay.top + FACING / 2],
+            ...(lay.across ? { turn: [Math.SQRT1_2, Math.SQRT1_2, 0, 0] as const } : {}),
+            material: 'rubberFoam',
+            supply: { item: `leather or rubber washer ${Math.round(2000 * face)} mm`, packOf: 2, packPrice: 1.5 },
+          },
+        ];
+  const rubs = facing.map((p) => ({ kind: 'piece' as const, piece: p.id }));
+  const foot = { kind: 'piece' as const, piece: 'camera-plate' };
+  if (lay.across)
+    return {
+      parts: facing,
+      connections: [
+        {
+          kind: 'bolted',
+          id: 'clamp-bolt',
+          name: 'bolt the plate tilts on',
+          on: 'board-right',
+          point: [0, -lay.board, lay.boltAt[2]],
+          way: [0, 1, 0],
+          thread: 'M8',
+          // Its square neck keeps it from turning in the wood.
+          head: 'square',
+          stack: [{ kind: 'piece', piece: 'board-right' }, { kind: 'piece', piece: 'board-left' }, ...rubs, foot],
+          end: { kind: 'wing' },
+          packs: true,
+        },
+      ],
+    };
+  const barrel: Part = {
+    id: 'barrel',
+    name: 'cross dowel M8',
+    shape: {
+      kind: 'tube',
+      outerRadius: BARREL.radius,
+      innerRadius: 0,
+      length: Math.min(BARREL.length, 2 * lay.board - 0.004),
+    },
+    at: [0, 0, lay.top - IN_WOOD],
+    turn: [Math.SQRT1_2, Math.SQRT1_2, 0, 0],
+    material: 'steel',
+    supply: { item: 'cross dowel M8, 14 mm', packOf: 4, packPrice: 2.8 },
+  };
+  return {
+    parts: [...facing, barrel],
+    connections: [
+      { kind: 'seated', id: 'barrel-left', name: 'cross dowel', piece: 'barrel', in: 'board-left', bored: true },
+      { kind: 'seated', id: 'barrel-right', name: 'cross dowel', piece: 'barrel', in: 'board-right', bored: true },
+      {
+        kind: 'bolted',
+        id: 'clamp-bolt',
+        name: 'stud the plate turns on',
+        on: 'barrel',
+        point: [0, 0, lay.top + lay.facing + EAR],
+        way: [0, 0, -1],
+        thread: 'M8',
+        head: 'wing',
+        rod: true,
+        washer: 'flat',
+        // Down a groove between the boards.
+        stack: [foot, ...rubs, { kind: 'bare', length: IN_WOOD - BARREL.radius, plusMinus: 0 }],
+        end: { kind: 'tapped', piece: 'barrel', depth: 2 * BARREL.radius, in: 'steel' },
+        packs: true,
       },
     ],
   };
@@ -357,7 +409,7 @@ const dimensions = [
   lengthSpec(
     'face',
     'Clamping face, across',
-    'ear',
+    'clamp',
     0.03,
     0.016,
     0.06,
@@ -368,7 +420,7 @@ const dimensions = [
     angleSpec(
       'tilt',
       'Set to',
-      'camera-screw',
+      'camera-pad',
       0,
       -90,
       90,
@@ -449,8 +501,6 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
 }
 
 function advise(input: FamilyInput): readonly Finding[] {
-  const lay = layOut(input);
-  const out = lay.bolt - lay.stack;
   return [
     {
       code: 'outlinePattern',
@@ -464,28 +514,9 @@ function advise(input: FamilyInput): readonly Finding[] {
       fixes: [],
     },
     {
-      code: 'boltLength',
-      severity: lay.bolt < lay.stack ? 'stop' : 'note',
-      about: 'bolt',
-      figure: figure('length', lay.bolt),
-      limit: figure('length', lay.stack),
-      title:
-        lay.bolt < lay.stack
-          ? say`No bolt sold is as long as the stack of ${figure('length', lay.stack)}.`
-          : say`Take a bolt of ${figure('length', lay.bolt)}: ${figure('length', out)} sticks out beyond the nut.`,
-      why: lay.across
-        ? say`Two boards of ${figure('length', lay.board)}, the plate’s ear ${figure('length', EAR)}, two washers and a wing nut ${figure('length', WING)} make ${figure('length', lay.stack)}.`
-        : say`The neck in the wood, the plate, two washers and the wing nut make ${figure('length', lay.stack)}.`,
-      toDo:
-        lay.bolt < lay.stack
-          ? say`Thinner boards.`
-          : say`Cut it back and round it, or turn the head to the side where no knuckle is.`,
-      fixes: [],
-    },
-    {
       code: 'socketByHand',
       severity: 'note',
-      about: 'camera-screw',
+      about: 'camera-pad',
       figure: null,
       limit: null,
       title: say`Tighten the camera’s own screw by two fingers only.`,

@@ -5,6 +5,7 @@
 import { fastenerMass, type Fastener } from './fastenerMass';
 import {
   ACROSS_FLATS,
+  DOME_HEAD,
   FLAT_WASHER,
   HEX_HEAD,
   LOCK_NUT,
@@ -14,14 +15,16 @@ import {
   SUNK_HEAD,
   THIN_NUT,
   WIDE_WASHER,
+  WING_HUB,
+  WING_MASS,
   type SizeTable,
   type WasherTable,
 } from './sizes';
 import { stackUp, type SoldScrew, type StackEnd, type StackLayer, type StackUp } from './stackUp';
-import type { Thread } from './thread';
+import { threadArea, type Thread } from './thread';
 
 export type WasherKind = 'flat' | 'wide';
-export type NutKind = 'nut' | 'thin' | 'lock';
+export type NutKind = 'nut' | 'thin' | 'lock' | 'wing';
 /** What its thread ends in. A tapped hole's depth is measured; so is a camera's socket. */
 export type BoltEnd =
   | { readonly kind: NutKind }
@@ -34,8 +37,8 @@ export interface Bolt {
   readonly layers: readonly StackLayer[];
   readonly washers?: { readonly head?: WasherKind; readonly end?: WasherKind };
   readonly end: BoltEnd;
-  /** Flush with the first layer's face; left out: a hexagon on it. */
-  readonly head?: 'sunk';
+  /** Flush with the first layer's face; a dome whose square neck is let into it; a wing nut on a rod; left out: a hexagon. */
+  readonly head?: 'sunk' | 'square' | 'wing';
   /** Threaded rod with a nut for its head, whatever screws are sold. */
   readonly rod?: true;
   /** Threaded all along, as under a stack whose count changes. */
@@ -79,8 +82,13 @@ const CAMERA = { least: 0.0045, clear: 0.0005 };
 const TAPPED_CLEAR = 0.001;
 /** Washers under a head to take up length: more than these are no repair. */
 const PACKED_AT_MOST = 4;
-const NUTS: Readonly<Record<NutKind, SizeTable>> = { nut: NUT, thin: THIN_NUT, lock: LOCK_NUT };
-const NUT_WORDS: Readonly<Record<NutKind, string>> = { nut: 'nut', thin: 'thin nut', lock: 'lock nut' };
+const NUTS: Readonly<Record<NutKind, SizeTable>> = { nut: NUT, thin: THIN_NUT, lock: LOCK_NUT, wing: WING_HUB };
+const NUT_WORDS: Readonly<Record<NutKind, string>> = {
+  nut: 'nut',
+  thin: 'thin nut',
+  lock: 'lock nut',
+  wing: 'wing nut',
+};
 const WASHERS: Readonly<Record<WasherKind, WasherTable>> = { flat: FLAT_WASHER, wide: WIDE_WASHER };
 /** Sawn and filed to this, m: a screw that must not bottom. */
 const SAWN_TO = 0.0001;
@@ -180,16 +188,33 @@ export function washerPiece(thread: Thread, role: string, kind: WasherKind, at: 
   return weighedPiece(role, `${thread.name} ${kind} washer`, fastener, WITHIN.washer);
 }
 
+/** Of a hexagon of the hub's height that weighs what the wing nut does, wings and all. */
+const wingFlats = (thread: Thread, hub: number): number =>
+  Math.sqrt((sizeOf(WING_MASS, thread) / STEEL / hub + threadArea(thread)) / (Math.sqrt(3) / 2));
+
 export function nutPiece(thread: Thread, role: string, kind: NutKind, at: number): BoltPiece {
+  const height = sizeOf(NUTS[kind], thread);
   const fastener: Fastener = {
     type: 'hexNut',
     at,
-    acrossFlats: sizeOf(ACROSS_FLATS, thread),
-    height: sizeOf(NUTS[kind], thread),
+    acrossFlats: kind === 'wing' ? wingFlats(thread, height) : sizeOf(ACROSS_FLATS, thread),
+    height,
     threadDiameter: thread.diameter,
     pitch: thread.pitch,
   };
   return weighedPiece(role, `${thread.name} ${NUT_WORDS[kind]}`, fastener, WITHIN.nut);
+}
+
+type Head = { readonly acrossFlats: number; readonly headHeight: number };
+const hexagonal = (thread: Thread): Head => ({
+  acrossFlats: sizeOf(ACROSS_FLATS, thread),
+  headHeight: sizeOf(HEX_HEAD, thread),
+});
+/** As a hexagon of the dome's height and volume. */
+function domed(thread: Thread): Head {
+  const [wide, high] = [sizeOf(DOME_HEAD.diameter, thread), sizeOf(DOME_HEAD.height, thread)];
+  const volume = (Math.PI * high * (0.75 * wide ** 2 + high ** 2)) / 6;
+  return { acrossFlats: Math.sqrt(volume / high / (Math.sqrt(3) / 2)), headHeight: high };
 }
 
 /** A tube sawn to length that holds what lies on it off; it bears like a washer. */
@@ -210,7 +235,8 @@ export function spacerPiece(thread: Thread, role: string, at: number, length: nu
 function shankPieces({ thread, head, full }: Bolt, shank: Shank, at: number): readonly BoltPiece[] {
   const threads = { threadDiameter: thread.diameter, pitch: thread.pitch };
   if (shank.kind === 'rod') {
-    const nutAt = at - sizeOf(NUT, thread);
+    const kind = head === 'wing' ? 'wing' : 'nut';
+    const nutAt = at - sizeOf(NUTS[kind], thread);
     const rod: Fastener = {
       type: 'threadedRod',
       at: nutAt - BEYOND * thread.pitch,
@@ -219,7 +245,7 @@ function shankPieces({ thread, head, full }: Bolt, shank: Shank, at: number): re
     };
     return [
       weighedPiece('screw', `${thread.name} threaded rod`, rod, WITHIN.rod),
-      nutPiece(thread, 'nut-head', 'nut', nutAt),
+      nutPiece(thread, 'nut-head', kind, nutAt),
     ];
   }
   const sold = soldScrews(thread, full ?? false).find((s) => s.length === shank.length);
@@ -240,12 +266,16 @@ function shankPieces({ thread, head, full }: Bolt, shank: Shank, at: number): re
       : {
           type: 'hexHeadScrew',
           at,
-          acrossFlats: sizeOf(ACROSS_FLATS, thread),
-          headHeight: sizeOf(HEX_HEAD, thread),
+          ...(head === 'square' ? domed(thread) : hexagonal(thread)),
           ...long,
         };
   const all = sold?.threadLength === undefined ? ', threaded all along' : '';
-  const item = head === 'sunk' ? `${name} countersunk screw` : `${name} hexagon screw${all}`;
+  const item =
+    head === 'sunk'
+      ? `${name} countersunk screw`
+      : head === 'square'
+        ? `${name} square-necked bolt`
+        : `${name} hexagon screw${all}`;
   return [
     { ...weighedPiece('screw', item, screw, WITHIN.screw), ...(shank.sawnTo === undefined ? {} : { sawn: true }) },
   ];
@@ -327,7 +357,7 @@ function sawn(bolt: Bolt, fit: StackUp): BoltedUp {
 /** Into a thread cut deep in: a rod of whole millimetres, with a nut for a head. */
 function rodInto(bolt: Bolt, fit: StackUp, under: number): BoltedUp {
   const { thread } = bolt;
-  const beyond = sizeOf(NUT, thread) + BEYOND * thread.pitch;
+  const beyond = sizeOf(NUTS[bolt.head === 'wing' ? 'wing' : 'nut'], thread) + BEYOND * thread.pitch;
   const length = Math.round((under + beyond) / ROD_STEP) * ROD_STEP;
   return {
     fit,

@@ -39,10 +39,25 @@ export const HEX_HEAD = table(
 );
 /** Head of a 90° countersunk screw with a hexagon socket: its sharp diameter, height, and the socket's key and depth. */
 export const SUNK_HEAD = {
-  diameter: table('countersunk head', 'ISO 10642, ASME B18.3', [6.72, 8.96, 11.2, 13.44, 17.92, 22.4, 26.88, 13.49, 16.66, 19.84], true),
-  height: table('countersunk head, height', 'ISO 10642, ASME B18.3', [1.86, 2.48, 3.1, 3.72, 4.96, 6.2, 7.44, 4.09, 5.03, 5.94], true),
+  diameter: table(
+    'countersunk head',
+    'ISO 10642, ASME B18.3',
+    [6.72, 8.96, 11.2, 13.44, 17.92, 22.4, 26.88, 13.49, 16.66, 19.84],
+    true,
+  ),
+  height: table(
+    'countersunk head, height',
+    'ISO 10642, ASME B18.3',
+    [1.86, 2.48, 3.1, 3.72, 4.96, 6.2, 7.44, 4.09, 5.03, 5.94],
+    true,
+  ),
   key: table('countersunk head, key', 'ISO 10642, ASME B18.3', [2, 2.5, 3, 4, 5, 6, 8, 3.97, 4.76, 5.56], true),
-  keyDepth: table('countersunk head, depth of its key', 'ISO 10642, ASME B18.3', [1.1, 1.5, 1.9, 2.2, 3, 3.6, 4.3, 2.8, 3.4, 3.8], true),
+  keyDepth: table(
+    'countersunk head, depth of its key',
+    'ISO 10642, ASME B18.3',
+    [1.1, 1.5, 1.9, 2.2, 3, 3.6, 4.3, 2.8, 3.4, 3.8],
+    true,
+  ),
 } as const;
 export const NUT = table(
   'hexagon nut',
@@ -56,6 +71,14 @@ export const LOCK_NUT = table(
   [4.5, 6, 6.8, 8, 9.5, 11.9, 14.9, 8.1, 8.9, 11.6],
   true,
 );
+/** Hub of a wing nut, and what one weighs, kg: its wings are counted with it. */
+export const WING_HUB = table('wing nut, its hub', 'DIN 315', [N, 4.6, 6.5, 8, 10, 12, N, 8, 10, 12], true);
+export const WING_MASS = table('wing nut, mass in grams', 'DIN 315', [N, 3, 5.2, 7.9, 17.4, 28.6, N, 8, 17, 28], true);
+/** Dome of a carriage bolt, whose square neck is let into wood. */
+export const DOME_HEAD = {
+  diameter: table('carriage bolt head', 'DIN 603', [N, N, N, 16.6, 20.7, 24.7, N, N, N, N], true),
+  height: table('carriage bolt head, height', 'DIN 603', [N, N, N, 3.9, 4.9, 5.4, N, N, N, N], true),
+} as const;
 export const WING_SPAN = table('wing nut, across its wings', 'DIN 315', [N, 20, 26, 33, 39, 51, N, N, N, N], true);
 export const WING_HEIGHT = table('wing nut, height', 'DIN 315', [N, 10.5, 13, 17, 20, 25, N, N, N, N], true);
 export const CAP_NUT = table('cap nut, height', 'DIN 1587', [N, N, 10, 12, 15, 18, N, N, N, N], true);

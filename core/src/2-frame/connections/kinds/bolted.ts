@@ -321,7 +321,7 @@ function washersFor({ stack, end, head, washer }: Bolted, { solids }: Surroundin
   const soft = (layer: Bolted['stack'][number]): boolean =>
     layer.kind === 'piece' && SOFT.has(solids(layer.piece)[0]?.look ?? 'steel');
   return {
-    ...((washer || soft(first)) && !head ? { head: 'flat' as const } : {}),
+    ...((washer || soft(first)) && (!head || head === 'wing') ? { head: 'flat' as const } : {}),
     ...(end.kind !== 'camera' && end.kind !== 'tapped' && last.kind === 'piece' ? { end: 'flat' as const } : {}),
   };
 }
@@ -335,7 +335,7 @@ function holesOf(
   { rig, counts }: Surroundings,
   end: Vec3,
 ): readonly ConnectionHole[] {
-  const diameter = CLEARANCE.medium.of(thread)!;
+  const diameter = of.hole ?? CLEARANCE.medium.of(thread)!;
   const way = unit(of.way);
   const stations = new Map(rig.bodies.flatMap((b) => b.stations).map((s) => [s.id, s]));
   const holes: ConnectionHole[] = [];

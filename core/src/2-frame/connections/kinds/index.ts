@@ -6,11 +6,12 @@ import { bonded } from './bonded';
 import { clamped } from './clamped';
 import { hinged } from './hinged';
 import { laid } from './laid';
+import { screwedIn } from './screwedIn';
 import { seated } from './seated';
 import { slidOn } from './slidOn';
 
 type Kinds = { readonly [K in StatedConnection['kind']]: KindOfConnection<K> };
-const KINDS: Kinds = { bolted, bonded, clamped, hinged, laid, seated, slidOn };
+const KINDS: Kinds = { bolted, bonded, clamped, hinged, laid, screwedIn, seated, slidOn };
 /** Each connection is asked by the entry of its own kind. */
 const kindOf = (of: StatedConnection): KindOfConnection<StatedConnection['kind']> =>
   KINDS[of.kind] as KindOfConnection<StatedConnection['kind']>;
