@@ -240,7 +240,18 @@ describe('the build of a rig with a weight carried away', () => {
     let n = 0;
     const carried = changedDesign(
       { kind: 'free', rig },
-      [{ kind: 'carry', id: foot.id, body: 'sled', onto: 'bar', by: [-0.12, 0, 0], again: false, stated: true, weight }],
+      [
+        {
+          kind: 'carry',
+          id: foot.id,
+          body: 'sled',
+          onto: 'bar',
+          by: [-0.12, 0, 0],
+          again: false,
+          stated: true,
+          weight,
+        },
+      ],
       () => `n${++n}`,
     );
     if (carried.kind !== 'free') return fail(carried.kind);

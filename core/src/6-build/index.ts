@@ -1,6 +1,6 @@
 /** Build: the steps in a valid order, and drawings as plain data. */
 export { buildSteps } from './buildSteps';
 export { orderSteps } from './orderSteps';
-export { cutId, type BuildStep } from './step';
+export { cutId, flattenId, type BuildStep } from './step';
 export { barTemplate, type SheetMark } from './sheets/barTemplate';
 export { scaleFor, squareOn, type SquareOnSheet } from './sheets/squareOn';

@@ -28,6 +28,8 @@ export interface BuildStep {
 
 /** The operation that saws a piece. */
 export const cutId = (piece: string): string => `${piece}/cut`;
+/** The operation that hammers its end flat. */
+export const flattenId = (piece: string): string => `${piece}/flatten`;
 
 export interface BuildInput {
   readonly rig: Rig;

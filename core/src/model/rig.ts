@@ -179,6 +179,8 @@ export const member = z.strictObject({
     .optional(),
   /** Extra length left on the end until the last hole is drilled, then cut off; it carries no mass in the finished rig. */
   leftLong: notNegative,
+  /** So much of its `to` end is hammered flat: a round tube's two walls lie on each other, wide along its width direction. */
+  flattened: positive.optional(),
   holes: z.array(hole).max(100),
   mass: massQuantity.optional(),
   /** How far each end stops short of its socket's bottom, or of full make-up of its thread: the rig is longer by it. */

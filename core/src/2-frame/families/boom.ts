@@ -4,6 +4,7 @@
  */
 import {
   figure,
+  materialOf,
   quaternionOfTurns,
   rotationOf,
   say,
@@ -13,7 +14,7 @@ import {
   type Vec3,
 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
-import type { Hands, Member, Part, Rig, Station } from '../../model';
+import type { Hands, Member, Part, Rig, StatedConnection, Station } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
 import {
   angleSpec,
@@ -29,14 +30,21 @@ import {
   given,
 } from '../familyTools';
 import { BARS, barOptions, ROUND_TUBES } from '../parts/bars';
+import { USUAL_SOCKET } from '../parts/camera';
 import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip } from '../parts/hardware';
 import { plate } from '../parts/plate';
-import { WASHERS, washerOf } from '../parts/washers';
+import { boltThread, WASHERS, washerOf } from '../parts/washers';
 
 const FLAT = 0.045; // of the tube's end, hammered flat
 const TAIL_BAR = 'aluminium-25x5';
 const STACK_ROOM = 0.09;
+const TAIL_THICK = 0.005;
+const PLUG = 0.04; // in the tube's rear end, tapped for the tail bar's bolt
+const PLATE: Vec3 = [0.075, 0.045, 0.006];
+const CAMERA_AHEAD = 0.035; // of its hole from the bolt the plate turns on
+const EAR = 0.004;
+const PLATE_ABOVE = 0.026; // of a nodding plate's underside from its bolt
 const TAIL_END = 0.02; // from a bolt to the bar's end, so that the end does not tear
 /** Of the tube ahead of the hand, m: room for the bracket. */
 const LEAST_AHEAD = 0.15;
@@ -52,16 +60,19 @@ function layOut({ dimensions: d, choices }: FamilyInput) {
         : 0.02;
   const rear: Vec3 = [-d['holdFromRear']!, 0, 0];
   const front: Vec3 = [d['length']! - d['holdFromRear']!, 0, 0];
-  const tailAt = rear[0] + 0.03;
+  const tailAt = rear[0] - TAIL_THICK / 2;
+  const wall = stock.section.kind === 'tube' ? stock.section.wall : 0.002;
   // A flat end lying level takes an upright bolt: the bracket turns about it. Upright, the bracket nods.
   const level = choices['flat'] === 'level';
-  const neck: Vec3 = [front[0] - FLAT / 2, 0, level ? 0.004 : outside / 2];
-  return { stock, outside, rear, front, tailAt, neck, level };
+  // Where the bolt meets the face of the flat that the plate lies on.
+  const neck: Vec3 = [front[0] - FLAT / 2, level ? 0 : wall, level ? wall : 0];
+  return { stock, outside, wall, rear, front, tailAt, neck, level };
 }
 
 function build(input: FamilyInput): Rig {
   const { dimensions: d, choices } = input;
-  const { stock, outside, rear, front, tailAt, neck } = layOut(input);
+  const lay = layOut(input);
+  const { stock, outside, wall, rear, front, tailAt, level } = lay;
   const { washer, boltDiameter } = washerOf(choices['washer']!);
   const half = d['tailBar']! / 2;
   const flatBar = FLAT_BARS[TAIL_BAR]!;
@@ -72,20 +83,11 @@ function build(input: FamilyInput): Rig {
     to: string,
     of: Member['stock'],
     widthDirection: Vec3,
-    holes: Member['holes'] = [],
-  ): Member => ({ id, name, from, to, stock: of, leftLong: 0, holes, path: { kind: 'straight', widthDirection } });
-  const hole = (id: string, name: string, along: number, diameter: number) => ({
-    id,
-    name,
-    along,
-    across: 0,
-    diameter,
-    afterBending: false,
-  });
+  ): Member => ({ id, name, from, to, stock: of, leftLong: 0, holes: [], path: { kind: 'straight', widthDirection } });
   const station = (id: string, name: string, z: number): Station => ({
     id,
     name,
-    seat: [tailAt - 0.0025, 0, z],
+    seat: [rear[0] - TAIL_THICK, 0, z],
     axis: [-1, 0, 0],
     boltDiameter,
     room: STACK_ROOM,
@@ -97,26 +99,51 @@ function build(input: FamilyInput): Rig {
     { id: 'up', z: end },
     { id: 'down', z: -end },
   ];
+  const head = headParts(input, lay);
+  const bore = outside / 2 - wall;
   const parts: Part[] = [
-    ...headParts(input, neck),
+    ...head.parts,
     foamGrip({ id: 'grip', at: [0, 0, 0], axis: [1, 0, 0], length: d['gripLength']!, inside: outside }),
     {
-      id: 'tail-clamp',
-      name: 'tail bolt and saddle',
-      shape: { kind: 'box', size: [0.03, outside + 0.006, outside + 0.006] },
-      at: [tailAt, 0, 0],
+      id: 'tail-plug',
+      name: 'plug in the rear end',
+      shape: { kind: 'tube', outerRadius: bore, innerRadius: 0, length: PLUG },
+      at: [rear[0] + PLUG / 2, 0, 0],
+      turn: [Math.SQRT1_2, 0, Math.SQRT1_2, 0],
       material: 'aluminium',
-      mass: { value: 0.06, spread: 0.008, source: 'mass of tail bolt and saddle' },
-      supply: { item: 'saddle clamp with bolts', packOf: 1, packPrice: 5 },
+      supply: { item: `aluminium round ${Math.round(bore * 20000) / 10} mm, 40 mm`, packOf: 1, packPrice: 2.2 },
     },
-    ...bolts.map(({ id, z }): Part => ({
+  ];
+  const connections: StatedConnection[] = [
+    ...head.connections,
+    { kind: 'slidOn', id: 'grip-on', name: 'grip on the tube', piece: 'grip', over: 'tube' },
+    { kind: 'bonded', id: 'plug-in', name: 'plug in the tube', piece: 'tail-plug', to: 'tube' },
+    {
+      kind: 'bolted',
+      id: 'tail-on-tube',
+      name: 'tail bar’s bolt',
+      on: 'tail-bar',
+      point: [rear[0] - TAIL_THICK, 0, 0],
+      way: [1, 0, 0],
+      thread: bore > 0.0065 ? 'M8' : 'M6',
+      washer: 'flat',
+      stack: [{ kind: 'piece', piece: 'tail-bar' }],
+      end: { kind: 'tapped', piece: 'tail-plug', depth: PLUG - 0.01, in: 'aluminium' },
+      packs: true,
+    },
+    ...bolts.map(({ id, z }): StatedConnection => ({
+      kind: 'bolted',
       id: `tail-${id}-bolt`,
-      name: 'weight bolt',
-      shape: { kind: 'tube', outerRadius: boltDiameter / 2, innerRadius: 0, length: STACK_ROOM + 0.02 },
-      at: [tailAt - 0.03, 0, z],
-      turn: [Math.SQRT1_2, 0, -Math.SQRT1_2, 0],
-      material: 'steel',
-      supply: { item: `bolt ${Math.round(boltDiameter * 1000)} mm × 80, with nut`, packOf: 1, packPrice: 1.4 },
+      name: `${id === 'up' ? 'upper' : 'lower'} weight bolt`,
+      on: 'tail-bar',
+      point: [rear[0], 0, z],
+      way: [-1, 0, 0],
+      thread: boltThread(boltDiameter),
+      stack: [
+        { kind: 'piece', piece: 'tail-bar' },
+        { kind: 'row', station: `tail-${id}` },
+      ],
+      end: { kind: 'nut' },
     })),
   ];
   return {
@@ -131,50 +158,16 @@ function build(input: FamilyInput): Rig {
           { id: 'tail-low', at: [tailAt, 0, -half] },
         ],
         members: [
-          straight(
-            'tube',
-            'boom tube',
-            'rear',
-            'front',
-            stock,
-            [0, 1, 0],
-            [hole('hole-head', 'camera bracket bolt', d['length']! - FLAT / 2, 0.0066)],
-          ),
-          straight(
-            'tail-bar',
-            'tail bar',
-            'tail-high',
-            'tail-low',
-            flatBar,
-            [0, 1, 0],
-            [
-              hole('hole-up', 'upper weights', TAIL_END, boltDiameter + 0.0005),
-              hole('hole-down', 'lower weights', d['tailBar']! - TAIL_END, boltDiameter + 0.0005),
-            ],
-          ),
-        ],
-        joints: [
           {
-            id: 'head-on-tube',
-            name: 'flattened end',
-            node: 'front',
-            fitting: 'flattened',
-            joins: ['tube', 'camera-plate'],
-            reversible: true,
-            packs: true,
+            ...straight('tube', 'boom tube', 'rear', 'front', stock, level ? [0, 1, 0] : [0, 0, 1]),
+            flattened: FLAT,
           },
-          {
-            id: 'tail-on-tube',
-            name: 'saddle clamp',
-            node: 'rear',
-            fitting: 'boltThrough',
-            joins: ['tube', 'tail-bar', 'tail-clamp'],
-            reversible: true,
-            packs: true,
-          },
+          straight('tail-bar', 'tail bar', 'tail-high', 'tail-low', flatBar, [0, 1, 0]),
         ],
+        joints: [],
         parts,
         stations: [station('tail-up', 'Upper tail washers', end), station('tail-down', 'Lower tail washers', -end)],
+        connections,
       },
     ],
     pivots: [],
@@ -225,37 +218,110 @@ function build(input: FamilyInput): Rig {
   };
 }
 
-/** A small angle bracket bolted on the flat, and the camera's foot on it, turned by the three tilts. */
-function headParts({ dimensions: d }: FamilyInput, neck: Vec3): readonly Part[] {
-  const turn = quaternionOfTurns({ toTheLeft: d['turnLeft']!, noseDown: d['noseDown']!, leftSideDown: d['leanLeft']! });
-  const up = transform(rotationOf(turn), [0, 0, 1]);
-  const middle: Vec3 = [neck[0] + 0.02, 0, neck[2] + 0.02];
-  const mount: Vec3 = [middle[0] + up[0] * 0.003, middle[1] + up[1] * 0.003, middle[2] + up[2] * 0.003];
-  return [
-    {
-      ...plate({
-        id: 'camera-plate',
-        name: 'camera plate',
-        middle,
-        size: [0.05, 0.045, 0.006],
-        material: 'aluminium',
-        supply: { item: 'angle bracket 50 mm', packOf: 1, packPrice: 2.4 },
-      }),
-      turn,
-      mount,
-      mountTurn: turn,
-      screw: { diameter: 0.00635, length: 0.0127, passes: 0.008 },
-    },
-    {
-      id: 'neck',
-      name: 'neck bolt with wing nut',
-      shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0, length: 0.03 },
-      at: [neck[0], 0, neck[2] + 0.004],
-      material: 'steel',
-      mass: { value: 0.03, spread: 0.004, source: 'mass of neck bolt' },
-      supply: { item: '1/4-20 bolt with wing nut', packOf: 1, packPrice: 1.2 },
-    },
-  ];
+/**
+ * The camera's plate on the flat, turned about the bolt that holds it: level, it turns to the sides; upright, it nods on an ear. What
+ * that bolt does not do is done by the camera's own screw and by rolling the boom: the camera alone is turned by it.
+ */
+function headParts(
+  { dimensions: d }: FamilyInput,
+  { neck, wall, level }: ReturnType<typeof layOut>,
+): { readonly parts: readonly Part[]; readonly connections: readonly StatedConnection[] } {
+  const none = { toTheLeft: 0, noseDown: 0, leftSideDown: 0 };
+  const turn = quaternionOfTurns(
+    level ? { ...none, toTheLeft: d['turnLeft']! } : { ...none, noseDown: d['noseDown']! },
+  );
+  const rotation = rotationOf(turn);
+  const about = (p: Vec3): Vec3 => {
+    const r = transform(rotation, [p[0] - neck[0], p[1] - neck[1], p[2] - neck[2]]);
+    return [neck[0] + r[0], neck[1] + r[1], neck[2] + r[2]];
+  };
+  const under = neck[2] + (level ? 0 : PLATE_ABOVE);
+  const middle: Vec3 = [neck[0] + CAMERA_AHEAD - PLATE[0] / 2 + 0.02, 0, under + PLATE[2] / 2];
+  const camera: Vec3 = [neck[0] + CAMERA_AHEAD, 0, under];
+  const low = -0.012;
+  return {
+    parts: [
+      {
+        ...plate({
+          id: 'camera-plate',
+          name: level ? 'camera plate' : 'nodding plate',
+          middle: about(middle),
+          size: PLATE,
+          material: 'aluminium',
+          supply: level
+            ? { item: 'aluminium plate 75 × 45 × 6', packOf: 1, packPrice: 2.8 }
+            : { item: 'aluminium angle 50 × 75 × 6', packOf: 1, packPrice: 4.2 },
+        }),
+        turn,
+        mount: about([camera[0], 0, under + PLATE[2]]),
+        mountTurn: quaternionOfTurns({
+          toTheLeft: d['turnLeft']!,
+          noseDown: d['noseDown']!,
+          leftSideDown: d['leanLeft']!,
+        }),
+      },
+      ...(level
+        ? []
+        : [
+            {
+              id: 'ear',
+              name: 'ear of the plate',
+              of: 'camera-plate',
+              shape: { kind: 'box' as const, size: [0.03, EAR, PLATE_ABOVE - low] as Vec3 },
+              at: about([neck[0], neck[1] + EAR / 2, neck[2] + (PLATE_ABOVE + low) / 2]),
+              turn,
+              material: 'aluminium',
+            },
+          ]),
+    ],
+    connections: [
+      level
+        ? {
+            kind: 'bolted',
+            id: 'neck',
+            name: 'bolt the plate turns on',
+            on: 'tube',
+            point: [neck[0], 0, neck[2] + PLATE[2]],
+            way: [0, 0, -1],
+            thread: 'M6',
+            // Flush under the camera.
+            head: 'sunk',
+            stack: [
+              { kind: 'piece', piece: 'camera-plate' },
+              { kind: 'piece', piece: 'tube' },
+            ],
+            end: { kind: 'wing' },
+            packs: true,
+          }
+        : {
+            kind: 'bolted',
+            id: 'neck',
+            name: 'bolt the plate nods on',
+            on: 'tube',
+            point: [neck[0], -wall, neck[2]],
+            way: [0, 1, 0],
+            thread: 'M6',
+            stack: [
+              { kind: 'piece', piece: 'tube' },
+              { kind: 'piece', piece: 'camera-plate' },
+            ],
+            end: { kind: 'wing' },
+            packs: true,
+          },
+      {
+        kind: 'bolted',
+        id: 'camera',
+        name: 'camera screw',
+        on: 'camera-plate',
+        point: about(camera),
+        way: transform(rotation, [0, 0, 1]),
+        thread: '1/4-20',
+        head: 'sunk',
+        stack: [{ kind: 'piece', piece: 'camera-plate' }],
+        end: { kind: 'camera', depth: USUAL_SOCKET },
+      },
+    ],
+  };
 }
 
 const dimensions = [
@@ -345,11 +411,11 @@ const choices = [
   choiceSpec(
     'flat',
     'Front end flattened',
-    'Which way the flat lies decides which way the bracket turns.',
+    'Which way the flat lies decides which way the camera’s plate turns.',
     'level',
     named({
-      level: 'level: the bracket turns about an upright bolt',
-      upright: 'upright: the bracket nods about a level bolt',
+      level: 'level: the plate turns about an upright bolt',
+      upright: 'upright: the plate nods about a level bolt',
     }),
   ),
   choiceSpec('washer', 'Washers', 'On both ends of the tail bar.', 'm12-37', namesOf(WASHERS)),
@@ -384,7 +450,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   tailBar = Math.min(tailBar, 0.3);
   const { mass, centre } = bare(tailBar);
   // And how many in all, for it to balance no nearer the camera than half way: then the arm is not at the camera.
-  const tailX = 0.03 - WANTED * length;
+  const tailX = -WANTED * length;
   const forBalance = Math.ceil(
     (mass * (centre[0] - (0.5 - WANTED) * length)) / (each * ((0.5 - WANTED) * length - tailX)),
   );
@@ -408,7 +474,7 @@ const counts = (tail: { up: number; down: number }): Record<string, number> => (
 });
 
 function advise(input: FamilyInput): readonly Finding[] {
-  const { level, front } = layOut(input);
+  const { level, front, stock } = layOut(input);
   const { dimensions: d } = input;
   const findings: Finding[] = [];
   const ahead = front[0];
@@ -446,6 +512,18 @@ function advise(input: FamilyInput): readonly Finding[] {
       fixes: [],
     });
   }
+  if (materialOf(stock.material)?.look !== 'steel')
+    findings.push({
+      code: 'endDoesNotFlatten',
+      severity: 'stop',
+      about: 'tube',
+      figure: null,
+      limit: null,
+      title: say`A tube of ${materialOf(stock.material)?.name ?? stock.material} breaks when its end is hammered flat.`,
+      why: say`Only metal bends so far; this splits along its length.`,
+      toDo: say`Take an aluminium or steel tube.`,
+      fixes: [{ label: say`An aluminium tube`, changes: [{ kind: 'choice', id: 'tube', value: 'tube-alu-25x2' }] }],
+    });
   const about = level ? 'turns to both sides' : 'nods up and down';
   findings.push({
     code: 'reach',
@@ -453,10 +531,10 @@ function advise(input: FamilyInput): readonly Finding[] {
     about: 'camera-plate',
     figure: null,
     limit: null,
-    title: say`Three tilts reach any direction: the bracket ${about}, the camera turns on its screw, the boom rolls in your hand.`,
+    title: say`Three tilts reach any direction: the plate ${about}, the camera turns on its screw, the boom rolls in your hand.`,
     why: level
       ? say`With the flat level the bolt is upright: to look up or down, roll the boom a quarter turn or tilt on the screw. Now it looks ${figure('angle', Math.abs(d['noseDown']!), 0)} ${d['noseDown']! >= 0 ? 'down' : 'up'} and ${figure('angle', Math.abs(d['turnLeft']!), 0)} to the ${d['turnLeft']! >= 0 ? 'left' : 'right'}.`
-      : say`With the flat upright the bracket nods till the camera meets the tube; turning is on the screw. Now it looks ${figure('angle', Math.abs(d['noseDown']!), 0)} ${d['noseDown']! >= 0 ? 'down' : 'up'} and ${figure('angle', Math.abs(d['turnLeft']!), 0)} to the ${d['turnLeft']! >= 0 ? 'left' : 'right'}.`,
+      : say`With the flat upright the plate nods till the camera meets the tube; turning is on the screw. Now it looks ${figure('angle', Math.abs(d['noseDown']!), 0)} ${d['noseDown']! >= 0 ? 'down' : 'up'} and ${figure('angle', Math.abs(d['turnLeft']!), 0)} to the ${d['turnLeft']! >= 0 ? 'left' : 'right'}.`,
     toDo: say`Set the tilts before the take, tighten, and check that the tube stays out of the picture.`,
     fixes: [],
   });

@@ -114,6 +114,8 @@ function piecesOf(member: Member, nodes: ReadonlyMap<string, Vec3>, ends: Member
   const middle = addScaled(from, run, 0.5);
   const { section } = member.stock;
   const round = roundOf(section);
+  if (round && section.kind === 'tube' && member.flattened)
+    return flattenedTube(member, section, from, run, member.flattened);
   if (round) return [{ shape: { kind: 'tube', ...round, length: length(run) }, at: middle, rotation: alignZ(run) }];
   if (section.kind === 'tube' || section.kind === 'rod') return [];
   const wanted = member.path.kind === 'straight' ? member.path.widthDirection : ([0, 1, 0] as const);
@@ -127,6 +129,37 @@ function piecesOf(member: Member, nodes: ReadonlyMap<string, Vec3>, ends: Member
         }
       : { kind: 'box', size: [length(run), section.width, section.thickness] };
   return [{ shape, at: middle, rotation: fromColumns(along, width, cross(along, width)) }];
+}
+
+/** Round up to where its end is hammered flat; there as wide as half its middle line goes round, and two walls thick. */
+function flattenedTube(
+  { path }: Member,
+  { outerDiameter, wall }: Extract<Section, { readonly kind: 'tube' }>,
+  from: Vec3,
+  run: Vec3,
+  flat: number,
+): readonly PieceShape[] {
+  const [long, along] = [length(run), unit(run)];
+  const end = Math.min(flat, long / 2);
+  const wanted = path.kind === 'straight' ? path.widthDirection : ([0, 1, 0] as const);
+  const width = unit(subtract(wanted, scale(along, dot(wanted, along))));
+  return [
+    {
+      shape: {
+        kind: 'tube',
+        outerRadius: outerDiameter / 2,
+        innerRadius: outerDiameter / 2 - wall,
+        length: long - end,
+      },
+      at: addScaled(from, along, (long - end) / 2),
+      rotation: alignZ(run),
+    },
+    {
+      shape: { kind: 'box', size: [end, (Math.PI / 2) * (outerDiameter - wall), 2 * wall] },
+      at: addScaled(from, along, long - end / 2),
+      rotation: fromColumns(along, width, cross(along, width)),
+    },
+  ];
 }
 
 /** Round sections as radii; a threaded rod weighs as a plain one of its pitch diameter, d - 0.65 p. */

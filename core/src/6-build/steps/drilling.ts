@@ -15,7 +15,7 @@ export const drilling: StepMaker = {
     return bars.flatMap((bar) => {
       const pair = twins.get(bar.member);
       const other = pair && byMember.get(pair);
-      const bends = bar.bends.map((_, i) => `bend:${bar.member}:${i + 1}`);
+      const bends = [...bar.bends.map((_, i) => `bend:${bar.member}:${i + 1}`), `flatten:${bar.member}`];
       return bar.marks
         .filter((m) => m.kind === 'hole' && !m.last)
         .flatMap((mark): BuildStep[] => {

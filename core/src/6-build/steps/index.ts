@@ -6,6 +6,7 @@ import { connecting } from './connecting';
 import { cutting } from './cutting';
 import { drilling } from './drilling';
 import { dryFitting } from './dryFitting';
+import { flattening } from './flattening';
 import { hangingLast } from './hangingLast';
 import { joining } from './joining';
 import { marking } from './marking';
@@ -17,6 +18,7 @@ export const STEP_MAKERS: readonly StepMaker[] = [
   cutting,
   drilling,
   dryFitting,
+  flattening,
   hangingLast,
   joining,
   marking,

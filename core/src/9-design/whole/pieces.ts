@@ -9,7 +9,7 @@ import {
   type Assembly,
   type Connection,
 } from '../../2-frame';
-import { cutId } from '../../6-build';
+import { cutId, flattenId } from '../../6-build';
 import type { WholePiece } from '../../contract';
 import type { Rig } from '../../model';
 
@@ -103,9 +103,11 @@ const OPERATION: Readonly<Record<BarMark['kind'], Operation['kind'] | null>> = {
 /** Sawn and bent members by their plans; plates and fittings by the holes their connections need. */
 function madeOf(rig: Rig, connections: readonly Connection[]): ReadonlyMap<string, readonly Operation[]> {
   const made = new Map<string, readonly Operation[]>();
+  const flat = new Set(rig.bodies.flatMap((b) => b.members).flatMap((m) => (m.flattened ? [m.id] : [])));
   for (const plan of barPlans(rig))
     made.set(plan.member, [
       { id: cutId(plan.member), kind: 'cut' },
+      ...(flat.has(plan.member) ? [{ id: flattenId(plan.member), kind: 'flatten' as const }] : []),
       ...plan.marks.flatMap((m): Operation[] => {
         const kind = OPERATION[m.kind];
         return kind ? [{ id: m.id, kind, ...(m.last ? { last: true } : {}) }] : [];

@@ -1,0 +1,31 @@
+/** Hammer the end of a tube flat, before a hole goes through it. */
+import { figure, say } from '../../0-base';
+import { flattenId, type StepMaker } from '../step';
+
+export const flattening: StepMaker = {
+  id: 'flattening',
+  place: 25,
+  make: ({ rig }) =>
+    rig.bodies
+      .flatMap((b) => b.members)
+      .flatMap((m) =>
+        m.flattened === undefined
+          ? []
+          : [
+              {
+                id: `flatten:${m.id}`,
+                about: m.id,
+                final: true,
+                minutes: 10,
+                needs: [`cut:${m.id}`, `deburr:${m.id}`],
+                makes: [flattenId(m.id)],
+                handles: [m.id],
+                title: say`Hammer the end of the ${m.name} flat`,
+                tool: 'hammer, vise or anvil',
+                figures: [say`${figure('length', m.flattened)} of it, a little at a time`],
+                check: say`Both walls lie on each other, the flat in line with the tube, and no crack at the fold.`,
+                caution: 'Glasses on. A crack at the fold runs: cut it off and begin again.',
+              },
+            ],
+      ),
+};
