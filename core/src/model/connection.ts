@@ -53,6 +53,10 @@ const bolted = z.strictObject({
   recess: positive.optional(),
   /** A rod of the rig that stands for the screw, with a nut for its head. */
   screw: id.optional(),
+  /** A stud: instead of a head its first end is screwed so deep into a piece. Its point lies on that piece's face. */
+  root: z.strictObject({ piece: id, depth: positive }).optional(),
+  /** Pieces it goes through within a hollow layer. */
+  inside: z.array(id).max(4).optional(),
   /** Threaded rod with a nut for its head, however short it is. */
   rod: z.literal(true).optional(),
   /** A washer under the head where its layer would not ask for one. */

@@ -6,10 +6,13 @@ import { GONE, type Resolved, type Surroundings } from './kind';
 export function resolvePair(
   { id, name, kind, packs }: Pick<StatedConnection, 'id' | 'name' | 'kind' | 'packs'>,
   pieces: readonly [string, string],
-  { solids }: Surroundings,
+  { solids, rig }: Surroundings,
 ): Resolved {
-  const there = pieces.find((p) => solids(p).length > 0);
-  const isWhole = pieces.every((p) => solids(p).length > 0);
+  // What a screw brings is there with its screw.
+  const brought = (p: string): boolean => rig.bodies.some((b) => b.connections?.some((c) => p.startsWith(`${c.id}/`)));
+  const isThere = (p: string): boolean => solids(p).length > 0 || brought(p);
+  const there = pieces.find(isThere);
+  const isWhole = pieces.every(isThere);
   return {
     parts: [],
     faults: isWhole ? [] : [{ about: there ?? id, connection: id, name, reason: GONE }],

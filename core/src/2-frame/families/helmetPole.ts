@@ -16,7 +16,7 @@ import {
   type Vec3,
 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
-import type { Hands, Part, Rig, Station } from '../../model';
+import type { Hands, Part, Rig, StatedConnection, Station } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
 import {
   angleSpec,
@@ -33,11 +33,25 @@ import {
   given,
 } from '../familyTools';
 import { BARS, barOptions, ROUND_TUBES } from '../parts/bars';
+import { USUAL_SOCKET } from '../parts/camera';
 import { endCap } from '../parts/hardware';
-import { WASHERS, washerOf } from '../parts/washers';
+import { FLAT_WASHER, NUT } from '../hardware/sizes';
+import { threadOf } from '../hardware/thread';
+import { boltThread, WASHERS, washerOf } from '../parts/washers';
 
 const ROOM = 0.06; // of threaded end for washers
-const FORK = 0.05; // height of swivel and fork under the hinge
+const FORK = 0.05; // of the hinge over the swivel, at least
+const BLOCK = 0.012; // of the fork between its cheeks
+const BUSH = { length: 0.03, wall: 0.006, over: 0.008, clear: 0.004 };
+const CHEEK = { wide: 0.02, thick: 0.003 };
+const SWIVEL = 0.015; // each half
+const CROWN = { radius: 0.045, thick: 0.004, patch: 0.002 };
+const PLUG = 0.03; // in the tail, tapped for its stud
+const ROOT = 0.024;
+const CLAMP = { long: 0.03, wall: 0.008, lug: 0.014, fromEnd: 0.035 };
+const EAR = 0.003;
+const PLATE = { from: 0.015, thick: 0.003 }; // of the camera's plate, from the bolt it tilts on
+const SECOND_WALL = 0.012;
 /** Force at which a patch lets go sideways, N: of hook-and-loop about 0.04 N a square millimetre peeled at an edge; measure yours. */
 const PATCHES: Readonly<Record<string, { readonly name: string; readonly force: number }>> = {
   small: { name: 'small hook-and-loop patch', force: 25 },
@@ -46,7 +60,6 @@ const PATCHES: Readonly<Record<string, { readonly name: string; readonly force: 
 };
 const BACK = quaternionOfTurns({ toTheLeft: Math.PI, noseDown: 0, leftSideDown: 0 });
 const OVER = quaternionOfTurns({ toTheLeft: 0, noseDown: 0, leftSideDown: Math.PI });
-const CLAMP_DROP = 0.012; // of the camera's foot under the pole's middle
 
 /** The fork's arms meet the pole this far from the hinge, m. */
 const PADDED_AT = 0.06;
@@ -56,15 +69,18 @@ function layOut({ dimensions: d, choices }: FamilyInput) {
   const outside = stock.section.kind === 'tube' ? stock.section.outerDiameter : 0.02;
   const front: Vec3 = [d['length']! - d['hingeFromTail']!, 0, -d['hingeAbove']!];
   const tail: Vec3 = [-d['hingeFromTail']!, 0, -d['hingeAbove']!];
-  return { stock, outside, front, tail };
+  // The pole's bush clears the fork's block, however high the hinge stands over the pole.
+  const fork = Math.max(FORK, d['hingeAbove']! + outside / 2 + BUSH.wall + BUSH.clear + BLOCK);
+  return { stock, outside, front, tail, fork };
 }
 
 function build(input: FamilyInput): Rig {
   const { dimensions: d, choices } = input;
-  const { stock, outside, front, tail } = layOut(input);
+  const lay = layOut(input);
+  const { stock, outside, front, tail, fork } = lay;
   const { washer, boltDiameter } = washerOf(choices['washer']!);
   const second = choices['tailEnd'] === 'camera';
-  const clampAt: Vec3 = [front[0] - 0.02, 0, front[2]];
+  const clampAt: Vec3 = [front[0] - CLAMP.fromEnd, 0, front[2]];
   // The foot points up to the pole: the camera hangs upside down under it, looking back; the picture is turned over later.
   const turn = quaternionOf(
     multiply(
@@ -76,12 +92,20 @@ function build(input: FamilyInput): Rig {
     ),
   );
   const up = transform(rotationOf(turn), [0, 0, 1]);
-  const plateAt: Vec3 = [clampAt[0], 0, clampAt[2] - outside / 2 - CLAMP_DROP];
-  const mount: Vec3 = [plateAt[0] + up[0] * 0.004, 0, plateAt[2] + up[2] * 0.004];
+  // Of the bolt the camera's plate tilts on, in the clamp's lug.
+  const tilt: Vec3 = [clampAt[0], 0, clampAt[2] - outside / 2 - BUSH.wall - CLAMP.lug / 2];
+  const off = (far: number, aside = 0): Vec3 => [tilt[0] + up[0] * far, aside, tilt[2] + up[2] * far];
+  const clampHalf = outside / 2 + CLAMP.wall;
+  const thread = threadOf(boltThread(boltDiameter));
+  const beyond = ROOM + NUT.of(thread)! + 2 * thread.pitch;
+  const bore = outside / 2 - (stock.section.kind === 'tube' ? stock.section.wall : 0.001);
+  const alongX: Part['turn'] = [Math.SQRT1_2, 0, Math.SQRT1_2, 0];
+  const bushTop = BUSH.over + d['hingeAbove']!;
+  const bushHalf = outside / 2 + BUSH.wall;
   const station: Station = {
     id: 'tail',
     name: 'Tail washers',
-    seat: [tail[0] - 0.004, 0, tail[2]],
+    seat: tail,
     axis: [-1, 0, 0],
     boltDiameter,
     room: ROOM,
@@ -92,32 +116,74 @@ function build(input: FamilyInput): Rig {
     {
       id: 'hinge-bush',
       name: 'hinge bush',
-      shape: { kind: 'tube', outerRadius: outside / 2 + 0.006, innerRadius: outside / 2, length: 0.03 },
+      shape: { kind: 'box', size: [BUSH.length, outside + 2 * BUSH.wall, 2 * bushHalf], bore: [outside, outside] },
       at: [0, 0, -d['hingeAbove']!],
-      turn: [Math.SQRT1_2, 0, Math.SQRT1_2, 0],
       material: 'aluminium',
-      supply: { item: 'hinge bush with pin', packOf: 1, packPrice: 6 },
+      mass: { value: 0.028, spread: 0.004, source: 'mass of hinge bush' },
+      supply: { item: 'split hinge bush', packOf: 1, packPrice: 6 },
     },
+    // Where the hinge stands over the pole, a lug on the bush carries its bolt.
+    ...(bushTop > bushHalf
+      ? [
+          {
+            id: 'bush-lug',
+            name: 'hinge bush',
+            of: 'hinge-bush',
+            shape: { kind: 'box' as const, size: [BUSH.length, 2 * bushHalf, bushTop - bushHalf] as Vec3 },
+            at: [0, 0, -d['hingeAbove']! + (bushHalf + bushTop) / 2] as Vec3,
+            material: 'aluminium',
+          },
+        ]
+      : []),
     {
       id: 'camera-clamp',
       name: 'camera clamp',
-      shape: { kind: 'box', size: [0.03, 0.03, outside + 0.012] },
-      at: [clampAt[0], 0, clampAt[2] - 0.002],
+      shape: {
+        kind: 'box',
+        size: [CLAMP.long, 2 * clampHalf, outside + 2 * BUSH.wall],
+        bore: [outside, outside],
+      },
+      at: clampAt,
       material: 'aluminium',
-      mass: { value: 0.035, spread: 0.005, source: 'mass of camera clamp' },
-      mount,
-      mountTurn: turn,
-      screw: { diameter: 0.00635, length: 0.0111, passes: 0.0065 },
-      supply: { item: 'small tube clamp with 1/4-20 screw', packOf: 1, packPrice: 7 },
+      mass: { value: 0.03, spread: 0.005, source: 'mass of camera clamp' },
+      supply: { item: 'small tube clamp with a lug', packOf: 1, packPrice: 7 },
     },
     {
-      id: 'tail-bolt',
-      name: 'threaded tail',
-      shape: { kind: 'tube', outerRadius: boltDiameter / 2, innerRadius: 0, length: ROOM + 0.03 },
-      at: [tail[0] - ROOM / 2 + 0.01, 0, tail[2]],
-      turn: [Math.SQRT1_2, 0, Math.SQRT1_2, 0],
-      material: 'steel',
-      supply: { item: 'threaded insert and bolt', packOf: 1, packPrice: 2.2 },
+      id: 'clamp-lug',
+      name: 'camera clamp',
+      of: 'camera-clamp',
+      shape: { kind: 'box', size: [0.012, 2 * clampHalf, CLAMP.lug] },
+      at: tilt,
+      material: 'aluminium',
+    },
+    {
+      id: 'camera-plate',
+      name: 'tilting plate',
+      shape: { kind: 'box', size: [0.03, 2 * (clampHalf + EAR), PLATE.thick] },
+      at: off(PLATE.from + PLATE.thick / 2),
+      turn,
+      material: 'aluminium',
+      mount: off(PLATE.from + PLATE.thick),
+      mountTurn: turn,
+      supply: { item: 'aluminium angle 30 × 30 × 3, short', packOf: 1, packPrice: 1.8 },
+    },
+    {
+      id: 'plate-ear',
+      name: 'tilting plate',
+      of: 'camera-plate',
+      shape: { kind: 'box', size: [0.014, EAR, PLATE.from + 0.006] },
+      at: off((PLATE.from - 0.006) / 2, clampHalf + EAR / 2),
+      turn,
+      material: 'aluminium',
+    },
+    {
+      id: 'tail-plug',
+      name: 'plug in the tail',
+      shape: { kind: 'tube', outerRadius: bore, innerRadius: 0, length: PLUG },
+      at: [tail[0] + PLUG / 2, 0, tail[2]],
+      turn: alongX,
+      material: 'aluminium',
+      supply: { item: `aluminium round ${Math.round(bore * 20000) / 10} mm, 30 mm`, packOf: 1, packPrice: 1.8 },
     },
     ...(choices['endMark'] === 'ball'
       ? [
@@ -125,10 +191,11 @@ function build(input: FamilyInput): Rig {
             id: 'bright-end',
             name: 'bright foam ball',
             shape: { kind: 'tube' as const, outerRadius: 0.025, innerRadius: 0, length: 0.04 },
-            at: [tail[0] - ROOM - 0.02, 0, tail[2]] as Vec3,
+            at: [tail[0] - beyond - 0.01, 0, tail[2]] as Vec3,
             turn: [Math.SQRT1_2, 0, Math.SQRT1_2, 0] as const,
             material: 'rubberFoam',
             mass: { value: 0.012, spread: 0.003, source: 'mass of foam ball' },
+            supply: { item: 'bright foam ball 50 mm', packOf: 1, packPrice: 1.5 },
           },
         ]
       : []),
@@ -138,15 +205,30 @@ function build(input: FamilyInput): Rig {
             id: 'second-camera',
             name: 'second camera, weigh yours',
             shape: { kind: 'box' as const, size: [0.033, 0.071, 0.051] as Vec3 },
-            at: [tail[0] + 0.03, 0, tail[2] + outside / 2 + 0.03] as Vec3,
+            at: [tail[0] + 0.05, 0, tail[2] + outside / 2 + SECOND_WALL + 0.0255] as Vec3,
             material: 'petg',
             mass: { value: 0.13, spread: 0.02, source: 'mass of second camera' },
+            supply: { item: 'second camera', packOf: 1, packPrice: 120 },
+          },
+          {
+            id: 'second-clamp',
+            name: 'clamp of the second camera',
+            shape: {
+              kind: 'box' as const,
+              size: [CLAMP.long, outside + 2 * BUSH.wall, outside + 2 * SECOND_WALL] as Vec3,
+              bore: [outside, outside] as [number, number],
+            },
+            at: [tail[0] + 0.05, 0, tail[2]] as Vec3,
+            material: 'aluminium',
+            mass: { value: 0.035, spread: 0.005, source: 'mass of clamp of the second camera' },
+            supply: { item: 'small tube clamp', packOf: 1, packPrice: 6 },
           },
         ]
       : []),
     { ...endCap({ id: 'front-cap', at: front, axis: [1, 0, 0], across: outside }), name: 'padded end' },
   ];
   const half = d['stop']!;
+  const connections = connectionsOf();
   return {
     bodies: [
       {
@@ -156,14 +238,29 @@ function build(input: FamilyInput): Rig {
         members: [],
         joints: [],
         stations: [],
-        parts: [
+        parts: helmetParts(input, fork),
+        connections: [
+          ...([-1, 1] as const).map((e): StatedConnection => ({
+            kind: 'bolted',
+            id: `swivel-screw-${e < 0 ? 'right' : 'left'}`,
+            name: `${e < 0 ? 'right' : 'left'} screw of the swivel`,
+            on: 'crown-plate',
+            // Its point away from the head, its head flush over it.
+            point: [-d['hingeAhead']!, e * 0.007, -fork - 2 * SWIVEL - CROWN.thick],
+            way: [0, 0, 1],
+            thread: 'M3',
+            head: 'sunk',
+            stack: [{ kind: 'piece', piece: 'crown-plate' }],
+            end: { kind: 'tapped', piece: 'swivel-base', depth: 0.01, in: 'steel' },
+          })),
+          { kind: 'laid', id: 'patch-on', name: 'patch under its plate', piece: 'patch', on: 'crown-plate' },
           {
-            id: 'crown-plate',
-            name: 'crown plate on its patch',
-            shape: { kind: 'tube', outerRadius: 0.045, innerRadius: 0, length: 0.004 },
-            at: [-d['hingeAhead']!, 0, -FORK - 0.03],
-            material: 'petg',
-            supply: { item: `${PATCHES[choices['patch']!]!.name} and plate`, packOf: 1, packPrice: 4 },
+            kind: 'hinged',
+            id: 'swivel-turns',
+            name: 'swivel',
+            pivot: 'swivel-axis',
+            held: 'swivel-base',
+            carried: 'swivel',
           },
         ],
       },
@@ -174,26 +271,8 @@ function build(input: FamilyInput): Rig {
         members: [],
         joints: [],
         stations: [],
-        parts: [
-          {
-            id: 'swivel',
-            name: 'swivel',
-            shape: { kind: 'tube', outerRadius: 0.0125, innerRadius: 0, length: 0.03 },
-            at: [-d['hingeAhead']!, 0, -FORK - 0.012],
-            material: 'steel',
-            mass: { value: 0.06, spread: 0.006, source: 'mass of swivel' },
-            supply: { item: 'swivel 25 mm', packOf: 1, packPrice: 4.5 },
-          },
-          {
-            id: 'fork',
-            name: 'fork',
-            shape: { kind: 'box', size: [0.02, outside + 0.03, 0.02] },
-            at: [0, 0, -FORK + 0.008],
-            material: 'aluminium',
-            mass: { value: 0.03, spread: 0.005, source: 'mass of fork' },
-            supply: { item: 'aluminium fork, bent', packOf: 1, packPrice: 3 },
-          },
-        ],
+        parts: forkParts(input, lay),
+        connections: connections.fork,
       },
       {
         id: 'pole',
@@ -201,7 +280,6 @@ function build(input: FamilyInput): Rig {
         nodes: [
           { id: 'front', at: front },
           { id: 'tail', at: tail },
-          { id: 'middle', at: [0, 0, -d['hingeAbove']!] },
         ],
         members: [
           {
@@ -215,37 +293,10 @@ function build(input: FamilyInput): Rig {
             path: { kind: 'straight', widthDirection: [0, 1, 0] },
           },
         ],
-        joints: [
-          {
-            id: 'bush-on-pole',
-            name: 'hinge pin',
-            node: 'middle',
-            fitting: 'hingePin',
-            joins: ['tube', 'hinge-bush'],
-            reversible: true,
-            packs: true,
-          },
-          {
-            id: 'tail-joint',
-            name: 'insert in the tube',
-            node: 'tail',
-            fitting: 'epoxy',
-            joins: ['tube', 'tail-bolt'],
-            reversible: false,
-            dryingTime: 24 * 3600,
-          },
-          {
-            id: 'front-joint',
-            name: 'clamp and cap',
-            node: 'front',
-            fitting: 'hoseClamp',
-            joins: ['tube', 'camera-clamp'],
-            reversible: true,
-            packs: true,
-          },
-        ],
+        joints: [],
         parts,
         stations: [station],
+        connections: connections.pole,
       },
     ],
     pivots: [
@@ -277,7 +328,7 @@ function build(input: FamilyInput): Rig {
         name: 'crown of the helmet',
         kind: 'helmet',
         body: 'helmet',
-        at: [-d['hingeAhead']!, 0, -FORK - 0.032],
+        at: [-d['hingeAhead']!, 0, -fork - 2 * SWIVEL - CROWN.thick - CROWN.patch],
         direction: [0, 0, 1],
       },
     ],
@@ -288,10 +339,10 @@ function build(input: FamilyInput): Rig {
         name: 'Camera, along the pole',
         kind: 'mark',
         axis: [1, 0, 0],
-        range: [-0.12, 0.015],
+        range: [-0.12, 0],
         step: 0.001,
         value: 0,
-        moves: [{ kind: 'part', id: 'camera-clamp' }],
+        moves: ['camera-clamp', 'clamp-lug', 'camera-plate', 'plate-ear'].map((id) => ({ kind: 'part' as const, id })),
       },
       {
         id: 'tail-count',
@@ -304,6 +355,206 @@ function build(input: FamilyInput): Rig {
       },
     ],
   };
+
+  function connectionsOf(): { readonly fork: StatedConnection[]; readonly pole: StatedConnection[] } {
+    const piece = (id: string, wall?: 'near') => ({ kind: 'piece' as const, piece: id, ...(wall ? { wall } : {}) });
+    const width = outside / 2 + BUSH.wall + FLAT_WASHER.thick.of({ name: 'M6' })!;
+    return {
+      fork: [
+        ...(['left', 'right'] as const).flatMap((side) =>
+          ([-1, 1] as const).map((e): StatedConnection => {
+            const s = side === 'left' ? 1 : -1;
+            return {
+              kind: 'bolted',
+              id: `cheek-${side}-${e < 0 ? 'rear' : 'front'}`,
+              name: `${e < 0 ? 'rear' : 'front'} screw of the ${side} cheek`,
+              on: 'fork',
+              point: [e * 0.005, s * (width + CHEEK.thick), -fork + BLOCK / 2],
+              way: [0, -s, 0],
+              thread: 'M4',
+              stack: [piece(`cheek-${side}`)],
+              end: { kind: 'tapped', piece: 'fork', depth: 0.01, in: 'aluminium' },
+            };
+          }),
+        ),
+        {
+          kind: 'bolted',
+          id: 'fork-on-swivel',
+          name: 'screw of the fork',
+          on: 'fork',
+          point: [-d['hingeAhead']!, 0, -fork + BLOCK],
+          way: [0, 0, -1],
+          thread: 'M5',
+          recess: 0.004,
+          stack: [piece('fork')],
+          end: { kind: 'tapped', piece: 'swivel', depth: 0.012, in: 'steel' },
+        },
+        {
+          kind: 'bolted',
+          id: 'hinge-bolt',
+          name: 'hinge bolt',
+          on: 'cheek-left',
+          point: [0, width + CHEEK.thick, 0],
+          way: [0, -1, 0],
+          thread: 'M6',
+          stack: [
+            piece('cheek-left'),
+            { kind: 'washer', washer: 'flat' },
+            piece('hinge-bush'),
+            { kind: 'washer', washer: 'flat' },
+            piece('cheek-right'),
+          ],
+          // Low over the pole, it goes through it.
+          ...(d['hingeAbove']! < outside / 2 + 0.003 ? { inside: ['tube'] } : {}),
+          end: { kind: 'lock' },
+          packs: true,
+        },
+      ],
+      pole: [
+        { kind: 'clamped', id: 'bush-on-pole', name: 'bush on the pole', piece: 'hinge-bush', on: 'tube' },
+        {
+          kind: 'clamped',
+          id: 'clamp-on-pole',
+          name: 'camera clamp on the pole',
+          piece: 'camera-clamp',
+          on: 'tube',
+          packs: true,
+        },
+        {
+          kind: 'bolted',
+          id: 'tilt-bolt',
+          name: 'screw the camera tilts on',
+          on: 'camera-clamp',
+          point: off(0, clampHalf + EAR),
+          way: [0, -1, 0],
+          thread: 'M4',
+          stack: [piece('camera-plate')],
+          end: { kind: 'tapped', piece: 'camera-clamp', depth: 0.012, in: 'aluminium' },
+        },
+        {
+          kind: 'bolted',
+          id: 'camera',
+          name: 'camera screw',
+          on: 'camera-plate',
+          point: off(PLATE.from),
+          way: up,
+          thread: '1/4-20',
+          stack: [piece('camera-plate')],
+          end: { kind: 'camera', depth: USUAL_SOCKET },
+        },
+        { kind: 'bonded', id: 'tail-joint', name: 'plug in the tube', piece: 'tail-plug', to: 'tube' },
+        {
+          kind: 'bolted',
+          id: 'tail-bolt',
+          name: 'tail stud',
+          on: 'tail-plug',
+          point: tail,
+          way: [-1, 0, 0],
+          thread: thread.name,
+          root: { piece: 'tail-plug', depth: ROOT },
+          stack: [{ kind: 'row', station: 'tail' }],
+          end: { kind: 'nut' },
+        },
+        { kind: 'slidOn', id: 'front-cap-on', name: 'cap on the front end', piece: 'front-cap', over: 'tube' },
+        ...(choices['endMark'] === 'ball'
+          ? [
+              {
+                kind: 'slidOn' as const,
+                id: 'ball-on',
+                name: 'ball on the tail stud',
+                piece: 'bright-end',
+                over: 'tail-bolt/screw',
+              },
+            ]
+          : []),
+        ...(second
+          ? [
+              {
+                kind: 'clamped' as const,
+                id: 'second-clamp-on',
+                name: 'second clamp on the pole',
+                piece: 'second-clamp',
+                on: 'tube',
+              },
+              {
+                kind: 'bolted' as const,
+                id: 'second-camera-on',
+                name: 'screw of the second camera',
+                on: 'second-clamp',
+                point: [tail[0] + 0.05, 0, tail[2] + outside / 2] as Vec3,
+                way: [0, 0, 1] as Vec3,
+                thread: '1/4-20',
+                head: 'sunk' as const,
+                stack: [piece('second-clamp', 'near')],
+                end: { kind: 'tapped' as const, piece: 'second-camera', depth: 0.008, in: 'steel' as const },
+              },
+            ]
+          : []),
+      ],
+    };
+  }
+}
+
+/** What stays on the helmet: the patch, its plate and the lower half of the swivel. */
+const helmetParts = ({ dimensions: d, choices }: FamilyInput, fork: number): Part[] => [
+  {
+    id: 'crown-plate',
+    name: 'crown plate',
+    shape: { kind: 'tube', outerRadius: CROWN.radius, innerRadius: 0, length: CROWN.thick },
+    at: [-d['hingeAhead']!, 0, -fork - 2 * SWIVEL - CROWN.thick / 2],
+    material: 'petg',
+    supply: { item: 'round plastic plate 90 × 4', packOf: 1, packPrice: 2 },
+  },
+  {
+    id: 'patch',
+    name: PATCHES[choices['patch']!]!.name,
+    shape: { kind: 'tube', outerRadius: CROWN.radius, innerRadius: 0, length: CROWN.patch },
+    at: [-d['hingeAhead']!, 0, -fork - 2 * SWIVEL - CROWN.thick - CROWN.patch / 2],
+    material: 'hookAndLoop',
+    mass: { value: 0.012, spread: 0.004, source: 'mass of patch' },
+    supply: { item: PATCHES[choices['patch']!]!.name, packOf: 1, packPrice: 3 },
+  },
+  swivelHalf('swivel-base', 'swivel, lower half', [-d['hingeAhead']!, 0, -fork - 1.5 * SWIVEL]),
+];
+
+const swivelHalf = (id: string, name: string, at: Vec3): Part => ({
+  id,
+  name,
+  shape: { kind: 'tube', outerRadius: 0.0125, innerRadius: 0, length: SWIVEL },
+  at,
+  material: 'steel',
+  mass: { value: 0.03, spread: 0.004, source: `mass of ${name}` },
+  supply: { item: 'swivel 25 mm', packOf: 2, packPrice: 4.5 },
+});
+
+/** The swivel's upper half, the fork's block on it, and a cheek on each side of the pole's bush. */
+function forkParts({ dimensions: d }: FamilyInput, { outside, fork }: ReturnType<typeof layOut>): Part[] {
+  const width = outside / 2 + BUSH.wall + FLAT_WASHER.thick.of({ name: 'M6' })!;
+  const ahead = d['hingeAhead']!;
+  return [
+    swivelHalf('swivel', 'swivel, upper half', [-ahead, 0, -fork - SWIVEL / 2]),
+    {
+      id: 'fork',
+      name: 'block of the fork',
+      shape: { kind: 'box', size: [CHEEK.wide + Math.abs(ahead), 2 * width, BLOCK] },
+      at: [-ahead / 2, 0, -fork + BLOCK / 2],
+      material: 'aluminium',
+      supply: { item: `aluminium bar 20 × 12, ${Math.round(2000 * width)} mm`, packOf: 1, packPrice: 2 },
+    },
+    ...(
+      [
+        ['left', 1],
+        ['right', -1],
+      ] as const
+    ).map(([side, s]): Part => ({
+      id: `cheek-${side}`,
+      name: `${side} cheek of the fork`,
+      shape: { kind: 'box', size: [CHEEK.wide, CHEEK.thick, fork + BUSH.over] },
+      at: [0, s * (width + CHEEK.thick / 2), (BUSH.over - fork) / 2],
+      material: 'aluminium',
+      supply: { item: `aluminium flat 20 × 3, ${Math.round(1000 * (fork + BUSH.over))} mm`, packOf: 1, packPrice: 1.2 },
+    })),
+  ];
 }
 
 const dimensions = [

@@ -39,6 +39,8 @@ export interface Bolt {
   readonly end: BoltEnd;
   /** Flush with the first layer's face; a dome whose square neck is let into it; a wing nut on a rod; left out: a hexagon. */
   readonly head?: 'sunk' | 'square' | 'wing';
+  /** A stud that is screwed so deep into something instead of having a head, m. */
+  readonly root?: number;
   /** Threaded rod with a nut for its head, whatever screws are sold. */
   readonly rod?: true;
   /** Threaded all along, as under a stack whose count changes. */
@@ -102,6 +104,7 @@ const isNut = (end: BoltEnd): end is { readonly kind: NutKind } => end.kind in N
 
 /** Throws RangeError for a thread that the standard of one of its parts does not know. */
 export function boltUp(bolt: Bolt): BoltedUp {
+  if (bolt.root !== undefined && isNut(bolt.end)) return rooted(bolt, bolt.root, bolt.end.kind);
   const { thread } = bolt;
   const head = bolt.washers?.head;
   const under = bolt.washers?.end;
@@ -351,6 +354,40 @@ function sawn(bolt: Bolt, fit: StackUp): BoltedUp {
     length,
     engagement: length - fit.stackThickness,
     pieces: piecesOf(bolt, { kind: 'screw', length: from.length, sawnTo: length }, 0),
+  };
+}
+
+/** A stud out of a thread in a piece, through its layers, a nut at its end. */
+function rooted(bolt: Bolt, root: number, kind: NutKind): BoltedUp {
+  const { thread, layers, washers = {}, end, stands } = bolt;
+  const under = washers.end ? sizeOf(WASHERS[washers.end].thick, thread) : 0;
+  const fit = stackUp({
+    threadDiameter: thread.diameter,
+    pitch: thread.pitch,
+    layers: [...layers, { thickness: under }],
+    end: endOf(end, thread),
+    soldLengths: [],
+  });
+  const nut = sizeOf(NUTS[kind], thread);
+  const length = Math.ceil((root + fit.stackMost + nut + BEYOND * thread.pitch) / ROD_STEP - 1e-9) * ROD_STEP;
+  const through = stands ?? layers.reduce((s, l) => s + l.thickness * (l.count ?? 1), 0);
+  const rod: Fastener = {
+    type: 'threadedRod',
+    at: -root,
+    threadDiameter: thread.diameter,
+    pitch: thread.pitch,
+    length,
+  };
+  return {
+    fit,
+    packed: 0,
+    length,
+    engagement: nut,
+    pieces: [
+      weighedPiece('screw', `${thread.name} threaded rod`, rod, WITHIN.rod),
+      ...(washers.end ? [washerPiece(thread, 'washer-end', washers.end, through)] : []),
+      nutPiece(thread, 'nut', kind, through + under),
+    ],
   };
 }
 

@@ -1,5 +1,5 @@
 /** A screw through an ordered stack: how long it is, what it brings and where that stands, which holes it needs. */
-import { addScaled, dot, figure, length, say, subtract, unit, type Phrase, type Vec3 } from '../../../0-base';
+import { addScaled, dot, figure, length, say, scale, subtract, unit, type Phrase, type Vec3 } from '../../../0-base';
 import type { Bolted } from '../../../model';
 import {
   boltUp,
@@ -52,7 +52,11 @@ export const bolted: KindOfConnection<'bolted'> = {
 /** Pieces and stations of a stack; nuts, washers and spacers on its thread are its own. */
 const held = (layer: Bolted['stack'][number]): readonly string[] =>
   layer.kind === 'row' ? [layer.station] : layer.kind === 'piece' ? [layer.piece] : [];
-const endsIn = ({ end }: Bolted): readonly string[] => (end.kind === 'tapped' ? [end.piece] : []);
+const endsIn = ({ end, root, inside = [] }: Bolted): readonly string[] => [
+  ...(end.kind === 'tapped' ? [end.piece] : []),
+  ...(root ? [root.piece] : []),
+  ...inside,
+];
 
 function resolved(of: Bolted, around: Surroundings): Resolved {
   const thread = THREADS.find((t) => t.name === of.thread);
@@ -63,6 +67,8 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
   const end: BoltEnd = of.end;
   const way = unit(of.way);
   const place = (along: number): Vec3 => addScaled(of.point, way, start + along);
+  for (const piece of of.inside ?? []) if (around.solids(piece).length === 0) faults.push(GONE);
+  if (of.root && around.solids(of.root.piece).length === 0) faults.push(GONE);
   if (of.end.kind === 'tapped') faults.push(...meetsTapped(of.end.piece, of, thread, standing, start, around));
   const bolt = {
     thread,
@@ -72,6 +78,7 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
     end,
     ...(of.head ? { head: of.head } : {}),
     ...(of.rod ? { rod: of.rod } : {}),
+    ...(of.root ? { root: of.root.depth } : {}),
   };
   const screw = of.screw ? onOwnRod(bolt, ownRod(of, start, around)) : boltUp(bolt);
   if (screw.length === null)
@@ -332,11 +339,12 @@ function holesOf(
   pieces: readonly string[],
   spans: readonly (Span | null)[],
   thread: Thread,
-  { rig, counts }: Surroundings,
+  around: Surroundings,
   end: Vec3,
 ): readonly ConnectionHole[] {
   const diameter = of.hole ?? CLEARANCE.medium.of(thread)!;
   const way = unit(of.way);
+  const { rig, counts } = around;
   const stations = new Map(rig.bodies.flatMap((b) => b.stations).map((s) => [s.id, s]));
   const holes: ConnectionHole[] = [];
   of.stack.forEach((layer, i) => {
@@ -359,7 +367,20 @@ function holesOf(
           thread: null,
         });
   });
-  const through = holes.filter((h) => pieces.includes(h.piece));
+  for (const piece of of.inside ?? []) {
+    const [span] = crossings({ point: of.point, way }, around.solids(piece), thread.diameter / 2);
+    if (span) holes.push({ piece, at: addScaled(of.point, way, span[0]), axis: way, diameter, thread: null });
+  }
+  if (of.root)
+    holes.push({
+      piece: of.root.piece,
+      at: of.point,
+      axis: scale(way, -1),
+      diameter: TAPPING_HOLE.of(thread)!,
+      thread: of.thread,
+    });
+  const own = new Set([...pieces, ...endsIn(of)]);
+  const through = holes.filter((h) => own.has(h.piece));
   return of.end.kind === 'tapped'
     ? [...through, { piece: of.end.piece, at: end, axis: way, diameter: TAPPING_HOLE.of(thread)!, thread: of.thread }]
     : through;
