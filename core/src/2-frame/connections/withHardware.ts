@@ -62,13 +62,18 @@ export function hardwareOf(
 function slotsOf(rig: Rig): SlotFor {
   const datum = new Map(rig.bodies.flatMap((b) => b.connections ?? []).map((c) => [c.id, datumOf(c)]));
   const slides = rig.adjusters.filter((a) => a.kind === 'slide' && a.axis);
+  const bodyOf = new Map(rig.bodies.flatMap((b) => [...b.parts, ...b.members, ...b.joints].map((e) => [e.id, b.id])));
+  const moves = (a: Rig['adjusters'][number], id: string): boolean =>
+    a.moves.some((m) => m.id === id || (m.kind === 'body' && m.id === bodyOf.get(id)));
   return (connection, piece) => {
     const on = datum.get(connection);
     if (on === undefined || on === piece) return null;
-    const slide = slides.find((a) => a.moves.some((m) => m.id === on) && !a.moves.some((m) => m.id === piece));
+    const slide = slides.find((a) => moves(a, on) !== moves(a, piece));
     if (!slide) return null;
     const [least, most] = slide.range;
-    return { by: scale(unit(slide.axis!), most - least), middle: scale(unit(slide.axis!), (least + most) / 2) };
+    const sense = moves(slide, on) ? 1 : -1;
+    const axis = unit(slide.axis!);
+    return { by: scale(axis, most - least), middle: scale(axis, (sense * (least + most)) / 2) };
   };
 }
 

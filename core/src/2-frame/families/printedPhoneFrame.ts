@@ -4,9 +4,11 @@
  */
 import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
-import type { Hands, Joint, Member, Node, Part, Rig } from '../../model';
+import type { Hands, Member, Node, Part, Rig, StatedConnection } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
 import { choiceSpec, lengthSpec, loadBox, named, namesOf, toFiveMillimetres, usualInput, within } from '../familyTools';
+import { FLAT_WASHER, NUT } from '../hardware/sizes';
+import { threadOf } from '../hardware/thread';
 import { RODS } from '../parts/bars';
 import {
   BEDS,
@@ -26,8 +28,10 @@ const SIDES = [
 ] as const;
 const PLATE_DEEP = 0.055; // fore and aft
 const HANDLE_BORE = 0.0092; // round the M8 rod
-const CAP = 0.008; // under each handle: the rod's nut and washer
-const SCREW = { diameter: 0.00635, length: 0.0127, passes: 0.008 };
+const M8 = { name: 'M8' };
+const SPLICE = { thick: 0.004, across: 0.015, along: 0.02 }; // its four screws from the seam's middle
+const SHOE_SCREW = { diameter: 0.003, apart: 0.006, into: 0.009 };
+const CLAMP_FOOT = 0.012; // depth of the thread in the phone clamp's foot
 
 /** How far phone clamps open, m: measure yours. */
 const CLAMPS: Readonly<
@@ -76,11 +80,11 @@ function build(input: FamilyInput): Rig {
       ? [
           {
             id: 'splice',
-            name: 'splice with screws',
-            shape: { kind: 'box' as const, size: [PLATE_DEEP - 0.01, 0.07, 0.004] as Vec3 },
-            at: [0, 0, under - 0.002] as Vec3,
+            name: 'splice',
+            shape: { kind: 'box' as const, size: [PLATE_DEEP - 0.01, 0.07, SPLICE.thick] as Vec3 },
+            at: [0, 0, under - SPLICE.thick / 2] as Vec3,
             material: 'aluminium',
-            supply: { item: 'aluminium strip 45 × 4, short, with four screws', packOf: 1, packPrice: 2.4 },
+            supply: { item: 'aluminium strip 45 × 4, short', packOf: 1, packPrice: 2.4 },
           },
         ]
       : []),
@@ -112,17 +116,17 @@ function build(input: FamilyInput): Rig {
       material: 'aluminium',
       mass: { value: 0.052, spread: 0.006, source: 'mass of phone clamp' },
       mount: clampTop,
-      screw: SCREW,
       jaws: { axis: [0, 0, 1], opens: clamp.opens },
       supply: { item: clamp.name, packOf: 1, packPrice: clamp.price },
     },
     ...(choices['shoes'] === 'none' ? [] : shoes(choices['shoes']!, half)),
   ];
   const rod = RODS['rod-m8']!;
-  const rodLength = d['handle']! + d['plate']! + CAP;
+  // A washer, a nut and some turns beyond the handle and over the plate.
+  const beyond = FLAT_WASHER.thick.of(M8)! + NUT.of(M8)! + 2 * threadOf('M8').pitch;
   const nodes: Node[] = SIDES.flatMap(({ side, other, s }) => [
-    { id: `rod-${side}-low`, at: [0, s * half, -rodLength] as Vec3, twin: `rod-${other}-low` },
-    { id: `rod-${side}-high`, at: [0, s * half, 0] as Vec3, twin: `rod-${other}-high` },
+    { id: `rod-${side}-low`, at: [0, s * half, under - d['handle']! - beyond] as Vec3, twin: `rod-${other}-low` },
+    { id: `rod-${side}-high`, at: [0, s * half, beyond] as Vec3, twin: `rod-${other}-high` },
   ]);
   const members: Member[] = SIDES.map(({ side, other }) => ({
     id: `rod-${side}`,
@@ -136,27 +140,78 @@ function build(input: FamilyInput): Rig {
     twin: `rod-${other}`,
   }));
   const plateOf = (side: string): string => (halves ? `plate-${side}` : 'plate');
-  const joints: Joint[] = SIDES.flatMap(({ side }) => [
+  const piece = (id: string): { readonly kind: 'piece'; readonly piece: string } => ({ kind: 'piece', piece: id });
+  const shoeSides = choices['shoes'] === 'none' ? [] : choices['shoes'] === 'one' ? SIDES.slice(0, 1) : SIDES;
+  const connections: StatedConnection[] = [
+    ...SIDES.flatMap(({ side, s }): StatedConnection[] => [
+      {
+        kind: 'bolted',
+        id: `rod-${side}-nuts`,
+        name: `${side} rod’s nuts`,
+        on: `rod-${side}`,
+        point: [0, s * half, under - d['handle']!],
+        way: [0, 0, 1],
+        thread: 'M8',
+        screw: `rod-${side}`,
+        stack: [piece(`handle-${side}`), piece(plateOf(side))],
+        end: { kind: 'nut' },
+        packs: true,
+      },
+      {
+        kind: 'seated',
+        id: `nut-${side}-in`,
+        name: `${side} captive nut`,
+        piece: `nut-${side}`,
+        in: plateOf(side),
+      },
+    ]),
+    ...(halves
+      ? SIDES.flatMap(({ side, s }) =>
+          ([1, -1] as const).map((e): StatedConnection => ({
+            kind: 'bolted',
+            id: `splice-${side}-${e > 0 ? 'front' : 'rear'}`,
+            name: `${e > 0 ? 'front' : 'rear'} ${side} screw of the splice`,
+            on: `plate-${side}`,
+            point: [e * SPLICE.across, s * SPLICE.along, 0],
+            way: [0, 0, -1],
+            thread: 'M4',
+            // Flush: the phone's clamp slides over it.
+            head: 'sunk',
+            stack: [piece(`plate-${side}`), piece('splice')],
+            end: { kind: 'nut' },
+          })),
+        )
+      : []),
     {
-      id: `rod-joint-${side}`,
-      name: 'threaded rod in a sleeve',
-      node: `rod-${side}-low`,
-      fitting: 'rodInSleeve',
-      joins: [`rod-${side}`, `handle-${side}`],
-      reversible: true,
+      kind: 'bolted',
+      id: 'phone-clamp-on',
+      name: 'screw of the phone clamp',
+      on: 'phone-clamp',
+      point: [d['clampForward']!, 0, under - (halves ? SPLICE.thick : 0)],
+      way: [0, 0, 1],
+      thread: '1/4-20',
+      stack: halves ? [piece('splice'), piece('plate-left')] : [piece('plate')],
+      // On the seam: half its slot is in each.
+      ...(halves ? { inside: ['plate-right'] } : {}),
+      end: { kind: 'tapped', piece: 'phone-clamp', depth: CLAMP_FOOT, in: 'aluminium' },
       packs: true,
     },
-    {
-      id: `insert-${side}`,
-      name: 'heat-set insert',
-      node: `rod-${side}-high`,
-      fitting: 'heatSetInsert',
-      joins: [`rod-${side}`, plateOf(side)],
-      reversible: false,
-    },
-  ]);
+    ...shoeSides.flatMap(({ side, s }) =>
+      ([1, -1] as const).map((e): StatedConnection => ({
+        kind: 'screwedIn',
+        id: `shoe-${side}-${e > 0 ? 'front' : 'rear'}`,
+        name: `${e > 0 ? 'front' : 'rear'} screw of the ${side} shoe`,
+        point: [e * SHOE_SCREW.apart, s * (half - 0.02), 0.006],
+        way: [0, 0, -1],
+        diameter: SHOE_SCREW.diameter,
+        length: 0.006 + Math.min(SHOE_SCREW.into, Math.floor((d['plate']! - 0.001) * 1000) / 1000),
+        through: `shoe-${side}`,
+        into: plateOf(side),
+      })),
+    ),
+  ];
   return {
-    bodies: [{ id: 'frame', name: 'frame', nodes, members, joints, parts, stations: [] }],
+    bodies: [{ id: 'frame', name: 'frame', nodes, members, joints: [], parts, stations: [], connections }],
     pivots: [],
     contacts: SIDES.map(({ side, s }) => ({
       id: `${side}-hand`,

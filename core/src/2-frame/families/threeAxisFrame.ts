@@ -2,17 +2,29 @@
  * Three-axis passive frame: a tilt cradle inside a roll arm inside a pan arm, each on its own bearings, all axes through one
  * point. That point is the origin; the hand holds the grip above it.
  */
-import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
+import { add, addScaled, figure, say, scale, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
-import type { Adjuster, Hands, Joint, Member, Part, Rig } from '../../model';
+import type { Adjuster, Hands, Member, Part, Rig, StatedConnection } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
 import { choiceSpec, lengthSpec, loadBox, named, toFiveMillimetres, usualInput, within } from '../familyTools';
 import { BARS, barOptions, ROUND_TUBES, SQUARE_TUBES } from '../parts/bars';
 import { endCap, foamGrip } from '../parts/hardware';
+import { USUAL_SOCKET } from '../parts/camera';
 import { plate } from '../parts/plate';
+import { NUT } from '../hardware/sizes';
 
 const CHEEK = 0.006; // thick, the cradle's two sides
-const GAP = 0.012; // between a cheek and the arm's tube, for the bearing's flange
+const CHEEK_WIDE = 0.07;
+const CHEEK_BELOW = 0.06; // of the camera's plate: its slots let the plate up and down
+const GAP = 0.012; // between a cheek and the arm's tube, for the bearing
+const AXLE = 'M8';
+const BLOCK = { length: 0.04, wall: 0.012, beside: 0.008 }; // clamped on the pan arm's top, under the grip
+const ROLL_PLATE = { thick: 0.006, wide: 0.09, tall: 0.07, screws: 0.03, off: 0.016 }; // upright, its slot over the roll axle
+const ANGLE = { thick: 0.003, deep: 0.025, tall: 0.03, long: 0.06, screws: 0.02 }; // under the plate, on each cheek
+const PLATE = 0.006;
+const PAD = 0.0015;
+const GUSSET = { side: 0.06, thick: 0.003, screw: 0.025 };
+const TRAVEL = { foreAft: 0.04, height: 0.02, side: 0.015, arm: 0.02, pan: 0.08 };
 const BEARINGS: Readonly<Record<string, { readonly name: string; readonly friction: number; readonly price: number }>> =
   {
     plain: { name: 'plain bushes', friction: 0.02, price: 2 },
@@ -31,8 +43,10 @@ function layOut({ dimensions: d, choices }: FamilyInput) {
   const outside = outsideOf(stock);
   const half = d['width']! / 2;
   const arm = half + CHEEK + GAP + outside / 2;
-  const rollAt = -d['reach']! - outside / 2 - GAP;
-  return { stock, outside, half, arm, rollAt, high: d['high']! };
+  // Behind the roll arm's back: spacers and nut, the slotted plate, the bearing, and the upright.
+  const rollAt = -d['reach']! - outside - ROLL_PLATE.off - ROLL_PLATE.thick - GAP;
+  const grip = d['high']! + outside / 2 + BLOCK.wall + GAP;
+  return { stock, outside, half, arm, rollAt, grip, high: d['high']! };
 }
 
 function build(input: FamilyInput): Rig {
@@ -53,7 +67,7 @@ function build(input: FamilyInput): Rig {
   const hub = (id: string, name: string, at: Vec3, axis: 'x' | 'y' | 'z', twin?: string): Part => ({
     id,
     name,
-    shape: { kind: 'tube', outerRadius: 0.011, innerRadius: 0.004, length: GAP + 0.004 },
+    shape: { kind: 'tube', outerRadius: 0.011, innerRadius: 0.004, length: GAP },
     at,
     turn:
       axis === 'x'
@@ -62,31 +76,81 @@ function build(input: FamilyInput): Rig {
           ? [Math.SQRT1_2, Math.SQRT1_2, 0, 0]
           : [1, 0, 0, 0],
     material: 'steel',
-    mass: { value: 0.024, spread: 0.003, source: 'mass of bearing with bolt' },
+    mass: { value: 0.014, spread: 0.002, source: 'mass of bearing' },
     ...(twin ? { twin } : {}),
-    supply: { item: `${bearing.name} with bolt M8`, packOf: 1, packPrice: bearing.price },
+    supply: { item: `${bearing.name} for M8, a pair in its flange`, packOf: 1, packPrice: bearing.price },
   });
-  const base: Vec3 = [0, 0, -d['drop']! - 0.003];
-  const tall = d['drop']! + 0.012;
+  const tall = d['drop']! + 0.012 + CHEEK_BELOW;
   const cheek = (id: string, s: number, twin: string): Part => ({
     id,
     name: s > 0 ? 'left cheek' : 'right cheek',
-    shape: { kind: 'box', size: [0.035, CHEEK, tall] },
+    shape: { kind: 'box', size: [CHEEK_WIDE, CHEEK, tall] },
     at: [0, s * (lay.half + CHEEK / 2), 0.012 - tall / 2],
     material: 'birchPly',
     twin,
     supply: { item: 'plywood 6 mm, offcut', packOf: 2, packPrice: 1.5 },
   });
   const glued = choices['joined'] === 'glued';
-  const joint = (id: string, node: string, joins: readonly string[]): Joint => ({
-    id,
-    name: glued ? 'glued and lashed' : 'bolted corner',
-    node,
-    fitting: glued ? 'epoxy' : 'boltThrough',
-    joins: [...joins],
-    reversible: !glued,
-    ...(glued ? { dryingTime: 24 * 3600 } : { packs: true }),
-  });
+  // A corner is glued, or held between two plates by a bolt through each tube.
+  const corner = (
+    id: string,
+    name: string,
+    at: Vec3,
+    flat: 'y' | 'z',
+    tubes: readonly (readonly [tube: string, along: Vec3])[],
+  ): Held => {
+    if (glued)
+      return {
+        parts: [],
+        connections: [{ kind: 'bonded', id: `${id}-joint`, name, piece: tubes[1]![0], to: tubes[0]![0] }],
+      };
+    const normal: Vec3 = flat === 'y' ? [0, 1, 0] : [0, 0, 1];
+    const middle = addScaled(at, add(tubes[0]![1], tubes[1]![1]), GUSSET.side / 2 - lay.outside / 2);
+    const side = (end: 1 | -1): string => `${id}-plate-${end > 0 ? 1 : 2}`;
+    return {
+      parts: ([1, -1] as const).map((end) =>
+        plate({
+          id: side(end),
+          name: `${end > 0 ? 'first' : 'second'} plate of the ${name}`,
+          middle: addScaled(middle, normal, end * (lay.outside / 2 + GUSSET.thick / 2)),
+          size: flat === 'y' ? [GUSSET.side, GUSSET.thick, GUSSET.side] : [GUSSET.side, GUSSET.side, GUSSET.thick],
+          material: 'aluminium',
+          supply: { item: 'aluminium plate 60 × 60 × 3', packOf: 1, packPrice: 1.6 },
+        }),
+      ),
+      connections: tubes.map(([tube, along], i): StatedConnection => ({
+        kind: 'bolted',
+        id: `${id}-bolt-${i + 1}`,
+        name: `${i === 0 ? 'first' : 'second'} bolt of the ${name}`,
+        on: tube,
+        point: addScaled(addScaled(at, along, GUSSET.screw), normal, lay.outside / 2 + GUSSET.thick),
+        way: scale(normal, -1),
+        thread: 'M5',
+        stack: [side(1), tube, side(-1)].map((p) => ({ kind: 'piece' as const, piece: p })),
+        end: { kind: 'nut' },
+        packs: true,
+      })),
+    };
+  };
+  const corners = {
+    pan: corner('pan-corner', 'pan arm’s corner', [lay.rollAt, 0, lay.high], 'y', [
+      ['drop', [0, 0, -1]],
+      ['top', [1, 0, 0]],
+    ]),
+    left: corner('rear-left', 'left rear corner', [-d['reach']!, lay.arm, 0], 'z', [
+      ['arm-left', [1, 0, 0]],
+      ['back', [0, -1, 0]],
+    ]),
+    right: corner('rear-right', 'right rear corner', [-d['reach']!, -lay.arm, 0], 'z', [
+      ['arm-right', [1, 0, 0]],
+      ['back', [0, 1, 0]],
+    ]),
+  };
+  const cradle = cradleOn(input, lay);
+  const piece = (id: string, wall?: 'near') => ({ kind: 'piece' as const, piece: id, ...(wall ? { wall } : {}) });
+  // The block stays on the arm at both ends of its slide.
+  const panFront = TRAVEL.pan + BLOCK.length / 2 + 0.02;
+  const rollPlateAt = -d['reach']! - lay.outside / 2 - ROLL_PLATE.off - ROLL_PLATE.thick / 2;
   const slide = (id: string, name: string, axis: Vec3, range: number, moves: Adjuster['moves']): Adjuster => ({
     id,
     name,
@@ -118,19 +182,40 @@ function build(input: FamilyInput): Rig {
           {
             ...foamGrip({
               id: 'grip',
-              at: [0, 0, lay.high + 0.09],
+              at: [0, 0, lay.grip + d['gripLength']! / 2],
               axis: [0, 0, 1],
               length: d['gripLength']!,
               inside: 0.022,
             }),
           },
           {
-            id: 'grip-rod',
-            name: 'grip rod M8',
-            shape: { kind: 'tube', outerRadius: 0.004, innerRadius: 0, length: d['gripLength']! + 0.04 },
-            at: [0, 0, lay.high + 0.08],
-            material: 'steel',
-            supply: { item: 'bolt M8 × 160 with nuts', packOf: 1, packPrice: 1.4 },
+            id: 'grip-sleeve',
+            name: 'grip’s sleeve',
+            shape: { kind: 'tube', outerRadius: 0.011, innerRadius: 0.0045, length: d['gripLength']! },
+            at: [0, 0, lay.grip + d['gripLength']! / 2],
+            material: 'pvc',
+            supply: {
+              item: `plastic rod 22 bored 9, ${Math.round(d['gripLength']! * 1000)} mm`,
+              packOf: 1,
+              packPrice: 2,
+            },
+          },
+        ],
+        connections: [
+          { kind: 'slidOn', id: 'grip-on', name: 'grip on its sleeve', piece: 'grip', over: 'grip-sleeve' },
+          {
+            kind: 'bolted',
+            id: 'pan-axle',
+            name: 'pan axle',
+            on: 'grip-sleeve',
+            point: [0, 0, lay.high + lay.outside / 2],
+            way: [0, 0, 1],
+            thread: AXLE,
+            rod: true,
+            // Its nut lies in the block, clear of the tube.
+            recess: NUT.of({ name: AXLE })!,
+            stack: [piece('pan-block', 'near'), piece('pan-bearing'), piece('grip-sleeve')],
+            end: { kind: 'lock' },
           },
         ],
       },
@@ -138,21 +223,51 @@ function build(input: FamilyInput): Rig {
         id: 'pan-arm',
         name: 'pan arm',
         nodes: [
-          { id: 'roll-hub', at: [lay.rollAt, 0, 0] },
+          { id: 'roll-hub', at: [lay.rollAt, 0, -0.02] },
           { id: 'pan-corner', at: [lay.rollAt, 0, lay.high] },
-          { id: 'pan-top', at: [0.02, 0, lay.high] },
+          { id: 'pan-top', at: [panFront, 0, lay.high] },
         ],
         members: [
           straight('drop', 'pan arm, upright', 'roll-hub', 'pan-corner'),
           straight('top', 'pan arm, top', 'pan-corner', 'pan-top'),
         ],
-        joints: [joint('pan-corner-joint', 'pan-corner', ['drop', 'top'])],
+        joints: [],
         parts: [
-          hub('pan-bearing', 'pan bearing', [0, 0, lay.high + lay.outside / 2 + GAP / 2], 'z'),
+          {
+            id: 'pan-block',
+            name: 'pan block',
+            shape: {
+              kind: 'box',
+              size: [BLOCK.length, lay.outside + 2 * BLOCK.beside, lay.outside + 2 * BLOCK.wall],
+              bore: [lay.outside, lay.outside],
+            },
+            at: [0, 0, lay.high],
+            material: 'aluminium',
+            mass: { value: 0.055, spread: 0.006, source: 'mass of pan block' },
+            supply: { item: 'split clamp block, bored to the tube', packOf: 1, packPrice: 8 },
+          },
+          ...corners.pan.parts,
+          hub('pan-bearing', 'pan bearing', [0, 0, lay.high + lay.outside / 2 + BLOCK.wall + GAP / 2], 'z'),
           hub('roll-bearing', 'roll bearing', [lay.rollAt + lay.outside / 2 + GAP / 2, 0, 0], 'x'),
-          endCap({ id: 'pan-cap', at: [0.02, 0, lay.high], axis: [1, 0, 0], across: lay.outside }),
+          endCap({ id: 'pan-cap', at: [panFront, 0, lay.high], axis: [1, 0, 0], across: lay.outside }),
         ],
         stations: [],
+        connections: [
+          ...corners.pan.connections,
+          { kind: 'clamped', id: 'pan-block-on', name: 'pan block on the arm', piece: 'pan-block', on: 'top' },
+          { kind: 'slidOn', id: 'pan-cap-on', name: 'cap on the pan arm', piece: 'pan-cap', over: 'top' },
+          {
+            kind: 'bolted',
+            id: 'roll-axle',
+            name: 'roll axle',
+            on: 'drop',
+            point: [lay.rollAt - lay.outside / 2, 0, 0],
+            way: [1, 0, 0],
+            thread: AXLE,
+            stack: [piece('drop'), piece('roll-bearing'), piece('roll-plate')],
+            end: { kind: 'lock' },
+          },
+        ],
       },
       {
         id: 'roll-arm',
@@ -168,17 +283,41 @@ function build(input: FamilyInput): Rig {
           straight('back', 'roll arm, back', 'left-rear', 'right-rear'),
           straight('arm-right', 'roll arm, right', 'right-rear', 'right-front', 'arm-left'),
         ],
-        joints: [
-          joint('rear-left-joint', 'left-rear', ['arm-left', 'back']),
-          joint('rear-right-joint', 'right-rear', ['back', 'arm-right']),
-        ],
+        joints: [],
         parts: [
+          ...corners.left.parts,
+          ...corners.right.parts,
+          plate({
+            id: 'roll-plate',
+            name: 'slotted roll plate',
+            middle: [rollPlateAt, 0, 0],
+            size: [ROLL_PLATE.thick, ROLL_PLATE.wide, ROLL_PLATE.tall],
+            material: 'aluminium',
+            supply: { item: 'aluminium plate 90 × 70 × 6', packOf: 1, packPrice: 4.5 },
+          }),
           hub('tilt-bearing-left', 'tilt bearing', [0, lay.half + CHEEK + GAP / 2, 0], 'y', 'tilt-bearing-right'),
           hub('tilt-bearing-right', 'tilt bearing', [0, -lay.half - CHEEK - GAP / 2, 0], 'y', 'tilt-bearing-left'),
           endCap({ id: 'left-cap', at: [0.015, lay.arm, 0], axis: [1, 0, 0], across: lay.outside, twin: 'right-cap' }),
           endCap({ id: 'right-cap', at: [0.015, -lay.arm, 0], axis: [1, 0, 0], across: lay.outside, twin: 'left-cap' }),
         ],
         stations: [],
+        connections: [
+          ...corners.left.connections,
+          ...corners.right.connections,
+          ...([1, -1] as const).map((s): StatedConnection => ({
+            kind: 'bolted',
+            id: `roll-plate-${s > 0 ? 'left' : 'right'}`,
+            name: `${s > 0 ? 'left' : 'right'} bolt of the roll plate`,
+            on: 'back',
+            point: [-d['reach']! + lay.outside / 2, s * ROLL_PLATE.screws, 0],
+            way: [-1, 0, 0],
+            thread: 'M5',
+            stack: [piece('back'), { kind: 'spacer', length: ROLL_PLATE.off }, piece('roll-plate')],
+            end: { kind: 'nut' },
+          })),
+          { kind: 'slidOn', id: 'left-cap-on', name: 'cap on the left arm', piece: 'left-cap', over: 'arm-left' },
+          { kind: 'slidOn', id: 'right-cap-on', name: 'cap on the right arm', piece: 'right-cap', over: 'arm-right' },
+        ],
       },
       {
         id: 'cradle',
@@ -187,22 +326,8 @@ function build(input: FamilyInput): Rig {
         members: [],
         joints: [],
         stations: [],
-        parts: [
-          {
-            ...plate({
-              id: 'camera-plate',
-              name: 'camera plate',
-              middle: [d['cameraForward']!, 0, base[2]],
-              size: [0.09, 2 * lay.half - 0.004, 0.006],
-              material: 'birchPly',
-              mount: true,
-              supply: { item: 'plywood 6 mm, offcut', packOf: 2, packPrice: 1.5 },
-            }),
-            screw: { diameter: 0.00635, length: 0.0127, passes: 0.008 },
-          },
-          cheek('cheek-left', 1, 'cheek-right'),
-          cheek('cheek-right', -1, 'cheek-left'),
-        ],
+        parts: [...cradle.parts, cheek('cheek-left', 1, 'cheek-right'), cheek('cheek-right', -1, 'cheek-left')],
+        connections: [...cradle.connections],
       },
     ],
     pivots: [
@@ -244,7 +369,7 @@ function build(input: FamilyInput): Rig {
         name: 'hand',
         kind: 'hand',
         body: 'grip-body',
-        at: [0, 0, lay.high + 0.09],
+        at: [0, 0, lay.grip + d['gripLength']! / 2],
         direction: [0, 0, 1],
       },
     ],
@@ -253,17 +378,143 @@ function build(input: FamilyInput): Rig {
       { id: 'waist', name: 'Before the chest, arm bent', contacts: ['hand-on-grip'], arm: 0.3 },
     ],
     adjusters: [
-      slide('camera-fore-aft', 'Camera, fore and aft', [1, 0, 0], 0.04, [part('camera-plate')]),
-      slide('camera-height', 'Camera, up and down', [0, 0, 1], 0.02, [part('camera-plate')]),
-      slide('camera-side', 'Camera, side to side', [0, 1, 0], 0.015, [part('camera-plate')]),
-      slide('arm-height', 'Roll arm, up and down', [0, 0, 1], 0.02, [body('cradle'), body('roll-arm'), pivot('tilt')]),
-      slide('pan-fore-aft', 'Pan arm, fore and aft', [1, 0, 0], 0.08, [
+      slide('camera-fore-aft', 'Camera, fore and aft', [1, 0, 0], TRAVEL.foreAft, [
+        part('camera-plate'),
+        part('camera-pad'),
+      ]),
+      slide('camera-height', 'Camera, up and down', [0, 0, 1], TRAVEL.height, [
+        part('camera-plate'),
+        part('camera-pad'),
+        ...['angle-left', 'angle-right', 'angle-left-foot', 'angle-right-foot'].map(part),
+      ]),
+      slide('camera-side', 'Camera, side to side', [0, 1, 0], TRAVEL.side, [part('camera-pad')]),
+      slide('arm-height', 'Roll arm, up and down', [0, 0, 1], TRAVEL.arm, [
         body('cradle'),
         body('roll-arm'),
-        body('pan-arm'),
+        pivot('tilt'),
+      ]),
+      // The block and its bearing stay under the grip: the arm slides through it.
+      slide('pan-fore-aft', 'Pan arm, fore and aft', [1, 0, 0], TRAVEL.pan, [
+        body('cradle'),
+        body('roll-arm'),
+        { kind: 'member', id: 'drop' },
+        { kind: 'member', id: 'top' },
+        ...['pan-cap', 'roll-bearing', ...corners.pan.parts.map((p) => p.id)].map(part),
         pivot('tilt'),
         pivot('roll'),
       ]),
+    ],
+  };
+}
+
+interface Held {
+  readonly parts: readonly Part[];
+  readonly connections: readonly StatedConnection[];
+}
+
+/** The camera's plate on two angles, the angles in slots of the cheeks, the axles through cheek, bearing and arm. */
+function cradleOn({ dimensions: d }: FamilyInput, { half }: ReturnType<typeof layOut>): Held {
+  const ahead = d['cameraForward']!;
+  const top = -d['drop']!;
+  const under = top - PLATE;
+  const reach = TRAVEL.foreAft + 0.015;
+  const [rear, front] = [Math.min(-reach, ahead - 0.03), Math.max(reach, ahead + 0.03)];
+  const sides = [
+    ['left', 1],
+    ['right', -1],
+  ] as const;
+  const piece = (id: string): { readonly kind: 'piece'; readonly piece: string } => ({ kind: 'piece', piece: id });
+  return {
+    parts: [
+      plate({
+        id: 'camera-plate',
+        name: 'camera plate',
+        middle: [(rear + front) / 2, 0, top - PLATE / 2],
+        size: [front - rear, 2 * (half - ANGLE.thick) - 0.001, PLATE],
+        material: 'birchPly',
+        supply: { item: 'plywood 6 mm, offcut', packOf: 2, packPrice: 1.5 },
+      }),
+      {
+        id: 'camera-pad',
+        name: 'rubber pad under the camera',
+        shape: { kind: 'box', size: [0.04, 0.03, PAD] },
+        at: [ahead, 0, top + PAD / 2],
+        material: 'rubberFoam',
+        mount: [ahead, 0, top + PAD],
+        supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3 },
+      },
+      ...sides.flatMap(([side, s]): Part[] => [
+        {
+          id: `angle-${side}`,
+          name: `${side} angle`,
+          shape: { kind: 'box', size: [ANGLE.long, ANGLE.thick, ANGLE.tall] },
+          at: [0, s * (half - ANGLE.thick / 2), under - ANGLE.thick - ANGLE.tall / 2],
+          material: 'aluminium',
+          twin: `angle-${side === 'left' ? 'right' : 'left'}`,
+          supply: { item: 'aluminium angle 30 × 25 × 3, 60 mm', packOf: 1, packPrice: 1.4 },
+        },
+        {
+          id: `angle-${side}-foot`,
+          name: `${side} angle`,
+          of: `angle-${side}`,
+          shape: { kind: 'box', size: [ANGLE.long, ANGLE.deep, ANGLE.thick] },
+          at: [0, s * (half - ANGLE.deep / 2), under - ANGLE.thick / 2],
+          material: 'aluminium',
+          twin: `angle-${side === 'left' ? 'right' : 'left'}-foot`,
+        },
+      ]),
+    ],
+    connections: [
+      ...sides.flatMap(([side, s]): StatedConnection[] => [
+        ...([1, -1] as const).map((e): StatedConnection => ({
+          kind: 'bolted',
+          id: `angle-${side}-${e > 0 ? 'front' : 'rear'}`,
+          name: `${e > 0 ? 'front' : 'rear'} bolt of the ${side} angle`,
+          on: `angle-${side}`,
+          point: [e * ANGLE.screws, s * (half + CHEEK), under - ANGLE.thick - ANGLE.tall / 2],
+          way: [0, -s, 0],
+          thread: 'M5',
+          stack: [piece(`cheek-${side}`), piece(`angle-${side}`)],
+          end: { kind: 'nut' },
+        })),
+        {
+          kind: 'bolted',
+          id: `plate-${side}`,
+          name: `${side} bolt of the camera plate`,
+          on: `angle-${side}`,
+          point: [0, s * (half - ANGLE.deep + 0.009), top],
+          way: [0, 0, -1],
+          thread: 'M5',
+          head: 'sunk',
+          stack: [piece('camera-plate'), piece(`angle-${side}`)],
+          end: { kind: 'nut' },
+        },
+        {
+          kind: 'bolted',
+          id: `tilt-axle-${side}`,
+          name: `${side} tilt axle`,
+          on: `cheek-${side}`,
+          point: [0, s * half, 0],
+          way: [0, s, 0],
+          thread: AXLE,
+          // Flush beside the camera.
+          head: 'sunk',
+          stack: [piece(`cheek-${side}`), piece(`tilt-bearing-${side}`), piece(`arm-${side}`)],
+          end: { kind: 'lock' },
+        },
+      ]),
+      {
+        kind: 'bolted',
+        id: 'camera',
+        name: 'camera screw',
+        on: 'camera-pad',
+        point: [ahead, 0, under],
+        way: [0, 0, 1],
+        thread: '1/4-20',
+        washer: 'flat',
+        stack: [piece('camera-plate'), piece('camera-pad')],
+        end: { kind: 'camera', depth: USUAL_SOCKET },
+      },
     ],
   };
 }

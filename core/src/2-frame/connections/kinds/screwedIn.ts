@@ -1,4 +1,4 @@
-/** A wood screw through one piece into another: flush in the first, its pilot hole drilled on through it. */
+/** A wood or self-tapping screw through one piece into another: flush in the first, its pilot hole drilled on through it. */
 import { addScaled, alignZ, quaternionOf, say, unit, type Vec3 } from '../../../0-base';
 import type { Part, ScrewedIn } from '../../../model';
 import { plainly } from '../connection';
@@ -22,8 +22,9 @@ export const screwedIn: KindOfConnection<'screwedIn'> = {
     const second = crossings(line, solids(into), 0).find((s) => s[1] > (first?.[1] ?? 0));
     const reaches = first && second && first[0] + of.length > second[0] && first[0] + of.length < second[1];
     const gone = solids(through).length === 0 || solids(into).length === 0;
+    const isPlastic = solids(into)[0]?.look === 'plastic';
     return {
-      parts: first ? [screw(of, addScaled(of.point, way, first[0]), way)] : [],
+      parts: first ? [screw(of, addScaled(of.point, way, first[0]), way, isPlastic)] : [],
       faults: reaches
         ? []
         : [{ about: through, connection: id, name, reason: gone ? GONE : say`It does not hold in both pieces.` }],
@@ -54,9 +55,9 @@ export const screwedIn: KindOfConnection<'screwedIn'> = {
   },
 };
 
-function screw(of: ScrewedIn, at: Vec3, way: Vec3): Part {
+function screw(of: ScrewedIn, at: Vec3, way: Vec3, isPlastic: boolean): Part {
   const mass = PART * STEEL * (Math.PI / 4) * of.diameter ** 2 * of.length;
-  const item = `wood screw ${Math.round(of.diameter * 10000) / 10} × ${Math.round(of.length * 1000)}`;
+  const item = `${isPlastic ? 'self-tapping' : 'wood'} screw ${Math.round(of.diameter * 10000) / 10} × ${Math.round(of.length * 1000)}`;
   return {
     id: `${of.id}/screw`,
     name: item,
