@@ -4,7 +4,7 @@ import type { FrameContext } from '../frameCheck';
 import { METRIC, render, type Change, type Finding, type Vec3 } from '../../0-base';
 import { lensCones, placeLoad, spacesOf } from '../../1-load';
 import { THREE_LOADS } from '../../testing/loads';
-import { frameContext } from '../../testing/rigs';
+import { plainRig, frameContext } from '../../testing/rigs';
 import type { Part, Rig } from '../../model';
 
 const built = (id: string, dimensions: Record<string, number> = {}, choices: Record<string, string> = {}): Rig => {
@@ -91,7 +91,7 @@ describe('fits and clearances', () => {
   });
 
   it('a bolt let into the handle is in nobody’s way; a collar round it is', () => {
-    const rig = built('swivel-grip');
+    const rig = built('swivel-grip', { handBelow: 0.085 });
     const [x, y, z] = rig.contacts[0]!.at;
     const round = (outerRadius: number): Part => ({
       ...block([x, y, z + 0.05]),
@@ -132,8 +132,13 @@ describe('fits and clearances', () => {
 
   it('a screw too long or too short for the socket is told, with the length to take', () => {
     const socket = { item: 'Gannet body', depth: 0.0055 };
-    const rig = built('plate-and-pillar');
-    const { id } = rig.bodies.flatMap((b) => b.parts).find((p) => p.screw)!;
+    // Where no connection says what holds the camera, the part it stands on may.
+    const id = plainRig.bodies.flatMap((b) => b.parts).find((p) => p.mount)!.id;
+    const screw = { diameter: 0.00635, length: 0.0127, passes: 0.008 };
+    const rig = {
+      ...plainRig,
+      bodies: plainRig.bodies.map((b) => ({ ...b, parts: b.parts.map((p) => (p.id === id ? { ...p, screw } : p)) })),
+    };
     cures(applied(rig, [{ kind: 'screw', id, length: 0.0254 }]), 'screwTooLong', { socket });
     cures(applied(rig, [{ kind: 'screw', id, length: 0.0095 }]), 'screwTooShort', { socket });
     expect(found(rig, 'screwTooLong', { socket: { item: 'Gannet body', depth: null } })).toEqual([]);

@@ -11,7 +11,7 @@ export const holeInBar: FrameCheck = {
       .flatMap((member) => {
         if (member.stock.section.kind !== 'flat') return [];
         const { width } = member.stock.section;
-        return member.holes.flatMap((hole) => {
+        const each = member.holes.flatMap((hole) => {
           const beside = width / 2 - Math.abs(hole.across) - hole.diameter / 2;
           const least = hole.diameter / 2;
           if (beside >= least - 1e-9) return [];
@@ -43,5 +43,7 @@ export const holeInBar: FrameCheck = {
             },
           ];
         });
+        // One bar for all of them: the worst says which.
+        return each.sort((a, b) => a.figure.value - a.limit.value - (b.figure.value - b.limit.value)).slice(0, 1);
       }),
 };

@@ -1,6 +1,7 @@
 /** A hole too near the end of its bar, or the edge of its plate. */
 import { dot, figure, rotationOf, say, subtract, transform, transpose, IDENTITY, type Finding } from '../../0-base';
-import type { Part } from '../../model';
+import type { Part, Rig } from '../../model';
+import { piecesHeld } from '../connections/kinds';
 import { finishedLength } from '../members/finishedLength';
 import type { FrameCheck } from '../frameCheck';
 
@@ -15,15 +16,23 @@ export const holeNearEnd: FrameCheck = {
         // What is left long is sawn off last: then this is the end.
         const length = finishedLength(member, body);
         return member.holes.flatMap((hole) =>
-          found(member.id, member.name, hole.name, Math.min(hole.along, length - hole.along), hole.diameter),
+          found(member.id, member.name, hole.name, Math.min(hole.along, length - hole.along), hole.diameter, hole.id),
         );
       }),
-      ...body.parts.flatMap(plateHoles),
+      ...body.parts.flatMap((part) => plateHoles(part, onSeam(part, rig))),
     ]),
 };
 
-function plateHoles(part: Part): readonly Finding[] {
-  const { shape, holes = [] } = part;
+/** Connections whose hole lies on the seam with its other half: what is missing there is in the other. */
+function onSeam({ twin }: Part, { bodies }: Rig): ReadonlySet<string> {
+  const all = bodies.flatMap((b) => b.connections ?? []);
+  const seams = all.filter((c) => c.kind === 'bolted' && twin !== undefined && piecesHeld(c).includes(twin));
+  return new Set(seams.map((c) => c.id));
+}
+
+function plateHoles(part: Part, seams: ReadonlySet<string>): readonly Finding[] {
+  const { shape } = part;
+  const holes = (part.holes ?? []).filter((h) => !h.by || !seams.has(h.by));
   if (shape.kind !== 'box' || holes.length === 0) return [];
   const back = transpose(part.turn ? rotationOf(part.turn) : IDENTITY);
   const nearest = holes
@@ -48,7 +57,14 @@ function plateHoles(part: Part): readonly Finding[] {
   return found(part.id, part.name, 'edge', nearest.edge + 0.5 * nearest.hole.diameter, nearest.hole.diameter);
 }
 
-function found(about: string, name: string, hole: string, edge: number, diameter: number): readonly Finding[] {
+function found(
+  about: string,
+  name: string,
+  hole: string,
+  edge: number,
+  diameter: number,
+  place?: string,
+): readonly Finding[] {
   const least = LEAST * diameter;
   if (edge >= least - 1e-9) return [];
   return [
@@ -56,6 +72,7 @@ function found(about: string, name: string, hole: string, edge: number, diameter
       code: 'holeNearEnd',
       severity: edge <= diameter / 2 ? 'stop' : 'mend',
       about,
+      ...(place === undefined ? {} : { place }),
       figure: figure('length', Math.max(0, edge)),
       limit: figure('length', least),
       title: say`The ${hole} hole is ${figure('length', Math.max(0, edge))} from the edge of the ${name}.`,

@@ -106,7 +106,7 @@ describe('looseness between hand and camera', () => {
     expect(change).toEqual(jasmine.objectContaining({ kind: 'short', id: threaded.m.id, value: 0 }));
   });
   it('a joint with room rocks by its room over its length, until the room is taken up', () => {
-    const { rig: whole, found } = built([]);
+    const { rig: whole, found } = built([{ kind: 'fitting', id: 's', target: 'joint-top', clearance: 0.001 }]);
     const pin = whole.bodies[0]!.joints.find((j) => j.loose)!;
     expect(found.find((f) => f.about === pin.id)!.figure!.value).toBeCloseTo(
       pin.loose!.clearance / pin.loose!.over / (2 * Math.tan(20 * DEGREE)),

@@ -1,5 +1,5 @@
 /** The holes that connections need, put into the pieces they go through, where their axes lead. */
-import { add, addScaled, dot, length, subtract, transform, transpose, unit, type Vec3 } from '../../0-base';
+import { add, addScaled, dot, IDENTITY, length, rotationOf, subtract, transform, transpose, unit, type Vec3 } from '../../0-base';
 import type { Body, Hole, Member, Part, PartHole, Rig } from '../../model';
 import type { Stretch } from '../members/bend';
 import { bentStrip } from '../members/memberBodies';
@@ -33,9 +33,9 @@ export type SlotFor = (connection: string, piece: string) => { readonly by: Vec3
 export function partDrilled(part: Part, connections: readonly Connection[], slotFor: SlotFor): Part {
   const holes = connections.flatMap(({ id, holes: all }): PartHole[] =>
     all
-      .filter((h) => h.piece === part.id)
+      .filter((h) => h.piece === (part.of ?? part.id) && passes(part, h))
       .map((h) => {
-        const slot = slotFor(id, part.id);
+        const slot = slotFor(id, part.of ?? part.id);
         const at = inMiddle(part, h);
         return {
           at: slot ? add(at, slot.middle) : at,
@@ -49,6 +49,21 @@ export function partDrilled(part: Part, connections: readonly Connection[], slot
   // Rings, feet and washers come with theirs.
   return holes.length === 0 || part.shape.kind !== 'box' ? part : { ...part, holes: [...(part.holes ?? []), ...holes] };
 }
+
+/** Of a piece drawn in lengths, a hole is in the one that it enters. */
+function passes({ shape, at, turn }: Part, { at: entry, axis }: ConnectionHole): boolean {
+  if (shape.kind !== 'box') return true;
+  const inwards = transpose(turn ? rotationOf(turn) : IDENTITY);
+  const local = transform(inwards, subtract(entry, at));
+  const way = transform(inwards, unit(axis));
+  return ([0, 1, 2] as const).every((k) => {
+    // Across its axis it lies within the face; along it, it begins at one.
+    const room = Math.abs(way[k]) > 0.5 ? ENTRY : 0;
+    return Math.abs(local[k]) <= shape.size[k] / 2 + room;
+  });
+}
+/** A hole's entry lies on a face to this, m; a head may lie so deep in it. */
+const ENTRY = 0.0005;
 
 /** Half way through a flat box, as its other holes are given. */
 function inMiddle({ at }: Part, { at: entry, axis }: ConnectionHole): Vec3 {

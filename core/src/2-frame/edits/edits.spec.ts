@@ -18,7 +18,7 @@ import {
 } from '..';
 import { quaternionAbout, type Vec3 } from '../../0-base';
 import { inertiaAboutMassCentre, massCentre, sumsOf } from '../../1-load';
-import type { Design, Edit, Rig } from '../../model';
+import type { Design, Edit, Joint, Rig } from '../../model';
 import { BARS } from '../parts/bars';
 import { familyInput } from '../family';
 import { evaluate } from '../../3-balance';
@@ -360,8 +360,17 @@ describe('a borrowed piece', () => {
 
 describe('a joint that is no pipe fitting', () => {
   it('counts at its node once it is weighed, and no more when that is forgotten', () => {
-    const rig = built('plate-and-pillar');
-    const joint = rig.bodies[0]!.joints.find((j) => j.fitting === 'boltThrough')!;
+    const made = built('plate-and-pillar');
+    const [body] = made.bodies;
+    const joint: Joint = {
+      id: 'by-hand',
+      name: 'bolts through',
+      node: body!.nodes[0]!.id,
+      fitting: 'boltThrough',
+      joins: body!.members.slice(0, 2).map((m) => m.id),
+      reversible: true,
+    };
+    const rig: Rig = { ...made, bodies: [{ ...body!, joints: [joint] }, ...made.bodies.slice(1)] };
     const at = rig.bodies[0]!.nodes.find((n) => n.id === joint.node)!.at;
     const weighed = done(rig, { kind: 'weigh', target: joint.id, mass: { value: 0.05 } });
     const [a, b] = [sums(rig), sums(weighed)];

@@ -37,7 +37,6 @@ import { plate } from '../parts/plate';
 import { boltThread, WASHERS, washerOf } from '../parts/washers';
 
 const FLAT = 0.045; // of the tube's end, hammered flat
-const TAIL_BAR = 'aluminium-25x5';
 const STACK_ROOM = 0.09;
 const TAIL_THICK = 0.005;
 const PLUG = 0.04; // in the tube's rear end, tapped for the tail bar's bolt
@@ -45,7 +44,7 @@ const PLATE: Vec3 = [0.075, 0.045, 0.006];
 const CAMERA_AHEAD = 0.035; // of its hole from the bolt the plate turns on
 const EAR = 0.004;
 const PLATE_ABOVE = 0.026; // of a nodding plate's underside from its bolt
-const TAIL_END = 0.02; // from a bolt to the bar's end, so that the end does not tear
+const TAIL_END = 0.021; // from a bolt to the bar's end, so that the end does not tear
 /** Of the tube ahead of the hand, m: room for the bracket. */
 const LEAST_AHEAD = 0.15;
 const WANTED = 0.42; // of the tube behind the hand, to start from
@@ -75,7 +74,8 @@ function build(input: FamilyInput): Rig {
   const { stock, outside, wall, rear, front, tailAt, level } = lay;
   const { washer, boltDiameter } = washerOf(choices['washer']!);
   const half = d['tailBar']! / 2;
-  const flatBar = FLAT_BARS[TAIL_BAR]!;
+  // A hole leaves its own width of bar at its sides.
+  const flatBar = FLAT_BARS[boltDiameter > 0.0105 ? 'aluminium-40x5' : 'aluminium-25x5']!;
   const straight = (
     id: string,
     name: string,

@@ -35,7 +35,7 @@ import {
 import { BARS, barOptions, ROUND_TUBES } from '../parts/bars';
 import { USUAL_SOCKET } from '../parts/camera';
 import { endCap } from '../parts/hardware';
-import { FLAT_WASHER, NUT } from '../hardware/sizes';
+import { FLAT_WASHER, NUT, WIDE_WASHER } from '../hardware/sizes';
 import { threadOf } from '../hardware/thread';
 import { boltThread, WASHERS, washerOf } from '../parts/washers';
 
@@ -48,7 +48,7 @@ const SWIVEL = 0.015; // each half
 const CROWN = { radius: 0.045, thick: 0.004, patch: 0.002 };
 const PLUG = 0.03; // in the tail, tapped for its stud
 const ROOT = 0.024;
-const CLAMP = { long: 0.03, wall: 0.008, lug: 0.014, fromEnd: 0.035 };
+const CLAMP = { long: 0.03, wall: 0.008, lug: 0.014, fromEnd: 0.05 };
 const EAR = 0.003;
 const PLATE = { from: 0.015, thick: 0.003 }; // of the camera's plate, from the bolt it tilts on
 const SECOND_WALL = 0.012;
@@ -97,7 +97,9 @@ function build(input: FamilyInput): Rig {
   const off = (far: number, aside = 0): Vec3 => [tilt[0] + up[0] * far, aside, tilt[2] + up[2] * far];
   const clampHalf = outside / 2 + CLAMP.wall;
   const thread = threadOf(boltThread(boltDiameter));
-  const beyond = ROOM + NUT.of(thread)! + 2 * thread.pitch;
+  // What the washers lie on, over the tube's end.
+  const wide = WIDE_WASHER.thick.of({ name: boltThread(boltDiameter) })!;
+  const beyond = wide + ROOM + NUT.of(thread)! + 2 * thread.pitch;
   const bore = outside / 2 - (stock.section.kind === 'tube' ? stock.section.wall : 0.001);
   const alongX: Part['turn'] = [Math.SQRT1_2, 0, Math.SQRT1_2, 0];
   const bushTop = BUSH.over + d['hingeAbove']!;
@@ -105,7 +107,7 @@ function build(input: FamilyInput): Rig {
   const station: Station = {
     id: 'tail',
     name: 'Tail washers',
-    seat: tail,
+    seat: [tail[0] - wide, 0, tail[2]],
     axis: [-1, 0, 0],
     boltDiameter,
     room: ROOM,
@@ -339,7 +341,7 @@ function build(input: FamilyInput): Rig {
         name: 'Camera, along the pole',
         kind: 'mark',
         axis: [1, 0, 0],
-        range: [-0.12, 0],
+        range: [-0.12, 0.015],
         step: 0.001,
         value: 0,
         moves: ['camera-clamp', 'clamp-lug', 'camera-plate', 'plate-ear'].map((id) => ({ kind: 'part' as const, id })),
@@ -452,7 +454,11 @@ function build(input: FamilyInput): Rig {
           way: [-1, 0, 0],
           thread: thread.name,
           root: { piece: 'tail-plug', depth: ROOT },
-          stack: [{ kind: 'row', station: 'tail' }],
+          // What lies on the tube's end.
+          stack: [
+            { kind: 'washer', washer: 'wide' },
+            { kind: 'row', station: 'tail' },
+          ],
           end: { kind: 'nut' },
         },
         { kind: 'slidOn', id: 'front-cap-on', name: 'cap on the front end', piece: 'front-cap', over: 'tube' },

@@ -26,7 +26,9 @@ const SIDES = [
   { side: 'left', other: 'right', s: 1 },
   { side: 'right', other: 'left', s: -1 },
 ] as const;
-const PLATE_DEEP = 0.055; // fore and aft
+const PLATE_DEEP = 0.055; // fore and aft, at least
+const SLIDE = 0.012; // of the phone's clamp, each way
+const SLOT_EDGE = 0.011; // from the middle of its slot's end: one and a half times its width
 const HANDLE_BORE = 0.0092; // round the M8 rod
 const M8 = { name: 'M8' };
 const SPLICE = { thick: 0.004, across: 0.015, along: 0.02 }; // its four screws from the seam's middle
@@ -41,6 +43,10 @@ const CLAMPS: Readonly<
   wide: { name: 'wide clamp with 1/4-20 foot, to 200 mm', opens: [0.09, 0.2], price: 14 },
 };
 
+/** Fore and aft: the clamp's slot stays clear of both edges. */
+const deepOf = ({ dimensions: d }: FamilyInput): number =>
+  Math.max(PLATE_DEEP, 2 * (Math.abs(d['clampForward']!) + SLIDE + SLOT_EDGE));
+
 const settingsOf = ({ dimensions: d, choices }: FamilyInput): PrintSettings => ({
   plastic: choices['plastic'] as PrintSettings['plastic'],
   wall: d['wall']!,
@@ -53,14 +59,15 @@ function build(input: FamilyInput): Rig {
   const half = d['span']! / 2;
   const long = d['span']! + 0.05;
   const settings = settingsOf(input);
-  const plateSize: Vec3 = [PLATE_DEEP, long, d['plate']!];
+  const deep = deepOf(input);
+  const plateSize: Vec3 = [deep, long, d['plate']!];
   const handle = { outerRadius: d['handleDiameter']! / 2, innerRadius: HANDLE_BORE / 2, length: d['handle']! };
   const under = -d['plate']!;
   const halves = choices['split'] === 'two';
   const bodyPlate = (id: string, y: number, width: number, name: string): Part => ({
     id,
     name,
-    shape: { kind: 'box', size: [PLATE_DEEP, width, d['plate']!] },
+    shape: { kind: 'box', size: [deep, width, d['plate']!] },
     at: [0, y, under / 2],
     material: 'printed-plate',
     ...(id === 'plate' ? {} : { twin: id === 'plate-left' ? 'plate-right' : 'plate-left' }),
@@ -81,10 +88,10 @@ function build(input: FamilyInput): Rig {
           {
             id: 'splice',
             name: 'splice',
-            shape: { kind: 'box' as const, size: [PLATE_DEEP - 0.01, 0.07, SPLICE.thick] as Vec3 },
+            shape: { kind: 'box' as const, size: [deep, 0.07, SPLICE.thick] as Vec3 },
             at: [0, 0, under - SPLICE.thick / 2] as Vec3,
             material: 'aluminium',
-            supply: { item: 'aluminium strip 45 × 4, short', packOf: 1, packPrice: 2.4 },
+            supply: { item: 'aluminium strip 55 × 4, 70 mm', packOf: 1, packPrice: 2.4 },
           },
         ]
       : []),
@@ -231,7 +238,7 @@ function build(input: FamilyInput): Rig {
         name: 'Clamp, fore and aft',
         kind: 'slide',
         axis: [1, 0, 0],
-        range: [-0.018, 0.018],
+        range: [-SLIDE, SLIDE],
         step: 0.0005,
         value: 0,
         moves: [{ kind: 'part', id: 'phone-clamp' }],

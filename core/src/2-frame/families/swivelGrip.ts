@@ -154,7 +154,9 @@ function build(input: FamilyInput): Rig {
   const upward = transform(rotationOf(turn), [0, 0, 1]);
   const earY = lay.board + lay.facing + EAR / 2;
   const face = d['face']! / 2;
+  const held = clampOf(lay, face);
   const head: Part[] = [
+    ...held.facing,
     {
       ...plate({
         id: 'camera-plate',
@@ -213,7 +215,6 @@ function build(input: FamilyInput): Rig {
         ]
       : []),
   ];
-  const held = clampOf(lay, face);
   return {
     bodies: [
       {
@@ -296,7 +297,12 @@ function build(input: FamilyInput): Rig {
 function clampOf(
   lay: ReturnType<typeof layOut>,
   face: number,
-): { readonly parts: readonly Part[]; readonly connections: readonly StatedConnection[] } {
+): {
+  readonly parts: readonly Part[];
+  /** Goes round with the plate. */
+  readonly facing: readonly Part[];
+  readonly connections: readonly StatedConnection[];
+} {
   const facing: Part[] =
     lay.facing === 0
       ? []
@@ -315,7 +321,8 @@ function clampOf(
   const foot = { kind: 'piece' as const, piece: 'camera-plate' };
   if (lay.across)
     return {
-      parts: facing,
+      parts: [],
+      facing,
       connections: [
         {
           kind: 'bolted',
@@ -348,7 +355,8 @@ function clampOf(
     supply: { item: 'cross dowel M8, 14 mm', packOf: 4, packPrice: 2.8 },
   };
   return {
-    parts: [...facing, barrel],
+    parts: [barrel],
+    facing,
     connections: [
       { kind: 'seated', id: 'barrel-left', name: 'cross dowel', piece: 'barrel', in: 'board-left', bored: true },
       { kind: 'seated', id: 'barrel-right', name: 'cross dowel', piece: 'barrel', in: 'board-right', bored: true },

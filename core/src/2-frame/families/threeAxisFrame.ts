@@ -6,7 +6,17 @@ import { add, addScaled, figure, say, scale, type Finding, type Phrase, type Vec
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
 import type { Adjuster, Hands, Member, Part, Rig, StatedConnection } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { choiceSpec, lengthSpec, loadBox, named, toFiveMillimetres, usualInput, within } from '../familyTools';
+import {
+  choiceSpec,
+  lengthSpec,
+  loadBox,
+  named,
+  toFiveMillimetres,
+  usualInput,
+  weighed,
+  within,
+  zeroOf,
+} from '../familyTools';
 import { BARS, barOptions, ROUND_TUBES, SQUARE_TUBES } from '../parts/bars';
 import { endCap, foamGrip } from '../parts/hardware';
 import { USUAL_SOCKET } from '../parts/camera';
@@ -15,12 +25,12 @@ import { NUT } from '../hardware/sizes';
 
 const CHEEK = 0.006; // thick, the cradle's two sides
 const CHEEK_WIDE = 0.07;
-const CHEEK_BELOW = 0.06; // of the camera's plate: its slots let the plate up and down
+const CHEEK_BELOW = 0.05; // of the camera's plate: its slots let the plate up and down
 const GAP = 0.012; // between a cheek and the arm's tube, for the bearing
-const AXLE = 'M8';
+const AXLE = 'M6';
 const BLOCK = { length: 0.04, wall: 0.012, beside: 0.008 }; // clamped on the pan arm's top, under the grip
 const ROLL_PLATE = { thick: 0.006, wide: 0.09, tall: 0.07, screws: 0.03, off: 0.016 }; // upright, its slot over the roll axle
-const ANGLE = { thick: 0.003, deep: 0.025, tall: 0.03, long: 0.06, screws: 0.02 }; // under the plate, on each cheek
+const ANGLE = { thick: 0.003, deep: 0.025, tall: 0.02, long: 0.06, screws: 0.02 }; // under the plate, on each cheek
 const PLATE = 0.006;
 const PAD = 0.0015;
 const GUSSET = { side: 0.06, thick: 0.003, screw: 0.025 };
@@ -67,7 +77,7 @@ function build(input: FamilyInput): Rig {
   const hub = (id: string, name: string, at: Vec3, axis: 'x' | 'y' | 'z', twin?: string): Part => ({
     id,
     name,
-    shape: { kind: 'tube', outerRadius: 0.011, innerRadius: 0.004, length: GAP },
+    shape: { kind: 'tube', outerRadius: 0.011, innerRadius: 0.003, length: GAP },
     at,
     turn:
       axis === 'x'
@@ -78,7 +88,7 @@ function build(input: FamilyInput): Rig {
     material: 'steel',
     mass: { value: 0.014, spread: 0.002, source: 'mass of bearing' },
     ...(twin ? { twin } : {}),
-    supply: { item: `${bearing.name} for M8, a pair in its flange`, packOf: 1, packPrice: bearing.price },
+    supply: { item: `${bearing.name} for M6, a pair in its flange`, packOf: 1, packPrice: bearing.price },
   });
   const tall = d['drop']! + 0.012 + CHEEK_BELOW;
   const cheek = (id: string, s: number, twin: string): Part => ({
@@ -191,11 +201,11 @@ function build(input: FamilyInput): Rig {
           {
             id: 'grip-sleeve',
             name: 'grip’s sleeve',
-            shape: { kind: 'tube', outerRadius: 0.011, innerRadius: 0.0045, length: d['gripLength']! },
+            shape: { kind: 'tube', outerRadius: 0.011, innerRadius: 0.0035, length: d['gripLength']! },
             at: [0, 0, lay.grip + d['gripLength']! / 2],
             material: 'pvc',
             supply: {
-              item: `plastic rod 22 bored 9, ${Math.round(d['gripLength']! * 1000)} mm`,
+              item: `plastic rod 22 bored 7, ${Math.round(d['gripLength']! * 1000)} mm`,
               packOf: 1,
               packPrice: 2,
             },
@@ -569,12 +579,31 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const centre = load && load.bodies.length > 0 ? massCentre(sumsOf(load.bodies)) : ([0.02, 0, 0.04] as const);
   const wide = Math.max(-box.low[1], box.high[1]);
   const width = toFiveMillimetres(within(2 * wide + 0.02, 0.09, 0.3));
-  const drop = Math.round(within(centre[2], 0.015, 0.15) * 1000) / 1000;
-  const cameraForward = Math.round(within(0 - centre[0], -0.12, 0.1) * 1000) / 1000 + 0;
+  // Plate, angles and cheeks tilt along with the load: the middle of all of it goes on the axis.
+  const tilting = (drop: number, cameraForward: number): readonly number[] =>
+    weighed(
+      build({ choices: usual.choices, dimensions: { ...usual.dimensions, width, drop, cameraForward } }),
+      load,
+      {},
+      ['cradle'],
+    ).centre;
+  const rounded = (value: number): number => Math.round(value * 1000) / 1000 + 0;
+  const drop = rounded(zeroOf((d) => tilting(d, -centre[0])[2]!, 0.015, 0.15));
+  const cameraForward = rounded(zeroOf((x) => tilting(drop, x)[0]!, -0.12, 0.1));
   // The farthest corners swing round all axes: the arms stand clear of the ball that holds them.
-  const swung = Math.hypot(Math.max(-(box.low[0] + cameraForward), 0.045), Math.max(box.high[2] - drop, drop + 0.006));
+  const low = Math.hypot(CHEEK_WIDE / 2, drop + CHEEK_BELOW);
+  const swung = Math.max(
+    low,
+    Math.hypot(
+      Math.max(-(box.low[0] + cameraForward), TRAVEL.foreAft + 0.015),
+      Math.max(box.high[2] - drop, drop + PLATE),
+    ),
+  );
   const reach = toFiveMillimetres(within(swung + 0.025, 0.06, 0.35));
-  const up = Math.hypot(Math.max(box.high[2] - drop, drop), wide + 0.02, Math.min(0.06, box.high[0] + cameraForward));
+  const up = Math.max(
+    Math.hypot(low, width / 2 + CHEEK),
+    Math.hypot(Math.max(box.high[2] - drop, drop), wide + 0.02, Math.min(0.06, box.high[0] + cameraForward)),
+  );
   const high = toFiveMillimetres(within(Math.max(up, lengthOf(width)) + 0.03, 0.07, 0.35));
   const gripLength = toFiveMillimetres(within(hands.breadth + 0.03, 0.08, 0.2));
   const reasons: Phrase[] = [

@@ -486,11 +486,11 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const most = 4 * Math.floor(at(0.2, 0.03, 0).dimensions['stackRoom']! / washer.thickness + 1e-9);
   const clear = (jointHeight: number): number =>
     toFiveMillimetres(within(jointHeight + 0.02 + gripLength + HAND_ROOM + 0.01, 0.14, 0.5));
-  // A light camera leaves the bare frame bottom-heavy: a taller joint lowers the pivot until it is not.
+  // A light camera leaves the bare frame bottom-heavy: a taller joint lowers the pivot until it is not, with way to spare each way.
   let jointHeight = 0.03;
   const depth = (leg: number): number => -weighed(build(at(leg, jointHeight, 0)), load, {}, ['sled']).centre[2];
-  for (let step = 0; step < 6 && depth(clear(jointHeight)) > 0.004 && jointHeight < 0.119; step++)
-    jointHeight = toFiveMillimetres(Math.min(0.12, jointHeight + 1.2 * (depth(clear(jointHeight)) - 0.002)));
+  for (let step = 0; step < 6 && depth(clear(jointHeight)) > 0.002 && jointHeight < 0.119; step++)
+    jointHeight = toFiveMillimetres(Math.min(0.12, jointHeight + 1.2 * (depth(clear(jointHeight)) - 0.001)));
   // A heavy one needs weights below, and longer legs when the rods cannot take so many.
   let leg = clear(jointHeight);
   let wanted = 0;

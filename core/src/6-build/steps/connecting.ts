@@ -121,7 +121,10 @@ export const connecting: StepMaker = {
           minutes: words.minutes,
           needs: [
             ...c.holes.map((h) => `drill:${h.piece}/hole/${c.id}`),
-            ...seats.filter((s) => s !== c && c.pieces.includes(s.pieces[1]!)).map((s) => connectStep(s.id)),
+            // What sits in a piece goes in before that piece is joined to others.
+            ...(c.kind === 'seated'
+              ? []
+              : seats.filter((s) => c.pieces.includes(s.pieces[1]!)).map((s) => connectStep(s.id))),
           ],
           does: [c.id],
           handles: [...c.pieces, ...c.hardware],

@@ -36,7 +36,7 @@ export const joining: StepMaker = {
           minutes: facts.minutes,
           needs: [...deburred, ...drilled, ...before(rig, body, joint), `dryfit:${body.id}`],
           does: connected.filter((c) => c.id.startsWith(`${joint.id}/`) || c.id === joint.id).map((c) => c.id),
-          handles: [joint.id, ...joint.joins],
+          handles: [...(joint.hub || joint.mass ? [joint.id] : []), ...joint.joins],
           title: joint.hold
             ? say`${HOLD_WORD[joint.hold]} the ${joint.name} ${others.length > 0 ? 'on' : 'over the end of'} the ${joint.joins.map((j) => nameOf.get(j) ?? j).join(', ')}`
             : say`Fasten the ${others.join(' and ')} to the ${first ?? 'frame'}`,
