@@ -1,5 +1,17 @@
 /** The holes that connections need, put into the pieces they go through, where their axes lead. */
-import { add, addScaled, dot, IDENTITY, length, rotationOf, subtract, transform, transpose, unit, type Vec3 } from '../../0-base';
+import {
+  add,
+  addScaled,
+  dot,
+  IDENTITY,
+  length,
+  rotationOf,
+  subtract,
+  transform,
+  transpose,
+  unit,
+  type Vec3,
+} from '../../0-base';
 import type { Body, Hole, Member, Part, PartHole, Rig } from '../../model';
 import type { Stretch } from '../members/bend';
 import { bentStrip } from '../members/memberBodies';
@@ -12,42 +24,52 @@ const ENTERS = 1.5;
 /** A hole's id by what is drilled and for what. */
 export const holeId = (piece: string, connection: string): string => `${piece}/hole/${connection}`;
 
-export function memberDrilled(member: Member, body: Body, connections: readonly Connection[]): Member {
-  const holes = connections.flatMap(({ id, name, holes: all, last }): Hole[] =>
-    all
-      .filter((h) => h.piece === member.id)
-      .flatMap((h) => {
-        const place = onBlank(member, body, h);
-        if (!place) return [];
-        const named = h.sunk ? `${name}, countersunk` : name;
-        const made = { name: named, ...place, diameter: h.diameter, afterBending: last === member.id, by: id };
-        return [{ id: holeId(member.id, id), ...made }];
-      }),
-  );
+/** Which connections need which holes, by the piece. */
+export type HolesByPiece = ReadonlyMap<string, readonly { readonly of: Connection; readonly hole: ConnectionHole }[]>;
+export function holesByPiece(connections: readonly Connection[]): HolesByPiece {
+  const found = new Map<string, { of: Connection; hole: ConnectionHole }[]>();
+  for (const of of connections)
+    for (const hole of of.holes) {
+      const list = found.get(hole.piece);
+      if (list) list.push({ of, hole });
+      else found.set(hole.piece, [{ of, hole }]);
+    }
+  return found;
+}
+
+export function memberDrilled(member: Member, body: Body, wanted: HolesByPiece): Member {
+  const holes = (wanted.get(member.id) ?? []).flatMap(({ of: { id, name, last }, hole: h }): Hole[] => {
+    const place = onBlank(member, body, h);
+    if (!place) return [];
+    const named = h.sunk ? `${name}, countersunk` : name;
+    const made = { name: named, ...place, diameter: h.diameter, afterBending: last === member.id, by: id };
+    return [{ id: holeId(member.id, id), ...made }];
+  });
   return holes.length === 0 ? member : { ...member, holes: [...member.holes, ...holes] };
 }
 
 /** How far a connection's screw slides in a piece, and the middle of that from where it stands; null where it stays. */
 export type SlotFor = (connection: string, piece: string) => { readonly by: Vec3; readonly middle: Vec3 } | null;
 
-export function partDrilled(part: Part, connections: readonly Connection[], slotFor: SlotFor): Part {
-  const holes = connections.flatMap(({ id, holes: all }): PartHole[] =>
-    all
-      .filter((h) => h.piece === (part.of ?? part.id) && passes(part, h))
-      .map((h) => {
-        const slot = slotFor(id, part.of ?? part.id);
-        const at = inMiddle(part, h);
-        return {
-          at: slot ? add(at, slot.middle) : at,
-          axis: h.axis,
-          diameter: h.diameter,
-          ...(slot ? { slot: slot.by } : {}),
-          by: id,
-        };
-      }),
-  );
+export function partDrilled(part: Part, wanted: HolesByPiece, slotFor: SlotFor): Part {
   // Rings, feet and washers come with theirs.
-  return holes.length === 0 || part.shape.kind !== 'box' ? part : { ...part, holes: [...(part.holes ?? []), ...holes] };
+  if (part.shape.kind !== 'box') return part;
+  const piece = part.of ?? part.id;
+  const holes = (wanted.get(piece) ?? []).flatMap(({ of: { id }, hole: h }): PartHole[] => {
+    if (!passes(part, h)) return [];
+    const slot = slotFor(id, piece);
+    const at = inMiddle(part, h);
+    return [
+      {
+        at: slot ? add(at, slot.middle) : at,
+        axis: h.axis,
+        diameter: h.diameter,
+        ...(slot ? { slot: slot.by } : {}),
+        by: id,
+      },
+    ];
+  });
+  return holes.length === 0 ? part : { ...part, holes: [...(part.holes ?? []), ...holes] };
 }
 
 /** Of a piece drawn in lengths, a hole is in the one that it enters. */

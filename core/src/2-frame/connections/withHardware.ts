@@ -2,7 +2,7 @@
 import { scale, unit } from '../../0-base';
 import type { Part, Rig } from '../../model';
 import type { ConnectionFault } from './kind';
-import { memberDrilled, partDrilled, type SlotFor } from './holesIn';
+import { holesByPiece, memberDrilled, partDrilled, type SlotFor } from './holesIn';
 import { datumOf, resolve } from './kinds';
 import { surroundings } from './surroundings';
 
@@ -29,7 +29,7 @@ export function hardwareOf(
     (body.connections ?? []).map((stated) => ({ stated, ...resolve(stated, around) })),
   );
   // A bolt that something turns on passes pieces of two bodies.
-  const connections = all.flat().map((r) => r.connection);
+  const wanted = holesByPiece(all.flat().map((r) => r.connection));
   const bodies = rig.bodies.map((body, i) => {
     const resolved = all[i]!;
     for (const { stated, parts, faults: broken } of resolved) {
@@ -41,9 +41,9 @@ export function hardwareOf(
     }
     return {
       ...body,
-      members: body.members.map((m) => memberDrilled(m, body, connections)),
+      members: body.members.map((m) => memberDrilled(m, body, wanted)),
       parts: [
-        ...body.parts.map((p) => partDrilled(p, connections, slotFor)),
+        ...body.parts.map((p) => partDrilled(p, wanted, slotFor)),
         ...resolved.flatMap((r) => r.parts).map((p) => priced(p, rig.prices)),
       ],
     };
@@ -99,7 +99,9 @@ const intoSocket = (rig: Rig, { socketDepth }: Load): Rig => ({
 
 /** As it is stored. */
 export function withoutHardware(rig: Rig): Rig {
-  if (rig.bodies.every((b) => !b.connections)) return rig;
+  const isBare = (b: Rig['bodies'][number]): boolean =>
+    !b.parts.some((p) => p.by ?? p.holes?.some((h) => h.by)) && !b.members.some((m) => m.holes.some((h) => h.by));
+  if (rig.bodies.every(isBare)) return rig;
   const brought = new Set(rig.bodies.flatMap((b) => b.parts.filter((p) => p.by).map((p) => p.id)));
   const own = <T extends { readonly by?: string | undefined }>(list: readonly T[]): T[] => list.filter((x) => !x.by);
   return {

@@ -102,8 +102,30 @@ const FULL_TO = 10;
 
 const isNut = (end: BoltEnd): end is { readonly kind: NutKind } => end.kind in NUTS;
 
+/** While sizes are dragged the same screws are asked for again and again. */
+const known = new Map<string, BoltedUp>();
+const KNOWN_AT_MOST = 2000;
+
 /** Throws RangeError for a thread that the standard of one of its parts does not know. */
 export function boltUp(bolt: Bolt): BoltedUp {
+  const key = keyOf(bolt);
+  const before = known.get(key);
+  if (before) return before;
+  if (known.size >= KNOWN_AT_MOST) known.clear();
+  const found = worked(bolt);
+  known.set(key, found);
+  return found;
+}
+
+/** All that the answer depends on, to the bit. */
+function keyOf({ thread, layers, washers = {}, end, head, root, rod, full, stands }: Bolt): string {
+  const ends = 'depth' in end ? `${end.kind} ${end.depth} ${'in' in end ? end.in : ''}` : end.kind;
+  let key = `${thread.name} ${washers.head} ${washers.end} ${ends} ${head} ${root} ${rod} ${full} ${stands}`;
+  for (const l of layers) key += ` ${l.thickness} ${l.plusMinus} ${l.count}`;
+  return key;
+}
+
+function worked(bolt: Bolt): BoltedUp {
   if (bolt.root !== undefined && isNut(bolt.end)) return rooted(bolt, bolt.root, bolt.end.kind);
   const { thread } = bolt;
   const head = bolt.washers?.head;
