@@ -1,6 +1,7 @@
 /** From a stored design to its rig: the family's build with the maker's edits over it, or the freed rig as it stands. */
 import type { Design, Edit, Rig } from '../model';
 import { applyEdits } from './edits/applyEdits';
+import { asMadeNow } from './edits/oldEdits';
 import type { ConnectionFault } from './connections/kind';
 import { hardwareOf, type Load } from './connections/withHardware';
 import { STATED_FAMILIES } from './families';
@@ -32,14 +33,17 @@ export function designRig(design: Design, load: Load | null = null): DesignedRig
   const { input, faults } = familyInput(family, design.dimensions, design.choices);
   // The maker's edits come before what follows from connections.
   const stated = STATED_FAMILIES.find((f) => f.id === family.id)!;
-  const { rig, unapplied } = applyEdits(stated.build(input), design.edits);
+  const built = stated.build(input);
+  const { rig, unapplied: idle } = applyEdits(built, asMadeNow(design.edits, built));
+  // Told as they are stored.
+  const unapplied = idle.map((e) => design.edits.find((d) => d.id === e.id) ?? e);
   const whole = made(rig, load);
   const bought = new Set(whole.rig.bodies.flatMap((b) => b.parts).map((p) => p.supply?.item));
   // A price may wait for what connections bring: what they do not bring has none.
-  const idle = design.edits.filter(
+  const unpriced = design.edits.filter(
     (e) => e.kind === 'price' && rig.prices?.[e.item] !== undefined && !bought.has(e.item),
   );
-  return { ok: true, ...whole, family, input, unapplied: [...unapplied, ...idle], outOfRange: faults };
+  return { ok: true, ...whole, family, input, unapplied: [...unapplied, ...unpriced], outOfRange: faults };
 }
 
 function made(rig: Rig, load: Load | null): { readonly rig: Rig; readonly loose: readonly ConnectionFault[] } {

@@ -67,6 +67,8 @@ const bolted = z.strictObject({
   packs: z.boolean().optional(),
   /** Its hole is drilled only when the rig hangs or stands as it will be used. */
   last: z.boolean().optional(),
+  /** Weighed as it is, with nut and washers. */
+  together: massQuantity.optional(),
   /** What was weighed of its hardware, by what it does there: `screw`, `nut`. */
   weighed: z.record(name, massQuantity).optional(),
 });

@@ -152,14 +152,19 @@ function weighed(rig: Rig, { target, mass }: EditOf<'weigh'>): Rig | null {
 
 /** What a connection brings is weighed by what it does there. */
 function hardwareWeighed(rig: Rig, target: string, mass: EditOf<'weigh'>['mass']): Rig | null {
-  const isOf = (c: StatedConnection): boolean => c.kind === 'bolted' && target.startsWith(`${c.id}/`);
+  const isOf = (c: StatedConnection): boolean =>
+    c.kind === 'bolted' && (c.id === target || target.startsWith(`${c.id}/`));
   return inBody(
     rig,
     bodyOf(rig, (b) => b.connections?.some(isOf) ?? false),
     (b) => ({
       ...b,
       connections: b.connections!.map((c) =>
-        c.kind === 'bolted' && isOf(c) ? { ...c, weighed: { ...c.weighed, [target.slice(c.id.length + 1)]: mass } } : c,
+        c.kind !== 'bolted' || !isOf(c)
+          ? c
+          : c.id === target
+            ? { ...c, together: mass }
+            : { ...c, weighed: { ...c.weighed, [target.slice(c.id.length + 1)]: mass } },
       ),
     }),
   );

@@ -51,7 +51,12 @@ export function withoutWeight(design: Design, target: string): Design {
 
 /** Without what was weighed of its hardware by that id. */
 function unweighed(connection: StatedConnection, target: string): StatedConnection {
-  if (connection.kind !== 'bolted' || !connection.weighed || !target.startsWith(`${connection.id}/`)) return connection;
+  if (connection.kind !== 'bolted') return connection;
+  if (connection.id === target) {
+    const { together: _whole, ...rest } = connection;
+    return rest;
+  }
+  if (!connection.weighed || !target.startsWith(`${connection.id}/`)) return connection;
   const { [target.slice(connection.id.length + 1)]: _mass, ...weighed } = connection.weighed;
   return { ...connection, weighed };
 }

@@ -153,9 +153,10 @@ export function stripFor(
 export const stripHome = (
   { stock }: Member,
   boltDiameter: number,
+  room = HOLE_ROOM,
 ): { readonly thickness: number; readonly end: number } => ({
   thickness: stock.section.kind === 'flat' ? stock.section.thickness : 0,
-  end: FROM_END * (boltDiameter + HOLE_ROOM),
+  end: FROM_END * (boltDiameter + room),
 });
 
 /** Where the weight was before, how far it was carried and what its outrigger is bolted to; null when it has none. */

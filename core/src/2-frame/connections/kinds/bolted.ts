@@ -1,6 +1,6 @@
 /** A screw through an ordered stack: how long it is, what it brings and where that stands, which holes it needs. */
 import { addScaled, dot, figure, length, say, scale, subtract, unit, type Phrase, type Vec3 } from '../../../0-base';
-import type { Bolted } from '../../../model';
+import type { Bolted, Part } from '../../../model';
 import {
   boltUp,
   nutPiece,
@@ -95,10 +95,10 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
       .map(layerOf(of.id));
   const pieces = passed.filter((l) => !l.isOwn).map((l) => l.piece);
   return {
-    parts: [
+    parts: together(of, [
       ...screw.pieces.flatMap((piece) => fastenerParts(of, piece, place, way, { rides: ridesOn(piece, rides) })),
       ...between.flatMap(({ piece, against }) => fastenerParts(of, piece, place, way, { goesWith: against })),
-    ],
+    ]),
     faults: faults.map((reason) => ({ ...at(of), reason })),
     connection: {
       id: of.id,
@@ -117,6 +117,17 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
       ...(of.last ? { last: of.on } : {}),
     },
   };
+}
+
+/** Weighed as a whole, each piece has its share of that. */
+function together({ together: whole }: Bolted, parts: readonly Part[]): readonly Part[] {
+  const sum = parts.reduce((s, p) => s + (p.mass?.value ?? 0), 0);
+  if (!whole || !(sum > 0)) return parts;
+  return parts.map(({ reckoned: _reckoned, ...p }) => {
+    const share = p.mass!.value / sum;
+    const mass = { ...whole, value: whole.value * share };
+    return { ...p, mass: whole.spread === undefined ? mass : { ...mass, spread: whole.spread * share } };
+  });
 }
 
 interface PassedLayer extends Layer {
