@@ -8,6 +8,7 @@ import { faceInFrame } from './faceInFrame';
 import { fingersRoom } from './fingersRoom';
 import { fittingsMeet } from './fittingsMeet';
 import { heldInSocket } from './heldInSocket';
+import { heldTogether } from './heldTogether';
 import { holeInBar } from './holeInBar';
 import { holeNearEnd } from './holeNearEnd';
 import { inShot } from './inShot';
@@ -30,6 +31,7 @@ export const FRAME_CHECKS: readonly FrameCheck[] = [
   fingersRoom,
   fittingsMeet,
   heldInSocket,
+  heldTogether,
   holeInBar,
   holeNearEnd,
   inShot,

@@ -2,6 +2,7 @@
 import { add, subtract, type Quaternion, type Vec3 } from '../../0-base';
 import type { Body, Edit, Joint, Member, Part, Pivot, Rig, StatedConnection, Supply } from '../../model';
 import { mirroredMember, mirroredNode, mirroredPart, mirroredPoint, mirroredTurn } from './mirror';
+import { attached } from './attach';
 import { beyondEnd } from './beyondEnd';
 import { carryWeight } from './carryWeight';
 import { FITTING_NAMES } from '../fittings/fittingFor';
@@ -26,7 +27,10 @@ export function applyEdits(rig: Rig, edits: readonly Edit[]): EditedRig {
     if (next) edited = next;
     else unapplied.push(edit);
   }
-  return { rig: edited, unapplied };
+  const added = edits.flatMap((e) =>
+    e.kind === 'add' && !unapplied.includes(e) ? [e.part.id, ...(e.part.twin ? [e.part.twin] : [])] : [],
+  );
+  return { rig: attached(edited, new Set(added)), unapplied };
 }
 
 type EditOf<K extends Edit['kind']> = Extract<Edit, { kind: K }>;

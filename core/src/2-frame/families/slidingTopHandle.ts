@@ -59,6 +59,7 @@ const GRIP_LONG = 0.028; // beyond the hand, so that the posts stand clear of th
 const POST = 0.006; // radius of the two posts under the grip
 const FINGERS_DEEP = 0.032; // a finger and its glove under the grip
 const GRIP_RADIUS = 0.0145;
+const RAIL_END = 0.012; // from its first hole to its end
 const BASE = { width: 0.025, thick: 0.006, screws: 0.012 }; // flat bar on the clamp, which carries the posts
 const FROM_END = 0.012; // of the posts, from the ends of bar and grip
 const FINDER_CLAMP = { length: 0.03, high: 0.018 };
@@ -73,7 +74,9 @@ function layOut({ dimensions: d, choices }: FamilyInput) {
   const clamp = CLAMPS[choices['clamp']!]!;
   // The rail goes on by one of its holes: its middle stands a whole number of pitches from the camera's screw.
   const { pitch } = PITCHES[choices['pitch']!]!;
-  const middle = Math.round(d['railForward']! / pitch) * pitch;
+  // And the rail still covers that screw.
+  const furthest = Math.floor((rail.length / 2 - RAIL_END) / pitch) * pitch;
+  const middle = within(Math.round(d['railForward']! / pitch) * pitch, -furthest, furthest);
   const onClamp = RAIL.thick + clamp.high;
   const top = onClamp + BASE.thick;
   const grip = top + d['fingerRoom']! + GRIP_RADIUS;

@@ -260,12 +260,14 @@ function build(input: FamilyInput): Rig {
           hub('pan-bearing', 'pan bearing', [0, 0, lay.high + lay.outside / 2 + BLOCK.wall + GAP / 2], 'z'),
           hub('roll-bearing', 'roll bearing', [lay.rollAt + lay.outside / 2 + GAP / 2, 0, 0], 'x'),
           endCap({ id: 'pan-cap', at: [panFront, 0, lay.high], axis: [1, 0, 0], across: lay.outside }),
+          endCap({ id: 'drop-cap', at: [lay.rollAt, 0, -0.02], axis: [0, 0, -1], across: lay.outside }),
         ],
         stations: [],
         connections: [
           ...corners.pan.connections,
           { kind: 'clamped', id: 'pan-block-on', name: 'pan block on the arm', piece: 'pan-block', on: 'top' },
           { kind: 'slidOn', id: 'pan-cap-on', name: 'cap on the pan arm', piece: 'pan-cap', over: 'top' },
+          { kind: 'slidOn', id: 'drop-cap-on', name: 'cap on the upright', piece: 'drop-cap', over: 'drop' },
           {
             kind: 'bolted',
             id: 'roll-axle',
@@ -409,7 +411,7 @@ function build(input: FamilyInput): Rig {
         body('roll-arm'),
         { kind: 'member', id: 'drop' },
         { kind: 'member', id: 'top' },
-        ...['pan-cap', 'roll-bearing', ...corners.pan.parts.map((p) => p.id)].map(part),
+        ...['pan-cap', 'drop-cap', 'roll-bearing', ...corners.pan.parts.map((p) => p.id)].map(part),
         pivot('tilt'),
         pivot('roll'),
       ]),

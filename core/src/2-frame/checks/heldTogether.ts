@@ -1,0 +1,49 @@
+/** Every piece is held by another: what no connection holds falls off when the rig is lifted. */
+import { figure, length, say } from '../../0-base';
+import { lotsOf } from '../connections/lots';
+import { surroundings } from '../connections/surroundings';
+import { nearestTo } from '../connections/touching';
+import type { FrameCheck } from '../frameCheck';
+
+export const heldTogether: FrameCheck = {
+  id: 'heldTogether',
+  look: ({ rig }) => {
+    const around = surroundings(rig, () => 0);
+    return rig.bodies.flatMap((body) => {
+      // A rig from before connections says nothing of what holds it.
+      if (!body.connections) return [];
+      const [, ...loose] = lotsOf(body, rig);
+      return loose.flatMap((lot) => {
+        const piece = lot.find((id) => around.solids(id).length > 0);
+        if (piece === undefined) return [];
+        const { name } = around.solids(piece)[0]!;
+        const near = nearestTo(piece, body, new Set(lot), around);
+        const gap = near ? length(near.way) : null;
+        const isPart = body.parts.some((p) => p.id === piece);
+        return [
+          {
+            code: 'heldByNothing',
+            severity: 'mend' as const,
+            about: piece,
+            figure: gap === null ? null : figure('length', gap, 1),
+            limit: null,
+            title: say`The ${name} is held by nothing.`,
+            why: near
+              ? say`Nearest to it is the ${near.name}, ${figure('length', gap!, 1)} away.`
+              : say`There is nothing near it.`,
+            toDo: say`Bring it up to what should hold it, or take it off.`,
+            fixes:
+              near && isPart && gap! > 0
+                ? [
+                    {
+                      label: say`Move the ${name} up to the ${near.name}`,
+                      changes: [{ kind: 'move' as const, id: piece, by: near.way }],
+                    },
+                  ]
+                : [],
+          },
+        ];
+      });
+    });
+  },
+};

@@ -1,0 +1,112 @@
+/** All families: everything closes on something, and each rig that must fail is seen to. */
+import { METRIC, render, type Vec3 } from '../../0-base';
+import { placeLoad } from '../../1-load';
+import { assemble, designRig, FAMILIES, FRAME_CHECKS, USUAL_HANDS } from '..';
+import { applyEdits } from '../edits/applyEdits';
+import { endCap } from '../parts/hardware';
+import type { Design, Rig } from '../../model';
+import { frameContext } from '../../testing/rigs';
+import { THREE_LOADS } from '../../testing/loads';
+import { STATED_FAMILIES } from '../families';
+import { familyInput } from '../family';
+import { hardwareOf } from './withHardware';
+import { lotsOf } from './lots';
+
+const found = (rig: Rig): readonly string[] =>
+  FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(rig, null))))
+    .filter((f) => f.code === 'heldByNothing')
+    .map((f) => render(f.title, METRIC));
+const usualOf = (id: string): Rig => {
+  const family = STATED_FAMILIES.find((f) => f.id === id)!;
+  return family.build(familyInput(family, {}, {}).input);
+};
+const changed = (rig: Rig, change: (body: Rig['bodies'][number]) => Rig['bodies'][number]): Rig => ({
+  ...rig,
+  bodies: rig.bodies.map(change),
+});
+const withoutConnection = (rig: Rig, id: string): Rig =>
+  changed(rig, (b) => ({ ...b, connections: (b.connections ?? []).filter((c) => c.id !== id) }));
+
+describe('every family, started for each load, with each choice', () => {
+  for (const family of FAMILIES)
+    it(`${family.name} hangs together, and every screw closes on what it passes`, () => {
+      for (const { loadout, kit } of THREE_LOADS) {
+        const sized = family.size(placeLoad(loadout, kit), USUAL_HANDS);
+        const dimensions = Object.fromEntries(Object.entries(sized.dimensions).map(([k, value]) => [k, { value }]));
+        for (const [choice, option] of [
+          ['', ''],
+          ...family.choices.flatMap((c) => c.options.map((o) => [c.id, o.id] as const)),
+        ] as const) {
+          const choices = { ...sized.choices, ...(choice ? { [choice]: option } : {}) };
+          const design: Design = { kind: 'family', family: family.id, dimensions, choices, edits: [] };
+          const made = designRig(design);
+          if (!made.ok) return fail(made.reason);
+          expect(made.loose.map((f) => `${f.connection}: ${render(f.reason, METRIC)}`))
+            .withContext(`${choice} ${option}`)
+            .toEqual([]);
+          for (const body of made.rig.bodies)
+            expect(lotsOf(body, made.rig).length).withContext(`${choice} ${option} ${body.id}`).toBe(1);
+        }
+      }
+    });
+});
+
+describe('a rig that must fail', () => {
+  it('without what holds a piece, is told which, and how far off its neighbour is', () => {
+    expect(found(usualOf('balance-arm'))).toEqual([]);
+    expect(found(withoutConnection(usualOf('balance-arm'), 'low-on-arm'))).toEqual([
+      'The clamp block is held by nothing.',
+    ]);
+  });
+  it('with a plate lifted, a hole aside, or the wrong thread, has a screw that says so', () => {
+    const reasons = (rig: Rig): string =>
+      hardwareOf(rig, null)
+        .faults.map((f) => render(f.reason, METRIC))
+        .join(' ');
+    const frame = usualOf('tube-frame');
+    const moved = (id: string, by: Vec3): Rig =>
+      changed(frame, (b) => ({
+        ...b,
+        parts: b.parts.map((p) =>
+          p.id === id ? { ...p, at: [p.at[0] + by[0], p.at[1] + by[1], p.at[2] + by[2]] } : p,
+        ),
+      }));
+    expect(reasons(frame)).toBe('');
+    expect(reasons(moved('platform', [0, 0, 0.001]))).toContain('1 mm of air before the');
+    expect(reasons(moved('camera-plate', [0.2, 0, 0]))).toContain('does not pass through the camera plate');
+  });
+});
+
+describe('a part that a maker adds', () => {
+  const rig = usualOf('tube-frame');
+  const cap = (at: Vec3) =>
+    applyEdits(rig, [
+      { kind: 'add', id: 'a', body: 'sled', part: endCap({ id: 'own-cap', at, axis: [0, 1, 0], across: 0.01 }) },
+    ]).rig;
+  it('is held by what it touches, and told when it touches nothing', () => {
+    const rod = rig.bodies[1]!.members.find((m) => m.id === 'rod-front-across')!;
+    const end = rig.bodies[1]!.nodes.find((n) => n.id === rod.from)!.at;
+    const on = cap(end);
+    expect(on.bodies[1]!.connections!.find((c) => c.id === 'own-cap-on')).toEqual(
+      jasmine.objectContaining({ kind: 'slidOn', piece: 'own-cap', over: 'rod-front-across' }),
+    );
+    expect(found(on)).toEqual([]);
+    const off = cap([end[0], end[1] + 0.05, end[2]]);
+    expect(found(off)).toEqual(['The end cap is held by nothing.']);
+  });
+  it('moved up to what is nearest, it is held', () => {
+    const rod = rig.bodies[1]!.nodes.find((n) => n.id === 'front-rod-left')!.at;
+    const off = cap([rod[0], rod[1] + 0.05, rod[2]]);
+    const told = FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(off, null)))).find(
+      (f) => f.code === 'heldByNothing',
+    )!;
+    const [change] = told.fixes[0]!.changes;
+    if (change?.kind !== 'move') return fail('no move');
+    const part = endCap({ id: 'own-cap', at: [rod[0], rod[1] + 0.05, rod[2]], axis: [0, 1, 0], across: 0.01 });
+    const mended = applyEdits(rig, [
+      { kind: 'add', id: 'a', body: 'sled', part },
+      { kind: 'move', id: 'b', target: 'own-cap', by: change.by },
+    ]).rig;
+    expect(found(mended)).toEqual([]);
+  });
+});
