@@ -1,7 +1,7 @@
 /** The flat blank of a bent bar with every mark to scribe on it before it is bent, measured from one end. */
-import { materialOf, type Vec3 } from '../0-base';
+import { figure, materialOf, say, type Phrase, type Vec3 } from '../0-base';
 import { bentStrip, finishedLength, springBack } from '../2-frame';
-import type { Body, Member, Rig } from '../model';
+import type { Body, Hole, Member, Rig } from '../model';
 
 export interface BarMark {
   readonly id: string;
@@ -14,6 +14,8 @@ export interface BarMark {
   /** When it is drilled or cut: “on the flat bar”. */
   readonly when: string;
   readonly diameter: number | null;
+  /** Of a hole, across the bar or round it; null for all else. */
+  readonly place: Phrase | null;
 }
 export interface BarBend {
   readonly angle: number;
@@ -51,7 +53,7 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
   (strip?.stretches ?? []).forEach((stretch, i) => {
     if (!stretch.bend || section.kind !== 'flat') return;
     const mark = (kind: BarMark['kind'], name: string, along: number): void => {
-      marks.push({ id: `${member.id}/${kind}-${i}`, name, along, kind, last: false, diameter: null });
+      marks.push({ id: `${member.id}/${kind}-${i}`, name, along, kind, last: false, diameter: null, place: null });
     };
     mark('bendStart', 'bend begins', stretch.from);
     mark('bendMiddle', 'middle of the bend', (stretch.from + stretch.to) / 2);
@@ -82,6 +84,7 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
       kind: 'hole',
       last: hole.afterBending,
       diameter: hole.diameter,
+      place: placeAcross(hole, member),
     });
   if (member.leftLong > 0)
     marks.push({
@@ -91,6 +94,7 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
       kind: 'finishedEnd',
       last: true,
       diameter: null,
+      place: null,
     });
   return {
     member: member.id,
@@ -102,6 +106,34 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
     marks: marks.sort((a, b) => a.along - b.along).map((m) => ({ ...m, when: whenOf(m, bends.length > 0, rig) })),
     bends,
   };
+}
+
+/** Which edge of a bar lies that way, by the rig axis nearest to it. */
+const EDGES = [
+  ['front', 'rear'],
+  ['left', 'right'],
+  ['upper', 'lower'],
+] as const;
+/** Nearer the middle than this is in it, m. */
+const IN_MIDDLE = 0.00005;
+/** Holes this much alike go round as one, rad. */
+const ALIKE = Math.PI / 360;
+
+/** Where a hole lies across a flat bar, or how far round a tube from the line scribed along it. */
+function placeAcross({ across, turn }: Hole, { path, stock, holes }: Member): Phrase {
+  if (stock.section.kind === 'tube' || stock.section.kind === 'rod') {
+    if (turn === undefined) return say`straight through the middle`;
+    const first = holes.find((h) => h.turn !== undefined)?.turn ?? 0;
+    const round = (turn - first + 2 * Math.PI) % Math.PI;
+    return Math.min(round, Math.PI - round) < ALIKE
+      ? say`on the scribed line, straight through`
+      : say`${figure('angle', round, 0)} clockwise round from the scribed line, seen from that end, straight through`;
+  }
+  if (Math.abs(across) < IN_MIDDLE) return say`in the middle of the width`;
+  const width = path.kind === 'straight' ? path.widthDirection : ([0, 1, 0] as const);
+  const axis = ([0, 1, 2] as const).reduce((best, k) => (Math.abs(width[k]) > Math.abs(width[best]) ? k : best), 0);
+  const edge = EDGES[axis]![across * width[axis]! > 0 ? 0 : 1];
+  return say`${figure('length', Math.abs(across), 1)} from the middle, towards its ${edge} edge`;
 }
 
 /** What hangs finds its last marks by its own plumb line; anything else has them when it is together. */

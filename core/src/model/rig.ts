@@ -147,6 +147,8 @@ export const hole = z.strictObject({
   name,
   along: notNegative,
   across: finite,
+  /** In a round bar: how far round from the line scribed along it, clockwise seen from its start, rad; it goes through both walls, so under half a turn. */
+  turn: finite.optional(),
   diameter: positive,
   /** True when its place is only known once the member is bent and its pivot is fixed: drilled last. */
   afterBending: z.boolean(),

@@ -2,6 +2,7 @@
 import {
   add,
   addScaled,
+  cross,
   dot,
   IDENTITY,
   length,
@@ -103,7 +104,13 @@ function onBlank(member: Member, body: Body, hole: ConnectionHole): OnBlank | nu
     const run = unit(subtract(to, from));
     const ends = memberEnds(member, nodes, body.joints);
     const start = addScaled(from, run, ends.from.takeOff + ends.from.shortBy);
-    return { along: Math.max(0, dot(subtract(hole.at, start), run)), across: 0 };
+    const along = Math.max(0, dot(subtract(hole.at, start), run));
+    const wanted = member.path.kind === 'straight' ? member.path.widthDirection : ([0, 1, 0] as const);
+    const width = unit(addScaled(wanted, run, -dot(wanted, run)));
+    const { kind } = member.stock.section;
+    return kind === 'tube' || kind === 'rod'
+      ? { along, across: 0, turn: roundFrom(width, run, hole.axis) }
+      : { along, across: dot(subtract(hole.at, start), width) };
   }
   const line = { at: hole.at, way: unit(hole.axis) };
   for (const stretch of strip.stretches) {
@@ -113,11 +120,19 @@ function onBlank(member: Member, body: Body, hole: ConnectionHole): OnBlank | nu
   return null;
 }
 
+/** Of a hole's axis from the scribed line, which lies on the side of the width direction; clockwise seen along the run, from nought to half a turn. */
+function roundFrom(width: Vec3, run: Vec3, axis: Vec3): number {
+  const turn = Math.atan2(dot(axis, cross(run, width)), dot(axis, width));
+  const half = ((turn % Math.PI) + Math.PI) % Math.PI;
+  return Math.PI - half < SAME_TURN ? 0 : half;
+}
+const SAME_TURN = 1e-6;
+
 interface Axis {
   readonly at: Vec3;
   readonly way: Vec3;
 }
-type OnBlank = Pick<Hole, 'along' | 'across'>;
+type OnBlank = Pick<Hole, 'along' | 'across' | 'turn'>;
 
 /** Where the axis meets the middle of the thickness, if it enters the bar here. */
 function onStraight(stretch: Stretch, axis: Axis): OnBlank | null {

@@ -30,7 +30,8 @@ export const drilling: StepMaker = {
               title: say`Punch and pilot the hole for the ${mark.name}`,
               tool: 'centre punch, drill',
               figures: [
-                say`${figure('length', mark.along, 1)} from the ${bar.bends.length > 0 ? 'rear end' : 'end you marked'}, in the middle of the width`,
+                say`${figure('length', mark.along, 1)} from the ${bar.bends.length > 0 ? 'rear end' : 'end you marked'}`,
+                mark.place ?? say`in the middle of the width`,
                 say`pilot ${figure('drill', pilotFor(diameter))}`,
               ],
               check: other

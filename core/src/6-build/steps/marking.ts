@@ -16,7 +16,9 @@ export const marking: StepMaker = {
         needs: [`deburr:${bar.member}`],
         title: say`Mark the ${bar.name}, all from ${bar.bends.length > 0 ? 'its rear end' : 'one end, and mark which'}`,
         tool: 'rule, square, scriber',
-        figures: bar.marks.filter((m) => !m.last).map((m) => say`${figure('length', m.along, 1)}: ${m.name}`),
+        figures: bar.marks
+          .filter((m) => !m.last)
+          .map((m) => [...say`${figure('length', m.along, 1)}: ${m.name}`, ...(m.place ? [', ', ...m.place] : [])]),
         check: say`Hook the rule on the same end for every mark; add nothing up.`,
         caution: null,
       })),

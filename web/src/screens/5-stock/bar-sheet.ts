@@ -1,6 +1,6 @@
 /** The flat blank of a bar drawn with its bend lines and holes, every figure from the same end. */
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { figure, showFigure } from '@tide-pebble/core';
+import { figure, render, showFigure } from '@tide-pebble/core';
 import { barTemplate, type BarPlan, type SheetMark } from '@tide-pebble/core/making';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
@@ -47,6 +47,8 @@ export class BarSheet {
         m.kind === 'hole'
           ? `hole ${showFigure(figure('drill', m.diameter ?? 0), this.units())} for the ${m.name}`
           : m.name,
+      // Where across or round the bar, and when.
+      note: [...(m.place ? [render(m.place, this.units())] : []), m.when].join('; '),
     })),
   );
 }
