@@ -51,6 +51,8 @@ export const edit = z.discriminatedUnion('kind', [
   /** What the shop asks for a pack of an item, or for one length of a stock. */
   z.strictObject({ kind: z.literal('price'), id, item: name, length: size.optional(), price: money }),
   z.strictObject({ kind: z.literal('screw'), id, target: id, length: size }),
+  /** Another thread for a connection's screw: its length, nuts, washers and holes follow. */
+  z.strictObject({ kind: z.literal('thread'), id, target: id, thread: name }),
   z.strictObject({
     kind: z.literal('fitting'),
     id,

@@ -77,6 +77,36 @@ describe('a rig that must fail', () => {
   });
 });
 
+describe('another thread', () => {
+  it('changes screw, nut, washers and holes of its connection alone, or says in words why it cannot be', () => {
+    for (const family of STATED_FAMILIES) {
+      const rig = usualOf(family.id);
+      const before = hardwareOf(rig, null).rig;
+      for (const c of rig.bodies.flatMap((b) => b.connections ?? [])) {
+        if (c.kind !== 'bolted' || c.end.kind === 'camera') continue;
+        const thread = c.thread === 'M6' ? 'M5' : 'M6';
+        const { rig: edited, unapplied } = applyEdits(rig, [{ kind: 'thread', id: 't', target: c.id, thread }]);
+        if (c.screw) {
+          expect(unapplied.length).withContext(c.id).toBe(1);
+          continue;
+        }
+        const { rig: after, faults } = hardwareOf(edited, null);
+        const of = (r: Rig, by: string): string =>
+          r.bodies.flatMap((b) => b.parts.filter((p) => p.by === by).map((p) => `${p.id} ${p.name}`)).join();
+        for (const other of rig.bodies.flatMap((b) => b.connections ?? []))
+          if (other.id !== c.id)
+            expect(of(after, other.id)).withContext(`${family.id} ${c.id} ${other.id}`).toBe(of(before, other.id));
+        if (faults.length > 0) expect(faults.every((f) => render(f.reason, METRIC).length > 10)).toBeTrue();
+        else {
+          const made = of(after, c.id);
+          expect(made).withContext(`${family.id} ${c.id}`).toContain(thread);
+          expect(made).not.toContain(`${c.thread} `);
+        }
+      }
+    }
+  });
+});
+
 describe('a part that a maker adds', () => {
   const rig = usualOf('tube-frame');
   const cap = (at: Vec3) =>

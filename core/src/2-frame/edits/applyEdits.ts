@@ -11,6 +11,7 @@ import { partMoved, partTurned } from './placePart';
 import { fastenedAt, screwsMoved } from '../connections/fastenedAt';
 import { without } from '../connections/kinds';
 import { refit } from '../fittings/refit';
+import { THREADS } from '../hardware/thread';
 import { turnMember } from './turnMember';
 
 export interface EditedRig {
@@ -66,6 +67,8 @@ function applied(rig: Rig, edit: Edit): Rig | null {
       return partChanged(rig, edit.target, (part) =>
         part.screw ? { ...part, screw: { ...part.screw, length: edit.length } } : part,
       );
+    case 'thread':
+      return threaded(rig, edit);
     case 'fitting':
       return measuredFitting(rig, edit);
     case 'comfort':
@@ -172,6 +175,22 @@ function hardwareWeighed(rig: Rig, target: string, mass: EditOf<'weigh'>['mass']
       ),
     }),
   );
+}
+
+/** Only a screw of its own: one that a rod of the rig stands for has that rod's thread. Washers on it sit as loosely as it is thick. */
+function threaded(rig: Rig, { target, thread }: EditOf<'thread'>): Rig | null {
+  const found = THREADS.find((t) => t.name === thread);
+  const own = rig.bodies.flatMap((b) => b.connections ?? []).find((c) => c.id === target);
+  if (!found || own?.kind !== 'bolted' || own.screw !== undefined) return null;
+  const rows = new Set(own.stack.flatMap((l) => (l.kind === 'row' ? [l.station] : [])));
+  return {
+    ...rig,
+    bodies: rig.bodies.map((b) => ({
+      ...b,
+      ...(b.connections ? { connections: b.connections.map((c) => (c === own ? { ...own, thread } : c)) } : {}),
+      stations: b.stations.map((s) => (rows.has(s.id) ? { ...s, boltDiameter: found.diameter } : s)),
+    })),
+  };
 }
 
 /** Where an added piece is held, by its part. */

@@ -51,6 +51,18 @@ describe('the thing picked', () => {
     expect(s.workspace.edited).toEqual([]);
     expect(s.said[0]).toContain('middle plane');
   });
+  it('a screw’s thread is changed on its connection; a rod’s is its own', async () => {
+    const s = await picked('gimballed-bent-bar', 'stage-rear/screw');
+    await choose(s.page, 'Thread', 'M6', settle(s));
+    expect(s.workspace.edited[0]).toEqual(
+      jasmine.objectContaining({ kind: 'thread', target: 'stage-rear', thread: 'M6' }),
+    );
+    const rod = await picked('tube-frame', 'front-left-nuts/nut');
+    expect(rod.page.querySelector('[aria-label="Thread"]')).toBeNull();
+    const camera = await picked('gimballed-bent-bar', 'camera/screw');
+    const options = [...camera.page.querySelectorAll('[aria-label="Thread"] option')].map((o) => o.textContent!.trim());
+    expect(options).toEqual(['1/4-20', '3/8-16']);
+  });
   it('a bar is cut from another stock, and stops short in its fitting by what was typed', async () => {
     const family = 'pipe-post';
     const bar = (await panel(ElementEditor, family, { target: 'none' })).workspace.now.work.rig.bodies

@@ -13,6 +13,7 @@ import {
   showFigure,
   stockById,
   STOCK_OPTIONS,
+  THREADS,
   usualJointMass,
   type Body,
   type Edit,
@@ -47,6 +48,9 @@ const HOLD_NAMES: Readonly<Record<Hold, string>> = {
 const REACH: readonly [number, number] = [-3, 3];
 
 type EditBody = Edit extends infer E ? (E extends Edit ? Omit<E, 'id'> : never) : never;
+
+/** A camera's socket is one of these. */
+const CAMERA_THREADS = ['1/4-20', '3/8-16'];
 
 @Component({
   selector: 'tp-element-editor',
@@ -94,6 +98,19 @@ export class ElementEditor {
     const found = this.found();
     const by = found?.kind === 'part' ? found.element.by : undefined;
     return by === undefined ? null : (found!.body.connections?.find((c) => c.id === by)?.name ?? null);
+  });
+  /** The thread of the screw it is of, and those it may have; null where a rod's thread decides. */
+  protected readonly thread = computed(() => {
+    const found = this.found();
+    const by = found?.kind === 'part' ? found.element.by : undefined;
+    const screw = found?.body.connections?.find((c) => c.id === by);
+    if (screw?.kind !== 'bolted' || screw.screw !== undefined) return null;
+    const isCamera = screw.end.kind === 'camera';
+    return {
+      connection: screw.id,
+      now: screw.thread,
+      options: THREADS.map((t) => t.name).filter((t) => !isCamera || CAMERA_THREADS.includes(t)),
+    };
   });
   /** Where it is, when it has a place of its own. */
   protected readonly place = computed((): Vec3 | null => {
@@ -178,6 +195,10 @@ export class ElementEditor {
   protected readonly canTurn = computed(
     () => this.broughtBy() === null && (this.found()?.kind === 'part' || this.found()?.kind === 'member'),
   );
+
+  protected changeThread(connection: string, thread: string): void {
+    this.apply('changing the thread', { kind: 'thread', target: connection, thread });
+  }
 
   protected moveTo(axis: 0 | 1 | 2, { value }: Quantity): void {
     const place = this.place();
