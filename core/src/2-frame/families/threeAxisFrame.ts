@@ -537,7 +537,7 @@ const dimensions = [
     'drop',
     'Camera plate under the tilt axis',
     'camera-plate',
-    0.045,
+    0.03,
     0.015,
     0.15,
     'So that the camera’s mass centre lies on the axis.',

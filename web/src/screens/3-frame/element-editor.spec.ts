@@ -53,7 +53,8 @@ describe('the thing picked', () => {
   });
   it('a screw’s thread is changed on its connection; a rod’s is its own', async () => {
     const s = await picked('gimballed-bent-bar', 'stage-rear/screw');
-    await choose(s.page, 'Thread', 'M6', settle(s));
+    choose(s.page, 'Thread', /^\s*M6/);
+    await settle(s)();
     expect(s.workspace.edited[0]).toEqual(
       jasmine.objectContaining({ kind: 'thread', target: 'stage-rear', thread: 'M6' }),
     );
