@@ -1,5 +1,7 @@
 import * as fc from 'fast-check';
-import { designRig, FAMILIES } from '../2-frame';
+import { METRIC, render } from '../0-base';
+import { designRig, FAMILIES, familyById } from '../2-frame';
+import { familyInput } from '../2-frame/family';
 import { holds } from '../testing/holds';
 import { bentBar, plainRig, usual } from '../testing/rigs';
 import { barPlans, barsAtLeast, nest, stockPlan, type NestProblem } from '.';
@@ -163,5 +165,38 @@ describe('what to buy', () => {
       12,
     );
     expect(designRig({ kind: 'free', rig }).ok && FAMILIES.length).toBeGreaterThan(0);
+  });
+});
+
+describe('where a hole is told to be', () => {
+  const plansOf = (id: string) => barPlans(familyById(id)!.build(usualInput(id)));
+  const usualInput = (id: string) => familyInput(familyById(id)!, {}, {}).input;
+  const told = (id: string, member: string): readonly string[] =>
+    plansOf(id)
+      .find((p) => p.member === member)!
+      .marks.flatMap((m) => (m.place ? [render(m.place, METRIC)] : []));
+  it('off the middle of a flat bar, by its edge', () => {
+    const foot = told('plate-and-pillar', 'lower-bar').filter((t) => t.includes('edge'));
+    expect(foot.length).toBe(4);
+    expect(foot.filter((t) => /^\d+(\.\d)? mm from the middle, towards its front edge$/.test(t)).length).toBe(2);
+  });
+  it('round a tube, from the first: a quarter turn for what goes through it crosswise', () => {
+    const rig = familyById('tube-frame')!.build(usualInput('tube-frame'));
+    const holes = rig.bodies.flatMap((b) => b.members).find((m) => m.id === 'top-left')!.holes;
+    expect(holes.every((h) => h.turn !== undefined && h.turn >= 0 && h.turn < Math.PI)).toBeTrue();
+    const crosswise = barPlans({
+      ...rig,
+      bodies: rig.bodies.map((b) => ({
+        ...b,
+        members: b.members.map((m) =>
+          m.id === 'top-left'
+            ? { ...m, holes: [m.holes[0]!, { ...m.holes[1]!, turn: (m.holes[1]!.turn! + Math.PI / 2) % Math.PI }] }
+            : m,
+        ),
+      })),
+    }).find((p) => p.member === 'top-left')!;
+    const words = crosswise.marks.map((m) => render(m.place!, METRIC));
+    expect(words[0]).toBe('on the scribed line, straight through');
+    expect(words[1]).toContain('90° clockwise round');
   });
 });

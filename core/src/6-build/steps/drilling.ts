@@ -12,6 +12,11 @@ export const drilling: StepMaker = {
   make: ({ bars, rig }) => {
     const twins = new Map(rig.bodies.flatMap((b) => b.members.map((m) => [m.id, m.twin] as const)));
     const byMember = new Map(bars.map((b) => [b.member, b]));
+    const isRound = new Set(
+      rig.bodies
+        .flatMap((b) => b.members)
+        .flatMap((m) => (m.stock.section.kind === 'tube' || m.stock.section.kind === 'rod' ? [m.id] : [])),
+    );
     return bars.flatMap((bar) => {
       const pair = twins.get(bar.member);
       const other = pair && byMember.get(pair);
@@ -36,7 +41,9 @@ export const drilling: StepMaker = {
               ],
               check: other
                 ? say`Clamped to the ${other.name}, ends flush: the hole is drilled through both in one pass, so that they match.`
-                : say`The punch mark is in the middle of the bar, both sides measured.`,
+                : isRound.has(bar.member)
+                  ? say`On the line, and the far wall marked right opposite: a strip of paper round the tube finds it.`
+                  : say`The punch mark is where it should be, measured from both edges.`,
               caution: CAUTION,
             },
             {
