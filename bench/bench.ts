@@ -16,6 +16,8 @@ import {
   type Rig,
 } from '@tide-pebble/core';
 import { coverageOf } from '@tide-pebble/core/measuring';
+import { STATED_FAMILIES } from '../core/src/2-frame/families';
+import { familyInput } from '../core/src/2-frame/family';
 import { openStore } from '../server/src/store/openStore';
 import { queryText } from '../server/src/store/sqlFiles';
 import { measureBuilds, measureSolver, measureSwing } from './balance';
@@ -83,6 +85,28 @@ for (const f of families)
     `${(f.checked / f.naive).toFixed(2)} ×`,
     `aim under 1 ×; evaluate ${f.kept.toFixed(2)} ms (aim under 1), with checks ${f.checked.toFixed(2)}, naive ${f.naive.toFixed(2)}`,
   );
+// A size dragged: each step another length, so that no screw found before will do.
+const connecting = STATED_FAMILIES.map((stated) => {
+  const { input } = familyInput(stated, {}, {});
+  const size = stated.dimensions[0]!;
+  let n = 0;
+  const dragged = () => ({
+    ...input,
+    dimensions: { ...input.dimensions, [size.id]: size.usual + 0.0001 * (n++ % 50) },
+  });
+  const whole = FAMILIES.find((f) => f.id === stated.id)!;
+  return {
+    id: stated.id,
+    bare: timeOf(() => stated.build(dragged()), 400),
+    whole: timeOf(() => whole.build(dragged()), 400),
+  };
+}).sort((a, b) => b.whole - b.bare - (a.whole - a.bare));
+const [most, usual] = [connecting[0]!, connecting[Math.floor(connecting.length / 2)]!];
+line(
+  'connections: a size edit built whole, over as stated (usual)',
+  `${(usual.whole / usual.bare).toFixed(1)} ×`,
+  `aim at most 0.3 ms more; ${(usual.whole - usual.bare).toFixed(2)} ms more here, most ${(most.whole - most.bare).toFixed(2)} (${most.id})`,
+);
 const many = madeKit(120, 200);
 const manyKit = new Map(many.kit.map((k) => [k.id, k]));
 const covering = timeOf(() => coverageOf(many.loadouts, manyKit), 200);

@@ -2,7 +2,7 @@
 import { withHardware } from './connections/withHardware';
 import { DEGREE } from '../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../1-load';
-import type { Rig } from '../model';
+import type { Part, Rig, StatedConnection } from '../model';
 import { assemble, placedPieces, type AdjusterValues } from './assemble';
 import type { ChoiceSpec, DimensionSpec, FamilyInput } from './family';
 
@@ -61,6 +61,12 @@ export const usualInput = (dimensions: readonly DimensionSpec[], choices: readon
 /** Sizes a maker can set: 5 mm steps. */
 export const toFiveMillimetres = (metres: number): number => Math.round(metres * 200) / 200;
 export const within = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, value));
+
+/** A few pieces of a rig with what keeps them there. */
+export interface Held {
+  readonly parts: readonly Part[];
+  readonly connections: readonly StatedConnection[];
+}
 
 export interface Weighed {
   readonly mass: number;

@@ -16,6 +16,8 @@ export interface BarMark {
   readonly diameter: number | null;
   /** Of a hole, across the bar or round it; null for all else. */
   readonly place: Phrase | null;
+  /** From the middle of the width towards the upper edge of the drawing, m. */
+  readonly across: number;
 }
 export interface BarBend {
   readonly angle: number;
@@ -28,6 +30,8 @@ export interface BarPlan {
   readonly name: string;
   readonly stock: string;
   readonly width: number;
+  /** The edge drawn at the top, where a hole lies nearer one than the other. */
+  readonly topEdge: string | null;
   /** Length to cut, the extra left on the tail included, m. */
   readonly blank: number;
   readonly finished: number;
@@ -53,7 +57,16 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
   (strip?.stretches ?? []).forEach((stretch, i) => {
     if (!stretch.bend || section.kind !== 'flat') return;
     const mark = (kind: BarMark['kind'], name: string, along: number): void => {
-      marks.push({ id: `${member.id}/${kind}-${i}`, name, along, kind, last: false, diameter: null, place: null });
+      marks.push({
+        id: `${member.id}/${kind}-${i}`,
+        name,
+        along,
+        kind,
+        last: false,
+        diameter: null,
+        place: null,
+        across: 0,
+      });
     };
     mark('bendStart', 'bend begins', stretch.from);
     mark('bendMiddle', 'middle of the bend', (stretch.from + stretch.to) / 2);
@@ -85,6 +98,7 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
       last: hole.afterBending,
       diameter: hole.diameter,
       place: placeAcross(hole, member),
+      across: isRound(member) ? 0 : hole.across,
     });
   if (member.leftLong > 0)
     marks.push({
@@ -95,12 +109,14 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
       last: true,
       diameter: null,
       place: null,
+      across: 0,
     });
   return {
     member: member.id,
     name: member.name,
     stock: member.stock.name,
     width: section.kind === 'tube' ? section.outerDiameter : section.kind === 'rod' ? section.diameter : section.width,
+    topEdge: marks.some((m) => Math.abs(m.across) >= IN_MIDDLE) ? edgeOf(member, 1) : null,
     blank: finished + member.leftLong,
     finished,
     marks: marks.sort((a, b) => a.along - b.along).map((m) => ({ ...m, when: whenOf(m, bends.length > 0, rig) })),
@@ -120,8 +136,9 @@ const IN_MIDDLE = 0.00005;
 const ALIKE = Math.PI / 360;
 
 /** Where a hole lies across a flat bar, or how far round a tube from the line scribed along it. */
-function placeAcross({ across, turn }: Hole, { path, stock, holes }: Member): Phrase {
-  if (stock.section.kind === 'tube' || stock.section.kind === 'rod') {
+function placeAcross({ across, turn }: Hole, member: Member): Phrase {
+  if (isRound(member)) {
+    const { holes } = member;
     if (turn === undefined) return say`straight through the middle`;
     const first = holes.find((h) => h.turn !== undefined)?.turn ?? 0;
     const round = (turn - first + 2 * Math.PI) % Math.PI;
@@ -130,10 +147,16 @@ function placeAcross({ across, turn }: Hole, { path, stock, holes }: Member): Ph
       : say`${figure('angle', round, 0)} clockwise round from the scribed line, seen from that end, straight through`;
   }
   if (Math.abs(across) < IN_MIDDLE) return say`in the middle of the width`;
+  return say`${figure('length', Math.abs(across), 1)} from the middle, towards its ${edgeOf(member, across)} edge`;
+}
+
+const isRound = ({ stock }: Member): boolean => stock.section.kind === 'tube' || stock.section.kind === 'rod';
+
+/** The edge on the side of a distance across the bar, positive along its width. */
+function edgeOf({ path }: Member, across: number): string {
   const width = path.kind === 'straight' ? path.widthDirection : ([0, 1, 0] as const);
   const axis = ([0, 1, 2] as const).reduce((best, k) => (Math.abs(width[k]) > Math.abs(width[best]) ? k : best), 0);
-  const edge = EDGES[axis]![across * width[axis]! > 0 ? 0 : 1];
-  return say`${figure('length', Math.abs(across), 1)} from the middle, towards its ${edge} edge`;
+  return EDGES[axis]![across * width[axis]! > 0 ? 0 : 1];
 }
 
 /** What hangs finds its last marks by its own plumb line; anything else has them when it is together. */

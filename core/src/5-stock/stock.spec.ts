@@ -180,6 +180,26 @@ describe('where a hole is told to be', () => {
     expect(foot.length).toBe(4);
     expect(foot.filter((t) => /^\d+(\.\d)? mm from the middle, towards its front edge$/.test(t)).length).toBe(2);
   });
+  it('and is drawn on that side of the middle, in every family', () => {
+    let off = 0;
+    for (const { id } of FAMILIES)
+      for (const plan of plansOf(id)) {
+        expect(plan.topEdge === null).toBe(plan.marks.every((m) => Math.abs(m.across) < 0.00005));
+        for (const mark of plan.marks) {
+          const edge = (mark.place && /towards its (\w+) edge/.exec(render(mark.place, METRIC))?.[1]) ?? null;
+          if (Math.abs(mark.across) < 0.00005) {
+            expect(edge).toBeNull();
+            continue;
+          }
+          expect(edge === plan.topEdge)
+            .withContext(`${id}: ${mark.name}`)
+            .toBe(mark.across > 0);
+          off += 1;
+          expect(Math.abs(mark.across)).toBeLessThan(plan.width / 2);
+        }
+      }
+    expect(off).toBeGreaterThan(4);
+  });
   it('round a tube, from the first: a quarter turn for what goes through it crosswise', () => {
     const rig = familyById('tube-frame')!.build(usualInput('tube-frame'));
     const holes = rig.bodies.flatMap((b) => b.members).find((m) => m.id === 'top-left')!.holes;

@@ -15,20 +15,30 @@ export const attachedId = (part: string): string => `${part}-on`;
 export function attached(rig: Rig, added: ReadonlySet<string>): Rig {
   if (added.size === 0) return rig;
   const around = surroundings(rig, () => 0);
-  return {
-    ...rig,
-    bodies: rig.bodies.map((body) => {
-      if (!body.connections) return body;
-      const held = new Set([...body.connections.flatMap(piecesHeld), ...body.joints.flatMap((j) => j.joins)]);
-      const loose = body.parts.filter((p) => added.has(p.id) && !p.of && !held.has(p.id));
-      const without = new Set(loose.map((p) => p.id));
-      const on = loose.flatMap((part): StatedConnection[] => {
-        const near = nearestTo(part.id, body, without, around);
-        return near && length(near.way) <= TOUCH ? [heldBy(part, near.piece, body)] : [];
-      });
-      return on.length === 0 ? body : { ...body, connections: [...body.connections, ...on] };
-    }),
-  };
+  const on = new Map<string, string>();
+  const bodies = rig.bodies.map((body) => {
+    if (!body.connections) return body;
+    const held = new Set([...body.connections.flatMap(piecesHeld), ...body.joints.flatMap((j) => j.joins)]);
+    const loose = body.parts.filter((p) => added.has(p.id) && !p.of && !held.has(p.id));
+    const without = new Set(loose.map((p) => p.id));
+    const made = loose.flatMap((part): StatedConnection[] => {
+      const near = nearestTo(part.id, body, without, around);
+      if (!near || length(near.way) > TOUCH) return [];
+      on.set(part.id, near.piece);
+      return [heldBy(part, near.piece, body)];
+    });
+    return made.length === 0 ? body : { ...body, connections: [...body.connections, ...made] };
+  });
+  // What slides takes along what was put on it.
+  const adjusters = rig.adjusters.map((a) => {
+    const along = [...on].filter(
+      ([id, piece]) => a.moves.some((m) => m.id === piece) && !a.moves.some((m) => m.id === id),
+    );
+    return along.length === 0
+      ? a
+      : { ...a, moves: [...a.moves, ...along.map(([id]) => ({ kind: 'part' as const, id }))] };
+  });
+  return { ...rig, bodies, adjusters };
 }
 
 function heldBy({ id, name, shape, material }: Part, on: string, body: Body): StatedConnection {

@@ -30,7 +30,7 @@ import {
   given,
 } from '../familyTools';
 import { BARS, barOptions, ROUND_TUBES } from '../parts/bars';
-import { USUAL_SOCKET } from '../parts/camera';
+import { intoCamera } from '../parts/camera';
 import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip } from '../parts/hardware';
 import { plate } from '../parts/plate';
@@ -308,18 +308,14 @@ function headParts(
             end: { kind: 'wing' },
             packs: true,
           },
-      {
-        kind: 'bolted',
-        id: 'camera',
-        name: 'camera screw',
+      intoCamera({
         on: 'camera-plate',
         point: about(camera),
         way: transform(rotation, [0, 0, 1]),
-        thread: '1/4-20',
+
         head: 'sunk',
         stack: [{ kind: 'piece', piece: 'camera-plate' }],
-        end: { kind: 'camera', depth: USUAL_SOCKET },
-      },
+      }),
     ],
   };
 }

@@ -18,8 +18,9 @@ import {
   usualInput,
   weighed,
   within,
+  type Held,
 } from '../familyTools';
-import { USUAL_SOCKET } from '../parts/camera';
+import { intoCamera } from '../parts/camera';
 import { inPipe } from '../parts/capBolt';
 import { CLAMP_TOP, foamGrip, handlebarClamp, shoulderPad } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
@@ -237,11 +238,6 @@ const sideMiddle = (pipes: Pipework, side: 'left' | 'right'): Vec3 => {
   return [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2];
 };
 
-interface Held {
-  readonly parts: readonly Part[];
-  readonly connections: readonly StatedConnection[];
-}
-
 /** Of the handle's pin over the neck's end: the leaning handle's own end swings clear of it. */
 function pinAbove({ dimensions: d, choices }: FamilyInput): number {
   const { section } = pipeOf(choices['pipe']!).size.stock;
@@ -363,19 +359,14 @@ function cameraPlate(on: string, [x, y, z]: Vec3, thread: string): Held {
         ],
         end: { kind: 'nut' },
       },
-      {
-        kind: 'bolted',
-        id: 'camera',
-        name: 'camera screw',
+      intoCamera({
         on: 'camera-plate',
         point: camera,
-        way: [0, 0, 1],
-        thread: '1/4-20',
+
         // Flush: the plate slides over what holds it.
         head: 'sunk',
         stack: [{ kind: 'piece', piece: 'camera-plate' }],
-        end: { kind: 'camera', depth: USUAL_SOCKET },
-      },
+      }),
     ],
   };
 }

@@ -33,7 +33,7 @@ import {
   given,
 } from '../familyTools';
 import { BARS, barOptions, ROUND_TUBES } from '../parts/bars';
-import { USUAL_SOCKET } from '../parts/camera';
+import { intoCamera } from '../parts/camera';
 import { endCap } from '../parts/hardware';
 import { FLAT_WASHER, NUT, WIDE_WASHER } from '../hardware/sizes';
 import { threadOf } from '../hardware/thread';
@@ -433,17 +433,13 @@ function build(input: FamilyInput): Rig {
           stack: [piece('camera-plate')],
           end: { kind: 'tapped', piece: 'camera-clamp', depth: 0.012, in: 'aluminium' },
         },
-        {
-          kind: 'bolted',
-          id: 'camera',
-          name: 'camera screw',
+        intoCamera({
           on: 'camera-plate',
           point: off(PLATE.from),
           way: up,
-          thread: '1/4-20',
+
           stack: [piece('camera-plate')],
-          end: { kind: 'camera', depth: USUAL_SOCKET },
-        },
+        }),
         { kind: 'bonded', id: 'tail-joint', name: 'plug in the tube', piece: 'tail-plug', to: 'tube' },
         {
           kind: 'bolted',

@@ -19,7 +19,7 @@ import {
   within,
   given,
 } from '../familyTools';
-import { USUAL_SOCKET } from '../parts/camera';
+import { intoCamera } from '../parts/camera';
 import { besideCap, inPipe } from '../parts/capBolt';
 import { CENTRINGS, DISC_PLATES, sideError } from '../parts/discs';
 import { FLAT_BARS } from '../parts/flatBars';
@@ -264,17 +264,12 @@ function cameraParts(
       ],
       // Over the post one screw holds plate and camera; beside it each has its own.
       connections: [
-        {
-          kind: 'bolted',
-          id: 'camera',
-          name: 'camera screw',
+        intoCamera({
           on: forward === 0 ? 'joint-camera-end' : 'camera-plate',
           point: [forward, 0, end[2]],
-          way: [0, 0, 1],
-          thread: '1/4-20',
+
           stack: [...(forward === 0 ? [cap] : []), { kind: 'piece', piece: 'camera-plate' }],
-          end: { kind: 'camera', depth: USUAL_SOCKET },
-        },
+        }),
         ...(forward === 0
           ? []
           : [
@@ -309,20 +304,15 @@ function cameraParts(
       },
     ],
     connections: [
-      {
-        kind: 'bolted',
-        id: 'camera',
-        name: 'camera screw',
+      intoCamera({
         on: 'bracket',
         point: [forward, 0, low - BRACKET_THICK],
-        way: [0, 0, 1],
-        thread: '1/4-20',
+
         stack: [
           { kind: 'piece', piece: 'bracket' },
           { kind: 'piece', piece: 'camera-plate' },
         ],
-        end: { kind: 'camera', depth: USUAL_SOCKET },
-      },
+      }),
       {
         kind: 'bolted',
         id: 'bracket-on-cap',

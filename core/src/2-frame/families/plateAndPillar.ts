@@ -6,7 +6,16 @@ import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base'
 import type { PlacedLoad } from '../../1-load';
 import type { Contact, Hands, Member, Part, Rig, StatedConnection } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { choiceSpec, lengthSpec, loadBox, named, toFiveMillimetres, usualInput, within } from '../familyTools';
+import {
+  choiceSpec,
+  lengthSpec,
+  loadBox,
+  named,
+  toFiveMillimetres,
+  usualInput,
+  within,
+  type Held,
+} from '../familyTools';
 import { BARS, barOptions, RODS, SLOTTED_STRIPS, WOOD_STRIPS } from '../parts/bars';
 import { foamGrip, FOOT_HEIGHT, QUICK_RELEASE_HEIGHT, quickRelease, rubberFoot, woodenGrip } from '../parts/hardware';
 import { FLAT_BARS } from '../parts/flatBars';
@@ -203,11 +212,6 @@ function build(input: FamilyInput): Rig {
       },
     ],
   };
-}
-
-interface Held {
-  readonly parts: readonly Part[];
-  readonly connections: readonly StatedConnection[];
 }
 
 function postParts({ dimensions: d, choices }: FamilyInput, lay: Layout): Held {

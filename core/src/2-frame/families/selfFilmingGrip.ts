@@ -30,7 +30,7 @@ import {
 } from '../familyTools';
 import { followBends, neutralFractionFor, stripStart } from '../members/bend';
 import { WOOD_STRIPS } from '../parts/bars';
-import { USUAL_SOCKET } from '../parts/camera';
+import { intoCamera } from '../parts/camera';
 import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip, strap } from '../parts/hardware';
 import { CLIP_FACE, pipeClip } from '../parts/pipeClip';
@@ -312,22 +312,17 @@ function build(input: FamilyInput): Rig {
   ];
   const connections: StatedConnection[] = [
     ...lay.connections,
-    {
-      kind: 'bolted',
-      id: 'camera',
-      name: 'camera screw',
+    intoCamera({
       on: 'camera-pad',
       point: [at[0], 0, lay.top - lay.thickness],
-      way: [0, 0, 1],
-      thread: '1/4-20',
+
       hole: d['screwHole']!,
       ...(isPipe ? { head: 'sunk' as const } : { washer: 'flat' as const }),
       stack: [
         { kind: 'piece', piece: lay.under },
         { kind: 'piece', piece: 'camera-pad' },
       ],
-      end: { kind: 'camera', depth: USUAL_SOCKET },
-    },
+    }),
     { kind: 'seated', id: 'pin-in', name: 'pin', piece: 'pin', in: lay.under, bored: true },
     isPipe
       ? { kind: 'slidOn', id: 'sleeve-on', name: 'foam on the grip', piece: 'sleeve', over: 'grip' }

@@ -28,8 +28,9 @@ import {
   usualInput,
   weighed,
   within,
+  type Held,
 } from '../familyTools';
-import { USUAL_SOCKET } from '../parts/camera';
+import { intoCamera } from '../parts/camera';
 import { inPipe } from '../parts/capBolt';
 import { DISC_PLATES, sideError } from '../parts/discs';
 import { foamGrip } from '../parts/hardware';
@@ -282,11 +283,6 @@ function build(input: FamilyInput): Rig {
   };
 }
 
-interface Held {
-  readonly parts: readonly Part[];
-  readonly connections: readonly StatedConnection[];
-}
-
 /** The bare stretch of a pipe between its fittings' rims, from its `from` end: where a clip can go. */
 function bare({ pipes }: Layout, run: string): { readonly from: Vec3; readonly way: Vec3; readonly length: number } {
   const { from, to } = pipes.members.find((m) => m.id === run)!;
@@ -353,19 +349,14 @@ function cameraOn({ dimensions: d }: FamilyInput, lay: Layout): Held {
     ],
     connections: [
       ...clip.connections,
-      {
-        kind: 'bolted',
-        id: 'camera',
-        name: 'camera screw',
+      intoCamera({
         on: 'camera-plate',
         point: camera,
-        way: [0, 0, 1],
-        thread: '1/4-20',
+
         // Flush: the plate slides over its clip.
         head: 'sunk',
         stack: [{ kind: 'piece', piece: 'camera-plate' }],
-        end: { kind: 'camera', depth: USUAL_SOCKET },
-      },
+      }),
     ],
   };
 }

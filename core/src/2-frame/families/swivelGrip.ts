@@ -27,7 +27,7 @@ import {
   given,
 } from '../familyTools';
 import { WOOD_STRIPS } from '../parts/bars';
-import { USUAL_SOCKET } from '../parts/camera';
+import { intoCamera } from '../parts/camera';
 import { plate } from '../parts/plate';
 import { FLAT_WASHER, WING_HEIGHT } from '../hardware/sizes';
 
@@ -38,6 +38,8 @@ const BARREL = { radius: 0.007, length: 0.028 };
 const FACING = 0.002; // leather or rubber
 const OVER_NUT = 0.008; // between an upright bolt's wings and the plate bridging it: room for the camera's screw
 const PAD = 0.0015;
+/** What the ear reaches below its bolt: a bolt's diameter to the edge and half of one to the hole's rim. */
+const EAR_BELOW = 0.015;
 const WEB_BEHIND = 0.026; // clear of the wings as they turn
 const PLATE: Vec3 = [0.06, 0.045, 0.004];
 /** What fingers put into a wing nut, N m. */
@@ -207,8 +209,8 @@ function build(input: FamilyInput): Rig {
             id: 'ear',
             name: 'ear of the plate',
             of: 'camera-plate',
-            shape: { kind: 'box' as const, size: [0.03, EAR, rise + 0.015] as Vec3 },
-            at: about([0, earY, lay.boltAt[2] + rise / 2]),
+            shape: { kind: 'box' as const, size: [0.03, EAR, rise + EAR_BELOW] as Vec3 },
+            at: about([0, earY, lay.boltAt[2] + (rise - EAR_BELOW) / 2]),
             turn,
             material: 'aluminium',
           },
@@ -239,21 +241,17 @@ function build(input: FamilyInput): Rig {
         parts: head,
         stations: [],
         connections: [
-          {
-            kind: 'bolted',
-            id: 'camera',
-            name: 'camera screw',
+          intoCamera({
             on: 'camera-pad',
             point: about([middle[0], 0, middle[2] - PLATE[2] / 2]),
             way: upward,
-            thread: '1/4-20',
+
             washer: 'flat',
             stack: [
               { kind: 'piece', piece: 'camera-plate' },
               { kind: 'piece', piece: 'camera-pad' },
             ],
-            end: { kind: 'camera', depth: USUAL_SOCKET },
-          },
+          }),
         ],
       },
     ],

@@ -16,10 +16,11 @@ import {
   weighed,
   within,
   zeroOf,
+  type Held,
 } from '../familyTools';
 import { BARS, barOptions, ROUND_TUBES, SQUARE_TUBES } from '../parts/bars';
 import { endCap, foamGrip } from '../parts/hardware';
-import { USUAL_SOCKET } from '../parts/camera';
+import { intoCamera } from '../parts/camera';
 import { plate } from '../parts/plate';
 import { NUT } from '../hardware/sizes';
 
@@ -419,11 +420,6 @@ function build(input: FamilyInput): Rig {
   };
 }
 
-interface Held {
-  readonly parts: readonly Part[];
-  readonly connections: readonly StatedConnection[];
-}
-
 /** The camera's plate on two angles, the angles in slots of the cheeks, the axles through cheek, bearing and arm. */
 function cradleOn({ dimensions: d }: FamilyInput, { half }: ReturnType<typeof layOut>): Held {
   const ahead = d['cameraForward']!;
@@ -515,18 +511,13 @@ function cradleOn({ dimensions: d }: FamilyInput, { half }: ReturnType<typeof la
           end: { kind: 'lock' },
         },
       ]),
-      {
-        kind: 'bolted',
-        id: 'camera',
-        name: 'camera screw',
+      intoCamera({
         on: 'camera-pad',
         point: [ahead, 0, under],
-        way: [0, 0, 1],
-        thread: '1/4-20',
+
         washer: 'flat',
         stack: [piece('camera-plate'), piece('camera-pad')],
-        end: { kind: 'camera', depth: USUAL_SOCKET },
-      },
+      }),
     ],
   };
 }

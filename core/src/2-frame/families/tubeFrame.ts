@@ -20,7 +20,7 @@ import {
 } from '../familyTools';
 import { mirroredMember, mirroredNode } from '../edits/mirror';
 import { RODS } from '../parts/bars';
-import { USUAL_SOCKET } from '../parts/camera';
+import { intoCamera } from '../parts/camera';
 import { jointAndGrip } from '../parts/jointAndGrip';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
@@ -337,21 +337,16 @@ function deckParts(input: FamilyInput): {
         ],
         end: { kind: 'nut' },
       })),
-      {
-        kind: 'bolted',
-        id: 'camera',
-        name: 'camera screw',
+      intoCamera({
         on: 'camera-pad',
         point: [camera, 0, underPlate],
-        way: [0, 0, 1],
-        thread: '1/4-20',
+
         washer: 'flat',
         stack: [
           { kind: 'piece', piece: 'camera-plate' },
           { kind: 'piece', piece: 'camera-pad' },
         ],
-        end: { kind: 'camera', depth: USUAL_SOCKET },
-      },
+      }),
     ],
   };
 }

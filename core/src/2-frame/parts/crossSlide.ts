@@ -1,7 +1,7 @@
 /** A cross-slide stage: a base screwed to what it stands on and a top plate that moves fore-aft and sideways and takes the camera. */
 import type { Vec3 } from '../../0-base';
 import type { Adjuster, Part, StatedConnection } from '../../model';
-import { USUAL_SOCKET } from './camera';
+import { intoCamera } from './camera';
 
 const SIZE = { length: 0.07, width: 0.05, base: 0.012, top: 0.008 };
 /** A fine screw of 0.8 mm pitch read to a sixteenth of a turn. */
@@ -86,19 +86,14 @@ export function crossSlide(input: CrossSlideInput): CrossSlide {
       screw('stage-rear', 'stage’s rear screw', rear),
       screw('stage-front', 'stage’s front screw', front),
       ...connections,
-      {
-        kind: 'bolted',
-        id: 'camera',
-        name: 'camera screw',
+      intoCamera({
         on: 'stage-top',
         point: [x, y, underTop],
-        way: [0, 0, 1],
-        thread: '1/4-20',
+
         // Flush, for there is no room between top and base: the camera is screwed on with the top off its rails.
         head: 'sunk',
         stack: [{ kind: 'piece', piece: 'stage-top' }],
-        end: { kind: 'camera', depth: USUAL_SOCKET },
-      },
+      }),
     ],
     adjusters: [
       slide('stage-fore-aft', 'Stage, fore and aft', [1, 0, 0], travel.foreAft),

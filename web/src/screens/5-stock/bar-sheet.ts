@@ -30,6 +30,7 @@ export class BarSheet {
       ...m,
       x: m.along * perMetre,
       labelX: m.labelAt * perMetre,
+      y: (0.5 - m.across / bar.width) * height,
       radius: Math.max(2.5, ((m.diameter ?? 0) / 2) * perMetre),
       figure: showFigure(figure('length', m.along, 1), this.units()),
     });
