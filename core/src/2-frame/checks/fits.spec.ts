@@ -176,6 +176,18 @@ describe('fits and clearances', () => {
     };
     const [near] = found(withPart(built('pipe-post'), plate), 'holeNearEnd');
     expect(near!.figure!.value).toBeLessThan(near!.limit!.value);
+    // A web of the same piece beyond that edge; then one that is another piece's.
+    const web: Part = {
+      id: 'web',
+      name: 'web',
+      of: 'plate',
+      shape: { kind: 'box', size: [0.006, 0.05, 0.03] },
+      at: [0.053, 0, 0.3],
+      material: 'aluminium',
+    };
+    expect(found(withPart(withPart(built('pipe-post'), plate), web), 'holeNearEnd')).toEqual([]);
+    const { of: _of, ...apart } = web;
+    expect(found(withPart(withPart(built('pipe-post'), plate), apart), 'holeNearEnd').length).toBe(1);
     const open = applyEdits(built('pipe-post'), [{ kind: 'remove', id: 'r', target: 'joint-handle-end' }]).rig;
     expect(found(open, 'sharpEnds').map((f) => f.about)).toEqual(['handle']);
     cures(open, 'sharpEnds');

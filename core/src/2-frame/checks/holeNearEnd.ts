@@ -1,12 +1,33 @@
 /** A hole too near the end of its bar, or the edge of its plate. */
-import { dot, figure, rotationOf, say, subtract, transform, transpose, IDENTITY, type Finding } from '../../0-base';
-import type { Part, Rig } from '../../model';
+import {
+  add,
+  figure,
+  IDENTITY,
+  rotationOf,
+  say,
+  scale,
+  subtract,
+  transform,
+  transpose,
+  type Finding,
+  type Vec3,
+} from '../../0-base';
+import type { Body, Part, Rig } from '../../model';
+import { partBody } from '../assemble';
+import { crossings } from '../connections/crossing';
 import { piecesHeld } from '../connections/kinds';
 import { finishedLength } from '../members/finishedLength';
 import type { FrameCheck } from '../frameCheck';
 
 /** From a hole's middle to the end, in hole diameters: less and the end tears out. */
 const LEAST = 1.5;
+/** Faces of one piece nearer than this are one, m. */
+const MEETS = 0.00001;
+const UNITS: readonly [Vec3, Vec3, Vec3] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
 
 export const holeNearEnd: FrameCheck = {
   id: 'holeNearEnd',
@@ -19,7 +40,7 @@ export const holeNearEnd: FrameCheck = {
           found(member.id, member.name, hole.name, Math.min(hole.along, length - hole.along), hole.diameter, hole.id),
         );
       }),
-      ...body.parts.flatMap((part) => plateHoles(part, onSeam(part, rig))),
+      ...body.parts.flatMap((part) => plateHoles(part, onSeam(part, rig), restOf(part, body, rig))),
     ]),
 };
 
@@ -30,25 +51,44 @@ function onSeam({ twin }: Part, { bodies }: Rig): ReadonlySet<string> {
   return new Set(seams.map((c) => c.id));
 }
 
-function plateHoles(part: Part, seams: ReadonlySet<string>): readonly Finding[] {
+/** How far what else is of one piece goes on from a place in a direction; 0 where it does not. */
+type GoesOn = (from: Vec3, way: Vec3) => number;
+
+/** A lug or a web beyond a box's edge is more of the same piece. */
+function restOf(part: Part, body: Body, rig: Rig): GoesOn {
+  const piece = part.of ?? part.id;
+  const rest = body.parts.filter((p) => p !== part && (p.of ?? p.id) === piece).flatMap((p) => partBody(p, rig) ?? []);
+  return (from, way) => {
+    if (rest.length === 0) return 0;
+    const on = crossings({ point: from, way }, rest, 0).find(([start, end]) => start <= MEETS && end > MEETS);
+    return on ? on[1] : 0;
+  };
+}
+
+function plateHoles(part: Part, seams: ReadonlySet<string>, goesOn: GoesOn): readonly Finding[] {
   const { shape } = part;
   const holes = (part.holes ?? []).filter((h) => !h.by || !seams.has(h.by));
   if (shape.kind !== 'box' || holes.length === 0) return [];
-  const back = transpose(part.turn ? rotationOf(part.turn) : IDENTITY);
+  const turn = part.turn ? rotationOf(part.turn) : IDENTITY;
+  const back = transpose(turn);
   const nearest = holes
     .map((hole) => {
-      const [at, axis, slot] = [
-        transform(back, subtract(hole.at, part.at)),
-        transform(back, hole.axis),
-        hole.slot ? transform(back, hole.slot) : null,
-      ];
-      const edges = [0, 1, 2]
-        .filter((i) => Math.abs(axis[i]!) < 0.5)
-        .map(
-          (i) =>
-            shape.size[i]! / 2 -
-            Math.abs(at[i]!) -
-            (slot ? Math.abs(dot(slot, [0, 1, 2].map((k) => (k === i ? 1 : 0)) as unknown as typeof at)) / 2 : 0),
+      const own = transform(back, subtract(hole.at, part.at));
+      const axis = transform(back, hole.axis);
+      const slot = hole.slot ? transform(back, hole.slot) : null;
+      const edges = ([0, 1, 2] as const)
+        .filter((i) => Math.abs(axis[i]) < 0.5)
+        .flatMap((i) =>
+          [-1, 1].map((sense) => {
+            const half = shape.size[i] / 2;
+            const edge = half - sense * own[i] - (slot ? Math.abs(slot[i]) / 2 : 0);
+            // Half way through the box, just at its edge.
+            const at = own.map((x, k) =>
+              k === i ? sense * half : Math.abs(axis[k]!) < 0.5 ? x : 0,
+            ) as unknown as Vec3;
+            const way = transform(turn, UNITS[i]);
+            return edge + goesOn(add(part.at, transform(turn, at)), scale(way, sense));
+          }),
         );
       return { hole, edge: Math.min(...edges) };
     })
