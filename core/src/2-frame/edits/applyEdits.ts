@@ -1,6 +1,6 @@
 /** The maker's own changes laid over a rig by identifier; what has a twin is changed in pairs, mirrored. */
-import { add, dot, subtract, unit, type Quaternion, type Vec3 } from '../../0-base';
-import type { Body, Bolted, Edit, Joint, Member, Part, Pivot, Rig, StatedConnection, Supply } from '../../model';
+import { add, subtract, type Quaternion, type Vec3 } from '../../0-base';
+import type { Body, Edit, Joint, Member, Part, Pivot, Rig, StatedConnection, Supply } from '../../model';
 import { mirroredMember, mirroredNode, mirroredPart, mirroredPoint, mirroredTurn } from './mirror';
 import { attached } from './attach';
 import { beyondEnd } from './beyondEnd';
@@ -364,8 +364,6 @@ function moved(rig: Rig, id: string, by: Vec3, isTwin: boolean): Rig | null {
   if (station) return station;
   if (rig.contacts.some((c) => c.id === id))
     return { ...rig, contacts: rig.contacts.map((c) => (c.id === id ? { ...c, at: add(c.at, by) } : c)) };
-  const hung = withPivot(rig, id, by);
-  if (hung) return hung;
   if (rig.pivots.some((p) => p.id === id))
     return { ...rig, pivots: rig.pivots.map((p) => (p.id === id ? { ...p, at: add(p.at, by) } : p)) };
   const holder = rig.bodies.find((b) => b.nodes.some((n) => n.id === id) || b.members.some((m) => m.id === id));
@@ -373,46 +371,6 @@ function moved(rig: Rig, id: string, by: Vec3, isTwin: boolean): Rig | null {
   return holder
     ? inBody(rig, holder.id, (b) => nodesMoved(b, new Set(member ? [member.from, member.to] : [id]), by, isTwin))
     : null;
-}
-
-/** A bearing that is stated takes along what turns in it: the piece it carries, all that is held below it, and as much of its stud's bare thread. */
-function withPivot(rig: Rig, id: string, by: Vec3): Rig | null {
-  const pivot = rig.pivots.find((p) => p.id === id);
-  const hinge = rig.bodies.flatMap((b) => b.connections ?? []).find((c) => c.kind === 'hinged' && c.pivot === id);
-  // What is held by a body that others hang on as well stays.
-  if (!pivot || hinge?.kind !== 'hinged' || rig.pivots.some((p) => p.carries === pivot.heldBy)) return null;
-  const shifted = shiftedBy(by);
-  return {
-    ...rig,
-    pivots: rig.pivots.map((p) => (p === pivot ? { ...p, at: add(p.at, by) } : p)),
-    contacts: rig.contacts.map((c) => (c.body === pivot.heldBy ? { ...c, at: add(c.at, by) } : c)),
-    bodies: rig.bodies.map((b) => {
-      const isHeld = b.id === pivot.heldBy;
-      return {
-        ...b,
-        nodes: isHeld ? b.nodes.map((n) => ({ ...n, at: add(n.at, by) })) : b.nodes,
-        stations: isHeld ? b.stations.map((s) => ({ ...s, seat: add(s.seat, by) })) : b.stations,
-        parts: b.parts.map((p) => (isHeld || p.id === hinge.carried ? partMoved(p, by) : p)),
-        ...(b.connections
-          ? {
-              connections: b.connections.map((c) =>
-                c.kind !== 'bolted' ? c : isHeld ? { ...c, ...shifted(c) } : studReaching(c, hinge.carried, by),
-              ),
-            }
-          : {}),
-      };
-    }),
-  };
-}
-
-/** A stud into a piece that moved along it: its bare thread is longer or shorter by as much, as far as there is some. */
-function studReaching(of: Bolted, piece: string, by: Vec3): Bolted {
-  if (of.end.kind !== 'tapped' || of.end.piece !== piece) return of;
-  const further = dot(by, unit(of.way));
-  return {
-    ...of,
-    stack: of.stack.map((l) => (l.kind === 'bare' ? { ...l, length: Math.max(0, l.length + further) } : l)),
-  };
 }
 
 /**

@@ -38,8 +38,8 @@ const BARREL = { radius: 0.007, length: 0.028 };
 const FACING = 0.002; // leather or rubber
 const OVER_NUT = 0.008; // between an upright bolt's wings and the plate bridging it: room for the camera's screw
 const PAD = 0.0015;
-/** What the ear reaches below its bolt: a bolt's diameter to the edge and half of one to the hole's rim. */
-const EAR_BELOW = 0.015;
+/** What the ear reaches below its bolt: the hole’s width and a little, so that it does not tear out. */
+const EAR_BELOW = 0.01;
 const WEB_BEHIND = 0.026; // clear of the wings as they turn
 const PLATE: Vec3 = [0.06, 0.045, 0.004];
 /** What fingers put into a wing nut, N m. */
