@@ -20,6 +20,7 @@ export {
 } from './load';
 export {
   type Bolted,
+  type Hinged,
   type ScrewedIn,
   type ScrewEnd,
   type Seated,

@@ -142,6 +142,25 @@ describe('a part that a maker adds', () => {
 });
 
 describe('what is moved', () => {
+  const reasons = (rig: Rig): readonly string[] => hardwareOf(rig, null).faults.map((f) => render(f.reason, METRIC));
+  it('a hung rig’s pivot takes joint, grip and hand along, while the stud has thread for it', () => {
+    for (const id of ['gimballed-bent-bar', 'balance-arm', 'tube-frame']) {
+      const rig = usualOf(id);
+      const moved = (z: number): Rig =>
+        applyEdits(rig, [{ kind: 'move', id: 'm', target: 'joint', by: [0, 0, z] }]).rig;
+      const up = moved(0.002);
+      const at = (r: Rig, part: string): number => r.bodies.flatMap((b) => b.parts).find((p) => p.id === part)!.at[2];
+      for (const part of ['joint-upper', 'joint-lower', 'grip', 'grip-sleeve'])
+        expect(at(up, part) - at(rig, part))
+          .withContext(`${id} ${part}`)
+          .toBeCloseTo(0.002, 12);
+      expect(up.contacts[0]!.at[2] - rig.contacts[0]!.at[2]).toBeCloseTo(0.002, 12);
+      expect(reasons(up)).withContext(id).toEqual([]);
+      expect(reasons(moved(0.02)).length)
+        .withContext(id)
+        .toBeGreaterThan(0);
+    }
+  });
   it('a slide takes along what a maker put on it', () => {
     const rig = usualOf('tube-frame');
     const plate = rig.bodies[1]!.parts.find((p) => p.id === 'camera-plate')!;

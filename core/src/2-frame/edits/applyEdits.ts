@@ -7,6 +7,7 @@ import { beyondEnd } from './beyondEnd';
 import { carryWeight } from './carryWeight';
 import { FITTING_NAMES } from '../fittings/fittingFor';
 import { jointFacts } from '../fittings/jointFacts';
+import { movedPivot } from './movedPivot';
 import { partMoved, partTurned } from './placePart';
 import { fastenedAt, screwsMoved } from '../connections/fastenedAt';
 import { without } from '../connections/kinds';
@@ -344,7 +345,7 @@ function withStation(rig: Rig, { body, station, countMost }: EditOf<'addStation'
   );
 }
 
-/** A part, station, contact or pivot by itself; a node with what is fastened there; a member with both its nodes. */
+/** A part, station or contact by itself; a pivot with what turns in it; a node with what is fastened there; a member with both its nodes. */
 function moved(rig: Rig, id: string, by: Vec3, isTwin: boolean): Rig | null {
   const alone = partChanged(rig, id, (p) => partMoved(p, by));
   const part =
@@ -364,8 +365,8 @@ function moved(rig: Rig, id: string, by: Vec3, isTwin: boolean): Rig | null {
   if (station) return station;
   if (rig.contacts.some((c) => c.id === id))
     return { ...rig, contacts: rig.contacts.map((c) => (c.id === id ? { ...c, at: add(c.at, by) } : c)) };
-  if (rig.pivots.some((p) => p.id === id))
-    return { ...rig, pivots: rig.pivots.map((p) => (p.id === id ? { ...p, at: add(p.at, by) } : p)) };
+  const pivot = movedPivot(rig, id, by);
+  if (pivot) return pivot;
   const holder = rig.bodies.find((b) => b.nodes.some((n) => n.id === id) || b.members.some((m) => m.id === id));
   const member = holder?.members.find((m) => m.id === id);
   return holder

@@ -1,10 +1,11 @@
 /** What would make an impossible trim possible: of each kind of limit the smallest change that does, found by trying. */
-import { addScaled, figure, say, type Change, type Phrase } from '../../0-base';
-import { addSums, moveSums, NO_SUMS, type Sums } from '../../1-load';
+import { figure, say, type Change, type Phrase } from '../../0-base';
+import { addSums, NO_SUMS, type Sums } from '../../1-load';
 import { stackSums, type AdjusterValues, type Assembly } from '../../2-frame';
 import type { Wants } from '../../model';
 import { supportOf } from '../borne/support';
 import { leastThat, type Stretch } from './leastThat';
+import { movedAssembly, type Move } from './movedAssembly';
 import { solveTrim } from './solveTrim';
 import { trimProblem, type StackChoice, type TrimProblem } from './trimProblem';
 import { wristAtMost } from '../borne/held/wantsOfHands';
@@ -19,12 +20,19 @@ export interface Remedy {
   readonly wants: Partial<Wants> | null;
 }
 
-/** One thing that stands in the way, let out by an amount. */
+/** One thing that stands in the way, let out by an amount. What it changes of rig and wants is what it tells. */
 interface Limit extends Stretch {
   readonly rank: 0 | 1 | 2;
-  readonly by: (problem: TrimProblem, amount: number) => TrimProblem;
-  readonly told: (amount: number) => Omit<Remedy, 'whole'>;
+  /** Of what is only told, for no click does it: what it would be worth. */
+  readonly by?: (problem: TrimProblem, amount: number) => TrimProblem;
+  readonly told: (amount: number) => Told;
 }
+interface Told {
+  readonly label: Phrase;
+  readonly changes: readonly Move[];
+  readonly wants: Partial<Wants> | null;
+}
+type LetOut = readonly [Limit, number];
 
 const MOST_PAIRS = 4;
 /** One try of some hundred: a way hidden behind more than these is not looked for. */
@@ -39,12 +47,14 @@ export function remedies(
   tell: (part: number) => void,
 ): readonly Remedy[] {
   const base = trimProblem(assembly, values, wanted.borne, wanted.firm);
-  const possible = (problem: TrimProblem): boolean =>
-    solveTrim(problem, 'lightest', undefined, LOOKED_A_TRY).kind === 'solved';
-  const limits = limitsOf(assembly, values, wants, wanted, base);
+  const limits = limitsOf(assembly, wants, wanted, base);
+  const possible = (...out: readonly LetOut[]): boolean => {
+    const problem = problemWith(assembly, values, wants, out);
+    return problem !== null && solveTrim(problem, 'lightest', undefined, LOOKED_A_TRY).kind === 'solved';
+  };
   const alone = limits.flatMap((limit, i) => {
     tell((0.4 * i) / limits.length);
-    const amount = leastThat(limit, (d) => possible(limit.by(base, d)));
+    const amount = leastThat(limit, (d) => possible([limit, d]));
     return amount === null ? [] : [{ rank: limit.rank, remedy: { ...limit.told(amount), whole: limit.rank !== 1 } }];
   });
   if (alone.length > 0) return alone.sort((a, b) => a.rank - b.rank).map((r) => r.remedy);
@@ -55,9 +65,9 @@ export function remedies(
   for (const [i, [one, other]] of all.entries()) {
     tell(0.4 + (0.6 * i) / all.length);
     if (pairs.length >= MOST_PAIRS) break;
-    if (!possible(other.by(one.by(base, one.most), other.most))) continue;
-    const second = leastThat(other, (d) => possible(other.by(one.by(base, one.most), d)));
-    const first = second === null ? null : leastThat(one, (d) => possible(other.by(one.by(base, d), second)));
+    if (!possible([one, one.most], [other, other.most])) continue;
+    const second = leastThat(other, (d) => possible([one, one.most], [other, d]));
+    const first = second === null ? null : leastThat(one, (d) => possible([one, d], [other, second]));
     if (first === null || second === null) continue;
     const [a, b] = [one.told(first), other.told(second)];
     pairs.push({
@@ -73,23 +83,42 @@ export function remedies(
   return pairs.map((p) => p.remedy);
 }
 
-function limitsOf(
+/** What a trim would have to solve with these let out; null where the rig would not hold together. */
+function problemWith(
   assembly: Assembly,
   values: AdjusterValues,
+  wants: Wants,
+  out: readonly LetOut[],
+): TrimProblem | null {
+  const told = out.map(([limit, amount]) => limit.told(amount));
+  const moves = told.flatMap((t) => t.changes);
+  const on = moves.length === 0 ? assembly : movedAssembly(assembly, moves);
+  const wanted =
+    on &&
+    wantedOf(
+      on,
+      values,
+      told.reduce<Wants>((w, t) => ({ ...w, ...t.wants }), wants),
+    );
+  if (!on || !wanted) return null;
+  return out.reduce(
+    (problem, [limit, amount]) => limit.by?.(problem, amount) ?? problem,
+    trimProblem(on, values, wanted.borne, wanted.firm),
+  );
+}
+
+function limitsOf(
+  assembly: Assembly,
   wants: Wants,
   wanted: Wanted,
   base: TrimProblem,
 ): readonly Limit[] {
-  const loosened = (problem: TrimProblem, part: Partial<Wants>): TrimProblem => ({
-    ...problem,
-    conditions: wantedOf(assembly, values, { ...wants, ...part })!.firm,
-  });
-  const { lowest, at } = lowestStacks(assembly, base, wanted);
+  const at = lowestStacks(assembly, base, wanted);
   const support = supportOf(assembly.rig);
   const hangs = wanted.kind === 'hangs' && support?.kind === 'pivot' ? support.pivot : null;
   const [least, most] = wants.dropTime;
   return [
-    ...(lowest.size === 0
+    ...(at.length === 0
       ? []
       : [
           {
@@ -97,24 +126,9 @@ function limitsOf(
             most: 0.3,
             step: 0.001,
             rank: 0,
-            by: (p, d) => ({
-              ...p,
-              stacks: p.stacks.map((s) =>
-                lowest.has(s.id)
-                  ? {
-                      ...s,
-                      byCount: s.byCount.map((b) => moveSums(b, [0, 0, -d])),
-                      rides: (s.rides ?? []).map((r) => ({
-                        ...r,
-                        byCount: r.byCount.map((b) => moveSums(b, [0, 0, -d])),
-                      })),
-                    }
-                  : s,
-              ),
-            }),
             told: (d) => ({
               label: say`Lowest weights ${figure('length', d, 0)} further down.`,
-              changes: at.map((id): Change => ({ kind: 'move', id, by: [0, 0, -d] })),
+              changes: at.map((id): Move => ({ kind: 'move', id, by: [0, 0, -d] })),
               wants: null,
             }),
           } satisfies Limit,
@@ -125,7 +139,6 @@ function limitsOf(
           most: 0.06,
           step: 0.0005,
           rank: 0,
-          by: (p, d) => ({ ...p, support: addScaled(p.support, [0, 0, way], d) }),
           told: (d) => ({
             label: say`Pivot ${figure('length', d, 1)} ${way > 0 ? 'higher' : 'lower'}.`,
             changes: [{ kind: 'move', id: hangs.id, by: [0, 0, way * d] }],
@@ -180,7 +193,6 @@ function limitsOf(
               most: 6,
               step: 0.05,
               rank: 2,
-              by: (p, d) => loosened(p, { dropTime: dropTime(d) }),
               told: (d) => ({
                 label: say`Want a drop of ${figure('time', dropTime(d)[0], 2)} to ${figure('time', dropTime(d)[1], 2)}.`,
                 changes: [],
@@ -193,7 +205,6 @@ function limitsOf(
             most: 0.35,
             step: 0.001,
             rank: 2,
-            by: (p, d) => loosened(p, { levelWithin: wants.levelWithin + d }),
             told: (d) => ({
               label: say`Be content with level within ${figure('angle', wants.levelWithin + d)}.`,
               changes: [],
@@ -209,7 +220,6 @@ function limitsOf(
             most: 20,
             step: 0.1,
             rank: 2,
-            by: (p, d) => loosened(p, { wristAtMost: wristAtMost(wants) + d }),
             told: (d) => ({
               label: say`Let the wrist carry ${figure('torque', wristAtMost(wants) + d, 1)}.`,
               changes: [],
@@ -226,18 +236,13 @@ const nameOf = ({ rig }: Assembly, id: string): string => rig.adjusters.find((a)
 const plain = (value: number): number => Number(value.toPrecision(10));
 const lower = (name: string): string => `${name[0]!.toLowerCase()}${name.slice(1)}`;
 
-/** Counts whose bolts hang within a finger's breadth of the lowest of all, and those bolts. */
-function lowestStacks(
-  assembly: Assembly,
-  problem: TrimProblem,
-  { borne }: Wanted,
-): { readonly lowest: ReadonlySet<string>; readonly at: readonly string[] } {
+/** Bolts that hang within a finger's breadth of the lowest of all; none where a trim counts nothing on them. */
+function lowestStacks(assembly: Assembly, problem: TrimProblem, { borne }: Wanted): readonly string[] {
   const stacks = assembly.stacks.filter((s) => borne.carries.has(s.body) && s.countedBy !== null);
   const foot = Math.min(...stacks.map((s) => s.station.seat[2]));
   const low = stacks.filter((s) => s.station.seat[2] - foot < 0.01);
   const known = new Set(problem.stacks.map((s) => s.id));
-  const lowest = new Set(low.map((s) => assembly.rig.adjusters[s.countedBy!]!.id).filter((id) => known.has(id)));
-  return { lowest, at: low.map((s) => s.station.id) };
+  return low.some((s) => known.has(assembly.rig.adjusters[s.countedBy!]!.id)) ? low.map((s) => s.station.id) : [];
 }
 
 function longer(assembly: Assembly, stack: StackChoice, by: number): StackChoice {
