@@ -68,3 +68,28 @@ test('cards and cut drawing print without the chrome', async ({ bench: page }) =
   await expect(page.getByRole('link', { name: 'Not as the card says' })).toHaveCount(0);
   await expect(page.getByRole('article', { name: /^Set-up card: Ebb/ })).toBeVisible();
 });
+
+test('a size that no list has is typed once, chosen, cut and bought, and is there after a reload', async ({
+  bench: page,
+}) => {
+  await goTo(page, 'Frame');
+  await page.getByLabel('Bar', { exact: true }).selectOption({ label: 'Another size…' });
+  const dialog = page.getByRole('dialog');
+  await fill(dialog, 'Wide', '32 mm');
+  await fill(dialog, 'Thick', '40 mm');
+  await fill(dialog, 'Thick', '7 mm');
+  await dialog.getByRole('button', { name: 'Keep and use it' }).click();
+  const bar = page.getByLabel('Bar', { exact: true });
+  await expect(bar.locator('option:checked')).toHaveText(/^aluminium flat 32 mm × 7 mm, own$/);
+  await allKept(page);
+  await page.reload();
+  await goTo(page, 'Stock');
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'aluminium flat 32 mm × 7 mm, own' }).first(),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Change aluminium flat 32 mm × 7 mm, own' }).click();
+  await fill(dialog, 'Thick', '6.5 mm');
+  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  const mass = page.getByRole('region', { name: 'Tide line' }).getByRole('button', { name: /^Mass/ });
+  await expect(mass).toContainText('was ');
+});

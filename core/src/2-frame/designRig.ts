@@ -30,7 +30,7 @@ export function designRig(design: Design, load: Load | null = null): DesignedRig
   const family = familyById(design.family);
   if (!family)
     return { ok: false, reason: `This rig is of a family “${design.family}” that this version does not know.` };
-  const { input, faults } = familyInput(family, design.dimensions, design.choices);
+  const { input, faults } = familyInput(family, design.dimensions, design.choices, design.own);
   // The maker's edits come before what follows from connections.
   const stated = STATED_FAMILIES.find((f) => f.id === family.id)!;
   const built = stated.build(input);

@@ -1,7 +1,8 @@
 /** What a rig family is: one file, one object. Nothing outside knows its name. */
 import type { Finding, Phrase, QuantityKind } from '../0-base';
 import type { PlacedLoad } from '../1-load';
-import type { Hands, Quantity, Rig } from '../model';
+import { ownName, type Hands, type Quantity, type Rig } from '../model';
+import type { OwnSizes, Takes } from './parts/ownSizes';
 
 export interface DimensionSpec {
   readonly id: string;
@@ -23,11 +24,15 @@ export interface ChoiceSpec {
   readonly help: string;
   readonly options: readonly { readonly id: string; readonly name: string }[];
   readonly usual: string;
+  /** Sizes of the maker's own that it can take too; left out: none. */
+  readonly takes?: Takes;
 }
 /** Every dimension and choice given, in SI. */
 export interface FamilyInput {
   readonly dimensions: Readonly<Record<string, number>>;
   readonly choices: Readonly<Record<string, string>>;
+  /** Sizes of the maker's own among those chosen. */
+  readonly own?: OwnSizes;
 }
 export interface Sizing extends FamilyInput {
   readonly reasons: readonly Phrase[];
@@ -78,6 +83,13 @@ export interface Family {
   advise(input: FamilyInput, rig: Rig): readonly Finding[];
 }
 
+/** What can be chosen: of the table, and of the maker's own. */
+export const optionsOf = (
+  { options, takes }: Pick<ChoiceSpec, 'options' | 'takes'>,
+  own?: OwnSizes,
+): ChoiceSpec['options'] =>
+  takes ? [...options, ...(own ?? []).filter(takes).map((o) => ({ id: o.id, name: ownName(o) }))] : options;
+
 export interface DimensionFault {
   readonly id: string;
   readonly name: string;
@@ -90,6 +102,7 @@ export function familyInput(
   family: Family,
   dimensions: Readonly<Record<string, Quantity>>,
   choices: Readonly<Record<string, string>>,
+  own?: OwnSizes,
 ): { input: FamilyInput; faults: readonly DimensionFault[] } {
   const faults: DimensionFault[] = [];
   const numbers: Record<string, number> = {};
@@ -102,7 +115,7 @@ export function familyInput(
     numbers[spec.id] = Math.min(most, Math.max(least, Number.isFinite(value) ? value : spec.usual));
   }
   const picked = Object.fromEntries(
-    family.choices.map((c) => [c.id, c.options.some((o) => o.id === choices[c.id]) ? choices[c.id]! : c.usual]),
+    family.choices.map((c) => [c.id, optionsOf(c, own).some((o) => o.id === choices[c.id]) ? choices[c.id]! : c.usual]),
   );
-  return { input: { dimensions: numbers, choices: picked }, faults };
+  return { input: { dimensions: numbers, choices: picked, ...(own ? { own } : {}) }, faults };
 }

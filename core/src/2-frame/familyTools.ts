@@ -4,6 +4,7 @@ import { DEGREE } from '../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../1-load';
 import type { Part, Rig, StatedConnection } from '../model';
 import { assemble, placedPieces, type AdjusterValues } from './assemble';
+import type { Takes } from './parts/ownSizes';
 import type { ChoiceSpec, DimensionSpec, FamilyInput } from './family';
 
 export const lengthSpec = (
@@ -43,7 +44,8 @@ export const choiceSpec = (
   help: string,
   usual: string,
   options: readonly { readonly id: string; readonly name: string }[],
-): ChoiceSpec => ({ id, name, help, usual, options });
+  takes?: Takes,
+): ChoiceSpec => ({ id, name, help, usual, options, ...(takes ? { takes } : {}) });
 export const named = (
   options: Readonly<Record<string, string>>,
 ): readonly { readonly id: string; readonly name: string }[] =>

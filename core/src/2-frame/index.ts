@@ -18,6 +18,8 @@ export {
 export { cautionsOf } from './cautionsOf';
 export { carriedFrom, carryWeight, weightBolt } from './edits/carryWeight';
 export { changedDesign } from './edits/changedDesign';
+export { withChosenSizes } from './edits/chosenSizes';
+export { sizeLike } from './parts/sizeLike';
 export { designRig, familyById, type DesignedRig } from './designRig';
 export { FAMILIES } from './wholeFamilies';
 export {
@@ -49,14 +51,14 @@ export type { Connection, ConnectionHole, ConnectionKind, Layer } from './connec
 export { fittingFor, FITTING_NAMES, hubOf } from './fittings/fittingFor';
 export { jointName } from './fittings/jointName';
 export { jointFacts, usualJointMass } from './fittings/jointFacts';
-export { PIPE_SYSTEMS, pipeOf } from './parts/pipes';
-export { WASHERS } from './parts/washers';
-export { stockById, STOCK_OPTIONS } from './parts/stocks';
+export { PIPE_SYSTEMS, pipeOf, pipeWith } from './parts/pipes';
+export { washerOf, WASHERS } from './parts/washers';
+export { ownStocks, stockById, STOCK_OPTIONS } from './parts/stocks';
 export { BARS } from './parts/bars';
 export { pipework, type Run } from './fittings/pipework';
 export { breakDown, fitsBag } from './fittings/breakDown';
 
-export { CARRIES, MOVES, type Suitability } from './family';
+export { CARRIES, MOVES, optionsOf, type Suitability } from './family';
 export { pinPlay } from './clearances/pinPlay';
 export { snapOf } from './edits/snapOf';
 export { freed, withEdit, withoutWeight } from './edits/withEdit';

@@ -12,7 +12,7 @@ export interface AnyDocument {
 }
 
 /** What others point at comes before what points. */
-const ORDER: readonly DocumentKind[] = ['bin', 'kit', 'loadout', 'rig', 'setup', 'log'];
+const ORDER: readonly DocumentKind[] = ['bin', 'size', 'kit', 'loadout', 'rig', 'setup', 'log'];
 
 /**
  * `held` gives the body a document has here, null when there is none. What is here already, word for word, is used as it
@@ -37,7 +37,7 @@ export function adoptDocuments(
     ids.set(`${kind}/${id}`, free);
     const name = nameOf(body);
     const renamed =
-      name !== null && free !== id && kind !== 'bin' && kind !== 'kit'
+      name !== null && free !== id && kind !== 'bin' && kind !== 'kit' && kind !== 'size'
         ? { name: `${name} (${called})`.slice(0, 120) }
         : {};
     brought.push({ kind, id: free, body: { ...(pointed as object), id: free, ...renamed } });
@@ -50,9 +50,13 @@ export function adoptDocuments(
   })) as unknown as readonly NewDocument[];
 }
 
-/** What a document is called; those without a name are known by what they belong to. */
-export const nameOf = (body: unknown): string | null =>
-  typeof body === 'object' && body !== null && 'name' in body && typeof body.name === 'string' ? body.name : null;
+/** What a document is called, or what it is a size of; those without a name are known by what they belong to. */
+export function nameOf(body: unknown): string | null {
+  const named = (of: unknown): string | null =>
+    typeof of === 'object' && of !== null && 'name' in of && typeof of.name === 'string' ? of.name : null;
+  if (typeof body !== 'object' || body === null) return null;
+  return named(body) ?? ('stock' in body ? named(body.stock) : 'washer' in body ? named(body.washer) : null);
+}
 
 /** The same body with each pointer to another document led through `idOf`. */
 function repointed(kind: DocumentKind, body: unknown, idOf: (kind: DocumentKind, id: string) => string): unknown {
@@ -67,7 +71,8 @@ function repointed(kind: DocumentKind, body: unknown, idOf: (kind: DocumentKind,
     }
     case 'rig': {
       const rig = body as BodyOf['rig'];
-      return { ...rig, loadout: rig.loadout === null ? null : idOf('loadout', rig.loadout) };
+      const loadout = rig.loadout === null ? null : idOf('loadout', rig.loadout);
+      return { ...rig, loadout, design: withSizes(rig.design, (id) => idOf('size', id)) };
     }
     case 'setup':
     case 'log': {
@@ -79,6 +84,18 @@ function repointed(kind: DocumentKind, body: unknown, idOf: (kind: DocumentKind,
       };
     }
     case 'bin':
+    case 'size':
       return body;
   }
+}
+
+/** A design takes its own sizes along: known by new ids, they are chosen by those. */
+function withSizes(design: BodyOf['rig']['design'], idOf: (id: string) => string): BodyOf['rig']['design'] {
+  if (design.kind === 'free' || !design.own) return design;
+  const own = design.own.map((o) => ({ ...o, id: idOf(o.id) }));
+  const known = new Set(design.own.map((o) => o.id));
+  const choices = Object.fromEntries(
+    Object.entries(design.choices).map(([id, value]) => [id, known.has(value) ? idOf(value) : value]),
+  );
+  return { ...design, own, choices };
 }

@@ -1,9 +1,17 @@
 /** The kinds of document a data folder keeps, and the bodies that pass between browser and server. */
 import * as z from 'zod';
-import { binItem, kitItem, loadout, logEntry, rigDocument, setup } from '../model';
+import { binItem, kitItem, loadout, logEntry, ownSize, rigDocument, setup } from '../model';
 
 /** Each kind with what its body must be: the one list of them. */
-export const BODY_SCHEMAS = { rig: rigDocument, kit: kitItem, loadout, setup, log: logEntry, bin: binItem };
+export const BODY_SCHEMAS = {
+  rig: rigDocument,
+  kit: kitItem,
+  loadout,
+  setup,
+  log: logEntry,
+  bin: binItem,
+  size: ownSize,
+};
 export type DocumentKind = keyof typeof BODY_SCHEMAS;
 export type BodyOf = { readonly [K in DocumentKind]: z.infer<(typeof BODY_SCHEMAS)[K]> };
 export const DOCUMENT_KINDS = Object.keys(BODY_SCHEMAS) as [DocumentKind, ...DocumentKind[]];

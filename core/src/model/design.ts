@@ -16,6 +16,7 @@ import {
   typedWords,
   vec3,
 } from './quantity';
+import { ownSize } from './ownSize';
 import { contact, FITTINGS, HOLDS, joint, member, node, part, pose, rig, station, stock } from './rig';
 
 /**
@@ -81,6 +82,8 @@ export const design = z.discriminatedUnion('kind', [
     dimensions: z.record(id, quantity),
     choices: z.record(id, z.string().max(80)),
     edits: z.array(edit).max(400),
+    /** Sizes of the maker's own that are chosen, as they were when last looked at. */
+    own: z.array(ownSize).max(40).optional(),
   }),
   z.strictObject({ kind: z.literal('free'), rig }),
 ]);

@@ -68,6 +68,7 @@ export {
   type SetUp,
   type Wants,
 } from './design';
+export { ownName, ownSize, type OwnSize } from './ownSize';
 export { binItem, logEntry, type BinItem, type LogEntry } from './records';
 export { type Quantity } from './quantity';
 export { type Shape } from './shape';

@@ -6,6 +6,8 @@ import {
   changedLoadout,
   freed,
   judged,
+  ownName,
+  withChosenSizes,
   withEdit,
   withoutWeight,
   workpiece,
@@ -18,6 +20,7 @@ import {
   type KitItem,
   type Loadout,
   type LogEntry,
+  type OwnSize,
   type Quantity,
   type RigDocument,
   type SetUp,
@@ -76,6 +79,8 @@ export class Workspace {
   readonly loadouts$ = this.documents.list$('loadout').pipe(distinctUntilChanged(), map(byName), keep());
   readonly setups$ = this.documents.list$('setup').pipe(distinctUntilChanged(), keep());
   readonly bin$: Observable<readonly BinItem[]> = this.documents.list$('bin').pipe(distinctUntilChanged(), keep());
+  /** Sizes of the maker's own. */
+  readonly sizes$: Observable<readonly OwnSize[]> = this.documents.list$('size').pipe(distinctUntilChanged(), keep());
   readonly log$: Observable<readonly LogEntry[]> = this.documents.list$('log').pipe(distinctUntilChanged(), keep());
 
   /** The chosen rig, or the first there is. */
@@ -180,8 +185,33 @@ export class Workspace {
   setChoice(id: string, value: string): void {
     this.editRig(`choice of ${id}`, (rig) => ({
       ...rig,
-      design: changedDesign(rig.design, [{ kind: 'choice', id, value }], () => crypto.randomUUID()),
+      design: this.chosen(rig.design, id, value, this.documents.all('size')),
     }));
+  }
+
+  /** A size of the maker's own is kept, chosen where it was asked for, and every rig that has it follows: one step. */
+  keepSize(size: OwnSize, choice: string | null = null): void {
+    const known = [...this.documents.all('size').filter((s) => s.id !== size.id), size];
+    const rig = this.rigNow();
+    const uses = ({ design }: RigDocument): boolean =>
+      design.kind === 'family' && (design.own?.some((o) => o.id === size.id) ?? false);
+    const rigs = this.documents.all('rig').flatMap((r) => {
+      const asks = choice !== null && r.id === rig?.id;
+      if (!asks && !uses(r)) return [];
+      const design = asks ? this.chosen(r.design, choice, size.id, known) : withChosenSizes(r.design, known);
+      return [{ kind: 'rig' as const, id: r.id, body: { ...r, design } }];
+    });
+    this.documents.commit(`size “${ownName(size)}”`, [{ kind: 'size', id: size.id, body: size }, ...rigs]);
+  }
+
+  /** Rigs that have it keep it. */
+  dropSize(size: OwnSize): void {
+    this.documents.commit(`deleting the size “${ownName(size)}”`, [{ kind: 'size', id: size.id, body: null }]);
+  }
+
+  private chosen(design: Design, id: string, value: string, sizes: readonly OwnSize[]): Design {
+    const changed = changedDesign(design, [{ kind: 'choice', id, value }], () => crypto.randomUUID());
+    return withChosenSizes(changed, sizes);
   }
 
   /** From now on the rig is plain parts, and its family's dimensions are gone; one undo brings them back. */

@@ -12,6 +12,7 @@ import {
   type KitItem,
   type Loadout,
   type LogEntry,
+  type OwnSize,
   type RigDocument,
   type SetUp,
 } from '@tide-pebble/core';
@@ -31,6 +32,7 @@ export class PlayedWorkspace {
   readonly setups$ = new BehaviorSubject<readonly SetUp[]>([]);
   readonly log$ = new BehaviorSubject<readonly LogEntry[]>([]);
   readonly bin$ = new BehaviorSubject<readonly BinItem[]>([]);
+  readonly sizes$ = new BehaviorSubject<readonly OwnSize[]>([]);
   readonly stock$: Observable<unknown>;
   readonly applied: (readonly Change[])[] = [];
   readonly edited: Edit[] = [];

@@ -37,6 +37,8 @@ import { FLAT_BARS } from '../parts/flatBars';
 import { clampBlock } from '../parts/hardware';
 import { jointAndGrip } from '../parts/jointAndGrip';
 import { boltThread, WASHERS, washerOf } from '../parts/washers';
+import { barOf } from '../parts/bars';
+import { ANY_WASHER, METAL_FLAT } from '../parts/ownSizes';
 import { NUT } from '../hardware/sizes';
 
 const FROM_STUD = 0.015; // a stage's screw from the joint's stud: both have nuts and heads
@@ -56,8 +58,8 @@ interface Layout {
   readonly thickness: number;
 }
 
-function layOut({ dimensions: d, choices }: FamilyInput): Layout {
-  const stock = FLAT_BARS[choices['bar']!]!;
+function layOut({ dimensions: d, choices, own }: FamilyInput): Layout {
+  const stock = barOf(choices['bar']!, own);
   if (stock.section.kind !== 'flat') throw new TypeError('the arm is flat bar');
   const { thickness } = stock.section;
   const rear = Math.min(d['stageFromPivot']! - HEAD_REAR, -0.02);
@@ -94,9 +96,9 @@ function layOut({ dimensions: d, choices }: FamilyInput): Layout {
 }
 
 function build(input: FamilyInput): Rig {
-  const { dimensions: d, choices } = input;
+  const { dimensions: d, choices, own } = input;
   const lay = layOut(input);
-  const { washer, boltDiameter } = washerOf(choices['washer']!);
+  const { washer, boltDiameter } = washerOf(choices['washer']!, own);
   const room = d['stackRoom']!;
   const thread = boltThread(boltDiameter);
   // A nut where no screw is sold so long: it is the higher of the two.
@@ -324,7 +326,7 @@ const choices = [
     'straight',
     named({ straight: 'straight, one tight bend', curved: 'curved' }),
   ),
-  choiceSpec('bar', 'Bar', 'Flat bar by trade size.', 'aluminium-30x6', namesOf(FLAT_BARS)),
+  choiceSpec('bar', 'Bar', 'Flat bar by trade size.', 'aluminium-30x6', namesOf(FLAT_BARS), METAL_FLAT),
   choiceSpec(
     'rails',
     'Rails under the stage',
@@ -332,7 +334,7 @@ const choices = [
     'two',
     named({ one: 'one pair', two: 'two pairs' }),
   ),
-  choiceSpec('washer', 'Washers', 'On both clamps.', 'm12-37', namesOf(WASHERS)),
+  choiceSpec('washer', 'Washers', 'On both clamps.', 'm12-37', namesOf(WASHERS), ANY_WASHER),
 ];
 
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
@@ -354,7 +356,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
       stackRoom: box.mass > 1.4 ? 0.07 : 0.045,
     },
   });
-  const { washer } = washerOf(picked.washer);
+  const { washer } = washerOf(picked.washer, []);
   const each = 7850 * Math.PI * (washer.outerRadius ** 2 - washer.innerRadius ** 2) * washer.thickness;
   const most = Math.floor(at(0.2).dimensions['stackRoom']! / washer.thickness + 1e-9);
   const least = toFiveMillimetres(gripLength + 0.02 + HAND_ROOM);

@@ -29,12 +29,13 @@ import {
   within,
   given,
 } from '../familyTools';
-import { BARS, barOptions, ROUND_TUBES } from '../parts/bars';
+import { barOf, barOptions, ROUND_TUBES } from '../parts/bars';
 import { intoCamera } from '../parts/camera';
 import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip } from '../parts/hardware';
 import { plate } from '../parts/plate';
 import { boltThread, WASHERS, washerOf } from '../parts/washers';
+import { ANY_WASHER, ROUND_TUBE } from '../parts/ownSizes';
 
 const FLAT = 0.045; // of the tube's end, hammered flat
 const STACK_ROOM = 0.09;
@@ -49,8 +50,8 @@ const TAIL_END = 0.021; // from a bolt to the bar's end, so that the end does no
 const LEAST_AHEAD = 0.15;
 const WANTED = 0.42; // of the tube behind the hand, to start from
 
-function layOut({ dimensions: d, choices }: FamilyInput) {
-  const stock = BARS[choices['tube']!]!;
+function layOut({ dimensions: d, choices, own }: FamilyInput) {
+  const stock = barOf(choices['tube']!, own);
   const outside =
     stock.section.kind === 'tube'
       ? stock.section.outerDiameter
@@ -69,10 +70,10 @@ function layOut({ dimensions: d, choices }: FamilyInput) {
 }
 
 function build(input: FamilyInput): Rig {
-  const { dimensions: d, choices } = input;
+  const { dimensions: d, choices, own } = input;
   const lay = layOut(input);
   const { stock, outside, wall, rear, front, tailAt, level } = lay;
-  const { washer, boltDiameter } = washerOf(choices['washer']!);
+  const { washer, boltDiameter } = washerOf(choices['washer']!, own);
   const half = d['tailBar']! / 2;
   // A hole leaves its own width of bar at its sides.
   const flatBar = FLAT_BARS[boltDiameter > 0.0105 ? 'aluminium-40x5' : 'aluminium-25x5']!;
@@ -403,6 +404,7 @@ const choices = [
     'Stiff and light: it whips less and tires less.',
     'tube-alu-25x2',
     barOptions(ROUND_TUBES),
+    ROUND_TUBE,
   ),
   choiceSpec(
     'flat',
@@ -414,7 +416,7 @@ const choices = [
       upright: 'upright: the plate nods about a level bolt',
     }),
   ),
-  choiceSpec('washer', 'Washers', 'On both ends of the tail bar.', 'm12-37', namesOf(WASHERS)),
+  choiceSpec('washer', 'Washers', 'On both ends of the tail bar.', 'm12-37', namesOf(WASHERS), ANY_WASHER),
 ];
 
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
@@ -431,7 +433,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     choices: picked,
     dimensions: { ...usual.dimensions, length, holdFromRear, tailBar, gripLength },
   });
-  const { washer } = washerOf(picked.washer);
+  const { washer } = washerOf(picked.washer, []);
   const most = Math.floor(STACK_ROOM / washer.thickness + 1e-9);
   const each = 7850 * Math.PI * (washer.outerRadius ** 2 - washer.innerRadius ** 2) * washer.thickness;
   // How many more must hang below the tube than above it, for the mass centre to fall on the tube: a longer bar needs fewer.

@@ -15,11 +15,23 @@ import {
   type StripFrame,
 } from '../members/bend';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { angleSpec, lengthSpec, zeroOf, toFiveMillimetres, usualInput, weighed, given } from '../familyTools';
+import {
+  angleSpec,
+  choiceSpec,
+  lengthSpec,
+  namesOf,
+  zeroOf,
+  toFiveMillimetres,
+  usualInput,
+  weighed,
+  given,
+} from '../familyTools';
 import { crossSlide } from '../parts/crossSlide';
 import { FLAT_BARS } from '../parts/flatBars';
 import { jointAndGrip, type JointAndGrip } from '../parts/jointAndGrip';
-import { boltThread, WASHERS } from '../parts/washers';
+import { boltThread, WASHERS, washerOf } from '../parts/washers';
+import { barOf } from '../parts/bars';
+import { ANY_WASHER, METAL_FLAT } from '../parts/ownSizes';
 
 const REAR_HOLE = 0.018; // from the bar's rear end: one and a half times the widest bolt, so the end does not tear
 const FROM_STUD = 0.015; // a stage's screw from the joint's stud: both have nuts and heads
@@ -53,7 +65,7 @@ const stageMiddle = ({ dimensions: d }: FamilyInput): number => d['pivotFromRear
 
 function layOut(input: FamilyInput): Layout {
   const { dimensions: d, choices } = input;
-  const stock = FLAT_BARS[choices['bar']!]!;
+  const stock = barOf(choices['bar']!, input.own);
   if (stock.section.kind !== 'flat') throw new TypeError('the bent bar is made of flat bar');
   const { thickness } = stock.section;
   const start: Vec3 = [-d['pivotFromRear']!, 0, d['jointHeight']! + thickness / 2];
@@ -97,8 +109,7 @@ function layOut(input: FamilyInput): Layout {
 function build(input: FamilyInput): Rig {
   const { dimensions: d, choices } = input;
   const lay = layOut(input);
-  const washer = WASHERS[choices['washer']!]!;
-  const { boltDiameter, ...weights } = washer;
+  const { washer: weights, boltDiameter } = washerOf(choices['washer']!, input.own);
   const room = d['stackRoom']!;
   const stage = crossSlide({
     foot: [d['stageFromPivot']!, 0, d['jointHeight']! + lay.thickness],
@@ -193,7 +204,7 @@ function build(input: FamilyInput): Rig {
         id: `${s.id}-count`,
         name: s.name,
         kind: 'count' as const,
-        range: [0, Math.floor(room / washer.thickness + 1e-9)] as const,
+        range: [0, Math.floor(room / weights.thickness + 1e-9)] as const,
         step: 1,
         value: 0,
         moves: [{ kind: 'station' as const, id: s.id }],
@@ -355,20 +366,8 @@ const dimensions = [
 ];
 
 const choices = [
-  {
-    id: 'bar',
-    name: 'Bar',
-    help: 'Flat bar by trade size.',
-    usual: 'aluminium-30x6',
-    options: Object.entries(FLAT_BARS).map(([id, s]) => ({ id, name: s.name })),
-  },
-  {
-    id: 'washer',
-    name: 'Washers',
-    help: 'Weights on all three bolts.',
-    usual: 'm10-30',
-    options: Object.entries(WASHERS).map(([id, w]) => ({ id, name: w.name })),
-  },
+  choiceSpec('bar', 'Bar', 'Flat bar by trade size.', 'aluminium-30x6', namesOf(FLAT_BARS), METAL_FLAT),
+  choiceSpec('washer', 'Washers', 'Weights on all three bolts.', 'm10-30', namesOf(WASHERS), ANY_WASHER),
 ];
 
 function advise(input: FamilyInput, rig: Rig): readonly Finding[] {

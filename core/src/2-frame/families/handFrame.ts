@@ -25,6 +25,7 @@ import { inPipe } from '../parts/capBolt';
 import { CLAMP_TOP, foamGrip, handlebarClamp, shoulderPad } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
+import { pipeLike, type OwnSizes } from '../parts/ownSizes';
 import { pipework, type Pipework, type Run } from '../fittings/pipework';
 
 const PLATE: Vec3 = [0.07, 0.055, 0.006];
@@ -38,7 +39,8 @@ const SLIDE = 0.015;
 const PAD_BOARD = 0.006;
 const ARM = { width: 0.025, thickness: 0.006 };
 
-function runsOf({ dimensions: d, choices }: FamilyInput): readonly Run[] {
+function runsOf(input: FamilyInput): readonly Run[] {
+  const { dimensions: d, choices, own } = input;
   const run = (
     id: string,
     name: string,
@@ -49,7 +51,7 @@ function runsOf({ dimensions: d, choices }: FamilyInput): readonly Run[] {
     twin?: string,
   ): Run => ({ id, name, from, to, direction, cut, ...(twin ? { twin } : {}) });
   // The shorter of the two fittings in the middle is made up for, or the ring does not close.
-  const more = middleTakeOff(choices, [[0, 0, 1]]) - middleTakeOff(choices, waysDown(choices));
+  const more = middleTakeOff(input, [[0, 0, 1]]) - middleTakeOff(input, waysDown(choices));
   const [low, high] = [d['halfWidth']! + Math.max(0, more), d['halfWidth']! + Math.max(0, -more)];
   return [
     run('bottom-left', 'bottom, left', 'bottom', 'low-left', [0, 1, 0], low, 'bottom-right'),
@@ -58,7 +60,7 @@ function runsOf({ dimensions: d, choices }: FamilyInput): readonly Run[] {
     run('side-right', 'side, right', 'low-right', 'high-right', [0, 0, 1], d['side']!, 'side-left'),
     run('top-left', 'top, left', 'high-left', 'top', [0, -1, 0], high, 'top-right'),
     run('top-right', 'top, right', 'high-right', 'top', [0, 1, 0], high, 'top-left'),
-    run('neck', 'neck', 'top', 'neck-end', [0, 0, 1], NECK + pipeOf(choices['pipe']!).size.depth),
+    run('neck', 'neck', 'top', 'neck-end', [0, 0, 1], NECK + pipeOf(choices['pipe']!, own).size.depth),
     ...(choices['camera'] === 'stub'
       ? [
           run('stub', 'stub', 'bottom', 'stub-bend', [1, 0, 0], d['stub']!),
@@ -91,14 +93,14 @@ const waysDown = (choices: FamilyInput['choices']): readonly Vec3[] => [
 ];
 
 /** Of the fitting in the middle of two level pieces, with these other ways, m. */
-function middleTakeOff(choices: FamilyInput['choices'], others: readonly Vec3[]): number {
-  const { system, size } = pipeOf(choices['pipe']!);
+function middleTakeOff({ choices, own }: FamilyInput, others: readonly Vec3[]): number {
+  const { system, size } = pipeOf(choices['pipe']!, own);
   const found = fittingFor(system, size, [[0, 1, 0], [0, -1, 0], ...others]);
   return found.kind === 'fits' ? found.hub.sockets[0]!.takeOff : 0;
 }
 
 function layOut(input: FamilyInput): Pipework {
-  const pipe = pipeOf(input.choices['pipe']!);
+  const pipe = pipeOf(input.choices['pipe']!, input.own);
   return pipework({
     pipe,
     start: { node: 'bottom', at: [0, 0, 0] },
@@ -112,9 +114,9 @@ function layOut(input: FamilyInput): Pipework {
 }
 
 function build(input: FamilyInput): Rig {
-  const { dimensions: d, choices } = input;
+  const { dimensions: d, choices, own } = input;
   const pipes = layOut(input);
-  const { size } = pipeOf(choices['pipe']!);
+  const { size } = pipeOf(choices['pipe']!, own);
   const outside = size.stock.section.kind === 'tube' ? size.stock.section.outerDiameter : 0;
   const lean: Vec3 = [Math.sin(d['handleAngle']!), 0, Math.cos(d['handleAngle']!)];
   const neck = pipes.at('neck-end');
@@ -142,7 +144,7 @@ function build(input: FamilyInput): Rig {
       joins: ['handle'],
       reversible: true,
       packs: false,
-      hub: hubOf('cap', pipeOf(choices['pipe']!).system, size, [[-lean[0], 0, -lean[2]]]),
+      hub: hubOf('cap', pipeOf(choices['pipe']!, own).system, size, [[-lean[0], 0, -lean[2]]]),
     },
   ];
   const camera = cameraParts(input, pipes);
@@ -239,8 +241,8 @@ const sideMiddle = (pipes: Pipework, side: 'left' | 'right'): Vec3 => {
 };
 
 /** Of the handle's pin over the neck's end: the leaning handle's own end swings clear of it. */
-function pinAbove({ dimensions: d, choices }: FamilyInput): number {
-  const { section } = pipeOf(choices['pipe']!).size.stock;
+function pinAbove({ dimensions: d, choices, own }: FamilyInput): number {
+  const { section } = pipeOf(choices['pipe']!, own).size.stock;
   const outside = section.kind === 'tube' ? section.outerDiameter : 0;
   const lean = Math.abs(d['handleAngle']!);
   return BEHIND_PIN * Math.cos(lean) + (outside / 2) * Math.sin(lean) + 0.002;
@@ -282,7 +284,7 @@ function strapsOf(neck: Vec3, pin: Vec3, outside: number): Held {
 }
 
 /** A board bolted on the end of the shoulder tube's cap, and the pad glued to it. */
-function padOn({ choices }: FamilyInput, end: Vec3): Held {
+function padOn({ choices, own }: FamilyInput, end: Vec3): Held {
   const board: Vec3 = [PAD_BOARD, 0.08, 0.06];
   const back = end[0] - PAD_BOARD;
   const pad = shoulderPad({ id: 'shoulder-pad', at: [0, 0, 0] });
@@ -312,7 +314,7 @@ function padOn({ choices }: FamilyInput, end: Vec3): Held {
         on: 'joint-extension-end',
         point: [back, end[1], end[2]],
         way: [1, 0, 0],
-        thread: inPipe(choices['pipe']!, ['M6', 'M5']),
+        thread: inPipe(choices['pipe']!, own, ['M6', 'M5']),
         head: 'sunk',
         stack: [
           { kind: 'piece', piece: 'pad-board' },
@@ -371,10 +373,10 @@ function cameraPlate(on: string, [x, y, z]: Vec3, thread: string): Held {
   };
 }
 
-function cameraParts({ dimensions: d, choices }: FamilyInput, pipes: Pipework): Held {
+function cameraParts({ dimensions: d, choices, own }: FamilyInput, pipes: Pipework): Held {
   if (choices['camera'] !== 'clamp') {
     const end = pipes.at('camera-end');
-    return cameraPlate('joint-camera-end', [end[0], 0, end[2]], inPipe(choices['pipe']!, ['M6', 'M5']));
+    return cameraPlate('joint-camera-end', [end[0], 0, end[2]], inPipe(choices['pipe']!, own, ['M6', 'M5']));
   }
   // The clamp goes round the fitting in the middle of the bottom.
   const around = 2 * pipes.joints.find((j) => j.node === 'bottom')!.hub!.outerRadius;
@@ -448,14 +450,10 @@ const dimensions = [
   lengthSpec('extension', 'Extension', 'extension', 0.4, 0.1, 1.4, 'Sawn length of what threads in below or behind.'),
 ];
 
+/** Pipes it can be made of. */
+const SYSTEMS = ['pvc', 'plasticMetric', 'cpvc', 'steel', 'copper', 'copperMetric'];
 const choices = [
-  choiceSpec(
-    'pipe',
-    'Pipe',
-    'The whole ring and its stub.',
-    'pvc/1/2',
-    pipeOptions(['pvc', 'plasticMetric', 'cpvc', 'steel', 'copper', 'copperMetric']),
-  ),
+  choiceSpec('pipe', 'Pipe', 'The whole ring and its stub.', 'pvc/1/2', pipeOptions(SYSTEMS), pipeLike(SYSTEMS)),
   choiceSpec(
     'camera',
     'Camera on',
@@ -479,8 +477,8 @@ export function oneLength(rig: Rig, sold: number): { readonly needed: number; re
   return { needed, over: sold - needed };
 }
 
-const soldFor = (choice: string, needed: number): number => {
-  const lengths = pipeOf(choice)
+const soldFor = (choice: string, own: OwnSizes, needed: number): number => {
+  const lengths = pipeOf(choice, own)
     .size.stock.sold.map((s) => s.length)
     .sort((a, b) => a - b);
   return lengths.find((l) => l >= needed) ?? lengths.at(-1)!;
@@ -503,7 +501,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   let handle = toFiveMillimetres(within(gripLength + 0.05, 0.1, 0.3));
   // One length of stock: what is left over makes a longer handle, else a wider ring.
   const first = oneLength(build(at(handle, 0)), 0).needed;
-  const sold = soldFor(picked.pipe, first);
+  const sold = soldFor(picked.pipe, [], first);
   const spare = sold - first;
   if (spare > 0 && spare < 0.6) {
     const longer = Math.min(spare, 0.3 - handle);
@@ -513,7 +511,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const { centre } = weighed(build(at(handle, 0)), load);
   const neck = build(at(handle, 0)).bodies[0]!.nodes.find((n) => n.id === 'neck-end')!.at;
   const pin = addScaled(neck, [0, 0, 1], pinAbove(at(handle, 0)));
-  const { size: pipe } = pipeOf(picked.pipe);
+  const { size: pipe } = pipeOf(picked.pipe, []);
   const reach = handle - gripLength / 2 - pipe.depth - pipe.takeOff.cap;
   const handleAngle = within(
     Math.round(Math.asin(within((centre[0] - pin[0]) / reach, -0.34, 0.86)) / DEGREE) * DEGREE,
@@ -534,9 +532,9 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
 }
 
 function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
-  const { dimensions: d, choices: c } = input;
+  const { dimensions: d, choices: c, own } = input;
   const needed = oneLength(rig, 0).needed;
-  const sold = soldFor(c['pipe']!, needed);
+  const sold = soldFor(c['pipe']!, own, needed);
   const over = sold - needed;
   const findings: Finding[] = [];
   const longer = Math.min(0.4, d['handle']! + over);

@@ -32,12 +32,13 @@ import {
   within,
   given,
 } from '../familyTools';
-import { BARS, barOptions, ROUND_TUBES } from '../parts/bars';
+import { barOf, barOptions, ROUND_TUBES } from '../parts/bars';
 import { intoCamera } from '../parts/camera';
 import { endCap } from '../parts/hardware';
 import { FLAT_WASHER, NUT, WIDE_WASHER } from '../hardware/sizes';
 import { threadOf } from '../hardware/thread';
 import { boltThread, WASHERS, washerOf } from '../parts/washers';
+import { ANY_WASHER, ROUND_TUBE } from '../parts/ownSizes';
 
 const ROOM = 0.06; // of threaded end for washers
 const FORK = 0.05; // of the hinge over the swivel, at least
@@ -64,8 +65,8 @@ const OVER = quaternionOfTurns({ toTheLeft: 0, noseDown: 0, leftSideDown: Math.P
 /** The fork's arms meet the pole this far from the hinge, m. */
 const PADDED_AT = 0.06;
 
-function layOut({ dimensions: d, choices }: FamilyInput) {
-  const stock = BARS[choices['pole']!]!;
+function layOut({ dimensions: d, choices, own }: FamilyInput) {
+  const stock = barOf(choices['pole']!, own);
   const outside = stock.section.kind === 'tube' ? stock.section.outerDiameter : 0.02;
   const front: Vec3 = [d['length']! - d['hingeFromTail']!, 0, -d['hingeAbove']!];
   const tail: Vec3 = [-d['hingeFromTail']!, 0, -d['hingeAbove']!];
@@ -75,10 +76,10 @@ function layOut({ dimensions: d, choices }: FamilyInput) {
 }
 
 function build(input: FamilyInput): Rig {
-  const { dimensions: d, choices } = input;
+  const { dimensions: d, choices, own } = input;
   const lay = layOut(input);
   const { stock, outside, front, tail, fork } = lay;
-  const { washer, boltDiameter } = washerOf(choices['washer']!);
+  const { washer, boltDiameter } = washerOf(choices['washer']!, own);
   const second = choices['tailEnd'] === 'camera';
   const clampAt: Vec3 = [front[0] - CLAMP.fromEnd, 0, front[2]];
   // The foot points up to the pole: the camera hangs upside down under it, looking back; the picture is turned over later.
@@ -620,8 +621,15 @@ const dimensions = [
   ),
 ];
 const choices = [
-  choiceSpec('pole', 'Pole', 'Light: it goes round your head.', 'tube-carbon-20x1', barOptions(ROUND_TUBES)),
-  choiceSpec('washer', 'Washers', 'On the threaded tail.', 'm8-24', namesOf(WASHERS)),
+  choiceSpec(
+    'pole',
+    'Pole',
+    'Light: it goes round your head.',
+    'tube-carbon-20x1',
+    barOptions(ROUND_TUBES),
+    ROUND_TUBE,
+  ),
+  choiceSpec('washer', 'Washers', 'On the threaded tail.', 'm8-24', namesOf(WASHERS), ANY_WASHER),
   choiceSpec(
     'tailEnd',
     'On the tail',

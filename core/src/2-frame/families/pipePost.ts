@@ -21,12 +21,13 @@ import {
 } from '../familyTools';
 import { intoCamera } from '../parts/camera';
 import { besideCap, inPipe } from '../parts/capBolt';
-import { CENTRINGS, DISC_PLATES, sideError } from '../parts/discs';
+import { CENTRINGS, discOf, DISC_PLATES, sideError } from '../parts/discs';
 import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
 import { washerOf } from '../parts/washers';
+import { ANY_DISC, pipeLike } from '../parts/ownSizes';
 import { pipework, type Pipework } from '../fittings/pipework';
 
 const TRIM_ROOM = 0.02; // of the weight bolt, below the discs
@@ -42,13 +43,13 @@ const BRACKET = { bar: 'aluminium-25x5', insideRadius: 0.02 };
 
 const WAYS: Readonly<Record<string, Vec3>> = { right: [0, -1, 0], left: [0, 1, 0], rear: [-1, 0, 0] };
 
-function layOut({ dimensions: d, choices }: FamilyInput): {
+function layOut({ dimensions: d, choices, own }: FamilyInput): {
   readonly pipes: Pipework;
   readonly way: Vec3;
   readonly up: 1 | -1;
   readonly handleMiddle: Vec3;
 } {
-  const pipe = pipeOf(choices['pipe']!);
+  const pipe = pipeOf(choices['pipe']!, own);
   const up = choices['carry'] === 'low' ? -1 : 1;
   const way = WAYS[choices['handleSide']!]!;
   const pipes = pipework({
@@ -85,16 +86,16 @@ function layOut({ dimensions: d, choices }: FamilyInput): {
 }
 
 function build(input: FamilyInput): Rig {
-  const { dimensions: d, choices } = input;
+  const { dimensions: d, choices, own } = input;
   const { pipes, way, up, handleMiddle } = layOut(input);
-  const { size } = pipeOf(choices['pipe']!);
+  const { size } = pipeOf(choices['pipe']!, own);
   const outside = size.stock.section.kind === 'tube' ? size.stock.section.outerDiameter : 0;
-  const disc = DISC_PLATES[choices['disc']!]!;
+  const disc = discOf(choices['disc']!, own);
   const discs = Number(choices['discs']!);
   const low = pipes.at('weight-end');
   const out: Vec3 = [0, 0, -up];
-  const thread = inPipe(choices['pipe']!, Object.keys(TRIM_WASHERS));
-  const { washer, boltDiameter } = washerOf(TRIM_WASHERS[thread]!);
+  const thread = inPipe(choices['pipe']!, own, Object.keys(TRIM_WASHERS));
+  const { washer, boltDiameter } = washerOf(TRIM_WASHERS[thread]!, []);
   const underDiscs = addScaled(low, out, discs * disc.thickness);
   const hasFoot = choices['foot'] === 'dish' && up > 0;
   const stations: Station[] = [
@@ -240,14 +241,14 @@ function fillersIn(
 
 /** What the camera stands on, and the screw that comes up into it. */
 function cameraParts(
-  { dimensions: d, choices }: FamilyInput,
+  { dimensions: d, choices, own }: FamilyInput,
   end: Vec3,
   up: 1 | -1,
 ): { readonly parts: readonly Part[]; readonly connections: readonly StatedConnection[] } {
   // In the bracket it hangs right under the post: both holes are on one line.
   const forward = up > 0 ? d['cameraForward']! : 0;
   const cap = { kind: 'piece' as const, piece: 'joint-camera-end' };
-  const capThread = inPipe(choices['pipe']!, ['M6', 'M5']);
+  const capThread = inPipe(choices['pipe']!, own, ['M6', 'M5']);
   if (up > 0) {
     const middle: Vec3 = [forward, 0, end[2] + PLATE[2] / 2];
     return {
@@ -447,14 +448,10 @@ const dimensions = [
   given('measured', lengthSpec('armOut', 'Arm out', 'hand-on-handle', 0.5, 0.2, 0.8, 'The same with the arm out.')),
 ];
 
+/** Pipes it can be made of. */
+const SYSTEMS = ['steel', 'pvc', 'plasticMetric'];
 const choices = [
-  choiceSpec(
-    'pipe',
-    'Pipe',
-    'All three pieces and the tee.',
-    'steel/1/2',
-    pipeOptions(['steel', 'pvc', 'plasticMetric']),
-  ),
+  choiceSpec('pipe', 'Pipe', 'All three pieces and the tee.', 'steel/1/2', pipeOptions(SYSTEMS), pipeLike(SYSTEMS)),
   choiceSpec(
     'carry',
     'Camera',
@@ -469,7 +466,7 @@ const choices = [
     'right',
     named({ right: 'to the right', left: 'to the left', rear: 'to the rear' }),
   ),
-  choiceSpec('disc', 'Disc', 'The weight under the bottom cap.', 'disc-0.5kg', namesOf(DISC_PLATES)),
+  choiceSpec('disc', 'Disc', 'The weight under the bottom cap.', 'disc-0.5kg', namesOf(DISC_PLATES), ANY_DISC),
   choiceSpec('discs', 'How many', 'Discs on the bolt.', '1', named({ '1': 'one', '2': 'two', '3': 'three' })),
   choiceSpec(
     'centring',
@@ -498,7 +495,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
       upperPost: toFiveMillimetres(within(0.12 + box.high[2], 0.14, 0.3)),
       lowerPost,
       gripLength,
-      handle: toFiveMillimetres(gripLength + 2 * pipeOf(pipe).size.depth + 0.0225),
+      handle: toFiveMillimetres(gripLength + 2 * pipeOf(pipe, []).size.depth + 0.0225),
       cameraForward,
       armClose: hands.armClose,
       armOut: hands.armOut,
@@ -508,7 +505,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   });
   const trial = weighed(build(at(0.3, 0)), load);
   const wanted = box.mass > 0 ? (-trial.centre[0] * trial.mass) / box.mass : 0;
-  const beside = besideCap(pipe);
+  const beside = besideCap(pipe, []);
   const cameraForward =
     Math.abs(wanted) < beside / 2 || beside > PLATE_REACH ? 0 : Math.sign(wanted) * Math.min(beside, PLATE_REACH);
   // The lower post grows until the mass centre lies a little under the handle: then the hand need not hold it up.
@@ -526,10 +523,10 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   return { ...sized, reasons, startValues: {} };
 }
 
-function advise({ choices: c, dimensions: d }: FamilyInput, rig: Rig): readonly Finding[] {
-  const disc = DISC_PLATES[c['disc']!]!;
-  const thread = inPipe(c['pipe']!, Object.keys(TRIM_WASHERS));
-  const { boltDiameter } = washerOf(TRIM_WASHERS[thread]!);
+function advise({ choices: c, dimensions: d, own }: FamilyInput, rig: Rig): readonly Finding[] {
+  const disc = discOf(c['disc']!, own);
+  const thread = inPipe(c['pipe']!, own, Object.keys(TRIM_WASHERS));
+  const { boltDiameter } = washerOf(TRIM_WASHERS[thread]!, []);
   const error = sideError(2 * disc.innerRadius, boltDiameter, c['centring']!);
   const { mass } = weighed(rig, null);
   const findings: Finding[] = [];
@@ -551,7 +548,7 @@ function advise({ choices: c, dimensions: d }: FamilyInput, rig: Rig): readonly 
     });
   }
   const forward = d['cameraForward']!;
-  const beside = besideCap(c['pipe']!);
+  const beside = besideCap(c['pipe']!, own);
   if (c['carry'] !== 'low' && forward !== 0 && Math.abs(forward) < beside) {
     const to = Math.abs(forward) < beside / 2 ? 0 : Math.sign(forward) * beside;
     findings.push({
@@ -571,7 +568,7 @@ function advise({ choices: c, dimensions: d }: FamilyInput, rig: Rig): readonly 
       ],
     });
   }
-  const held = 2 * pipeOf(c['pipe']!).size.depth + 0.015; // threaded into tee and cap, and knuckles' room
+  const held = 2 * pipeOf(c['pipe']!, own).size.depth + 0.015; // threaded into tee and cap, and knuckles' room
   if (d['gripLength']! + held > d['handle']!) {
     const handle = toFiveMillimetres(d['gripLength']! + held + 0.0024);
     findings.push({

@@ -16,12 +16,13 @@ import {
   within,
   type Held,
 } from '../familyTools';
-import { BARS, barOptions, RODS, SLOTTED_STRIPS, WOOD_STRIPS } from '../parts/bars';
+import { barOf, barOptions, RODS, SLOTTED_STRIPS, WOOD_STRIPS } from '../parts/bars';
 import { foamGrip, FOOT_HEIGHT, QUICK_RELEASE_HEIGHT, quickRelease, rubberFoot, woodenGrip } from '../parts/hardware';
 import { FLAT_BARS } from '../parts/flatBars';
 import { plate } from '../parts/plate';
 import { USUAL_SOCKET } from '../parts/camera';
 import { boltThread } from '../parts/washers';
+import { ANY_FLAT } from '../parts/ownSizes';
 import { NUT, WIDE_WASHER } from '../hardware/sizes';
 import { threadOf, type Thread } from '../hardware/thread';
 
@@ -48,11 +49,11 @@ interface Layout {
   readonly beyond: number;
 }
 
-function layOut({ dimensions: d, choices }: FamilyInput): Layout {
-  const bar = BARS[choices['bar']!]!;
+function layOut({ dimensions: d, choices, own }: FamilyInput): Layout {
+  const bar = barOf(choices['bar']!, own);
   const { section } = bar;
   if (section.kind !== 'flat') throw new TypeError('the bars are flat');
-  const rod = RODS[choices['rod']!]!;
+  const rod = barOf(choices['rod']!, own);
   const rodDiameter = rod.section.kind === 'rod' ? rod.section.diameter : 0.008;
   const thread = threadOf(boltThread(rodDiameter));
   const washer = { outside: WIDE_WASHER.outside.of(thread)!, thickness: WIDE_WASHER.thick.of(thread)! };
@@ -529,7 +530,14 @@ const dimensions = [
 ];
 
 const choices = [
-  choiceSpec('bar', 'Bars', 'Upper and lower.', 'aluminium-30x6', barOptions(FLAT_BARS, SLOTTED_STRIPS, WOOD_STRIPS)),
+  choiceSpec(
+    'bar',
+    'Bars',
+    'Upper and lower.',
+    'aluminium-30x6',
+    barOptions(FLAT_BARS, SLOTTED_STRIPS, WOOD_STRIPS),
+    ANY_FLAT,
+  ),
   choiceSpec(
     'rod',
     'Rods',

@@ -20,6 +20,7 @@ import type { Family, FamilyInput, Sizing } from '../family';
 import {
   angleSpec,
   choiceSpec,
+  namesOf,
   lengthSpec,
   loadBox,
   named,
@@ -29,13 +30,14 @@ import {
   given,
 } from '../familyTools';
 import { followBends, neutralFractionFor, stripStart } from '../members/bend';
-import { WOOD_STRIPS } from '../parts/bars';
+import { barOf, WOOD_STRIPS } from '../parts/bars';
 import { intoCamera } from '../parts/camera';
 import { FLAT_BARS } from '../parts/flatBars';
 import { foamGrip, strap } from '../parts/hardware';
 import { CLIP_FACE, pipeClip } from '../parts/pipeClip';
 import { pipeOf } from '../parts/pipes';
 import { plate } from '../parts/plate';
+import { ANY_FLAT } from '../parts/ownSizes';
 import { pipework } from '../fittings/pipework';
 
 const SCREW = 0.00635; // 1/4-20
@@ -73,7 +75,7 @@ interface Layout {
 }
 
 function layOut(input: FamilyInput): Layout {
-  return input.choices['make'] === 'pipe' ? pipes(input) : strips(input, STRIPS[input.choices['make']!]!);
+  return input.choices['make'] === 'pipe' ? pipes(input) : strips(input, barOf(input.choices['make']!, input.own));
 }
 
 function strips({ dimensions: d }: FamilyInput, stock: Stock): Layout {
@@ -178,7 +180,7 @@ function bentStrip(
 
 /** Two lengths of pipe in an elbow; the camera on a plate bolted to the level one. The elbow is square, whatever angle is asked. */
 function pipes({ dimensions: d }: FamilyInput): Layout {
-  const pipe = pipeOf(PIPE);
+  const pipe = pipeOf(PIPE, []);
   const outside = pipe.size.stock.section.kind === 'tube' ? pipe.size.stock.section.outerDiameter : 0.021;
   const corner: Vec3 = [0, 0, d['handBelow']!];
   const laid = pipework({
@@ -433,10 +435,14 @@ const dimensions = [
   ),
 ];
 const choices = [
-  choiceSpec('make', 'Made of', 'Both legs of the L.', 'oak-45x18', [
-    ...Object.entries(STRIPS).map(([id, s]) => ({ id, name: s.name })),
-    { id: 'pipe', name: 'PVC pipe and an elbow' },
-  ]),
+  choiceSpec(
+    'make',
+    'Made of',
+    'Both legs of the L.',
+    'oak-45x18',
+    [...namesOf(STRIPS), { id: 'pipe', name: 'PVC pipe and an elbow' }],
+    ANY_FLAT,
+  ),
   choiceSpec('strap', 'Wrist strap', 'For water and heights.', 'yes', named({ yes: 'with a strap', no: 'none' })),
 ];
 

@@ -32,11 +32,12 @@ import {
 } from '../familyTools';
 import { intoCamera } from '../parts/camera';
 import { inPipe } from '../parts/capBolt';
-import { DISC_PLATES, sideError } from '../parts/discs';
+import { discOf, DISC_PLATES, sideError } from '../parts/discs';
 import { foamGrip } from '../parts/hardware';
 import { CLIP_FACE, pipeClip } from '../parts/pipeClip';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
+import { ANY_DISC, pipeLike } from '../parts/ownSizes';
 import { threadOf } from '../hardware/thread';
 import { pipework, type Pipework } from '../fittings/pipework';
 
@@ -65,8 +66,8 @@ interface Layout {
   readonly spineHigh: number;
 }
 
-function layOut({ dimensions: d, choices }: FamilyInput): Layout {
-  const pipe = pipeOf(choices['pipe']!);
+function layOut({ dimensions: d, choices, own }: FamilyInput): Layout {
+  const pipe = pipeOf(choices['pipe']!, own);
   const { section } = pipe.size.stock;
   const outside = section.kind === 'tube' ? section.outerDiameter : 0.0213;
   const s = choices['shoulder'] === 'left' ? -1 : 1;
@@ -132,7 +133,7 @@ function layOut({ dimensions: d, choices }: FamilyInput): Layout {
 }
 
 function build(input: FamilyInput): Rig {
-  const { choices } = input;
+  const { choices, own } = input;
   const { pipes, outside, s } = layOut(input);
   const aside: Vec3 = [0, -s, 0];
   const [front, elbow, chest, tail] = ['front', 'camera-elbow', 'chest-end', 'tail-end'].map((n) => pipes.at(n)) as [
@@ -141,8 +142,8 @@ function build(input: FamilyInput): Rig {
     Vec3,
     Vec3,
   ];
-  const disc = DISC_PLATES[choices['disc']!]!;
-  const thread = inPipe(choices['pipe']!, ['M10', 'M8', 'M6', 'M5']);
+  const disc = discOf(choices['disc']!, own);
+  const thread = inPipe(choices['pipe']!, own, ['M10', 'M8', 'M6', 'M5']);
   const boltDiameter = threadOf(thread).diameter;
   const station: Station = {
     id: 'weights',
@@ -615,10 +616,12 @@ const dimensions = [
     'For the low carry: over the whole rig’s balance.',
   ),
 ];
+/** Pipes it can be made of. */
+const SYSTEMS = ['pvc', 'cpvc', 'plasticMetric', 'steel'];
 const choices = [
-  choiceSpec('pipe', 'Pipe', 'All of it.', 'pvc/3/4', pipeOptions(['pvc', 'cpvc', 'plasticMetric', 'steel'])),
+  choiceSpec('pipe', 'Pipe', 'All of it.', 'pvc/3/4', pipeOptions(SYSTEMS), pipeLike(SYSTEMS)),
   choiceSpec('shoulder', 'Shoulder', 'Which one carries.', 'right', named({ right: 'right', left: 'left' })),
-  choiceSpec('disc', 'Tail disc', 'On the tail’s bolt.', 'disc-0.5kg', namesOf(DISC_PLATES)),
+  choiceSpec('disc', 'Tail disc', 'On the tail’s bolt.', 'disc-0.5kg', namesOf(DISC_PLATES), ANY_DISC),
 ];
 
 function size(load: PlacedLoad | null, hands: Hands): Sizing {

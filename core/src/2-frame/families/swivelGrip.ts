@@ -26,9 +26,10 @@ import {
   within,
   given,
 } from '../familyTools';
-import { WOOD_STRIPS } from '../parts/bars';
+import { barOf, WOOD_STRIPS } from '../parts/bars';
 import { intoCamera } from '../parts/camera';
 import { plate } from '../parts/plate';
+import { BOARD } from '../parts/ownSizes';
 import { FLAT_WASHER, WING_HEIGHT } from '../hardware/sizes';
 
 const BOLT = 0.008; // M8, square under its head so that it cannot turn in the wood
@@ -63,8 +64,8 @@ function holdOf(torque: number, friction: number, face: number): number {
   return (2 / 3) * friction * force * ((face ** 3 - inner ** 3) / (face ** 2 - inner ** 2));
 }
 
-function layOut({ dimensions: d, choices }: FamilyInput) {
-  const stock = WOOD_STRIPS[choices['wood']!]!;
+function layOut({ dimensions: d, choices, own }: FamilyInput) {
+  const stock = barOf(choices['wood']!, own);
   if (stock.section.kind !== 'flat') throw new TypeError('the outlines are sawn from board');
   const board = stock.section.thickness;
   const top = d['handBelow']!;
@@ -443,6 +444,7 @@ const choices = [
     Object.entries(WOOD_STRIPS)
       .filter(([id]) => !id.startsWith('printed'))
       .map(([id, s]) => ({ id, name: s.name })),
+    BOARD,
   ),
   choiceSpec(
     'turns',

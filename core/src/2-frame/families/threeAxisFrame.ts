@@ -18,10 +18,11 @@ import {
   zeroOf,
   type Held,
 } from '../familyTools';
-import { BARS, barOptions, ROUND_TUBES, SQUARE_TUBES } from '../parts/bars';
+import { barOf, barOptions, ROUND_TUBES, SQUARE_TUBES } from '../parts/bars';
 import { endCap, foamGrip } from '../parts/hardware';
 import { intoCamera } from '../parts/camera';
 import { plate } from '../parts/plate';
+import { ANY_TUBE } from '../parts/ownSizes';
 import { NUT } from '../hardware/sizes';
 
 const CHEEK = 0.006; // thick, the cradle's two sides
@@ -49,8 +50,8 @@ const outsideOf = (stock: Member['stock']): number =>
       ? stock.section.width
       : 0.02;
 
-function layOut({ dimensions: d, choices }: FamilyInput) {
-  const stock = BARS[choices['tube']!]!;
+function layOut({ dimensions: d, choices, own }: FamilyInput) {
+  const stock = barOf(choices['tube']!, own);
   const outside = outsideOf(stock);
   const half = d['width']! / 2;
   const arm = half + CHEEK + GAP + outside / 2;
@@ -555,7 +556,14 @@ const dimensions = [
   lengthSpec('gripLength', 'Grip length', 'grip', 0.12, 0.08, 0.2, 'Above the pan bearing.'),
 ];
 const choices = [
-  choiceSpec('tube', 'Tube', 'Both arms: light and stiff.', 'tube-carbon-20x1', barOptions(ROUND_TUBES, SQUARE_TUBES)),
+  choiceSpec(
+    'tube',
+    'Tube',
+    'Both arms: light and stiff.',
+    'tube-carbon-20x1',
+    barOptions(ROUND_TUBES, SQUARE_TUBES),
+    ANY_TUBE,
+  ),
   choiceSpec(
     'bearings',
     'Bearings',

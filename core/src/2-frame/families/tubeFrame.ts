@@ -25,6 +25,7 @@ import { jointAndGrip } from '../parts/jointAndGrip';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
 import { boltThread, WASHERS, washerOf } from '../parts/washers';
+import { ANY_WASHER, pipeLike } from '../parts/ownSizes';
 import { CLEARANCE, NUT } from '../hardware/sizes';
 import { threadOf } from '../hardware/thread';
 import { pipework, type Pipework } from '../fittings/pipework';
@@ -43,8 +44,8 @@ const BOLT_BEHIND_CORNER = 0.05; // clear of the elbow's socket, for the hole mu
 
 const mirrorId = (id: string): string => id.replace('left', 'right');
 
-function layOut({ dimensions: d, choices }: FamilyInput): Pipework {
-  const pipe = pipeOf(choices['tube']!);
+function layOut({ dimensions: d, choices, own }: FamilyInput): Pipework {
+  const pipe = pipeOf(choices['tube']!, own);
   const outside = pipe.size.stock.section.kind === 'tube' ? pipe.size.stock.section.outerDiameter : 0;
   const top = d['jointHeight']! - outside / 2;
   return pipework({
@@ -88,11 +89,11 @@ function layOut({ dimensions: d, choices }: FamilyInput): Pipework {
 }
 
 function build(input: FamilyInput): Rig {
-  const { dimensions: d, choices } = input;
+  const { dimensions: d, choices, own } = input;
   const left = layOut(input);
-  const { size } = pipeOf(choices['tube']!);
+  const { size } = pipeOf(choices['tube']!, own);
   const outside = size.stock.section.kind === 'tube' ? size.stock.section.outerDiameter : 0;
-  const { washer, boltDiameter } = washerOf(choices['washer']!);
+  const { washer, boltDiameter } = washerOf(choices['washer']!, own);
   const rod = RODS[boltDiameter > 0.0099 ? 'rod-m10' : boltDiameter > 0.0075 ? 'rod-m8' : 'rod-m6']!;
   const rodDiameter = rod.section.kind === 'rod' ? rod.section.diameter : boltDiameter;
   // For the two rods, drilled with both sides clamped together, from the front end of each foot tube.
@@ -432,13 +433,16 @@ const dimensions = [
   ),
 ];
 
+/** Pipes it can be made of. */
+const SYSTEMS = ['copper', 'copperMetric', 'cpvc', 'pvc', 'plasticMetric'];
 const choices = [
   choiceSpec(
     'tube',
     'Tube',
     'Both sides. Copper is soldered, plastic glued.',
     'copper/1/2-M',
-    pipeOptions(['copper', 'copperMetric', 'cpvc', 'pvc', 'plasticMetric']),
+    pipeOptions(SYSTEMS),
+    pipeLike(SYSTEMS),
   ),
   choiceSpec(
     'deck',
@@ -454,7 +458,7 @@ const choices = [
     'aluminium',
     named({ aluminium: 'aluminium', birchPly: 'birch plywood' }),
   ),
-  choiceSpec('washer', 'Washers', 'On the four ends of the rods.', 'm10-30', namesOf(WASHERS)),
+  choiceSpec('washer', 'Washers', 'On the four ends of the rods.', 'm10-30', namesOf(WASHERS), ANY_WASHER),
 ];
 
 function size(load: PlacedLoad | null, hands: Hands): Sizing {
@@ -476,7 +480,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
       footTube: box.mass > 0.45 ? 0.26 : 0.2,
     },
   });
-  const { washer } = washerOf(picked.washer);
+  const { washer } = washerOf(picked.washer, []);
   const each = 7850 * Math.PI * (washer.outerRadius ** 2 - washer.innerRadius ** 2) * washer.thickness;
   const most = 4 * Math.floor(at(0.2, 0.03, 0).dimensions['stackRoom']! / washer.thickness + 1e-9);
   const clear = (jointHeight: number): number =>
@@ -512,8 +516,8 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   return { ...sized, reasons, startValues };
 }
 
-function advise({ dimensions: d, choices: c }: FamilyInput, rig: Rig): readonly Finding[] {
-  const rodTop = rig.bodies[1]!.stations[0]!.seat[2] + WASHERS[c['washer']!]!.outerRadius;
+function advise({ dimensions: d, choices: c, own }: FamilyInput, rig: Rig): readonly Finding[] {
+  const rodTop = rig.bodies[1]!.stations[0]!.seat[2] + washerOf(c['washer']!, own).washer.outerRadius;
   const gap = -0.02 - d['gripLength']! - rodTop;
   const findings: Finding[] = [];
   if (gap < HAND_ROOM - 0.0005) {

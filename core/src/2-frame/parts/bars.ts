@@ -1,6 +1,7 @@
 /** Bars, strips, rods and square tube by trade size, inch and metric. Prices are editable stand-ins in the maker's own money. */
 import type { Section, Stock } from '../../model';
 import { FLAT_BARS } from './flatBars';
+import { ownOf, type OwnSizes } from './ownSizes';
 
 const sold = (perMetre: number, lengths: readonly number[]): Stock['sold'] =>
   lengths.map((length, i) => ({ length, price: Math.round(perMetre * length * (i > 0 ? 0.9 : 1) * 100) / 100 }));
@@ -138,6 +139,13 @@ export const BARS: Readonly<Record<string, Stock>> = {
   ...SQUARE_TUBES,
   ...ROUND_TUBES,
 };
+
+/** One by its id, or an own one. */
+export function barOf(id: string, own?: OwnSizes): Stock {
+  const found = ownOf(own, 'stock', id)?.stock ?? BARS[id];
+  if (!found) throw new RangeError(`no bar “${id}”`);
+  return found;
+}
 
 export const barOptions = (
   ...tables: readonly Readonly<Record<string, Stock>>[]

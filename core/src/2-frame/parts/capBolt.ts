@@ -2,13 +2,14 @@
 import { materialOf } from '../../0-base';
 import { fittingFor } from '../fittings/fittingFor';
 import { ACROSS_FLATS, FLAT_WASHER } from '../hardware/sizes';
+import type { OwnSizes } from './ownSizes';
 import { pipeOf } from './pipes';
 
 const HEAD_CLEAR = 0.0002; // round the corners of a head, in the pipe
 
 /** The first of these threads whose head or nut, and the washer that plastic asks for, go up the pipe that the cap closes; the last where none does. */
-export function inPipe(pipe: string, threads: readonly string[]): string {
-  const { section, material } = pipeOf(pipe).size.stock;
+export function inPipe(pipe: string, own: OwnSizes, threads: readonly string[]): string {
+  const { section, material } = pipeOf(pipe, own).size.stock;
   const bore = section.kind === 'tube' ? section.outerDiameter - 2 * section.wall : 0;
   const isSoft = materialOf(material)?.look === 'plastic';
   const across = (name: string): number =>
@@ -17,14 +18,14 @@ export function inPipe(pipe: string, threads: readonly string[]): string {
 }
 
 /** Radius of the cap on a pipe, m. */
-export function capRadius(pipe: string): number {
-  const { system, size } = pipeOf(pipe);
+export function capRadius(pipe: string, own: OwnSizes): number {
+  const { system, size } = pipeOf(pipe, own);
   const found = fittingFor(system, size, [[0, 0, 1]]);
   return found.kind === 'fits' ? found.hub.outerRadius : 0;
 }
 
 /** Least distance of the camera's own hole from the post's middle where its screw's head clears the cap, m, in whole millimetres. */
-export function besideCap(pipe: string): number {
+export function besideCap(pipe: string, own: OwnSizes): number {
   const head = ACROSS_FLATS.of({ name: '1/4-20' })! / Math.sqrt(3);
-  return Math.ceil((capRadius(pipe) + head) * 1000 + 0.5) / 1000;
+  return Math.ceil((capRadius(pipe, own) + head) * 1000 + 0.5) / 1000;
 }

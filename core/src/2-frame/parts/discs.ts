@@ -1,5 +1,7 @@
 /** Disc plates used as weights, by trade size: their bore is far wider than the bolt that holds them. */
+import { MATERIALS } from '../../0-base';
 import type { Washer } from '../../model';
+import { ownOf, type OwnSizes } from './ownSizes';
 
 const disc = (name: string, mass: number, outer: number, bore: number, thickness: number, price: number): Washer => ({
   name,
@@ -19,6 +21,16 @@ export const DISC_PLATES: Readonly<Record<string, Washer>> = {
   'disc-2lb': disc('disc plate 2 lb 8 oz', 1.134, 0.152, 0.0256, 0.0142, 5),
   'disc-1lb': disc('disc plate 1 lb 4 oz', 0.567, 0.112, 0.0256, 0.0128, 3.2),
 };
+
+/** A disc with its mass: stamped, weighed, or of its size. */
+export function discOf(id: string, own?: OwnSizes): Washer & Required<Pick<Washer, 'mass'>> {
+  const disc = ownOf(own, 'disc', id)?.washer ?? DISC_PLATES[id];
+  if (!disc) throw new RangeError(`no disc “${id}”`);
+  const { outerRadius, innerRadius, thickness, material, name } = disc;
+  const { density, densitySpread } = MATERIALS[material] ?? MATERIALS['steel']!;
+  const value = Math.PI * (outerRadius ** 2 - innerRadius ** 2) * thickness * density;
+  return { ...disc, mass: disc.mass ?? { value, spread: densitySpread * value, source: `mass of ${name}` } };
+}
 
 /** How a disc is kept in the middle of a bolt thinner than its bore. */
 export const CENTRINGS: Readonly<

@@ -4,6 +4,7 @@
  */
 import { MATERIALS } from '../../0-base';
 import type { Fitting, Hold, Stock } from '../../model';
+import { ownOf, type OwnSizes } from './ownSizes';
 
 export interface PipeSize {
   readonly id: string;
@@ -362,12 +363,24 @@ export const PIPE_SYSTEMS: readonly PipeSystem[] = [
   },
 ];
 
-/** A system and one of its sizes by the id a choice carries: "pvc/3/4". Unknown ids are the programmer's mistake. */
-export function pipeOf(choice: string): { readonly system: PipeSystem; readonly size: PipeSize } {
-  const system = PIPE_SYSTEMS.find((s) => choice.startsWith(`${s.id}/`));
-  const size = system?.sizes.find((s) => choice === `${system.id}/${s.id}`);
-  if (!system || !size) throw new RangeError(`no pipe “${choice}”`);
-  return { system, size };
+interface PipeChosen {
+  readonly system: PipeSystem;
+  readonly size: PipeSize;
+}
+
+/** A system and one of its sizes by the id a choice carries: "pvc/3/4", or that of an own size. Null where it is no pipe. */
+export function pipeWith(choice: string, own?: OwnSizes): PipeChosen | null {
+  const typed = ownOf(own, 'pipe', choice);
+  const system = PIPE_SYSTEMS.find((s) => (typed ? typed.like === s.id : choice.startsWith(`${s.id}/`)));
+  const size = typed ?? system?.sizes.find((s) => choice === `${system.id}/${s.id}`);
+  return system && size ? { system, size } : null;
+}
+
+/** The same; ids that are no pipe's are the programmer's mistake. */
+export function pipeOf(choice: string, own?: OwnSizes): PipeChosen {
+  const found = pipeWith(choice, own);
+  if (!found) throw new RangeError(`no pipe “${choice}”`);
+  return found;
 }
 
 /** Options for a family's choice of pipe, from the systems it may be made of. */

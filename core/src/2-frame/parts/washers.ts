@@ -1,6 +1,7 @@
 /** Steel washers used as weights, by trade size: outside and hole radius, thickness, and the bolt they sit on. */
 import type { Washer } from '../../model';
 import { THREADS } from '../hardware/thread';
+import { ownOf, type OwnSizes } from './ownSizes';
 
 export interface WasherSize extends Washer {
   readonly boltDiameter: number;
@@ -47,7 +48,9 @@ export function boltThread(diameter: number): string {
 }
 
 /** A size as the washer itself and the bolt it sits on. */
-export function washerOf(id: string): { readonly washer: Washer; readonly boltDiameter: number } {
+export function washerOf(id: string, own?: OwnSizes): { readonly washer: Washer; readonly boltDiameter: number } {
+  const typed = ownOf(own, 'washer', id);
+  if (typed) return typed;
   const found = WASHERS[id] ?? SMALL[id];
   if (!found) throw new RangeError(`no washer “${id}”`);
   const { boltDiameter, ...washer } = found;

@@ -107,12 +107,7 @@ function problemWith(
   );
 }
 
-function limitsOf(
-  assembly: Assembly,
-  wants: Wants,
-  wanted: Wanted,
-  base: TrimProblem,
-): readonly Limit[] {
+function limitsOf(assembly: Assembly, wants: Wants, wanted: Wanted, base: TrimProblem): readonly Limit[] {
   const at = lowestStacks(assembly, base, wanted);
   const support = supportOf(assembly.rig);
   const hangs = wanted.kind === 'hangs' && support?.kind === 'pivot' ? support.pivot : null;

@@ -1,15 +1,18 @@
 /** Add to the rig: a part from the list, a pipe or bar from a corner, a bolt for washers. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import {
   BORROWED,
   hubOf,
   jointFacts,
   PART_LIBRARY,
-  PIPE_SYSTEMS,
+  ownStocks,
+  pipeWith,
   stockById,
   STOCK_OPTIONS,
   unit,
+  washerOf,
   WASHERS,
   type Edit,
   type Joint,
@@ -48,9 +51,13 @@ export class AddPanel {
   private readonly workspace = inject(Workspace);
   private readonly notices = inject(Notices);
   protected readonly library = PART_LIBRARY;
-  protected readonly stocks = STOCK_OPTIONS;
+  protected readonly own = toSignal(this.workspace.sizes$, { initialValue: [] });
+  protected readonly stocks = computed(() => [...STOCK_OPTIONS, ...ownStocks(this.own())]);
   protected readonly ways = Object.keys(WAYS);
-  protected readonly washers = Object.entries(WASHERS).map(([id, w]) => ({ id, name: w.name }));
+  protected readonly washers = computed(() => [
+    ...Object.entries(WASHERS).map(([id, w]) => ({ id, name: w.name })),
+    ...this.own().flatMap((o) => (o.kind === 'washer' ? [{ id: o.id, name: o.washer.name }] : [])),
+  ]);
 
   readonly bench = input.required<Bench>();
   readonly picked = input<string | null>(null);
@@ -115,7 +122,7 @@ export class AddPanel {
   }
 
   protected addBar(): void {
-    const stock = stockById(this.stock());
+    const stock = stockById(this.stock(), this.own());
     const corner = this.body().nodes.find((n) => n.id === this.corner());
     if (!stock || !corner)
       return this.notices.say('This rig has no corner to start a bar from: pick a body that has one.');
@@ -127,8 +134,7 @@ export class AddPanel {
       at: [0, 1, 2].map((i) => corner.at[i]! + direction[i]! * this.length()) as unknown as Vec3,
     };
     // A pipe brings its fittings: one is found at the corner, a cap closes the far end.
-    const system = PIPE_SYSTEMS.find((s) => s.sizes.some((size) => size.stock.name === stock.name));
-    const size = system?.sizes.find((s) => s.stock.name === stock.name);
+    const { system, size } = pipeWith(this.stock(), this.own()) ?? {};
     const facts = system ? jointFacts({ fitting: 'cap', hold: system.hold }) : null;
     const joint = (node: string, way: Vec3): readonly Joint[] =>
       system && size && facts
@@ -175,7 +181,7 @@ export class AddPanel {
   }
 
   protected addStation(): void {
-    const { boltDiameter, ...washer } = WASHERS[this.washer()]!;
+    const { washer, boltDiameter } = washerOf(this.washer(), this.own());
     const id = freeId(this.bench().work.rig, 'weights');
     const room = 0.04;
     const seat = this.body().nodes.find((n) => n.id === this.corner())?.at ?? this.near();

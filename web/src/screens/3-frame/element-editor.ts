@@ -1,5 +1,6 @@
 /** What can be done with the thing picked: where it is, how it is turned, what it weighs, what it is cut from, a copy, a mirror, away. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { mdiClose } from '@mdi/js';
 import {
@@ -8,6 +9,7 @@ import {
   FITTING_NAMES,
   HOLDS,
   memberEnds,
+  ownStocks,
   quaternionOf,
   rotationAbout,
   showFigure,
@@ -64,7 +66,8 @@ export class ElementEditor {
   private readonly notices = inject(Notices);
   private readonly units = inject(Units).now;
   protected readonly icons = { close: mdiClose };
-  protected readonly stocks = STOCK_OPTIONS;
+  private readonly own = toSignal(this.workspace.sizes$, { initialValue: [] });
+  protected readonly stocks = computed(() => [...STOCK_OPTIONS, ...ownStocks(this.own())]);
   protected readonly holds = HOLDS.map((id) => ({ id, name: HOLD_NAMES[id] }));
   protected readonly fittingNames = FITTING_NAMES;
   protected readonly reach = REACH;
@@ -225,7 +228,7 @@ export class ElementEditor {
   }
 
   protected restock(id: string): void {
-    const stock = stockById(id);
+    const stock = stockById(id, this.own());
     if (stock) this.apply('changing what it is cut from', { kind: 'restock', target: this.target(), stock });
   }
 

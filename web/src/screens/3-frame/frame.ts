@@ -18,6 +18,7 @@ import { RigViews } from '../../ui/drawing/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
 import { AddPanel } from './add-panel';
 import { AimDials } from './aim-dials';
+import { ChoiceRow } from './choice-row';
 import { ElementList } from './element-list';
 import { FilesPanel } from './files-panel';
 import { PackPanel } from './pack-panel';
@@ -42,6 +43,7 @@ const STEP = { mm: 0.001, inch: 0.0254 / 16 };
     NoBench,
     ElementList,
     AimDials,
+    ChoiceRow,
     AddPanel,
     FilesPanel,
     PackPanel,
@@ -104,6 +106,11 @@ export class Frame {
     const { family, input } = this.shown()?.work ?? {};
     return family && input ? family.choices.map((spec) => ({ ...spec, value: input.choices[spec.id]! })) : [];
   });
+  /** Sizes of the maker's own that the rig has with it. */
+  protected readonly brought = computed(() => {
+    const design = this.shown()?.rig.design;
+    return design?.kind === 'family' ? (design.own ?? []) : [];
+  });
   protected readonly drawn = computed(() => {
     const { family, input } = this.shown()?.work ?? {};
     return family && input && this.look() === 'square' ? family.drawn(input) : [];
@@ -117,10 +124,6 @@ export class Frame {
 
   protected dimension(id: string, quantity: Quantity): void {
     this.workspace.setDimension(id, quantity);
-  }
-
-  protected choose(id: string, value: string): void {
-    this.workspace.setChoice(id, value);
   }
 
   protected move({ id, by }: { id: string; by: Vec3 }): void {

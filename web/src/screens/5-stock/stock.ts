@@ -17,11 +17,12 @@ import { NoBench } from '../../ui/no-bench';
 import { QuantityField } from '../../ui/figures/quantity-field';
 import { StageLayout } from '../../ui/stage-layout';
 import { BarSheet } from './bar-sheet';
+import { OwnSizeList } from './own-size-list';
 
 @Component({
   selector: 'tp-stock',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, StageLayout, BarSheet, QuantityField, NoBench, FigurePipe, SayPipe, Icon],
+  imports: [MatButton, StageLayout, BarSheet, OwnSizeList, QuantityField, NoBench, FigurePipe, SayPipe, Icon],
   templateUrl: './stock.html',
   styleUrl: './stock.css',
 })

@@ -8,4 +8,5 @@ export const KIND_WORDS: Readonly<Record<DocumentKind, string>> = {
   setup: 'set-up',
   log: 'log entry',
   bin: 'thing in the bin',
+  size: 'size of your own',
 };

@@ -23,6 +23,7 @@ const WORDS: Readonly<Record<DocumentKind, readonly [string, string]>> = {
   setup: ['set-up', 'set-ups'],
   log: ['log entry', 'log entries'],
   bin: ['thing in the bin', 'things in the bin'],
+  size: ['size of your own', 'sizes of your own'],
 };
 /** Names in a row; more are counted. */
 const NAMED = 12;
