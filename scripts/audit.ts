@@ -1,6 +1,7 @@
 /**
- * Is each rig whole? Every family for three loadouts, each of its choices changed alone, freed, and after each change its findings
- * offer; and the demo's rigs go through an outsider's audit. None may have a fault.
+ * Is each rig whole? Every family for three loadouts, each of its choices changed alone, sizes of the maker's own, any sizes and
+ * choices together, freed, and after each change its findings and a trim that cannot be had offer; and the demo's rigs go through
+ * an outsider's audit. None may have a fault.
  *
  *   node --import tsx scripts/audit.ts            fails when anything is not whole
  *   node --import tsx scripts/audit.ts --show ID  prints every fault of one family; with --later also of the order of building
@@ -12,15 +13,21 @@ import {
   FAMILIES,
   freed,
   judged,
+  METRIC,
   placeLoad,
   readWith,
+  render,
+  sizeLike,
+  trimExplained,
   USUAL_HANDS,
   workpiece,
   type Family,
   type KitItem,
   type Loadout,
+  type OwnSize,
   type RigDocument,
 } from '@tide-pebble/core';
+import fc from 'fast-check';
 import { wholeOf } from '@tide-pebble/core/making';
 
 const AUDIT = new URL('../../shared/audit-whole.mjs', import.meta.url);
@@ -50,6 +57,20 @@ const kit = new Map(bodies<KitItem>('kit').map((k) => [k.id, k]));
 const loadouts = bodies<Loadout>('loadout');
 const shown = process.argv.includes('--show') ? process.argv[process.argv.indexOf('--show') + 1] : null;
 
+/** Drops that few rigs have as they start: what is offered then is audited too. */
+const FIRM = ['levelForeAft', 'levelSideways', 'dropPitch'];
+const HARD_WANTS: readonly RigDocument['wants'][] = [
+  { ...USUAL_WANTS, dropTime: [0.6, 0.75], firm: FIRM },
+  { ...USUAL_WANTS, dropTime: [3.4, 3.8], firm: FIRM },
+];
+/** Of any sizes, a family and loadout. */
+const ANY = Number(process.argv.includes('--any') ? process.argv[process.argv.indexOf('--any') + 1] : 6);
+const OWN_SUPPLY = { item: 'own', packOf: 1, packPrice: 1 };
+interface Changed {
+  readonly label: string;
+  readonly changed: Readonly<Record<string, string>>;
+  readonly own?: OwnSize;
+}
 let n = 0;
 let audited = 0;
 const faults: string[] = [];
@@ -67,7 +88,7 @@ for (const family of FAMILIES)
   for (const name of LOADOUTS) {
     const loadout = loadouts.find((l) => l.name === name)!;
     const { dimensions, choices, startValues } = family.size(placeLoad(loadout, kit), USUAL_HANDS);
-    for (const { label, changed } of changes(family, choices)) {
+    for (const { label, changed, own } of [...changes(family, choices), ...ownSizes(family)]) {
       const made = workpiece(
         {
           design: {
@@ -76,6 +97,7 @@ for (const family of FAMILIES)
             dimensions: quantities(dimensions),
             choices: { ...choices, ...changed },
             edits: [],
+            ...(own ? { own: [own] } : {}),
           },
         },
         loadout,
@@ -103,15 +125,40 @@ for (const family of FAMILIES)
         choices,
         edits: [],
       };
-      const own = freed(design);
-      if (own) count(family.id, 'freed', auditOf(own, loadout, startValues));
+      const plain = freed(design);
+      if (plain) count(family.id, 'freed', auditOf(plain, loadout, startValues));
       for (const finding of judged(made.work, startValues, USUAL_WANTS).findings)
         for (const fix of finding.fixes) {
           const after = changedDesign(design, fix.changes, () => `mended-${++n}`);
           count(family.id, `mended: ${finding.code}`, auditOf(after, loadout, startValues));
         }
+      for (const wants of HARD_WANTS) {
+        const trimmed = trimExplained(made.work.assembly, startValues, wants);
+        if (trimmed.kind !== 'impossible') continue;
+        for (const remedy of trimmed.remedies.filter((r) => r.whole && r.changes.length > 0)) {
+          const after = changedDesign(design, remedy.changes, () => `remedy-${++n}`);
+          count(family.id, `remedy: ${render(remedy.label, METRIC)}`, auditOf(after, loadout, startValues));
+        }
+      }
+      for (const [i, any] of fc.sample(anyOf(family), { seed: 18, numRuns: ANY }).entries())
+        count(
+          family.id,
+          `any ${i} ${JSON.stringify(any.choices)}`,
+          untold({ ...design, ...any }, loadout, startValues),
+        );
     }
   }
+
+/** Any sizes may make what does not hold: then it must be told, as something that stops. */
+function untold(...of: Parameters<typeof auditOf>): readonly string[] {
+  const [design, loadout, values] = of;
+  const made = workpiece({ design }, loadout, kit);
+  if (!made.ok) return [];
+  const stops = judged(made.work, values, USUAL_WANTS).findings.some(
+    (f) => f.severity === 'stop' || f.code === 'connectionLoose' || f.code === 'longerThanSold',
+  );
+  return stops ? [] : auditOf(...of);
+}
 
 function auditOf(
   design: RigDocument['design'],
@@ -136,11 +183,56 @@ for (const rig of bodies<RigDocument>('rig')) {
   );
 }
 
+/** Two of each kind a choice takes, thinner and thicker than what is sold. */
+function ownSizes(family: Family): readonly Changed[] {
+  return family.choices.flatMap((c) => {
+    const like = c.options.map((o) => sizeLike(o.id, 'own-size')).find((size) => size && c.takes?.(size));
+    return like
+      ? [0.8, 1.2].map((by) => ({
+          label: `${c.id}: own × ${by}`,
+          changed: { [c.id]: 'own-size' },
+          own: resized(like, by),
+        }))
+      : [];
+  });
+}
+
+function resized(size: OwnSize, by: number): OwnSize {
+  if ('washer' in size)
+    return {
+      ...size,
+      washer: { ...size.washer, name: 'own', thickness: size.washer.thickness * by, supply: OWN_SUPPLY },
+    };
+  const { section } = size.stock;
+  const other =
+    section.kind === 'flat'
+      ? { ...section, thickness: section.thickness * by }
+      : section.kind === 'rod'
+        ? section
+        : { ...section, wall: section.wall * by };
+  const stock = { ...size.stock, name: 'own', section: other };
+  return size.kind === 'pipe' ? { ...size, stock, depth: size.depth * by } : { ...size, stock };
+}
+
+/** Any sizes within their ranges, any choices. */
+function anyOf(family: Family) {
+  return fc.record({
+    dimensions: fc.record(
+      Object.fromEntries(
+        family.dimensions.map((d) => [
+          d.id,
+          fc.double({ min: d.range[0], max: d.range[1], noNaN: true }).map((value) => ({ value })),
+        ]),
+      ),
+    ),
+    choices: fc.record(
+      Object.fromEntries(family.choices.map((c) => [c.id, fc.constantFrom(...c.options.map((o) => o.id))])),
+    ),
+  });
+}
+
 /** As it starts, and each choice changed alone. */
-function changes(
-  { choices }: Family,
-  usual: Readonly<Record<string, string>>,
-): readonly { readonly label: string; readonly changed: Readonly<Record<string, string>> }[] {
+function changes({ choices }: Family, usual: Readonly<Record<string, string>>): readonly Changed[] {
   return [
     { label: 'as it starts', changed: {} },
     ...choices.flatMap((c) =>

@@ -66,9 +66,14 @@ export function calmGauge(context: BalanceContext): WayGauge {
 const NO_WORSE = 1.2;
 
 /** What is still to buy, against what the shop asks for a finished one, where the maker has said so. `cost` is null while it is worked out. */
-export function costGauge(cost: number | null, { shopPrice }: Wants): WayGauge {
+/** Of what is still to buy; or that it is being reckoned, or that not all of it is sold. */
+export function costGauge(cost: number | 'reckoning' | 'unsold', { shopPrice }: Wants): WayGauge {
   const told = { title: 'Cost of what is still to buy', codes: [], wants: [SHOP_PRICE] };
-  if (cost === null) return { ...told, gauge: noGauge('Cost to buy', '…') };
+  if (typeof cost !== 'number')
+    return {
+      ...told,
+      gauge: noGauge('Cost to buy', cost === 'unsold' ? 'not known: a piece is longer than is sold' : '…'),
+    };
   return {
     ...told,
     gauge: {

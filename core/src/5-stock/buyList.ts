@@ -26,6 +26,8 @@ export interface BuyLine {
   /** Of one pack, or one bar. */
   readonly unitPrice: number;
   readonly about: readonly string[];
+  /** A piece is longer than any that is sold or in the bin, m: nothing is bought for it. */
+  readonly tooLong?: number;
 }
 export interface StockPlan {
   readonly cuts: readonly CutPlan[];
@@ -102,6 +104,7 @@ function barLine(cut: CutPlan): BuyLine {
     cost: buy * cut.barPrice,
     unitPrice: cut.barPrice,
     about: cut.pieces.map((p) => p.member),
+    ...(cut.outcome.kind === 'noSolution' ? { tooLong: Math.max(...cut.pieces.map((p) => p.length)) } : {}),
   };
 }
 

@@ -1,9 +1,10 @@
 import * as fc from 'fast-check';
 import { METRIC, render } from '../0-base';
-import { designRig, FAMILIES, familyById } from '../2-frame';
+import { assemble, designRig, FAMILIES, familyById, FRAME_CHECKS } from '../2-frame';
 import { familyInput } from '../2-frame/family';
 import { holds } from '../testing/holds';
-import { bentBar, plainRig, usual } from '../testing/rigs';
+import type { Member } from '../model';
+import { bentBar, frameContext, plainRig, usual } from '../testing/rigs';
 import { barPlans, barsAtLeast, nest, stockPlan, type NestProblem } from '.';
 
 const problem = fc.record({
@@ -139,6 +140,8 @@ describe('the bent bar’s blank', () => {
   });
 });
 
+const soldShort = (m: Member): Member => ({ ...m, stock: { ...m.stock, sold: [{ length: 0.5, price: 4 }] } });
+
 describe('what to buy', () => {
   const rig = bentBar.build(usual);
   const plan = (bin: Parameters<typeof stockPlan>[2]) =>
@@ -157,6 +160,18 @@ describe('what to buy', () => {
     expect(
       line([{ id: 'b', name: 'aluminium flat 30 × 6', count: 0, lengths: [0.95] }], 'aluminium flat 30 × 6').buy,
     ).toBe(0);
+  });
+  it('says that a piece comes out of no length sold, and not that it is there', () => {
+    const short = { ...rig, bodies: rig.bodies.map((b) => ({ ...b, members: b.members.map(soldShort) })) };
+    const item = 'aluminium flat 30 × 6';
+    const lineOf = (lengths: number[]) =>
+      stockPlan(short, {}, [{ id: 'b', name: item, count: 0, lengths }], 0.002).lines.find((l) => l.item === item)!;
+    expect(lineOf([]).buy).toBe(0);
+    expect(lineOf([]).tooLong).toBeGreaterThan(0.5);
+    expect(lineOf([1.5]).tooLong).toBeUndefined();
+    expect(lineOf([1.5]).inBin).toBe(1);
+    const about = FRAME_CHECKS.flatMap((c) => c.look(frameContext(assemble(short, null)))).map((f) => f.code);
+    expect(about).toContain('longerThanSold');
   });
   it('adds up', () => {
     const found = plan([]);

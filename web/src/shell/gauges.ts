@@ -23,7 +23,7 @@ export function gaugesOf(
     ...(way ? way.gauges(context) : [UNBORNE, UNBORNE, UNBORNE]),
     massGauge(context),
     calmGauge(context),
-    costGauge(stock?.cost ?? null, rig.wants),
+    costGauge(!stock ? 'reckoning' : stock.lines.some((l) => l.tooLong) ? 'unsold' : stock.cost, rig.wants),
   ];
   return all.map((gauge, i) => ({ ...gauge, id: IDS[i]! }));
 }

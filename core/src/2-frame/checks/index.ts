@@ -13,6 +13,7 @@ import { holeInBar } from './holeInBar';
 import { holeNearEnd } from './holeNearEnd';
 import { inShot } from './inShot';
 import { loadInJaws } from './loadInJaws';
+import { longerThanSold } from './longerThanSold';
 import { noFitting } from './noFitting';
 import { partsWithoutMass } from './partsWithoutMass';
 import { pinThroughTube } from './pinThroughTube';
@@ -36,6 +37,7 @@ export const FRAME_CHECKS: readonly FrameCheck[] = [
   holeNearEnd,
   inShot,
   loadInJaws,
+  longerThanSold,
   noFitting,
   partsWithoutMass,
   pinThroughTube,

@@ -47,10 +47,12 @@ export class Stock {
   protected readonly lines = computed(() =>
     (this.plan()?.lines ?? []).map((line) => ({ ...line, held: this.binItem(line.item), key: line.item })),
   );
+  protected readonly missing = computed(() => this.lines().some((l) => l.tooLong));
   protected readonly verdict = computed(() => {
     const bench = this.bench();
     const cost = this.plan()?.cost;
     if (!bench || cost === undefined) return '';
+    if (this.missing()) return 'What all of it costs is not known till each piece comes out of a length that is sold.';
     const shop = bench.rig.wants.shopPrice;
     if (shop === 0) return 'Type what a ready-made one costs to compare.';
     const left = shop - cost;
@@ -120,7 +122,7 @@ export class Stock {
       item: l.item,
       needed: l.needed,
       in_bin: l.inBin,
-      to_buy: l.buy,
+      to_buy: l.tooLong ? 'none is long enough' : l.buy,
       sold_by: l.kind === 'bars' ? 'bar' : 'pack',
       bar_length_mm: l.barLength === null ? '' : millimetres(l.barLength),
       pack_of: l.kind === 'packs' ? l.packOf : '',
