@@ -353,6 +353,7 @@ function rigFor(id: string, name: string, loadout: Loadout, notes: string): RigD
     loadout: loadout.id,
     done: {},
     kerf: 0.0015,
+    fastenersCounted: true as const,
     design: {
       kind: 'family',
       family: family.id,
@@ -532,7 +533,17 @@ const others = OTHERS.map(({ id, name, family: familyId, loadout: loadoutId, not
   const own = { ...wants, ...LOOSER[id] };
   const { design, values } = startRig(familyById(familyId)!, loadout, items, own);
   setups.push({ id: `setup-${id.slice(6)}`, rig: id, loadout: loadoutId, values: { ...values } });
-  return { id, name, notes, wants: own, loadout: loadoutId, done: {}, kerf: 0.0015, design } satisfies RigDocument;
+  return {
+    id,
+    name,
+    notes,
+    wants: own,
+    loadout: loadoutId,
+    done: {},
+    kerf: 0.0015,
+    fastenersCounted: true,
+    design,
+  } satisfies RigDocument;
 });
 const bin: BinItem[] = [
   { id: 'bin-washers', name: 'M10 wide washer 30 mm', count: 12, lengths: [] },

@@ -150,6 +150,8 @@ export const rigDocument = z.strictObject({
   loadout: id.nullable(),
   /** Build steps ticked off, by step id. */
   done: z.record(z.string().max(200), z.literal(true)),
+  /** What its connections bring was counted when its set-ups were found, or its maker has been told that it was not. */
+  fastenersCounted: z.literal(true).optional(),
   /** Saw kerf, m, used for cuts. */
   kerf: notNegative.max(0.02),
 });

@@ -39,6 +39,7 @@ export class NewRig {
       loadout: of.loadout?.id ?? null,
       done: {},
       kerf: USUAL_KERF,
+      fastenersCounted: true,
       design,
     };
     const setup = { id: crypto.randomUUID(), rig: id, loadout: of.loadout?.id ?? 'bare', values: { ...values } };

@@ -26,6 +26,7 @@ const limpet: RigDocument = {
   loadout: 'ebb',
   done: {},
   kerf: 0.0015,
+  fastenersCounted: true,
   wants: { levelWithin: 0.0175, dropTime: [1.8, 2.4], massAtMost: 2.5, calmAtLeast: 5, shopPrice: 200 },
   design: { kind: 'family', family: 'gimballed-bent-bar', dimensions: {}, choices: {}, edits: [] },
 };

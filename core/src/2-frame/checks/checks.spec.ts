@@ -1,5 +1,6 @@
 import { FRAME_CHECKS, assemble } from '..';
-import type { Rig } from '../../model';
+import type { Vec3 } from '../../0-base';
+import type { PartHole, Rig } from '../../model';
 import { frameContext, figuresOf, bentBar, plainRig, usual } from '../../testing/rigs';
 
 const codes = (rig: Rig): readonly string[] =>
@@ -68,5 +69,59 @@ describe('the bent bar’s advice', () => {
         }
       }
     }
+  });
+});
+
+describe('two holes in one piece', () => {
+  const drilled = (along: number, diameter = 0.006) => ({
+    id: `h${along}`,
+    name: `hole at ${along}`,
+    along,
+    across: 0,
+    diameter,
+    afterBending: false,
+  });
+  const withHoles = (...holes: ReturnType<typeof drilled>[]): Rig => ({
+    ...plainRig,
+    bodies: plainRig.bodies.map((b) => ({ ...b, members: b.members.map((m) => ({ ...m, holes })) })),
+  });
+  const plate = (...holes: PartHole[]): Rig => ({
+    ...plainRig,
+    bodies: plainRig.bodies.map((b, i) =>
+      i > 0
+        ? b
+        : {
+            ...b,
+            parts: [
+              {
+                id: 'p',
+                name: 'plate',
+                shape: { kind: 'box', size: [0.1, 0.1, 0.005] },
+                at: [0, 0, 0],
+                material: 'steel',
+                holes,
+              },
+            ],
+          },
+    ),
+  });
+  const at = (x: number, y: number, by: string, slot?: Vec3): PartHole => ({
+    at: [x, y, 0],
+    axis: [0, 0, 1],
+    diameter: 0.006,
+    by,
+    ...(slot ? { slot } : {}),
+  });
+  const meet = (rig: Rig): readonly string[] => codes(rig).filter((c) => c.startsWith('holesMeet'));
+  it('may not run into each other, nor leave less than half of one between them', () => {
+    expect(meet(withHoles(drilled(0.1), drilled(0.104)))).toEqual(['holesMeet stop']);
+    expect(meet(withHoles(drilled(0.1), drilled(0.1089)))).toEqual(['holesMeet mend']);
+    expect(meet(withHoles(drilled(0.1), drilled(0.1091)))).toEqual([]);
+  });
+  it('of a plate count slots as long as they are, and one screw’s own holes not', () => {
+    expect(meet(plate(at(0, 0, 'a'), at(0.02, 0, 'b')))).toEqual([]);
+    expect(meet(plate(at(0, 0, 'a', [0.03, 0, 0]), at(0.02, 0, 'b')))).toEqual(['holesMeet stop']);
+    expect(meet(plate(at(0, 0, 'a', [0.03, 0, 0]), at(0, 0.0, 'b', [0, 0.03, 0])))).toEqual(['holesMeet stop']);
+    expect(meet(plate(at(0, 0, 'a'), at(0.002, 0, 'a')))).toEqual([]);
   });
 });

@@ -11,6 +11,7 @@ import { heldInSocket } from './heldInSocket';
 import { heldTogether } from './heldTogether';
 import { holeInBar } from './holeInBar';
 import { holeNearEnd } from './holeNearEnd';
+import { holesMeet } from './holesMeet';
 import { inShot } from './inShot';
 import { loadInJaws } from './loadInJaws';
 import { longerThanSold } from './longerThanSold';
@@ -35,6 +36,7 @@ export const FRAME_CHECKS: readonly FrameCheck[] = [
   heldTogether,
   holeInBar,
   holeNearEnd,
+  holesMeet,
   inShot,
   loadInJaws,
   longerThanSold,

@@ -31,6 +31,7 @@ const PLATE_SCREWS = 0.018; // of the camera plate from its middle, each side
 const SLIDE = 0.02;
 const PLATE_BEYOND = 0.03; // of the camera's hole and of what the plate slides on
 const FROM_EDGE = 0.00675; // of a foot bar's M4 screws, from the lower bar's edges: one and a half holes
+const ASIDE = 0.005; // and of each from the foot bar's middle: across the corners of a narrow bar there is more between them
 const FOOT_RECESS = 0.004; // of the screw's head in a rubber foot
 const FINGERS = 0.05; // from a post's middle to the nearest thing the knuckles meet
 
@@ -467,7 +468,7 @@ function footParts({ dimensions: d }: FamilyInput, lay: Layout): Held & { readon
           id: `foot-bar-${side}-${end}`,
           name: `${end} bolt of the ${side} foot bar`,
           on: 'lower-bar',
-          point: [e * (lay.width / 2 - FROM_EDGE), s * y, 0],
+          point: [e * (lay.width / 2 - FROM_EDGE), s * (y + e * ASIDE), 0],
           way: [0, 0, -1],
           thread: 'M4',
           stack: [

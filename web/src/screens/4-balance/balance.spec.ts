@@ -36,6 +36,19 @@ describe('the balance screen', () => {
     await fixture.whenStable();
     expect(said(page)).toMatch(/^Balanced with/);
   });
+  it('tells of a rig kept before its screws were counted what they change, once', async () => {
+    const { fastenersCounted: _told, ...older } = limpet;
+    localStorage.setItem('tide-pebble.rig', 'r1');
+    const { page, press, documents, fixture } = await screen(Balance, { ...held, rig: [older] });
+    const notice = (): string => page.querySelector('tp-fasteners-notice')?.textContent ?? '';
+    expect(notice()).toMatch(/count now: \d+ pieces, \d+ g/);
+    expect(notice()).toMatch(/As it is set it hangs .*; without them /);
+    await press('Trim it anew');
+    await fixture.whenStable();
+    expect(said(page)).toMatch(/^Balanced with/);
+    expect(documents.get('rig', 'r1')!.fastenersCounted).toBeTrue();
+    expect(notice()).toBe('');
+  });
   it('never sets on one rig what was worked out for another', async () => {
     const { page, press, jobs, workspace, values, fixture } = await open();
     jobs.held = [];

@@ -39,6 +39,7 @@ import { nextFrame } from '../../ui/timing/next-frame';
 import { NoBench } from '../../ui/no-bench';
 import { RigViews } from '../../ui/drawing/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
+import { FastenersNotice } from './fasteners-notice';
 import { TradePanel } from './trade-panel';
 import { TrimResult } from './trim-result';
 import { WantsPanel } from './wants-panel';
@@ -57,6 +58,7 @@ const PLAYED_FOR = 3;
     BenchTabs,
     ReadoutList,
     StageLayout,
+    FastenersNotice,
     TradePanel,
     TrimResult,
     WantsPanel,
