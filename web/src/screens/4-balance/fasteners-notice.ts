@@ -1,7 +1,8 @@
 /** Told once of a rig kept before its screws and nuts were counted: what they weigh, how it hangs by them, and to trim it anew. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
-import { fastenersCounted, figure, say, type Hanging, type Phrase } from '@tide-pebble/core';
+import { fastenersCounted, figure, say, type Hung, type Phrase } from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { SayPipe } from '../../ui/figures/figures.pipe';
@@ -48,17 +49,25 @@ export class FastenersNotice {
   readonly bench = input.required<Bench>();
   readonly trim = output<void>();
 
+  private readonly log = toSignal(this.workspace.log$, { initialValue: [] });
   protected readonly told = computed((): { readonly title: Phrase; readonly why: Phrase } | null => {
-    const { rig, work, values } = this.bench();
+    const { rig, work, judged } = this.bench();
     if (rig.fastenersCounted) return null;
-    const { pieces, mass, without, with: now } = fastenersCounted(work, values);
+    const { pieces, mass } = fastenersCounted(work.assembly);
     if (pieces === 0) return null;
+    const { hung } = judged.evaluation;
+    const then = this.log()
+      .filter((e) => e.rig === rig.id && e.loadout === rig.loadout)
+      .sort((a, b) => b.when.localeCompare(a.when))[0]?.expected;
     return {
       title: say`The screws, nuts and washers of this rig count now: ${figure('count', pieces)} pieces, ${figure('mass', mass)}.`,
       why: [
-        ...say`It was kept before they did, and what was set then was found without them.`,
-        ...(without && now
-          ? [...say` As it is set it hangs `, ...hangs(now), ...say`; without them `, ...hangs(without), '.']
+        ...say`It was kept before all of them did: what was set then was found with less on it.`,
+        ...(hung
+          ? [...say` As it is set it hangs `, ...hangs(hung.hang.rest?.noseDown ?? null, timeOf(hung)), '.']
+          : []),
+        ...(hung && then
+          ? [...say` When it was last read it was reckoned to hang `, ...hangs(then.noseDown, then.dropPitch), '.']
           : []),
         ...say` They are in To buy and in Build.`,
       ],
@@ -74,7 +83,10 @@ export class FastenersNotice {
   }
 }
 
-function hangs({ noseDown, dropTime }: Hanging): Phrase {
+const timeOf = ({ pitch }: Hung): number | null => (pitch.drop.kind === 'falls' ? pitch.drop.time : null);
+
+/** Nose down is positive, rad; null where it turns over, or does not fall to rest upright. */
+function hangs(noseDown: number | null, dropTime: number | null): Phrase {
   if (noseDown === null) return ['upside down'];
   const way = noseDown >= 0 ? 'nose down' : 'nose up';
   const level = say`${figure('angle', Math.abs(noseDown), 1)} ${way}`;
