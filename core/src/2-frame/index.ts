@@ -72,6 +72,8 @@ export { barGap, pointGap, reachFromAxis, solidGap, type Solid3 } from './cleara
 export { sweep } from './clearances/sweep';
 // drawing
 export { boreOutline, nearness, outline, project, type Point2, type View } from './outlines/outline';
+export { NUT_WORDS } from './hardware/boltUp';
+export { nutsFor } from './connections/nutsFor';
 export { THREADS } from './hardware/thread';
 export { fastenerMass, type Fastener } from './hardware/fastenerMass';
 export { stackUp, type StackInput, type StackLayer, type StackUp } from './hardware/stackUp';

@@ -25,6 +25,7 @@ const end = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('thin') }),
   z.strictObject({ kind: z.literal('lock') }),
   z.strictObject({ kind: z.literal('wing') }),
+  z.strictObject({ kind: z.literal('cap') }),
   z.strictObject({
     kind: z.literal('tapped'),
     piece: id,
@@ -33,6 +34,9 @@ const end = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('camera'), depth: positive }),
 ]);
+/** What turns on a thread at a screw's end. */
+export const NUT_KINDS = ['nut', 'thin', 'lock', 'wing', 'cap'] as const;
+export type NutKind = (typeof NUT_KINDS)[number];
 export type ScrewEnd = z.infer<typeof end>;
 
 const bolted = z.strictObject({
@@ -61,6 +65,8 @@ const bolted = z.strictObject({
   rod: z.literal(true).optional(),
   /** A washer under the head where its layer would not ask for one. */
   washer: z.literal('flat').optional(),
+  /** Against coming loose: under the nut, or under the head of one that is screwed in. */
+  lockWasher: z.literal('spring').optional(),
   stack: z.array(layer).min(1).max(20),
   end,
   /** Comes apart each time the rig is packed. */

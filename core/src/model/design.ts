@@ -17,6 +17,7 @@ import {
   vec3,
 } from './quantity';
 import { ownSize } from './ownSize';
+import { NUT_KINDS } from './connection';
 import { contact, FITTINGS, HOLDS, joint, member, node, part, pose, rig, station, stock } from './rig';
 
 /**
@@ -54,6 +55,14 @@ export const edit = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('screw'), id, target: id, length: size }),
   /** Another thread for a connection's screw: its length, nuts, washers and holes follow. */
   z.strictObject({ kind: z.literal('thread'), id, target: id, thread: name }),
+  /** Another nut at its end, and a spring washer under it or none. */
+  z.strictObject({
+    kind: z.literal('fasten'),
+    id,
+    target: id,
+    nut: z.enum(NUT_KINDS).optional(),
+    lockWasher: z.enum(['spring', 'none']).optional(),
+  }),
   z.strictObject({
     kind: z.literal('fitting'),
     id,

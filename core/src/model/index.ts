@@ -19,6 +19,8 @@ export {
   type StateChoice,
 } from './load';
 export {
+  NUT_KINDS,
+  type NutKind,
   type Bolted,
   type Hinged,
   type ScrewedIn,

@@ -4,7 +4,9 @@ import { placeLoad } from '../../1-load';
 import { assemble, designRig, FAMILIES, FRAME_CHECKS, USUAL_HANDS } from '..';
 import { applyEdits } from '../edits/applyEdits';
 import { endCap } from '../parts/hardware';
-import type { Design, Rig } from '../../model';
+import type { Design, Edit, Rig } from '../../model';
+import { NUT_WORDS } from '../hardware/boltUp';
+import { nutsFor } from './nutsFor';
 import { frameContext } from '../../testing/rigs';
 import { THREE_LOADS } from '../../testing/loads';
 import { STATED_FAMILIES } from '../families';
@@ -104,6 +106,42 @@ describe('another thread', () => {
         }
       }
     }
+  });
+});
+
+describe('another nut, and a spring washer', () => {
+  it('change what a screw brings and nothing else, or say in words why they cannot be', () => {
+    for (const family of STATED_FAMILIES) {
+      const rig = usualOf(family.id);
+      for (const c of rig.bodies.flatMap((b) => b.connections ?? [])) {
+        if (c.kind !== 'bolted') continue;
+        for (const change of [...nutsFor(c).map((nut) => ({ nut })), { lockWasher: 'spring' as const }]) {
+          const { rig: edited, unapplied } = applyEdits(rig, [{ kind: 'fasten', id: 'n', target: c.id, ...change }]);
+          expect(unapplied).withContext(c.id).toEqual([]);
+          const { rig: after, faults } = hardwareOf(edited, null);
+          const made = after.bodies.flatMap((b) => b.parts.filter((p) => p.by === c.id).map((p) => p.name));
+          if (faults.length > 0) expect(faults.every((f) => render(f.reason, METRIC).length > 10)).toBeTrue();
+          else
+            expect(made)
+              .withContext(`${family.id} ${c.id}`)
+              .toContain('nut' in change ? `${c.thread} ${NUT_WORDS[change.nut]}` : `${c.thread} spring washer`);
+          const back = applyEdits(edited, [{ kind: 'fasten', id: 'b', target: c.id, lockWasher: 'none' }]).rig;
+          if ('lockWasher' in change) expect(back).toEqual(rig);
+        }
+      }
+    }
+  });
+  it('of a thread they are not made in are said not to be', () => {
+    const rig = usualOf('tube-frame');
+    const bolt = rig.bodies
+      .flatMap((b) => b.connections ?? [])
+      .find((c) => c.kind === 'bolted' && nutsFor(c).includes('cap'))!;
+    const edits: Edit[] = [
+      { kind: 'fasten', id: 'n', target: bolt.id, nut: 'cap' },
+      { kind: 'thread', id: 't', target: bolt.id, thread: 'M12' },
+    ];
+    const reasons = hardwareOf(applyEdits(rig, edits).rig, null).faults.map((f) => render(f.reason, METRIC));
+    expect(reasons).toContain('No cap nut is made in M12: take another nut.');
   });
 });
 

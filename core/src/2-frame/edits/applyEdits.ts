@@ -1,6 +1,6 @@
 /** The maker's own changes laid over a rig by identifier; what has a twin is changed in pairs, mirrored. */
 import { add, subtract, type Quaternion, type Vec3 } from '../../0-base';
-import type { Body, Edit, Joint, Member, Part, Pivot, Rig, StatedConnection, Supply } from '../../model';
+import type { Body, Bolted, Edit, Joint, Member, Part, Pivot, Rig, StatedConnection, Supply } from '../../model';
 import { mirroredMember, mirroredNode, mirroredPart, mirroredPoint, mirroredTurn } from './mirror';
 import { attached } from './attach';
 import { beyondEnd } from './beyondEnd';
@@ -9,6 +9,7 @@ import { FITTING_NAMES } from '../fittings/fittingFor';
 import { jointFacts } from '../fittings/jointFacts';
 import { movedPivot } from './movedPivot';
 import { partMoved, partTurned } from './placePart';
+import { nutsFor } from '../connections/nutsFor';
 import { fastenedAt, screwsMoved } from '../connections/fastenedAt';
 import { without } from '../connections/kinds';
 import { refit } from '../fittings/refit';
@@ -70,6 +71,8 @@ function applied(rig: Rig, edit: Edit): Rig | null {
       );
     case 'thread':
       return threaded(rig, edit);
+    case 'fasten':
+      return fastened(rig, edit);
     case 'fitting':
       return measuredFitting(rig, edit);
     case 'comfort':
@@ -191,6 +194,24 @@ function threaded(rig: Rig, { target, thread }: EditOf<'thread'>): Rig | null {
       ...(b.connections ? { connections: b.connections.map((c) => (c === own ? { ...own, thread } : c)) } : {}),
       stations: b.stations.map((s) => (rows.has(s.id) ? { ...s, boltDiameter: found.diameter } : s)),
     })),
+  };
+}
+
+/** Another nut where one turns at its end, if it is made in that thread; a spring washer anywhere. */
+function fastened(rig: Rig, { target, nut, lockWasher }: EditOf<'fasten'>): Rig | null {
+  const own = rig.bodies.flatMap((b) => b.connections ?? []).find((c) => c.id === target);
+  if (own?.kind !== 'bolted' || (nut && !nutsFor(own).includes(nut))) return null;
+  const { lockWasher: _before, ...rest } = own;
+  const next: Bolted = {
+    ...(lockWasher ? rest : own),
+    ...(lockWasher === 'spring' ? { lockWasher } : {}),
+    ...(nut ? { end: { kind: nut } } : {}),
+  };
+  return {
+    ...rig,
+    bodies: rig.bodies.map((b) =>
+      b.connections?.includes(own) ? { ...b, connections: b.connections.map((c) => (c === own ? next : c)) } : b,
+    ),
   };
 }
 

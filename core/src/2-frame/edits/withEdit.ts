@@ -88,6 +88,7 @@ function merged(before: Edit, edit: Edit): Edit {
   if (before.kind === 'turn' && edit.kind === 'turn')
     return { ...edit, turn: quaternionOf(multiply(rotationOf(edit.turn), rotationOf(before.turn))) };
   if (before.kind === 'fitting' && edit.kind === 'fitting') return { ...before, ...edit };
+  if (before.kind === 'fasten' && edit.kind === 'fasten') return { ...before, ...edit };
   return edit;
 }
 

@@ -1,8 +1,8 @@
 import * as fc from 'fast-check';
 import { holds } from '../../testing/holds';
 import { boltUp, type Bolt, type BoltEnd } from './boltUp';
-import { NUT } from './sizes';
-import { threadOf, THREADS } from './thread';
+import { CAP_NUT_DEPTH, NUT, TAPPING_HOLE } from './sizes';
+import { threadArea, threadOf, THREADS } from './thread';
 
 const bolt = (more: Partial<Bolt> = {}): Bolt => ({
   thread: threadOf('M6'),
@@ -42,6 +42,52 @@ describe('a bolt with all that it brings', () => {
   it('is asked for in its own units', () => {
     const inch = boltUp(bolt({ thread: threadOf('1/4-20') }));
     expect(inch.pieces[0]!.item).toBe('1/4-20 × 1 in hexagon screw, threaded all along');
+  });
+  it('puts a spring washer under its nut, or under its head where it is screwed in', () => {
+    const { pieces } = boltUp(bolt({ lockWasher: 'spring' }));
+    // 1.6 of washer under the head, 14 of stack, 1.6 of washer, 1.6 of spring washer, then the nut.
+    expect(pieces.map((p) => p.role)).toEqual(['screw', 'washer-head', 'washer-end', 'washer-lock', 'nut']);
+    expect(pieces[3]!.item).toBe('M6 spring washer');
+    expect(pieces[3]!.fastener.at).toBeCloseTo(0.0156, 12);
+    expect(pieces[4]!.fastener.at).toBeCloseTo(0.0172, 12);
+    const into = boltUp(bolt({ lockWasher: 'spring', end: { kind: 'tapped', depth: 0.02, in: 'steel' }, washers: {} }));
+    expect(into.pieces.map((p) => [p.role, p.fastener.at])).toEqual([
+      ['screw', -0.0016],
+      ['washer-lock', -0.0016],
+    ]);
+  });
+  it('goes into a cap nut as far as its thread holds and short of its bottom, on a screw and on a rod', () => {
+    holds(
+      fc.property(
+        fc.constantFrom('M5', 'M6', 'M8', 'M10'),
+        fc.double({ min: 0.002, max: 0.2, noNaN: true }),
+        (name, stack) => {
+          const thread = threadOf(name);
+          const made = boltUp(bolt({ thread, layers: [{ thickness: stack }], washers: {}, end: { kind: 'cap' } }));
+          const screw = made.pieces.find((p) => p.role === 'screw')!.fastener;
+          if (!('length' in screw)) return fail('a screw has a length');
+          const into = screw.at + screw.length - stack;
+          expect(into).toBeGreaterThanOrEqual(0.8 * thread.diameter - 1e-9);
+          expect(into).toBeLessThanOrEqual(CAP_NUT_DEPTH.of(thread)! - thread.pitch + 0.001 + 1e-9);
+        },
+      ),
+      { seed: 1803, numRuns: 200 },
+    );
+  });
+  it('weighs a cap nut as its hexagon round the thread and half a round over it', () => {
+    const thread = threadOf('M8');
+    const nut = boltUp(bolt({ thread, end: { kind: 'cap' } })).pieces.find((p) => p.role === 'nut')!;
+    const hexagon = (Math.sqrt(3) / 2) * 0.013 ** 2;
+    const volume = (hexagon - threadArea(thread)) * 0.011 + (Math.PI / 6) * 0.013 ** 2 * 0.004;
+    expect(nut.mass).toBeCloseTo(7850 * volume, 9);
+  });
+  it('in a fine thread has the hexagons of the coarse one, its own pitch beyond the nut and its own tapping hole', () => {
+    const fine = boltUp(bolt({ thread: threadOf('M8×1'), washers: {} }));
+    const coarse = boltUp(bolt({ thread: threadOf('M8'), washers: {} }));
+    expect(coarse.fit.neededLength - fine.fit.neededLength).toBeCloseTo(2 * 0.00025, 12);
+    expect(TAPPING_HOLE.of({ name: 'M8×1' })).toBe(0.007);
+    expect(TAPPING_HOLE.of({ name: '1/4-28' })).toBe(0.0054);
+    expect(fine.pieces.at(-1)!.item).toBe('M8×1 nut');
   });
   it('takes up with washers under its head what no sold length is short enough for', () => {
     const shallow = bolt({

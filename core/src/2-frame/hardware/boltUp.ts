@@ -7,7 +7,10 @@ import {
   ACROSS_FLATS,
   DOME_HEAD,
   FLAT_WASHER,
+  CAP_NUT,
+  CAP_NUT_DEPTH,
   HEX_HEAD,
+  SPRING_WASHER,
   LOCK_NUT,
   NUT,
   partThread,
@@ -20,11 +23,11 @@ import {
   type SizeTable,
   type WasherTable,
 } from './sizes';
+import type { NutKind } from '../../model';
 import { stackUp, type SoldScrew, type StackEnd, type StackLayer, type StackUp } from './stackUp';
 import { threadArea, type Thread } from './thread';
 
-export type WasherKind = 'flat' | 'wide';
-export type NutKind = 'nut' | 'thin' | 'lock' | 'wing';
+export type WasherKind = 'flat' | 'wide' | 'spring';
 /** What its thread ends in. A tapped hole's depth is measured; so is a camera's socket. */
 export type BoltEnd =
   | { readonly kind: NutKind }
@@ -37,6 +40,8 @@ export interface Bolt {
   readonly layers: readonly StackLayer[];
   readonly washers?: { readonly head?: WasherKind; readonly end?: WasherKind };
   readonly end: BoltEnd;
+  /** Under the nut; or under the head, where none turns at its end. */
+  readonly lockWasher?: 'spring';
   /** Flush with the first layer's face; a dome whose square neck is let into it; a wing nut on a rod; left out: a hexagon. */
   readonly head?: 'sunk' | 'square' | 'wing';
   /** A stud that is screwed so deep into something instead of having a head, m. */
@@ -79,19 +84,32 @@ const WITHIN = { screw: 0.03, rod: 0.02, nut: 0.03, washer: 0.08 };
 const BEYOND = 2;
 /** Least thread in a tapped hole, of its diameter. */
 const HOLDS_IN = { steel: 1, aluminium: 1.5, plastic: 2.5 };
+/** Least thread in a cap nut, of its diameter: as much as in a plain one. */
+const HOLDS_IN_CAP = 0.8;
 /** In a camera: at least so far, and never to within this of its bottom, m. */
 const CAMERA = { least: 0.0045, clear: 0.0005 };
 const TAPPED_CLEAR = 0.001;
 /** Washers under a head to take up length: more than these are no repair. */
 const PACKED_AT_MOST = 4;
-const NUTS: Readonly<Record<NutKind, SizeTable>> = { nut: NUT, thin: THIN_NUT, lock: LOCK_NUT, wing: WING_HUB };
-const NUT_WORDS: Readonly<Record<NutKind, string>> = {
+export const NUT_SIZES: Readonly<Record<NutKind, SizeTable>> = {
+  nut: NUT,
+  thin: THIN_NUT,
+  lock: LOCK_NUT,
+  wing: WING_HUB,
+  cap: CAP_NUT,
+};
+export const NUT_WORDS: Readonly<Record<NutKind, string>> = {
   nut: 'nut',
   thin: 'thin nut',
   lock: 'lock nut',
   wing: 'wing nut',
+  cap: 'cap nut',
 };
-const WASHERS: Readonly<Record<WasherKind, WasherTable>> = { flat: FLAT_WASHER, wide: WIDE_WASHER };
+const WASHERS: Readonly<Record<WasherKind, WasherTable>> = {
+  flat: FLAT_WASHER,
+  wide: WIDE_WASHER,
+  spring: SPRING_WASHER,
+};
 /** Sawn and filed to this, m: a screw that must not bottom. */
 const SAWN_TO = 0.0001;
 const SLACK = 1e-9;
@@ -100,7 +118,7 @@ const ROD_STEP = 0.001;
 /** Longest hexagon screw threaded all along, of its diameter (ISO 4017 as it is sold). */
 const FULL_TO = 10;
 
-const isNut = (end: BoltEnd): end is { readonly kind: NutKind } => end.kind in NUTS;
+const isNut = (end: BoltEnd): end is { readonly kind: NutKind } => end.kind in NUT_SIZES;
 
 /** While sizes are dragged the same screws are asked for again and again. */
 const known = new Map<string, BoltedUp>();
@@ -118,9 +136,9 @@ export function boltUp(bolt: Bolt): BoltedUp {
 }
 
 /** All that the answer depends on, to the bit. */
-function keyOf({ thread, layers, washers = {}, end, head, root, rod, full, stands }: Bolt): string {
+function keyOf({ thread, layers, washers = {}, end, lockWasher, head, root, rod, full, stands }: Bolt): string {
   const ends = 'depth' in end ? `${end.kind} ${end.depth} ${'in' in end ? end.in : ''}` : end.kind;
-  let key = `${thread.name} ${washers.head} ${washers.end} ${ends} ${head} ${root} ${rod} ${full} ${stands}`;
+  let key = `${thread.name} ${washers.head} ${washers.end} ${lockWasher} ${ends} ${head} ${root} ${rod} ${full} ${stands}`;
   for (const l of layers) key += ` ${l.thickness} ${l.plusMinus} ${l.count}`;
   return key;
 }
@@ -138,6 +156,7 @@ function worked(bolt: Bolt): BoltedUp {
       ...(head ? [{ name: 'washer', thickness: thick(head) }] : []),
       ...bolt.layers,
       ...(under ? [{ name: 'washer', thickness: thick(under) }] : []),
+      ...lockLayer(bolt),
     ];
     const fit = stackUp({
       threadDiameter: thread.diameter,
@@ -152,7 +171,7 @@ function worked(bolt: Bolt): BoltedUp {
         fit,
         packed,
         length: fit.chosenLength,
-        engagement: isNut(bolt.end) ? sizeOf(NUTS[bolt.end.kind], thread) : fit.engagement,
+        engagement: fit.engagement ?? (isNut(bolt.end) ? sizeOf(NUT_SIZES[bolt.end.kind], thread) : null),
         pieces: piecesOf(bolt, { kind: 'screw', length: fit.chosenLength }, packed),
       };
     // Only one that is too long, or meets with its plain shank, is helped by washers.
@@ -161,6 +180,16 @@ function worked(bolt: Bolt): BoltedUp {
       return isNut(bolt.end) ? onRod(bolt, bolt.end.kind, bare) : sawn(bolt, bare);
   }
 }
+
+/** By what it does there. */
+export const LOCK_ROLE = 'washer-lock';
+const lockLayer = ({ lockWasher, thread }: Bolt): readonly StackLayer[] =>
+  lockWasher ? [{ name: 'lock washer', thickness: sizeOf(WASHERS[lockWasher].thick, thread) }] : [];
+/** How far a rod goes on past the stack: through its nut and beyond, or into a cap nut and short of its bottom. */
+const reachInto = (kind: NutKind, thread: Thread): number =>
+  kind === 'cap'
+    ? sizeOf(CAP_NUT_DEPTH, thread) - thread.pitch
+    : sizeOf(NUT_SIZES[kind], thread) + BEYOND * thread.pitch;
 
 function sizeOf(table: SizeTable, thread: Thread): number {
   const size = table.of(thread);
@@ -176,7 +205,14 @@ const soldScrews = (thread: Thread, full: boolean): readonly SoldScrew[] =>
   });
 
 function endOf(end: BoltEnd, thread: Thread): StackEnd {
-  if (isNut(end)) return { type: 'nut', height: sizeOf(NUTS[end.kind], thread), pitchesBeyond: BEYOND };
+  if (end.kind === 'cap')
+    return {
+      type: 'blind',
+      threadDepth: sizeOf(CAP_NUT_DEPTH, thread),
+      engagementDiameters: HOLDS_IN_CAP,
+      clearOfBottom: thread.pitch,
+    };
+  if (isNut(end)) return { type: 'nut', height: sizeOf(NUT_SIZES[end.kind], thread), pitchesBeyond: BEYOND };
   return end.kind === 'camera'
     ? {
         type: 'blind',
@@ -217,12 +253,25 @@ export function washerPiece(thread: Thread, role: string, kind: WasherKind, at: 
 const wingFlats = (thread: Thread, hub: number): number =>
   Math.sqrt((sizeOf(WING_MASS, thread) / STEEL / hub + threadArea(thread)) / (Math.sqrt(3) / 2));
 
+/** Of a hexagon of the whole height that weighs what the nut does: hexagon round the thread, a dome of half a round over it. */
+function capFlats(thread: Thread, height: number): number {
+  const [flats, depth] = [sizeOf(ACROSS_FLATS, thread), sizeOf(CAP_NUT_DEPTH, thread)];
+  const dome = (Math.PI / 6) * flats ** 2 * (height - depth);
+  const volume = ((Math.sqrt(3) / 2) * flats ** 2 - threadArea(thread)) * depth + dome;
+  return Math.sqrt((volume / height + threadArea(thread)) / (Math.sqrt(3) / 2));
+}
+
 export function nutPiece(thread: Thread, role: string, kind: NutKind, at: number): BoltPiece {
-  const height = sizeOf(NUTS[kind], thread);
+  const height = sizeOf(NUT_SIZES[kind], thread);
   const fastener: Fastener = {
     type: 'hexNut',
     at,
-    acrossFlats: kind === 'wing' ? wingFlats(thread, height) : sizeOf(ACROSS_FLATS, thread),
+    acrossFlats:
+      kind === 'wing'
+        ? wingFlats(thread, height)
+        : kind === 'cap'
+          ? capFlats(thread, height)
+          : sizeOf(ACROSS_FLATS, thread),
     height,
     threadDiameter: thread.diameter,
     pitch: thread.pitch,
@@ -261,7 +310,7 @@ function shankPieces({ thread, head, full }: Bolt, shank: Shank, at: number): re
   const threads = { threadDiameter: thread.diameter, pitch: thread.pitch };
   if (shank.kind === 'rod') {
     const kind = head === 'wing' ? 'wing' : 'nut';
-    const nutAt = at - sizeOf(NUTS[kind], thread);
+    const nutAt = at - sizeOf(NUT_SIZES[kind], thread);
     const rod: Fastener = {
       type: 'threadedRod',
       at: nutAt - BEYOND * thread.pitch,
@@ -307,27 +356,31 @@ function shankPieces({ thread, head, full }: Bolt, shank: Shank, at: number): re
 }
 
 function piecesOf(bolt: Bolt, shank: Shank, packed: number): readonly BoltPiece[] {
-  const { thread, layers, washers = {}, end, stands } = bolt;
+  const { thread, layers, washers = {}, end, stands, lockWasher } = bolt;
   const through = stands ?? layers.reduce((s, l) => s + l.thickness * (l.count ?? 1), 0);
   const thick = (kind: WasherKind | undefined): number => (kind ? sizeOf(WASHERS[kind].thick, thread) : 0);
   const flat = packed > 0 ? thick('flat') : 0;
-  const headAt = -thick(washers.head) - packed * flat;
+  const lock = thick(lockWasher);
+  const packedFrom = -thick(washers.head) - packed * flat;
+  const headAt = packedFrom - (isNut(end) ? 0 : lock);
+  const under = through + thick(washers.end);
   return [
     ...shankPieces(bolt, shank, headAt),
     ...Array.from({ length: packed }, (_, i) =>
-      washerPiece(thread, `washer-packing-${i + 1}`, 'flat', headAt + i * flat),
+      washerPiece(thread, `washer-packing-${i + 1}`, 'flat', packedFrom + i * flat),
     ),
     ...(washers.head ? [washerPiece(thread, 'washer-head', washers.head, -thick(washers.head))] : []),
     ...(washers.end ? [washerPiece(thread, 'washer-end', washers.end, through)] : []),
-    ...(isNut(end) ? [nutPiece(thread, 'nut', end.kind, through + thick(washers.end))] : []),
+    ...(lockWasher ? [washerPiece(thread, LOCK_ROLE, lockWasher, isNut(end) ? under : headAt)] : []),
+    ...(isNut(end) ? [nutPiece(thread, 'nut', end.kind, under + lock)] : []),
   ];
 }
 
 /** Where no screw is sold so long with thread enough: a rod sawn to length, with a nut for a head. Its length takes in both nuts. */
 function onRod(bolt: Bolt, kind: NutKind, fit: StackUp): BoltedUp {
   const { thread } = bolt;
-  const end = sizeOf(NUTS[kind], thread);
-  const exact = fit.stackMost + sizeOf(NUT, thread) + end + 2 * BEYOND * thread.pitch;
+  const end = sizeOf(NUT_SIZES[kind], thread);
+  const exact = fit.stackMost + sizeOf(NUT, thread) + BEYOND * thread.pitch + reachInto(kind, thread);
   const length = Math.ceil(exact / ROD_STEP - 1e-9) * ROD_STEP;
   return { fit, packed: 0, length, engagement: end, pieces: piecesOf(bolt, { kind: 'rod', length }, 0) };
 }
@@ -338,7 +391,7 @@ export function onOwnRod(bolt: Bolt, [from, to]: readonly [number, number]): Bol
   if (!isNut(end)) throw new RangeError('no rod without a nut');
   const kind = end.kind;
   const thick = (w: WasherKind | undefined): number => (w ? sizeOf(WASHERS[w].thick, thread) : 0);
-  const all = [{ thickness: thick(washers.head) }, ...layers, { thickness: thick(washers.end) }];
+  const all = [{ thickness: thick(washers.head) }, ...layers, { thickness: thick(washers.end) }, ...lockLayer(bolt)];
   const fit = stackUp({
     threadDiameter: thread.diameter,
     pitch: thread.pitch,
@@ -347,14 +400,18 @@ export function onOwnRod(bolt: Bolt, [from, to]: readonly [number, number]): Bol
     soldLengths: [],
   });
   const before = thick(washers.head) + sizeOf(NUT, thread);
-  const beyond = fit.stackMost - thick(washers.head) + sizeOf(NUTS[kind], thread) + BEYOND * thread.pitch;
-  const reaches = from <= -before + SLACK && to >= beyond - SLACK;
+  const past = fit.stackMost - thick(washers.head);
+  const [least, most] =
+    kind === 'cap'
+      ? [HOLDS_IN_CAP * thread.diameter, sizeOf(CAP_NUT_DEPTH, thread)]
+      : [sizeOf(NUT_SIZES[kind], thread) + BEYOND * thread.pitch, Infinity];
+  const reaches = from <= -before + SLACK && to >= past + least - SLACK && to <= past + most + SLACK;
   const pieces = piecesOf(bolt, { kind: 'rod', length: to - from }, 0).filter((p) => p.role !== 'screw');
   return {
     fit,
     packed: 0,
     length: reaches ? to - from : null,
-    engagement: reaches ? sizeOf(NUTS[kind], thread) : null,
+    engagement: reaches ? sizeOf(NUT_SIZES[kind], thread) : null,
     pieces,
   };
 }
@@ -383,15 +440,16 @@ function sawn(bolt: Bolt, fit: StackUp): BoltedUp {
 function rooted(bolt: Bolt, root: number, kind: NutKind): BoltedUp {
   const { thread, layers, washers = {}, end, stands } = bolt;
   const under = washers.end ? sizeOf(WASHERS[washers.end].thick, thread) : 0;
+  const lock = lockLayer(bolt).reduce((s, l) => s + l.thickness, 0);
   const fit = stackUp({
     threadDiameter: thread.diameter,
     pitch: thread.pitch,
-    layers: [...layers, { thickness: under }],
+    layers: [...layers, { thickness: under }, ...lockLayer(bolt)],
     end: endOf(end, thread),
     soldLengths: [],
   });
-  const nut = sizeOf(NUTS[kind], thread);
-  const length = Math.ceil((root + fit.stackMost + nut + BEYOND * thread.pitch) / ROD_STEP - 1e-9) * ROD_STEP;
+  const nut = sizeOf(NUT_SIZES[kind], thread);
+  const length = Math.ceil((root + fit.stackMost + reachInto(kind, thread)) / ROD_STEP - 1e-9) * ROD_STEP;
   const through = stands ?? layers.reduce((s, l) => s + l.thickness * (l.count ?? 1), 0);
   const rod: Fastener = {
     type: 'threadedRod',
@@ -408,7 +466,8 @@ function rooted(bolt: Bolt, root: number, kind: NutKind): BoltedUp {
     pieces: [
       weighedPiece('screw', `${thread.name} threaded rod`, rod, WITHIN.rod),
       ...(washers.end ? [washerPiece(thread, 'washer-end', washers.end, through)] : []),
-      nutPiece(thread, 'nut', kind, through + under),
+      ...(bolt.lockWasher ? [washerPiece(thread, LOCK_ROLE, bolt.lockWasher, through + under)] : []),
+      nutPiece(thread, 'nut', kind, through + under + lock),
     ],
   };
 }
@@ -416,7 +475,7 @@ function rooted(bolt: Bolt, root: number, kind: NutKind): BoltedUp {
 /** Into a thread cut deep in: a rod of whole millimetres, with a nut for a head. */
 function rodInto(bolt: Bolt, fit: StackUp, under: number): BoltedUp {
   const { thread } = bolt;
-  const beyond = sizeOf(NUTS[bolt.head === 'wing' ? 'wing' : 'nut'], thread) + BEYOND * thread.pitch;
+  const beyond = sizeOf(NUT_SIZES[bolt.head === 'wing' ? 'wing' : 'nut'], thread) + BEYOND * thread.pitch;
   const length = Math.round((under + beyond) / ROD_STEP) * ROD_STEP;
   return {
     fit,

@@ -170,8 +170,8 @@ describe('what fasteners weigh', () => {
 
 describe('sizes by the standard', () => {
   it('grow with the thread, and fit each other', () => {
-    for (const standard of ['ISO', 'UNC'] as const) {
-      const own = THREADS.filter((t) => t.standard === standard);
+    for (const standard of ['ISO', 'unified'] as const) {
+      const own = THREADS.filter((t) => t.standard === standard).sort((a, b) => a.diameter - b.diameter);
       for (const of of [
         ACROSS_FLATS,
         HEX_HEAD,

@@ -2,11 +2,11 @@
  * What screws, nuts and washers of each thread measure, m. From the standards named, by memory; those marked `unsure` are to be
  * checked against a sheet before a drawing leans on their last tenth. A thread that a standard does not know has no entry.
  */
-import type { Thread } from './thread';
+import { coarseName, threadOf, type Thread } from './thread';
 
 const MM = 0.001;
 /** One figure a thread, in mm, in the order below; a gap where there is none. */
-const ORDER = ['M3', 'M4', 'M5', 'M6', 'M8', 'M10', 'M12', '1/4-20', '5/16-18', '3/8-16'] as const;
+const ORDER = ['M3', 'M4', 'M5', 'M6', 'M8', 'M10', 'M12', '1/4-20', '5/16-18', '3/8-16', '1/2-13'] as const;
 type Row = readonly (number | null)[];
 
 export interface SizeTable {
@@ -21,7 +21,7 @@ const table = (what: string, standard: string, row: Row, unsure?: true): SizeTab
   standard,
   ...(unsure ? { unsure } : {}),
   of: ({ name }) => {
-    const value = row[ORDER.indexOf(name as (typeof ORDER)[number])] ?? null;
+    const value = row[ORDER.indexOf(coarseName(name) as (typeof ORDER)[number])] ?? null;
     return value === null ? null : value * MM;
   },
 });
@@ -30,45 +30,49 @@ const N = null;
 export const ACROSS_FLATS = table(
   'hexagon, across flats',
   'ISO 272, ASME B18.2.1',
-  [5.5, 7, 8, 10, 13, 16, 18, 11.11, 12.7, 14.29],
+  [5.5, 7, 8, 10, 13, 16, 18, 11.11, 12.7, 14.29, 19.05],
 );
 export const HEX_HEAD = table(
   'hexagon head',
   'ISO 4014 and 4017, ASME B18.2.1',
-  [2, 2.8, 3.5, 4, 5.3, 6.4, 7.5, 3.97, 5.16, 5.95],
+  [2, 2.8, 3.5, 4, 5.3, 6.4, 7.5, 3.97, 5.16, 5.95, 7.94],
 );
 /** Head of a 90° countersunk screw with a hexagon socket: its sharp diameter, height, and the socket's key and depth. */
 export const SUNK_HEAD = {
   diameter: table(
     'countersunk head',
     'ISO 10642, ASME B18.3',
-    [6.72, 8.96, 11.2, 13.44, 17.92, 22.4, 26.88, 13.49, 16.66, 19.84],
+    [6.72, 8.96, 11.2, 13.44, 17.92, 22.4, 26.88, 13.49, 16.66, 19.84, 23.81],
     true,
   ),
   height: table(
     'countersunk head, height',
     'ISO 10642, ASME B18.3',
-    [1.86, 2.48, 3.1, 3.72, 4.96, 6.2, 7.44, 4.09, 5.03, 5.94],
+    [1.86, 2.48, 3.1, 3.72, 4.96, 6.2, 7.44, 4.09, 5.03, 5.94, 6.38],
     true,
   ),
-  key: table('countersunk head, key', 'ISO 10642, ASME B18.3', [2, 2.5, 3, 4, 5, 6, 8, 3.97, 4.76, 5.56], true),
+  key: table('countersunk head, key', 'ISO 10642, ASME B18.3', [2, 2.5, 3, 4, 5, 6, 8, 3.97, 4.76, 5.56, 7.94], true),
   keyDepth: table(
     'countersunk head, depth of its key',
     'ISO 10642, ASME B18.3',
-    [1.1, 1.5, 1.9, 2.2, 3, 3.6, 4.3, 2.8, 3.4, 3.8],
+    [1.1, 1.5, 1.9, 2.2, 3, 3.6, 4.3, 2.8, 3.4, 3.8, 4.4],
     true,
   ),
 } as const;
 export const NUT = table(
   'hexagon nut',
   'ISO 4032, ASME B18.2.2',
-  [2.4, 3.2, 4.7, 5.2, 6.8, 8.4, 10.8, 5.56, 6.75, 8.33],
+  [2.4, 3.2, 4.7, 5.2, 6.8, 8.4, 10.8, 5.56, 6.75, 8.33, 11.11],
 );
-export const THIN_NUT = table('thin nut', 'ISO 4035, ASME B18.2.2', [1.8, 2.2, 2.7, 3.2, 4, 5, 6, 3.97, 4.76, 5.56]);
+export const THIN_NUT = table(
+  'thin nut',
+  'ISO 4035, ASME B18.2.2',
+  [1.8, 2.2, 2.7, 3.2, 4, 5, 6, 3.97, 4.76, 5.56, 7.94],
+);
 export const LOCK_NUT = table(
   'lock nut',
   'ISO 7040, ASME B18.16.6',
-  [4.5, 6, 6.8, 8, 9.5, 11.9, 14.9, 8.1, 8.9, 11.6],
+  [4.5, 6, 6.8, 8, 9.5, 11.9, 14.9, 8.1, 8.9, 11.6, 15.1],
   true,
 );
 /** Hub of a wing nut, and what one weighs, kg: its wings are counted with it. */
@@ -95,29 +99,29 @@ export interface WasherTable {
   readonly outside: SizeTable;
   readonly thick: SizeTable;
 }
-const BORE = table('washer, bore', 'ISO 7089, SAE', [3.2, 4.3, 5.3, 6.4, 8.4, 10.5, 13, 7.14, 8.73, 10.32]);
+const BORE = table('washer, bore', 'ISO 7089, SAE', [3.2, 4.3, 5.3, 6.4, 8.4, 10.5, 13, 7.14, 8.73, 10.32, 13.49]);
 export const FLAT_WASHER: WasherTable = {
   bore: BORE,
-  outside: table('flat washer, outside', 'ISO 7089, SAE', [7, 9, 10, 12, 16, 20, 24, 15.88, 17.46, 20.64]),
-  thick: table('flat washer, thickness', 'ISO 7089, SAE', [0.5, 0.8, 1, 1.6, 1.6, 2, 2.5, 1.65, 1.65, 1.65]),
+  outside: table('flat washer, outside', 'ISO 7089, SAE', [7, 9, 10, 12, 16, 20, 24, 15.88, 17.46, 20.64, 26.99]),
+  thick: table('flat washer, thickness', 'ISO 7089, SAE', [0.5, 0.8, 1, 1.6, 1.6, 2, 2.5, 1.65, 1.65, 1.65, 2.41]),
 };
 export const WIDE_WASHER: WasherTable = {
   bore: BORE,
-  outside: table('wide washer, outside', 'ISO 7093, fender', [9, 12, 15, 18, 24, 30, 37, 31.75, N, 38.1]),
-  thick: table('wide washer, thickness', 'ISO 7093, fender', [0.8, 1, 1, 1.6, 2, 2.5, 3, 1.6, N, 1.6]),
+  outside: table('wide washer, outside', 'ISO 7093, fender', [9, 12, 15, 18, 24, 30, 37, 31.75, N, 38.1, 50.8]),
+  thick: table('wide washer, thickness', 'ISO 7093, fender', [0.8, 1, 1, 1.6, 2, 2.5, 3, 1.6, N, 1.6, 2]),
 };
 export const SPRING_WASHER: WasherTable = {
   bore: BORE,
   outside: table(
     'spring washer, outside',
     'DIN 127, ASME B18.21.1',
-    [6.2, 7.6, 9.2, 11.8, 14.8, 18.1, 21.1, 12.4, 14.8, 17.3],
+    [6.2, 7.6, 9.2, 11.8, 14.8, 18.1, 21.1, 12.4, 14.8, 17.3, 22.1],
     true,
   ),
   thick: table(
     'spring washer, thickness',
     'DIN 127, ASME B18.21.1',
-    [0.8, 0.9, 1.2, 1.6, 2, 2.2, 2.5, 1.57, 1.98, 2.39],
+    [0.8, 0.9, 1.2, 1.6, 2, 2.2, 2.5, 1.57, 1.98, 2.39, 3.18],
     true,
   ),
 };
@@ -127,34 +131,43 @@ export const CLEARANCE = {
   close: table(
     'close hole',
     'ISO 273 fine, ASME B18.2.8 close',
-    [3.2, 4.3, 5.3, 6.4, 8.4, 10.5, 13, 6.76, 8.33, 9.93],
+    [3.2, 4.3, 5.3, 6.4, 8.4, 10.5, 13, 6.76, 8.33, 9.93, 13.49],
     true,
   ),
   medium: table(
     'clearance hole',
     'ISO 273 medium, ASME B18.2.8 normal',
-    [3.4, 4.5, 5.5, 6.6, 9, 11, 13.5, 7.14, 8.73, 10.32],
+    [3.4, 4.5, 5.5, 6.6, 9, 11, 13.5, 7.14, 8.73, 10.32, 14.29],
     true,
   ),
   free: table(
     'free hole',
     'ISO 273 coarse, ASME B18.2.8 loose',
-    [3.6, 4.8, 5.8, 7, 10, 12, 14.5, 7.5, 9.1, 10.7],
+    [3.6, 4.8, 5.8, 7, 10, 12, 14.5, 7.5, 9.1, 10.7, 15.48],
     true,
   ),
 } as const;
-export const TAPPING_HOLE = table(
+const COARSE_TAPPING = table(
   'hole to tap',
-  'diameter less pitch',
-  [2.5, 3.3, 4.2, 5, 6.8, 8.5, 10.2, 5.1, 6.5, 7.9],
+  'drill sizes, diameter less pitch',
+  [2.5, 3.3, 4.2, 5, 6.8, 8.5, 10.2, 5.1, 6.5, 7.9, 10.7],
 );
+/** Of a fine thread by its own pitch, to the tenth that drills are sold in. */
+export const TAPPING_HOLE: SizeTable = {
+  ...COARSE_TAPPING,
+  of: (thread) => {
+    if (coarseName(thread.name) === thread.name) return COARSE_TAPPING.of(thread);
+    const { diameter, pitch } = threadOf(thread.name);
+    return Math.round((diameter - pitch) * 10_000) / 10_000;
+  },
+};
 
 const mm = (...list: readonly number[]): readonly number[] => list.map((x) => x * MM);
 const inches = (...list: readonly number[]): readonly number[] => list.map((x) => x * 0.0254);
 /** Lengths that screws are sold in, under the head, shortest first. */
 export const SOLD_LENGTHS: Readonly<Record<Thread['standard'], readonly number[]>> = {
   ISO: mm(6, 8, 10, 12, 16, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 120),
-  UNC: inches(3 / 8, 1 / 2, 5 / 8, 3 / 4, 7 / 8, 1, 1.25, 1.5, 1.75, 2, 2.5, 3, 3.5, 4),
+  unified: inches(3 / 8, 1 / 2, 5 / 8, 3 / 4, 7 / 8, 1, 1.25, 1.5, 1.75, 2, 2.5, 3, 3.5, 4),
 };
 
 /** Threaded length of a part-threaded hexagon screw up to 125 mm, m (ISO 4014; ASME B18.2.1 up to 6 in). */

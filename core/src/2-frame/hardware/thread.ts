@@ -1,11 +1,11 @@
-/** Screw threads by their usual names: metric coarse (ISO 261) and unified coarse (ASME B1.1), and the areas that follow from pitch. */
+/** Screw threads by their usual names: metric (ISO 261) and unified (ASME B1.1), coarse and fine, and the areas that follow from pitch. */
 
 const INCH = 0.0254;
 
 export interface Thread {
   /** “M6”, “1/4-20”. */
   readonly name: string;
-  readonly standard: 'ISO' | 'UNC';
+  readonly standard: 'ISO' | 'unified';
   /** Outside, and from one turn to the next, m. */
   readonly diameter: number;
   readonly pitch: number;
@@ -19,12 +19,12 @@ const metric = (size: number, pitch: number): Thread => ({
 });
 const unified = (name: string, inches: number, turnsAnInch: number): Thread => ({
   name,
-  standard: 'UNC',
+  standard: 'unified',
   diameter: inches * INCH,
   pitch: INCH / turnsAnInch,
 });
 
-export const THREADS: readonly Thread[] = [
+const COARSE: readonly Thread[] = [
   metric(3, 0.5),
   metric(4, 0.7),
   metric(5, 0.8),
@@ -35,7 +35,23 @@ export const THREADS: readonly Thread[] = [
   unified('1/4-20', 1 / 4, 20),
   unified('5/16-18', 5 / 16, 18),
   unified('3/8-16', 3 / 8, 16),
+  unified('1/2-13', 1 / 2, 13),
 ];
+/** Each with the coarse one of its diameter, whose heads, nuts and washers it shares. */
+const FINE: readonly (readonly [Thread, string])[] = [
+  [{ ...metric(8, 1), name: 'M8×1' }, 'M8'],
+  [{ ...metric(10, 1.25), name: 'M10×1.25' }, 'M10'],
+  [{ ...metric(12, 1.25), name: 'M12×1.25' }, 'M12'],
+  [unified('1/4-28', 1 / 4, 28), '1/4-20'],
+  [unified('5/16-24', 5 / 16, 24), '5/16-18'],
+  [unified('3/8-24', 3 / 8, 24), '3/8-16'],
+  [unified('1/2-20', 1 / 2, 20), '1/2-13'],
+];
+/** Coarse ones first: where only a diameter is known, the coarse one is meant. */
+export const THREADS: readonly Thread[] = [...COARSE, ...FINE.map(([thread]) => thread)];
+/** By the name of a thread: that of the coarse one with its hexagons. */
+const HEXAGONS_OF = new Map(FINE.map(([thread, coarse]) => [thread.name, coarse]));
+export const coarseName = (name: string): string => HEXAGONS_OF.get(name) ?? name;
 
 export function threadOf(name: string): Thread {
   const found = THREADS.find((t) => t.name === name);

@@ -60,7 +60,16 @@ describe('the thing picked', () => {
     );
     const rod = await picked('tube-frame', 'front-left-nuts/nut');
     expect(rod.page.querySelector('[aria-label="Thread"]')).toBeNull();
+    choose(rod.page, 'Nut', /^\s*cap nut/);
+    await settle(rod)();
+    choose(rod.page, 'Spring washer', /under the nut/);
+    await settle(rod)();
+    expect(rod.workspace.edited.map((e) => ({ ...e, id: '' }))).toEqual([
+      { kind: 'fasten', id: '', target: 'front-left-nuts', nut: 'cap' },
+      { kind: 'fasten', id: '', target: 'front-left-nuts', lockWasher: 'spring' },
+    ]);
     const camera = await picked('gimballed-bent-bar', 'camera/screw');
+    expect(camera.page.querySelector('[aria-label="Nut"]')).toBeNull();
     const options = [...camera.page.querySelectorAll('[aria-label="Thread"] option')].map((o) => o.textContent!.trim());
     expect(options).toEqual(['1/4-20', '3/8-16']);
   });

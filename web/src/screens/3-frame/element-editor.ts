@@ -9,6 +9,8 @@ import {
   FITTING_NAMES,
   HOLDS,
   memberEnds,
+  NUT_WORDS,
+  nutsFor,
   ownStocks,
   quaternionOf,
   rotationAbout,
@@ -22,6 +24,7 @@ import {
   type Fitting,
   type Hold,
   type Member,
+  type NutKind,
   type Part,
   type Quantity,
   type Vec3,
@@ -70,6 +73,7 @@ export class ElementEditor {
   protected readonly stocks = computed(() => [...STOCK_OPTIONS, ...ownStocks(this.own())]);
   protected readonly holds = HOLDS.map((id) => ({ id, name: HOLD_NAMES[id] }));
   protected readonly fittingNames = FITTING_NAMES;
+  protected readonly nutNames = NUT_WORDS;
   protected readonly reach = REACH;
   protected readonly ways = [
     { axis: 0, name: 'Forward of the middle' },
@@ -102,17 +106,24 @@ export class ElementEditor {
     const by = found?.kind === 'part' ? found.element.by : undefined;
     return by === undefined ? null : (found!.body.connections?.find((c) => c.id === by)?.name ?? null);
   });
-  /** The thread of the screw it is of, and those it may have; null where a rod's thread decides. */
+  /** The thread of the screw it is of, and what else it may have: threads, nuts, a spring washer. */
   protected readonly thread = computed(() => {
     const found = this.found();
     const by = found?.kind === 'part' ? found.element.by : undefined;
     const screw = found?.body.connections?.find((c) => c.id === by);
-    if (screw?.kind !== 'bolted' || screw.screw !== undefined) return null;
+    if (screw?.kind !== 'bolted') return null;
     const isCamera = screw.end.kind === 'camera';
     return {
       connection: screw.id,
       now: screw.thread,
-      options: THREADS.map((t) => t.name).filter((t) => !isCamera || CAMERA_THREADS.includes(t)),
+      // On a rod of the rig, the rod's thread is its own.
+      options:
+        screw.screw === undefined
+          ? THREADS.map((t) => t.name).filter((t) => !isCamera || CAMERA_THREADS.includes(t))
+          : [],
+      nut: screw.end.kind,
+      nuts: nutsFor(screw),
+      isLocked: screw.lockWasher !== undefined,
     };
   });
   /** Where it is, when it has a place of its own. */
@@ -201,6 +212,14 @@ export class ElementEditor {
 
   protected changeThread(connection: string, thread: string): void {
     this.apply('changing the thread', { kind: 'thread', target: connection, thread });
+  }
+
+  protected changeNut(connection: string, nut: NutKind): void {
+    this.apply('changing the nut', { kind: 'fasten', target: connection, nut });
+  }
+
+  protected changeLock(connection: string, isLocked: boolean): void {
+    this.apply('a spring washer', { kind: 'fasten', target: connection, lockWasher: isLocked ? 'spring' : 'none' });
   }
 
   protected moveTo(axis: 0 | 1 | 2, { value }: Quantity): void {

@@ -1,8 +1,11 @@
 /** A screw through an ordered stack: how long it is, what it brings and where that stands, which holes it needs. */
 import { addScaled, dot, figure, length, say, scale, subtract, unit, type Phrase, type Vec3 } from '../../../0-base';
-import type { Bolted, Part } from '../../../model';
+import type { Bolted, NutKind, Part } from '../../../model';
 import {
   boltUp,
+  LOCK_ROLE,
+  NUT_SIZES,
+  NUT_WORDS,
   nutPiece,
   onOwnRod,
   spacerPiece,
@@ -61,6 +64,11 @@ const endsIn = ({ end, root, inside = [] }: Bolted): readonly string[] => [
 function resolved(of: Bolted, around: Surroundings): Resolved {
   const thread = THREADS.find((t) => t.name === of.thread);
   if (!thread) return broken(of, say`“${of.thread}” is no thread this program knows.`);
+  if (of.end.kind in NUT_SIZES) {
+    const kind = of.end.kind as NutKind;
+    if (NUT_SIZES[kind].of(thread) === null)
+      return broken(of, say`No ${NUT_WORDS[kind]} is made in ${thread.name}: take another nut.`);
+  }
   const stacked = stackOf(of, thread, around);
   if ('reason' in stacked) return broken(of, stacked.reason);
   const { start, standing, layers, passed, between, spans, rides, faults } = stacked;
@@ -76,6 +84,7 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
     stands: standing,
     washers: washersFor(of, around),
     end,
+    ...(of.lockWasher ? { lockWasher: of.lockWasher } : {}),
     ...(of.head ? { head: of.head } : {}),
     ...(of.rod ? { rod: of.rod } : {}),
     ...(of.root ? { root: of.root.depth } : {}),
@@ -89,14 +98,15 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
           ? say`Its rod does not reach through all it passes with a nut at each end: make it longer.`
           : say`No screw is sold that suits what it passes.`,
     );
+  const turnsAtEnd = end.kind !== 'tapped' && end.kind !== 'camera';
   const washers = (isUnder: boolean): readonly Layer[] =>
-    screw.pieces
-      .filter((p) => p.role.startsWith('washer') && (p.role === 'washer-end') === isUnder)
-      .map(layerOf(of.id));
+    screw.pieces.filter((p) => p.role.startsWith('washer') && isAtEnd(p, turnsAtEnd) === isUnder).map(layerOf(of.id));
   const pieces = passed.filter((l) => !l.isOwn).map((l) => l.piece);
   return {
     parts: together(of, [
-      ...screw.pieces.flatMap((piece) => fastenerParts(of, piece, place, way, { rides: ridesOn(piece, rides) })),
+      ...screw.pieces.flatMap((piece) =>
+        fastenerParts(of, piece, place, way, { rides: isAtEnd(piece, turnsAtEnd) ? rides[0] : undefined }),
+      ),
       ...between.flatMap(({ piece, against }) => fastenerParts(of, piece, place, way, { goesWith: against })),
     ]),
     faults: faults.map((reason) => ({ ...at(of), reason })),
@@ -319,8 +329,8 @@ const at = (of: Bolted): Pick<ConnectionFault, 'about' | 'connection' | 'name'> 
 });
 
 /** A station it lies beyond: the nut and its washer ride on what is put on. */
-const ridesOn = ({ role }: BoltPiece, rides: readonly string[]): string | undefined =>
-  role === 'nut' || role === 'washer-end' ? rides[0] : undefined;
+const isAtEnd = ({ role }: BoltPiece, turnsAtEnd: boolean): boolean =>
+  role === 'nut' || role === 'washer-end' || (role === LOCK_ROLE && turnsAtEnd);
 
 const layerOf =
   (id: string) =>

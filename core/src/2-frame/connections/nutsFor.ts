@@ -1,0 +1,9 @@
+/** Nuts that a connection's screw may end in: those made in its thread. */
+import { NUT_KINDS, type Bolted, type NutKind } from '../../model';
+import { NUT_SIZES } from '../hardware/boltUp';
+
+/** None where it is screwed into something. */
+export function nutsFor({ end, thread }: Pick<Bolted, 'end' | 'thread'>): readonly NutKind[] {
+  if (end.kind === 'tapped' || end.kind === 'camera') return [];
+  return NUT_KINDS.filter((kind) => NUT_SIZES[kind].of({ name: thread }) !== null);
+}
