@@ -26,6 +26,8 @@ export interface BuyLine {
   /** Of one pack, or one bar. */
   readonly unitPrice: number;
   readonly about: readonly string[];
+  /** Of what is sold by weight, needed and a pack are kg; left out: pieces. */
+  readonly unit?: 'kg';
   /** A piece is longer than any that is sold or in the bin, m: nothing is bought for it. */
   readonly tooLong?: number;
 }
@@ -109,18 +111,35 @@ function barLine(cut: CutPlan): BuyLine {
 }
 
 function packLines(rig: Rig, values: AdjusterValues, bin: readonly BinItem[]): readonly BuyLine[] {
-  const needs = new Map<string, { needed: number; packOf: number; packPrice: number; about: string[] }>();
-  const need = (supply: { item: string; packOf: number; packPrice: number }, count: number, about: string): void => {
+  interface Need {
+    readonly packOf: number;
+    readonly packPrice: number;
+    needed: number;
+    readonly about: string[];
+    readonly unit?: 'kg';
+  }
+  const needs = new Map<string, Need>();
+  const need = (
+    supply: { item: string; packOf: number; packPrice: number; unit?: 'kg' },
+    count: number,
+    about: string,
+  ): void => {
     const before = needs.get(supply.item);
     needs.set(supply.item, {
       packOf: supply.packOf,
       packPrice: supply.packPrice,
       needed: (before?.needed ?? 0) + count,
       about: [...(before?.about ?? []), about],
+      ...(supply.unit ? { unit: supply.unit } : {}),
     });
   };
   for (const body of rig.bodies) {
-    for (const part of body.parts) if (part.supply) need(part.supply, 1, part.id);
+    for (const part of body.parts) {
+      if (!part.supply) continue;
+      const { uses } = part;
+      if (uses) need({ ...part.supply, packOf: uses.pack, unit: 'kg' }, uses.amount, part.id);
+      else need(part.supply, 1, part.id);
+    }
     for (const joint of body.joints) if (joint.hub?.supply) need(joint.hub.supply, 1, joint.id);
   }
   const inOrder = valuesInOrder(rig, values);
@@ -130,9 +149,11 @@ function packLines(rig: Rig, values: AdjusterValues, bin: readonly BinItem[]): r
   const trimmed = stacks.filter((s) => s.countedBy !== null);
   for (const item of new Set(trimmed.map((s) => s.station.washer.supply!.item)))
     needs.get(item)!.needed += SPARE_WASHERS;
-  return [...needs].map(([item, { needed, packOf, packPrice, about }]) => {
-    const have = Math.min(needed, inBin(bin, item)?.count ?? 0);
-    const buy = Math.ceil((needed - have) / packOf);
+  return [...needs].map(([item, { needed, packOf, packPrice, about, unit }]) => {
+    // Of what is sold by weight the bin counts packs.
+    const held = (inBin(bin, item)?.count ?? 0) * (unit ? packOf : 1);
+    const have = Math.min(needed, held);
+    const buy = Math.ceil((needed - have) / packOf - 1e-9);
     return {
       item,
       kind: 'packs' as const,
@@ -144,6 +165,7 @@ function packLines(rig: Rig, values: AdjusterValues, bin: readonly BinItem[]): r
       cost: buy * packPrice,
       unitPrice: packPrice,
       about,
+      ...(unit ? { unit } : {}),
     };
   });
 }

@@ -63,7 +63,7 @@ const connection = z.strictObject({
 const billLine = z.strictObject({
   id: z.string(),
   item: z.string(),
-  unit: z.enum(['each', 'm']),
+  unit: z.enum(['each', 'm', 'kg']),
   need: z.number(),
   pieces: ids,
   length: z.record(z.string(), z.number()).optional(),

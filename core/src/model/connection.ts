@@ -127,6 +127,9 @@ const hinged = z.strictObject({
 });
 export type Hinged = z.infer<typeof hinged>;
 
+/** What two pieces are stuck together with. */
+export const GLUES = ['epoxy', 'wood', 'contact', 'pvcCement', 'cpvcCement', 'solder'] as const;
+export type Glue = (typeof GLUES)[number];
 /** Glued face to face. */
 const bonded = z.strictObject({
   kind: z.literal('bonded'),
@@ -134,6 +137,9 @@ const bonded = z.strictObject({
   name,
   piece: id,
   to: id,
+  /** With what, and on how much of their faces, m²; left out: not said. */
+  glue: z.enum(GLUES).optional(),
+  area: positive.optional(),
   packs: z.boolean().optional(),
 });
 export type Bonded = z.infer<typeof bonded>;

@@ -19,7 +19,9 @@ export {
   type StateChoice,
 } from './load';
 export {
+  GLUES,
   NUT_KINDS,
+  type Glue,
   type NutKind,
   type Bolted,
   type Hinged,

@@ -55,6 +55,8 @@ function socketed(body: Body, joint: Joint): readonly Connection[] {
       comesApart,
     }),
   );
+  const filler = body.parts.find((p) => p.by === joint.id);
+  if (filler && made[0]) made[0] = { ...made[0], hardware: [filler.id] };
   if (on.length === 0) return made;
   return [
     ...made,

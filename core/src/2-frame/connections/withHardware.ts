@@ -2,6 +2,7 @@
 import { scale, unit } from '../../0-base';
 import type { Part, Rig } from '../../model';
 import type { ConnectionFault } from './kind';
+import { jointFillers } from './jointFillers';
 import { holesByPiece, memberDrilled, partDrilled, type SlotFor } from './holesIn';
 import { datumOf, resolve } from './kinds';
 import { surroundings } from './surroundings';
@@ -19,11 +20,16 @@ export function hardwareOf(
   load: Load | null,
 ): { readonly rig: Rig; readonly faults: readonly ConnectionFault[] } {
   const rig = load ? intoSocket(withoutHardware(stored), load) : withoutHardware(stored);
-  if (rig.bodies.every((b) => !b.connections?.length)) return { rig, faults: [] };
+  const fillers = rig.bodies.map(jointFillers);
+  if (rig.bodies.every((b, i) => !b.connections?.length && fillers[i]!.length === 0)) return { rig, faults: [] };
   const faults: ConnectionFault[] = [];
   const counts = new Map(rig.bodies.flatMap((b) => b.stations).map((s) => [s.id, s.count]));
   const around = surroundings(rig, (station) => counts.get(station) ?? 0);
   const brought = new Map<string, string[]>();
+  const goAlong = (part: Part, piece: string): void => {
+    const datum = part.goesWith ?? piece;
+    brought.set(datum, [...(brought.get(datum) ?? []), part.id]);
+  };
   const slotFor = slotsOf(rig);
   const all = rig.bodies.map((body) =>
     (body.connections ?? []).map((stated) => ({ stated, ...resolve(stated, around) })),
@@ -35,16 +41,16 @@ export function hardwareOf(
     for (const { stated, parts, faults: broken } of resolved) {
       faults.push(...broken);
       for (const part of parts) {
-        const datum = part.goesWith ?? datumOf(stated);
-        brought.set(datum, [...(brought.get(datum) ?? []), part.id]);
+        goAlong(part, datumOf(stated));
       }
     }
+    for (const part of fillers[i]!) goAlong(part, part.by!);
     return {
       ...body,
       members: body.members.map((m) => memberDrilled(m, body, wanted)),
       parts: [
         ...body.parts.map((p) => partDrilled(p, wanted, slotFor)),
-        ...resolved.flatMap((r) => r.parts).map((p) => priced(p, rig.prices)),
+        ...[...resolved.flatMap((r) => r.parts), ...fillers[i]!].map((p) => priced(p, rig.prices)),
       ],
     };
   });

@@ -118,7 +118,15 @@ function build(input: FamilyInput): Rig {
   const connections: StatedConnection[] = [
     ...head.connections,
     { kind: 'slidOn', id: 'grip-on', name: 'grip on the tube', piece: 'grip', over: 'tube' },
-    { kind: 'bonded', id: 'plug-in', name: 'plug in the tube', piece: 'tail-plug', to: 'tube' },
+    {
+      kind: 'bonded',
+      id: 'plug-in',
+      name: 'plug in the tube',
+      piece: 'tail-plug',
+      to: 'tube',
+      glue: 'epoxy',
+      area: 2 * Math.PI * bore * PLUG,
+    },
     {
       kind: 'bolted',
       id: 'tail-on-tube',

@@ -322,7 +322,15 @@ function padOn({ choices, own }: FamilyInput, end: Vec3): Held {
         ],
         end: { kind: 'nut' },
       },
-      { kind: 'bonded', id: 'pad-on', name: 'pad on its board', piece: 'shoulder-pad', to: 'pad-board' },
+      {
+        kind: 'bonded',
+        id: 'pad-on',
+        name: 'pad on its board',
+        piece: 'shoulder-pad',
+        to: 'pad-board',
+        glue: 'contact',
+        area: board[1] * board[2],
+      },
     ],
   };
 }

@@ -441,7 +441,15 @@ function build(input: FamilyInput): Rig {
 
           stack: [piece('camera-plate')],
         }),
-        { kind: 'bonded', id: 'tail-joint', name: 'plug in the tube', piece: 'tail-plug', to: 'tube' },
+        {
+          kind: 'bonded',
+          id: 'tail-joint',
+          name: 'plug in the tube',
+          piece: 'tail-plug',
+          to: 'tube',
+          glue: 'epoxy',
+          area: 2 * Math.PI * bore * PLUG,
+        },
         {
           kind: 'bolted',
           id: 'tail-bolt',

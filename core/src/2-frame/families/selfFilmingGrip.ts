@@ -8,6 +8,7 @@ import {
   DEGREE,
   figure,
   fromColumns,
+  materialOf,
   quaternionOf,
   say,
   type Finding,
@@ -118,7 +119,15 @@ function strips({ dimensions: d }: FamilyInput, stock: Stock): Layout {
     joints: [],
     parts: [],
     connections: [
-      { kind: 'bonded', id: 'corner-joint', name: 'corner', piece: 'shelf', to: 'grip' },
+      {
+        kind: 'bonded',
+        id: 'corner-joint',
+        name: 'corner',
+        piece: 'shelf',
+        to: 'grip',
+        glue: materialOf(stock.material)?.look === 'wood' ? 'wood' : 'epoxy',
+        area: section.width * section.thickness,
+      },
       ...([-1, 1] as const).map((s): StatedConnection => ({
         kind: 'screwedIn',
         id: `corner-screw-${s < 0 ? 'right' : 'left'}`,

@@ -41,6 +41,7 @@ import { ANY_DISC, pipeLike } from '../parts/ownSizes';
 import { threadOf } from '../hardware/thread';
 import { pipework, type Pipework } from '../fittings/pipework';
 
+const PAD_FACE = [0.12, 0.08] as const;
 const PAD = 0.03; // thick, under the spine
 const BOARD = 0.006; // of plywood, under each pad
 const ROOM = 0.09; // of the tail's bolt, for discs
@@ -401,7 +402,7 @@ function padOn(lay: Layout): Held {
       {
         id: 'pad',
         name: 'shoulder pad',
-        shape: { kind: 'box', size: [0.12, 0.08, PAD] },
+        shape: { kind: 'box', size: [...PAD_FACE, PAD] },
         at: [0, 0, PAD / 2],
         material: 'rubberFoam',
         mass: { value: 0.09, spread: 0.02, source: 'mass of shoulder pad' },
@@ -411,7 +412,15 @@ function padOn(lay: Layout): Held {
     connections: [
       ...rear.connections,
       ...other.connections,
-      { kind: 'bonded', id: 'pad-on', name: 'pad on its board', piece: 'pad', to: 'pad-board' },
+      {
+        kind: 'bonded',
+        id: 'pad-on',
+        name: 'pad on its board',
+        piece: 'pad',
+        to: 'pad-board',
+        glue: 'contact',
+        area: PAD_FACE[0] * PAD_FACE[1],
+      },
     ],
   };
 }
@@ -449,7 +458,15 @@ function chestPadOn(lay: Layout): Held {
     ],
     connections: [
       ...clip.connections,
-      { kind: 'bonded', id: 'chest-pad-on', name: 'chest pad on its board', piece: 'chest-pad', to: 'chest-board' },
+      {
+        kind: 'bonded',
+        id: 'chest-pad-on',
+        name: 'chest pad on its board',
+        piece: 'chest-pad',
+        to: 'chest-board',
+        glue: 'contact',
+        area: CHEST_PAD[1] * CHEST_PAD[2],
+      },
     ],
   };
 }

@@ -26,6 +26,7 @@ import {
   within,
   given,
 } from '../familyTools';
+import { outlineArea } from '../outlines/outlineArea';
 import { barOf, WOOD_STRIPS } from '../parts/bars';
 import { intoCamera } from '../parts/camera';
 import { plate } from '../parts/plate';
@@ -228,7 +229,15 @@ function build(input: FamilyInput): Rig {
         joints: [],
         stations: [],
         connections: [
-          { kind: 'bonded', id: 'glue-line', name: 'glue line', piece: 'board-left', to: 'board-right' },
+          {
+            kind: 'bonded',
+            id: 'glue-line',
+            name: 'glue line',
+            piece: 'board-left',
+            to: 'board-right',
+            glue: 'wood',
+            area: outlineArea(outline),
+          },
           ...held.connections,
         ],
         parts: [...held.parts],

@@ -114,7 +114,18 @@ function build(input: FamilyInput): Rig {
     if (glued)
       return {
         parts: [],
-        connections: [{ kind: 'bonded', id: `${id}-joint`, name, piece: tubes[1]![0], to: tubes[0]![0] }],
+        connections: [
+          {
+            kind: 'bonded',
+            id: `${id}-joint`,
+            name,
+            piece: tubes[1]![0],
+            to: tubes[0]![0],
+            glue: 'epoxy',
+            // The lashing goes round each tube for as far as it is thick, and is soaked.
+            area: 2 * Math.PI * lay.outside ** 2,
+          },
+        ],
       };
     const normal: Vec3 = flat === 'y' ? [0, 1, 0] : [0, 0, 1];
     const middle = addScaled(at, add(tubes[0]![1], tubes[1]![1]), GUSSET.side / 2 - lay.outside / 2);

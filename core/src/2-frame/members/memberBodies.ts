@@ -15,6 +15,7 @@ import {
 import { flatBody, solidOf, type FlatBody } from '../../1-load';
 import type { Body, Joint, Member, Section, Shape } from '../../model';
 import { followBends, stripStart, type BentStrip } from './bend';
+import { outlineArea } from '../outlines/outlineArea';
 import { memberEnds, type MemberEnds } from './memberEnds';
 
 /** The bent strip of a member; null when it is not a bent flat bar. */
@@ -80,14 +81,10 @@ function bodiesOf(
   return drawn ? bodies.map((b) => ({ ...b, outline: drawn })) : bodies;
 }
 
-/** Part of a strip's face that its outline leaves, by the shoelace sum; its mass centre is left in the middle of the strip. */
+/** Part of a strip's face that its outline leaves; its mass centre is left in the middle of the strip. */
 function sawnPart({ outline, stock: { section } }: Member, [piece]: readonly PieceShape[]): number {
   if (!outline || section.kind !== 'flat' || piece?.shape.kind !== 'box') return 1;
-  const doubled = outline.reduce((sum, [x, y], i) => {
-    const [x1, y1] = outline[(i + 1) % outline.length]!;
-    return sum + x * y1 - x1 * y;
-  }, 0);
-  return Math.min(1, Math.abs(doubled) / 2 / (piece.shape.size[0] * section.width));
+  return Math.min(1, outlineArea(outline) / (piece.shape.size[0] * section.width));
 }
 
 /** From along the member to the box's own x, which runs both ways from its middle. */

@@ -6,7 +6,7 @@ import type { BuildStep, StepMaker } from '../step';
 
 export const connectStep = (connection: string): string => `connect:${connection}`;
 
-const AND = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+export const AND = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 const CAUTION = 'Glasses on, sleeves and hair back. Clamp the piece: a caught bit spins it.';
 
 interface Words {
@@ -117,7 +117,7 @@ export const connecting: StepMaker = {
         return {
           id: connectStep(c.id),
           about: c.pieces[0] ?? c.id,
-          final: false,
+          final: !c.reversible,
           minutes: words.minutes,
           needs: [
             ...c.holes.map((h) => `drill:${h.piece}/hole/${c.id}`),

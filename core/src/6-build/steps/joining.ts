@@ -2,7 +2,7 @@
 import { figure, say } from '../../0-base';
 import { connectionsOf, jointFacts, piecesHeld } from '../../2-frame';
 import type { Body, Hold, Joint, Rig } from '../../model';
-import { connectStep } from './connecting';
+import { AND, connectStep } from './connecting';
 import type { BuildStep, StepMaker } from '../step';
 
 const HOLD_WORD: Readonly<Record<Hold, string>> = {
@@ -29,19 +29,22 @@ export const joining: StepMaker = {
       .map(({ body, joint }): BuildStep => {
         const facts = jointFacts(joint);
         const [first, ...others] = joint.joins.map((j) => nameOf.get(j) ?? j);
+        const own = connected.filter((c) => c.id.startsWith(`${joint.id}/`) || c.id === joint.id);
+        const hardware = own.flatMap((c) => c.hardware).filter((id) => id !== joint.id);
         return {
           id: `join:${joint.id}`,
           about: joint.hub ? joint.id : (joint.joins.at(-1) ?? joint.id),
           final: !joint.reversible,
           minutes: facts.minutes,
           needs: [...deburred, ...drilled, ...before(rig, body, joint), `dryfit:${body.id}`],
-          does: connected.filter((c) => c.id.startsWith(`${joint.id}/`) || c.id === joint.id).map((c) => c.id),
-          handles: [...(joint.hub || joint.mass ? [joint.id] : []), ...joint.joins],
+          does: own.map((c) => c.id),
+          handles: [...(joint.hub || joint.mass ? [joint.id] : []), ...joint.joins, ...hardware],
           title: joint.hold
             ? say`${HOLD_WORD[joint.hold]} the ${joint.name} ${others.length > 0 ? 'on' : 'over the end of'} the ${joint.joins.map((j) => nameOf.get(j) ?? j).join(', ')}`
             : say`Fasten the ${others.join(' and ')} to the ${first ?? 'frame'}`,
           tool: facts.tool,
           figures: [
+            ...(hardware.length > 0 ? [say`with ${AND.format(hardware.map((id) => nameOf.get(id) ?? 'glue'))}`] : []),
             ...(joint.hub ? [say`${figure('length', joint.hub.sockets[0]!.depth, 1)} of each pipe goes in`] : []),
             ...((joint.dryingTime ?? facts.dryingTime) > 0
               ? [

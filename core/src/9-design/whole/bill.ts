@@ -52,7 +52,7 @@ function packLine(id: string, line: BuyLine, counts: ReadonlyMap<string, number>
     return count === undefined ? [owner] : Array.from({ length: count }, (_, i) => washerId(owner, i + 1));
   });
   return {
-    bill: { id, item: line.item, unit: 'each', need: pieces.length, pieces },
+    bill: { id, item: line.item, unit: line.unit ?? 'each', need: line.unit ? line.needed : pieces.length, pieces },
     buy: {
       bill: id,
       need: line.needed,

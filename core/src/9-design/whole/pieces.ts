@@ -85,7 +85,10 @@ function kindsOf(rig: Rig): ReadonlyMap<string, Kind> {
   for (const { members, parts, joints } of rig.bodies) {
     for (const m of members) kinds.set(m.id, { kind: 'cut', material: m.stock.material });
     for (const p of parts)
-      kinds.set(p.id, { kind: p.by ? 'fastener' : p.supply ? 'bought' : 'cut', material: p.material ?? null });
+      kinds.set(p.id, {
+        kind: p.uses ? 'consumable' : p.by ? 'fastener' : p.supply ? 'bought' : 'cut',
+        material: p.material ?? null,
+      });
     for (const j of joints)
       kinds.set(j.id, { kind: j.hub ? 'fitting' : 'fastener', material: j.hub?.material ?? null });
   }

@@ -104,7 +104,9 @@ export class ElementEditor {
   protected readonly broughtBy = computed(() => {
     const found = this.found();
     const by = found?.kind === 'part' ? found.element.by : undefined;
-    return by === undefined ? null : (found!.body.connections?.find((c) => c.id === by)?.name ?? null);
+    if (by === undefined) return null;
+    const { connections = [], joints } = found!.body;
+    return [...connections, ...joints].find((c) => c.id === by)?.name ?? null;
   });
   /** The thread of the screw it is of, and what else it may have: threads, nuts, a spring washer. */
   protected readonly thread = computed(() => {

@@ -120,12 +120,12 @@ export class Stock {
   protected async csv(): Promise<void> {
     const rows = this.lines().map((l) => ({
       item: l.item,
-      needed: l.needed,
-      in_bin: l.inBin,
+      needed: l.unit ? grams(l.needed) : l.needed,
+      in_bin: l.unit ? grams(l.inBin) : l.inBin,
       to_buy: l.tooLong ? 'none is long enough' : l.buy,
-      sold_by: l.kind === 'bars' ? 'bar' : 'pack',
+      sold_by: l.kind === 'bars' ? 'bar' : l.unit ? 'pack, in g' : 'pack',
       bar_length_mm: l.barLength === null ? '' : millimetres(l.barLength),
-      pack_of: l.kind === 'packs' ? l.packOf : '',
+      pack_of: l.kind === 'packs' ? (l.unit ? grams(l.packOf) : l.packOf) : '',
       price: l.unitPrice,
       cost: Math.round(l.cost * 100) / 100,
     }));
@@ -160,3 +160,4 @@ export class Stock {
 
 /** To the thousandth: what a file is read back from. */
 const millimetres = (metres: number): number => Math.round(metres * 1e6) / 1e3;
+const grams = (kilograms: number): number => Math.round(kilograms * 1e4) / 10;
