@@ -5,7 +5,7 @@ import {
   IDENTITY,
   rotationOf,
   say,
-  subtract,
+  scale,
   transpose,
   transform,
   unit,
@@ -37,20 +37,27 @@ const EDGES = ['rear', 'right', 'lower'] as const;
 export function holeSheets(rig: Rig): readonly HoleSheet[] {
   const connections = connectionsOf(rig, () => 0);
   const parts = new Map(rig.bodies.flatMap((b) => b.parts).map((p) => [p.id, p]));
+  // A lug or a flange is more of the same piece.
+  const lengths = new Map<string, Part[]>();
+  for (const p of parts.values()) lengths.set(p.of ?? p.id, [...(lengths.get(p.of ?? p.id) ?? []), p]);
   const joints = new Map(rig.bodies.flatMap((b) => b.joints.map((j) => [j.id, jointName(j, b)])));
-  const sheets = new Map<string, HoleSheet & { readonly marks: HoleMark[] }>();
+  const sheets = new Map<
+    string,
+    Omit<HoleSheet, 'from'> & { readonly marks: HoleMark[]; readonly edges: Set<string> }
+  >();
   for (const hole of drilledElsewhere(rig, connections)) {
     const connection = connections.find((c) => c.id === hole.connection)!;
     const { at, axis } = connection.holes.find((h) => h.piece === hole.piece)!;
     const part = parts.get(hole.piece);
-    const placed = part ? onPlate(part, at, axis) : null;
+    const placed = part ? onPlate(part, lengths.get(hole.piece) ?? [part], at, axis) : null;
     const sheet = sheets.get(hole.piece) ?? {
       piece: hole.piece,
       name: part?.name ?? joints.get(hole.piece) ?? 'piece',
-      from: placed ? `its ${placed.edges.join(' and its ')} edge` : 'the middle of its closed end',
+      edges: new Set<string>(),
       marks: [],
     };
     sheets.set(hole.piece, sheet);
+    for (const edge of placed?.edges ?? []) sheet.edges.add(edge);
     sheet.marks.push({
       id: hole.id,
       name: connection.name,
@@ -59,18 +66,22 @@ export function holeSheets(rig: Rig): readonly HoleSheet[] {
       place: placed?.place ?? say`in the middle of its closed end`,
     });
   }
-  return [...sheets.values()];
+  return [...sheets.values()].map(({ edges, ...sheet }) => ({ ...sheet, from: fromWords([...edges]) }));
 }
 
-/** From the two edges square to the hole, each told by the way it lies in the rig. */
+const fromWords = (edges: readonly string[]): string =>
+  edges.length === 0 ? 'the middle of its closed end' : `${AND.format(edges.map((e) => `its ${e}`))} edge`;
+const AND = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+
+/** From the two outermost edges square to the hole, each told by the way it lies in the rig. */
 function onPlate(
-  { shape, at, turn }: Part,
+  { shape, turn }: Part,
+  lengths: readonly Part[],
   hole: Vec3,
   axis: Vec3,
 ): { readonly edges: readonly string[]; readonly place: Phrase } | null {
   if (shape.kind !== 'box') return null;
   const rotation = turn ? rotationOf(turn) : IDENTITY;
-  const local = transform(transpose(rotation), subtract(hole, at));
   const own = ([0, 1, 2] as const).map((k) => [rotation[0][k], rotation[1][k], rotation[2][k]] as Vec3);
   const through = own.reduce(
     (best, a, k) => (Math.abs(dot(a, unit(axis))) > Math.abs(dot(own[best]!, unit(axis))) ? k : best),
@@ -84,11 +95,25 @@ function onPlate(
       0 as 0 | 1 | 2,
     );
     const sense = Math.sign(way[along]) || 1;
-    return [{ name: EDGES[along], off: shape.size[k] / 2 + sense * local[k] }];
+    const inwards = scale(way, sense);
+    const edge = Math.min(...lengths.map((l) => lowest(l, inwards)));
+    return [{ name: EDGES[along], off: dot(hole, inwards) - edge }];
   });
   const [a, b] = edges as [(typeof edges)[number], (typeof edges)[number]];
   return {
     edges: [a.name, b.name],
-    place: say`${figure('length', a.off, 1)} from its ${a.name} edge, ${figure('length', b.off, 1)} from its ${b.name} edge`,
+    place: [...fromEdge(a), ', ', ...fromEdge(b)],
   };
+}
+
+/** A hole on a seam has its other half in the piece beside it. */
+const fromEdge = ({ name, off }: { readonly name: string; readonly off: number }): Phrase =>
+  Math.abs(off) < ON_EDGE ? say`on its ${name} edge` : say`${figure('length', off, 1)} from its ${name} edge`;
+const ON_EDGE = 1e-6;
+
+/** Where a part begins along a direction, m. */
+function lowest({ shape, at, turn }: Part, way: Vec3): number {
+  if (shape.kind !== 'box') return Infinity;
+  const local = transform(transpose(turn ? rotationOf(turn) : IDENTITY), way);
+  return dot(at, way) - local.reduce((sum, x, k) => sum + (Math.abs(x) * shape.size[k as 0]!) / 2, 0);
 }

@@ -5,7 +5,7 @@ import { familyInput } from '../2-frame/family';
 import { holds } from '../testing/holds';
 import type { Member } from '../model';
 import { bentBar, frameContext, plainRig, usual } from '../testing/rigs';
-import { barPlans, barsAtLeast, nest, stockPlan, type NestProblem } from '.';
+import { barPlans, barsAtLeast, holeSheets, nest, stockPlan, type NestProblem } from '.';
 
 const problem = fc.record({
   barLength: fc.constantFrom(1, 1.5, 2),
@@ -180,6 +180,32 @@ describe('what to buy', () => {
       12,
     );
     expect(designRig({ kind: 'free', rig }).ok && FAMILIES.length).toBeGreaterThan(0);
+  });
+});
+
+describe('holes in plates, blocks and angles', () => {
+  it('of every family and choice lie in their piece: each at least its own radius from the edges it is told by', () => {
+    for (const family of FAMILIES)
+      for (const choices of family.choices.flatMap((c) => c.options.map((o) => ({ [c.id]: o.id })))) {
+        const made = designRig({ kind: 'family', family: family.id, dimensions: {}, choices, edits: [] });
+        if (!made.ok) return fail(made.reason);
+        for (const sheet of holeSheets(made.rig))
+          for (const mark of sheet.marks)
+            for (const said of mark.place)
+              if (typeof said !== 'string')
+                expect(said.value)
+                  .withContext(`${family.id} ${sheet.name}: ${render(mark.place, METRIC)}`)
+                  .toBeGreaterThan(mark.diameter / 2);
+      }
+  });
+  it('are measured from the outermost edges of a piece, flange and all, and all of those are named', () => {
+    const made = designRig({ kind: 'family', family: 'three-axis-frame', dimensions: {}, choices: {}, edits: [] });
+    if (!made.ok) return fail(made.reason);
+    const sheet = holeSheets(made.rig).find((s) => s.name === 'left angle')!;
+    expect(sheet.from).toBe('its rear, its lower and its right edge');
+    expect(sheet.marks.map((m) => render(m.place, METRIC)).at(-1)).toBe(
+      '30 mm from its rear edge, 9 mm from its right edge',
+    );
   });
 });
 

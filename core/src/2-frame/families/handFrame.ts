@@ -26,7 +26,7 @@ import { CLAMP_TOP, foamGrip, handlebarClamp, shoulderPad } from '../parts/hardw
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
 import { pipeLike, type OwnSizes } from '../parts/ownSizes';
-import { pipework, type Pipework, type Run } from '../fittings/pipework';
+import { dryHold, pipework, type Pipework, type Run } from '../fittings/pipework';
 
 const PLATE: Vec3 = [0.07, 0.055, 0.006];
 const KERF = 0.0015; // a hacksaw's, for what one length of pipe gives
@@ -140,7 +140,7 @@ function build(input: FamilyInput): Rig {
       name: 'cap',
       node: 'handle-end',
       fitting: 'cap',
-      hold: 'pressed',
+      hold: dryHold(pipeOf(choices['pipe']!, own).system),
       joins: ['handle'],
       reversible: true,
       packs: false,

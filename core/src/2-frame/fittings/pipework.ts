@@ -114,6 +114,9 @@ export function pipework(input: PipeworkInput): Pipework {
   };
 }
 
+/** What holds where nothing may set. */
+export const dryHold = ({ hold }: Pick<PipeSystem, 'hold'>): Hold => (hold === 'threaded' ? hold : 'pressed');
+
 function jointAt(
   input: PipeworkInput,
   node: string,
@@ -126,7 +129,9 @@ function jointAt(
     size,
     list.map((w) => w.direction),
   );
-  const hold: Hold = input.dry?.includes(node) ? 'pressed' : system.hold;
+  const isDry = input.dry?.includes(node) ?? false;
+  // A thread is screwed, whether or not it comes apart.
+  const hold: Hold = isDry ? dryHold(system) : system.hold;
   const fitting = found.kind === 'fits' ? found.fitting : 'weld';
   const facts = jointFacts({ fitting, hold });
   return {
@@ -137,8 +142,8 @@ function jointAt(
     hold,
     joins: [...list.map((w) => w.run), ...(input.fastens?.[node] ?? [])],
     reversible: facts.reversible,
-    packs: facts.packs,
-    dryingTime: hold === 'pressed' ? 0 : system.dryingTime,
+    packs: isDry || facts.packs,
+    dryingTime: isDry ? 0 : system.dryingTime,
     ...(found.kind === 'fits' ? { hub: found.hub } : {}),
   };
 }
