@@ -26,6 +26,7 @@ import {
   weighed,
   given,
 } from '../familyTools';
+import { ACROSS_FLATS } from '../hardware/sizes';
 import { crossSlide } from '../parts/crossSlide';
 import { FLAT_BARS } from '../parts/flatBars';
 import { jointAndGrip, type JointAndGrip } from '../parts/jointAndGrip';
@@ -33,6 +34,8 @@ import { boltThread, WASHERS, washerOf } from '../parts/washers';
 import { barOf } from '../parts/bars';
 import { ANY_WASHER, METAL_FLAT } from '../parts/ownSizes';
 
+const STAGE_HALF = 0.035; // of the stage's base, fore and aft
+const HEAD_ROOM = 0.002;
 const REAR_HOLE = 0.018; // from the bar's rear end: one and a half times the widest bolt, so the end does not tear
 const FROM_STUD = 0.015; // a stage's screw from the joint's stud: both have nuts and heads
 const STAGE_BEHIND = 0.01; // bar kept behind the stage's rear screw, where it had none
@@ -216,6 +219,10 @@ function build(input: FamilyInput): Rig {
 const hungBy = ({ dimensions: d }: FamilyInput, thickness: number): JointAndGrip =>
   jointAndGrip({ height: d['jointHeight']!, thickness, on: 'bar', gripLength: d['gripLength']! });
 
+/** From the bar's rear end to where a stage clears the corners of the rear bolt's head, m. */
+const headClear = (boltDiameter: number): number =>
+  REAR_HOLE + ACROSS_FLATS.of({ name: boltThread(boltDiameter) })! / Math.sqrt(3) + HEAD_ROOM;
+
 /** Foot washers that bring the mass centre just under the pivot, with the rear ones on; and how far it hangs under with none. */
 function footWashersWanted(
   rig: Rig,
@@ -244,9 +251,18 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const most = Math.floor(usual.dimensions['stackRoom']! / WASHERS[picked.washer]!.thickness);
   const clear = (jointHeight: number): number =>
     toFiveMillimetres((jointHeight + 0.02 + gripLength + HAND_ROOM + LONGEST_STACK) / 2 + 0.0024);
+  let pivotFromRear = usual.dimensions['pivotFromRear']!;
   const at = (radius: number, jointHeight: number, stageFromPivot = 0): FamilyInput => ({
     choices: picked,
-    dimensions: { ...usual.dimensions, gripLength, jointHeight, bendInsideRadius: radius, stageFromPivot },
+    dimensions: {
+      ...usual.dimensions,
+      gripLength,
+      jointHeight,
+      bendInsideRadius: radius,
+      stageFromPivot,
+      pivotFromRear,
+      platformLength: usual.dimensions['platformLength']! + pivotFromRear - usual.dimensions['pivotFromRear']!,
+    },
   });
   const rear = loadMass > 0.3 ? Math.round(most / 2) : 2;
   // A light camera leaves the bare bar bottom-heavy: a taller joint lowers the pivot until it is not.
@@ -261,13 +277,21 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     ({ count } = needed(bendInsideRadius));
   }
   const startValues = { 'rear-count': rear, 'front-count': 0, 'foot-count': Math.min(count, most) };
-  const stageFromPivot = toFiveMillimetres(
-    zeroOf(
-      (x) => weighed(build(at(bendInsideRadius, jointHeight, x)), load, startValues, ['sled']).centre[0],
-      -0.12,
-      0.06,
-    ),
-  );
+  const stageOf = (): number =>
+    toFiveMillimetres(
+      zeroOf(
+        (x) => weighed(build(at(bendInsideRadius, jointHeight, x)), load, startValues, ['sled']).centre[0],
+        -0.12,
+        0.06,
+      ),
+    );
+  let stageFromPivot = stageOf();
+  // A stage far back would stand on the rear bolt's head: more bar behind the pivot, which takes it forward again.
+  const head = headClear(washerOf(picked.washer).boltDiameter);
+  while (pivotFromRear + stageFromPivot < head + STAGE_HALF - 1e-9 && pivotFromRear < 0.22 - 1e-9) {
+    pivotFromRear = toFiveMillimetres(pivotFromRear + 0.005);
+    stageFromPivot = stageOf();
+  }
   const reasons: Phrase[] = [
     say`The arc's inside radius of ${figure('length', bendInsideRadius)} clears your fist and lets ${figure('count', count)} foot washers carry a load of ${figure('mass', loadMass)}.`,
     say`The stage sits ${figure('length', Math.abs(stageFromPivot))} ${stageFromPivot < 0 ? 'behind' : 'ahead of'} the pivot, because the arc and the lens pull forward.`,
@@ -389,6 +413,27 @@ function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
         {
           label: say`Make the tail ${figure('length', tail)}`,
           changes: [{ kind: 'dimension', id: 'tail', value: tail }],
+        },
+      ],
+    });
+  }
+  const head = headClear(washerOf(input.choices['washer']!, input.own).boltDiameter) + STAGE_HALF;
+  if (stageMiddle(input) < head - 1e-9) {
+    const more = head - stageMiddle(input);
+    const ahead = Math.ceil((input.dimensions['stageFromPivot']! + more) * 1000 - 1e-6) / 1000;
+    findings.push({
+      code: 'stageOnBoltHead',
+      severity: 'stop',
+      about: 'stage-base',
+      figure: figure('length', stageMiddle(input)),
+      limit: figure('length', head),
+      title: say`The stage stands on the head of the rear weight bolt.`,
+      why: say`Its middle lies ${figure('length', stageMiddle(input))} from the bar’s rear end; it clears the head from ${figure('length', head)} on.`,
+      toDo: say`Bring the stage forward, or leave more bar behind the pivot.`,
+      fixes: [
+        {
+          label: say`Bring the stage forward by ${figure('length', ahead - input.dimensions['stageFromPivot']!)}`,
+          changes: [{ kind: 'dimension', id: 'stageFromPivot', value: ahead }],
         },
       ],
     });
