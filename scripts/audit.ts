@@ -9,22 +9,29 @@
 import { existsSync, readFileSync } from 'node:fs';
 import {
   backup,
+  BARS,
   changedDesign,
   FAMILIES,
   freed,
   judged,
   METRIC,
+  nutsFor,
   placeLoad,
   readWith,
   render,
   sizeLike,
+  THREADS,
   trimExplained,
   USUAL_HANDS,
+  withEdit,
   workpiece,
+  type Design,
+  type Edit,
   type Family,
   type KitItem,
   type Loadout,
   type OwnSize,
+  type Rig,
   type RigDocument,
 } from '@tide-pebble/core';
 import fc from 'fast-check';
@@ -57,6 +64,8 @@ const kit = new Map(bodies<KitItem>('kit').map((k) => [k.id, k]));
 const loadouts = bodies<Loadout>('loadout');
 const shown = process.argv.includes('--show') ? process.argv[process.argv.indexOf('--show') + 1] : null;
 
+/** Findings that say it cannot be built or bought so. */
+const TOLD = new Set(['connectionLoose', 'heldByNothing', 'longerThanSold']);
 /** Drops that few rigs have as they start: what is offered then is audited too. */
 const FIRM = ['levelForeAft', 'levelSideways', 'dropPitch'];
 const HARD_WANTS: readonly RigDocument['wants'][] = [
@@ -140,6 +149,14 @@ for (const family of FAMILIES)
           count(family.id, `remedy: ${render(remedy.label, METRIC)}`, auditOf(after, loadout, startValues));
         }
       }
+      const started = workpiece({ design }, loadout, kit);
+      if (started.ok)
+        for (const [i, edits] of fc.sample(editsOf(started.work.rig), { seed: 19, numRuns: ANY }).entries()) {
+          const told = edits.map((e) => `${e.kind} ${'target' in e ? e.target : ''}`).join(', ');
+          count(family.id, `edits ${i} ${told}`, untold({ ...design, edits }, loadout, startValues));
+          const free = plain && edits.reduce<Design | null>((d, e) => d && withEdit(d, e), plain);
+          if (free) count(family.id, `freed, edits ${i} ${told}`, untold(free, loadout, startValues));
+        }
       for (const [i, any] of fc.sample(anyOf(family), { seed: 18, numRuns: ANY }).entries())
         count(
           family.id,
@@ -149,14 +166,69 @@ for (const family of FAMILIES)
     }
   }
 
+/** A few changes by hand of what a rig is made of. */
+function editsOf(rig: Rig): fc.Arbitrary<Edit[]> {
+  const parts = rig.bodies.flatMap((b) => b.parts.filter((p) => !p.by).map((p) => p.id));
+  const members = rig.bodies.flatMap((b) => b.members);
+  const bolts = rig.bodies.flatMap((b) => b.connections ?? []).flatMap((c) => (c.kind === 'bolted' ? [c] : []));
+  const by = fc.double({ min: -0.02, max: 0.02, noNaN: true });
+  const kinds: fc.Arbitrary<Edit>[] = [
+    ...(parts.length > 0
+      ? [
+          fc.tuple(fc.constantFrom(...parts), by, by, by).map(([target, ...to]): Edit => ({
+            kind: 'move',
+            id: 'e',
+            target,
+            by: to,
+          })),
+          fc.constantFrom(...parts).map((target): Edit => ({ kind: 'remove', id: 'e', target })),
+          fc.constantFrom(...parts).map((target): Edit => ({ kind: 'weigh', id: 'e', target, mass: { value: 0.05 } })),
+        ]
+      : []),
+    ...(members.length > 0
+      ? [
+          fc.tuple(fc.constantFrom(...members), fc.constantFrom(...Object.values(BARS))).map(([m, stock]): Edit => ({
+            kind: 'restock',
+            id: 'e',
+            target: m.id,
+            stock: stock.section.kind === m.stock.section.kind ? stock : m.stock,
+          })),
+          fc.constantFrom(...members).map((m): Edit => ({ kind: 'remove', id: 'e', target: m.id })),
+        ]
+      : []),
+    ...(bolts.length > 0
+      ? [
+          fc.tuple(fc.constantFrom(...bolts), fc.constantFrom(...THREADS)).map(([b, t]): Edit => ({
+            kind: 'thread',
+            id: 'e',
+            target: b.id,
+            thread: t.name,
+          })),
+          fc.tuple(fc.constantFrom(...bolts), fc.nat(9)).map(([b, n]): Edit => {
+            const nuts = nutsFor(b);
+            const nut = nuts[n % (nuts.length + 1)];
+            return {
+              kind: 'fasten',
+              id: 'e',
+              target: b.id,
+              lockWasher: n % 2 ? 'spring' : 'none',
+              ...(nut ? { nut } : {}),
+            };
+          }),
+        ]
+      : []),
+  ];
+  return fc
+    .array(fc.oneof(...kinds), { minLength: 1, maxLength: 3 })
+    .map((edits) => edits.map((e, i) => ({ ...e, id: `e${i}` })));
+}
+
 /** Any sizes may make what does not hold: then it must be told, as something that stops. */
 function untold(...of: Parameters<typeof auditOf>): readonly string[] {
   const [design, loadout, values] = of;
   const made = workpiece({ design }, loadout, kit);
   if (!made.ok) return [];
-  const stops = judged(made.work, values, USUAL_WANTS).findings.some(
-    (f) => f.severity === 'stop' || f.code === 'connectionLoose' || f.code === 'longerThanSold',
-  );
+  const stops = judged(made.work, values, USUAL_WANTS).findings.some((f) => f.severity === 'stop' || TOLD.has(f.code));
   return stops ? [] : auditOf(...of);
 }
 

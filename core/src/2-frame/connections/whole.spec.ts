@@ -79,6 +79,22 @@ describe('a rig that must fail', () => {
   });
 });
 
+describe('a bearing that is taken off', () => {
+  it('leaves what turned in it held by nothing, and it is said', () => {
+    for (const [id, piece] of [
+      ['helmet-pole', 'swivel'],
+      ['gimballed-bent-bar', 'joint-upper'],
+    ] as const) {
+      const rig = usualOf(id);
+      expect(found(hardwareOf(rig, null).rig)).toEqual([]);
+      const without = applyEdits(rig, [{ kind: 'remove', id: 'r', target: piece }]).rig;
+      expect(found(hardwareOf(without, null).rig).join())
+        .withContext(id)
+        .toContain('has nothing to turn in');
+    }
+  });
+});
+
 describe('another thread', () => {
   it('changes screw, nut, washers and holes of its connection alone, or says in words why it cannot be', () => {
     for (const family of STATED_FAMILIES) {
