@@ -1,4 +1,4 @@
-import { FRAME_CHECKS, assemble } from '..';
+import { FRAME_CHECKS, assemble, designRig, type DesignedRig } from '..';
 import type { Vec3 } from '../../0-base';
 import type { PartHole, Rig } from '../../model';
 import { frameContext, figuresOf, bentBar, plainRig, usual } from '../../testing/rigs';
@@ -123,5 +123,23 @@ describe('two holes in one piece', () => {
     expect(meet(plate(at(0, 0, 'a', [0.03, 0, 0]), at(0.02, 0, 'b')))).toEqual(['holesMeet stop']);
     expect(meet(plate(at(0, 0, 'a', [0.03, 0, 0]), at(0, 0.0, 'b', [0, 0.03, 0])))).toEqual(['holesMeet stop']);
     expect(meet(plate(at(0, 0, 'a'), at(0.002, 0, 'a')))).toEqual([]);
+  });
+});
+
+describe('a rig from before connections', () => {
+  it('says that what holds its pieces is not known, and one from now does not', () => {
+    const { rig } = designRig({
+      kind: 'family',
+      family: 'gimballed-bent-bar',
+      dimensions: {},
+      choices: {},
+      edits: [],
+    }) as Extract<DesignedRig, { ok: true }>;
+    const before: Rig = {
+      ...rig,
+      bodies: rig.bodies.map(({ connections: _none, ...b }) => ({ ...b, parts: b.parts.filter((p) => !p.by) })),
+    };
+    expect(codes(rig)).not.toContain('notSaidHowHeld measure');
+    expect(codes(before).filter((c) => c.startsWith('notSaidHowHeld')).length).toBeGreaterThan(0);
   });
 });

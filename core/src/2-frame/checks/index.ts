@@ -12,6 +12,7 @@ import { heldTogether } from './heldTogether';
 import { holeInBar } from './holeInBar';
 import { holeNearEnd } from './holeNearEnd';
 import { holesMeet } from './holesMeet';
+import { howHeld } from './howHeld';
 import { inShot } from './inShot';
 import { loadInJaws } from './loadInJaws';
 import { longerThanSold } from './longerThanSold';
@@ -37,6 +38,7 @@ export const FRAME_CHECKS: readonly FrameCheck[] = [
   holeInBar,
   holeNearEnd,
   holesMeet,
+  howHeld,
   inShot,
   loadInJaws,
   longerThanSold,

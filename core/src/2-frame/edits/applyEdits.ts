@@ -218,6 +218,14 @@ function fastened(rig: Rig, { target, nut, lockWasher }: EditOf<'fasten'>): Rig 
 /** Where an added piece is held, by its part. */
 const heldBy = (part: string): string => `${part}-hold`;
 
+/** Stations whose washers are on a screw. */
+const rowsOf = (connections: readonly StatedConnection[] = []): ReadonlySet<string> =>
+  new Set(
+    connections
+      .flatMap((c) => (c.kind === 'bolted' ? c.stack : []))
+      .flatMap((l) => (l.kind === 'row' ? [l.station] : [])),
+  );
+
 /** The thing and its twin; a node takes the members that end there with it. What only held them goes too. */
 function removed(rig: Rig, target: string): Rig | null {
   const twin = rig.bodies.flatMap((b) => [...b.parts, ...b.members, ...b.nodes]).find((e) => e.id === target)?.twin;
@@ -249,6 +257,10 @@ function removed(rig: Rig, target: string): Rig | null {
     for (const j of joined) if (over.has(j.id)) touched.add(j.node);
     const used = new Set([...ends, ...joints.filter((j) => j.joins.length > 0).map((j) => j.node)]);
     const nodes = b.nodes.filter((n) => !gone.has(n.id) && (!touched.has(n.id) || used.has(n.id)));
+    const connections = b.connections?.flatMap((c) => without(c, new Set([...left, ...over])) ?? []);
+    // Washers whose bolt went through nothing else go with it.
+    const kept = rowsOf(connections);
+    for (const row of rowsOf(b.connections)) if (!kept.has(row)) gone.add(row);
     return refit(
       {
         ...b,
@@ -257,9 +269,7 @@ function removed(rig: Rig, target: string): Rig | null {
         joints,
         parts: b.parts.filter((p) => !gone.has(p.id)),
         stations: b.stations.filter((s) => !gone.has(s.id)),
-        ...(b.connections
-          ? { connections: b.connections.flatMap((c) => without(c, new Set([...left, ...over])) ?? []) }
-          : {}),
+        ...(connections ? { connections } : {}),
       },
       touched,
     );

@@ -14,6 +14,7 @@ import {
   usualJointMass,
   withEdit,
   withHardware,
+  withoutHardware,
   withoutWeight,
 } from '..';
 import { quaternionAbout, type Vec3 } from '../../0-base';
@@ -380,5 +381,17 @@ describe('a joint that is no pipe fitting', () => {
     expect(back.kind === 'free' && sums(back.rig).mass).toBeCloseTo(a.mass, 12);
     expect(usualJointMass('boltThrough')).toBeGreaterThan(0);
     expect(usualJointMass('tee')).toBeNull();
+  });
+});
+
+describe('what is taken off', () => {
+  it('takes the bolts along that went through nothing else, with their washers and their counts', () => {
+    const boom = withoutHardware(built('boom'));
+    const { rig } = applyEdits(boom, [{ kind: 'remove', id: 'r', target: 'tail-bar' }]);
+    expect(boom.bodies.flatMap((b) => b.stations).length).toBe(2);
+    expect(rig.bodies.flatMap((b) => b.stations)).toEqual([]);
+    expect(rig.adjusters.filter((a) => a.kind === 'count')).toEqual([]);
+    // What it was bolted to stays, with its own screws.
+    expect(rig.bodies.flatMap((b) => b.parts).some((p) => p.id === 'tail-plug')).toBeTrue();
   });
 });
