@@ -132,3 +132,17 @@ test('a grip is printed full size with the outline of the hand', async ({ bench:
   await page.getByLabel('Scale').selectOption({ label: '1 : 1' });
   await expect(page.locator('.paper')).toContainText('This bar is');
 });
+
+test('what was set beside a size on the bench is taken over into that size, and nothing moves', async ({
+  bench: page,
+}) => {
+  await onBench(page, 'Razor', 'Balance');
+  await slide(page, 'Hold mark', 0.05);
+  const nose = await readout(page, 'Wrist, nose');
+  await goTo(page, 'Frame');
+  await expect(page.getByText(/As it is set on the bench: [\d,]+ mm\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Make that its size' }).click();
+  await expect(page.getByText('As it is set on the bench')).toHaveCount(0);
+  expect((await readout(page, 'Wrist, nose')).replace(/was.*/s, '')).toBe(nose.replace(/was.*/s, ''));
+  await allKept(page);
+});

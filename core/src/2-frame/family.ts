@@ -15,6 +15,8 @@ export interface DimensionSpec {
   readonly given?: 'measured' | 'shot';
   /** Where it goes by bought holes: from one to the next, by what was chosen. Left out: anywhere. */
   readonly stepOf?: (choices: Readonly<Record<string, string>>) => number;
+  /** The adjuster that goes on from it: what is set there is this size and so much more, or less by `sense` -1. */
+  readonly setOn?: { readonly adjuster: string; readonly sense: 1 | -1 };
   /** Rig element the dimension belongs to, so that list and drawing light up together. */
   readonly about: string;
 }

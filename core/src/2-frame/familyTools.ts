@@ -38,6 +38,11 @@ export const given = (by: NonNullable<DimensionSpec['given']>, spec: DimensionSp
   ...spec,
   given: by,
 });
+/** A size that an adjuster goes on from. */
+export const setOn = (adjuster: string, spec: DimensionSpec, sense: 1 | -1 = 1): DimensionSpec => ({
+  ...spec,
+  setOn: { adjuster, sense },
+});
 export const choiceSpec = (
   id: string,
   name: string,

@@ -31,6 +31,7 @@ import {
   weighed,
   within,
   given,
+  setOn,
 } from '../familyTools';
 import { crossSlide } from '../parts/crossSlide';
 import { FLAT_BARS } from '../parts/flatBars';
@@ -273,8 +274,16 @@ const dimensions = [
     170,
     'From level: 90° hangs straight down, more comes back under the pivot.',
   ),
-  lengthSpec('lowClamp', 'Low clamp from the end', 'low', 0.03, 0.015, 0.3, 'Along the arm, from its end.'),
-  lengthSpec('midClamp', 'Middle clamp from the end', 'middle', 0.18, 0.06, 0.5, 'Along the arm, from its end.'),
+  setOn(
+    'low-along',
+    lengthSpec('lowClamp', 'Low clamp from the end', 'low', 0.03, 0.015, 0.3, 'Along the arm, from its end.'),
+    -1,
+  ),
+  setOn(
+    'middle-along',
+    lengthSpec('midClamp', 'Middle clamp from the end', 'middle', 0.18, 0.06, 0.5, 'Along the arm, from its end.'),
+    -1,
+  ),
   lengthSpec(
     'stageFromPivot',
     'Stage ahead of the pivot',

@@ -28,6 +28,7 @@ import {
   weighed,
   within,
   given,
+  setOn,
 } from '../familyTools';
 import { barOf, barOptions, ROUND_TUBES } from '../parts/bars';
 import { intoCamera } from '../parts/camera';
@@ -331,14 +332,17 @@ function headParts(
 
 const dimensions = [
   lengthSpec('length', 'Tube length', 'tube', 1.1, 0.5, 2.2, 'End to end, the flattened end included.'),
-  lengthSpec(
-    'holdFromRear',
-    'Hold mark from the rear',
-    'hand-on-mark',
-    0.45,
-    0.15,
-    1.6,
-    'Where it balances on a finger, from the rear end.',
+  setOn(
+    'hold-mark',
+    lengthSpec(
+      'holdFromRear',
+      'Hold mark from the rear',
+      'hand-on-mark',
+      0.45,
+      0.15,
+      1.6,
+      'Where it balances on a finger, from the rear end.',
+    ),
   ),
   lengthSpec(
     'tailBar',

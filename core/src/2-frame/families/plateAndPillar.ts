@@ -15,6 +15,7 @@ import {
   usualInput,
   within,
   type Held,
+  setOn,
 } from '../familyTools';
 import { barOf, barOptions, RODS, SLOTTED_STRIPS, WOOD_STRIPS } from '../parts/bars';
 import { foamGrip, FOOT_HEIGHT, QUICK_RELEASE_HEIGHT, quickRelease, rubberFoot, woodenGrip } from '../parts/hardware';
@@ -518,14 +519,17 @@ const dimensions = [
     0.08,
     'From a post’s middle to the bar’s end.',
   ),
-  lengthSpec(
-    'cameraForward',
-    'Camera ahead of the posts',
-    'camera-plate',
-    0.03,
-    -0.06,
-    0.12,
-    'Camera hole from the line of the posts.',
+  setOn(
+    'camera-fore-aft',
+    lengthSpec(
+      'cameraForward',
+      'Camera ahead of the posts',
+      'camera-plate',
+      0.03,
+      -0.06,
+      0.12,
+      'Camera hole from the line of the posts.',
+    ),
   ),
   lengthSpec('foot', 'Foot bars', 'foot-bar-left', 0.2, 0.08, 0.4, 'Fore and aft, for the rig to stand on.'),
 ];

@@ -6,7 +6,17 @@ import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base'
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
 import type { Hands, Member, Node, Part, Rig, StatedConnection } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
-import { choiceSpec, lengthSpec, loadBox, named, namesOf, toFiveMillimetres, usualInput, within } from '../familyTools';
+import {
+  choiceSpec,
+  lengthSpec,
+  loadBox,
+  named,
+  namesOf,
+  toFiveMillimetres,
+  usualInput,
+  within,
+  setOn,
+} from '../familyTools';
 import { FLAT_WASHER, NUT } from '../hardware/sizes';
 import { threadOf } from '../hardware/thread';
 import { RODS } from '../parts/bars';
@@ -280,14 +290,17 @@ const dimensions = [
     'Printed standing; the rod through it holds it in compression.',
   ),
   lengthSpec('handleDiameter', 'Handle diameter', 'handle-left', 0.032, 0.022, 0.045, 'Where the hand closes.'),
-  lengthSpec(
-    'clampForward',
-    'Clamp ahead of the handles',
-    'phone-clamp',
-    0,
-    -0.02,
-    0.02,
-    'Middle of the clamp from the line of the handles.',
+  setOn(
+    'clamp-fore-aft',
+    lengthSpec(
+      'clampForward',
+      'Clamp ahead of the handles',
+      'phone-clamp',
+      0,
+      -0.02,
+      0.02,
+      'Middle of the clamp from the line of the handles.',
+    ),
   ),
   lengthSpec(
     'wall',

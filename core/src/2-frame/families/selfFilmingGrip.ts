@@ -29,6 +29,7 @@ import {
   usualInput,
   within,
   given,
+  setOn,
 } from '../familyTools';
 import { followBends, neutralFractionFor, stripStart } from '../members/bend';
 import { barOf, WOOD_STRIPS } from '../parts/bars';
@@ -384,14 +385,17 @@ function build(input: FamilyInput): Rig {
 
 const dimensions = [
   lengthSpec('grip', 'Grip length', 'grip', 0.16, 0.1, 0.4, 'From the corner down.'),
-  lengthSpec(
-    'handBelow',
-    'Hand below the corner',
-    'hand-on-grip',
-    0.07,
-    HAND_HIGHEST,
-    0.3,
-    'The hand’s middle, under the shelf: fingers clear the camera.',
+  setOn(
+    'hand-along',
+    lengthSpec(
+      'handBelow',
+      'Hand below the corner',
+      'hand-on-grip',
+      0.07,
+      HAND_HIGHEST,
+      0.3,
+      'The hand’s middle, under the shelf: fingers clear the camera.',
+    ),
   ),
   lengthSpec('shelf', 'Shelf length', 'shelf', 0.09, 0.05, 0.2, 'From the grip’s back forward; sawn length for pipe.'),
   angleSpec('angle', 'Corner', 'corner-joint', 100, 75, 135, 'Between shelf and grip. Pipe elbows are square.'),

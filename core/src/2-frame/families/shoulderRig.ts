@@ -29,6 +29,7 @@ import {
   weighed,
   within,
   type Held,
+  setOn,
 } from '../familyTools';
 import { intoCamera } from '../parts/camera';
 import { inPipe } from '../parts/capBolt';
@@ -614,14 +615,17 @@ const dimensions = [
     0.25,
     'Sawn length away from the camera’s side: the weight there keeps it from rolling.',
   ),
-  lengthSpec(
-    'cameraForward',
-    'Camera ahead of its pipe',
-    'camera-plate',
-    0,
-    -0.08,
-    0.08,
-    'Camera hole from the cross pipe.',
+  setOn(
+    'camera-fore-aft',
+    lengthSpec(
+      'cameraForward',
+      'Camera ahead of its pipe',
+      'camera-plate',
+      0,
+      -0.08,
+      0.08,
+      'Camera hole from the cross pipe.',
+    ),
   ),
   lengthSpec(
     'handleBack',

@@ -25,6 +25,7 @@ import {
   usualInput,
   within,
   given,
+  setOn,
 } from '../familyTools';
 import { outlineArea } from '../outlines/outlineArea';
 import { barOf, WOOD_STRIPS } from '../parts/bars';
@@ -413,14 +414,17 @@ const dimensions = [
     0.08,
     'When it tilts: the nearer the camera’s mass to the bolt, the less must be held.',
   ),
-  lengthSpec(
-    'cameraForward',
-    'Camera ahead of the bolt',
-    'camera-plate',
-    0,
-    -0.06,
-    0.06,
-    'The middle of the slot in the plate.',
+  setOn(
+    'camera-along',
+    lengthSpec(
+      'cameraForward',
+      'Camera ahead of the bolt',
+      'camera-plate',
+      0,
+      -0.06,
+      0.06,
+      'The middle of the slot in the plate.',
+    ),
   ),
   lengthSpec(
     'face',

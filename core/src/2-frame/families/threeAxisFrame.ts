@@ -17,6 +17,7 @@ import {
   within,
   zeroOf,
   type Held,
+  setOn,
 } from '../familyTools';
 import { barOf, barOptions, ROUND_TUBES, SQUARE_TUBES } from '../parts/bars';
 import { endCap, foamGrip } from '../parts/hardware';
@@ -545,14 +546,17 @@ const dimensions = [
     0.15,
     'So that the camera’s mass centre lies on the axis.',
   ),
-  lengthSpec(
-    'cameraForward',
-    'Camera ahead of the tilt axis',
-    'camera-plate',
-    0,
-    -0.12,
-    0.1,
-    'Camera hole on its plate; behind is negative.',
+  setOn(
+    'camera-fore-aft',
+    lengthSpec(
+      'cameraForward',
+      'Camera ahead of the tilt axis',
+      'camera-plate',
+      0,
+      -0.12,
+      0.1,
+      'Camera hole on its plate; behind is negative.',
+    ),
   ),
   lengthSpec(
     'reach',

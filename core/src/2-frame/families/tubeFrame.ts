@@ -17,6 +17,7 @@ import {
   usualInput,
   weighed,
   within,
+  setOn,
 } from '../familyTools';
 import { mirroredMember, mirroredNode } from '../edits/mirror';
 import { RODS } from '../parts/bars';
@@ -411,14 +412,17 @@ const dimensions = [
     0.2,
     'Middle of the leg from the pivot.',
   ),
-  lengthSpec(
-    'cameraFromPivot',
-    'Camera ahead of the pivot',
-    'camera-plate',
-    0,
-    -0.15,
-    0.06,
-    'Middle hole of the platform; behind is negative.',
+  setOn(
+    'deck-fore-aft',
+    lengthSpec(
+      'cameraFromPivot',
+      'Camera ahead of the pivot',
+      'camera-plate',
+      0,
+      -0.15,
+      0.06,
+      'Middle hole of the platform; behind is negative.',
+    ),
   ),
   lengthSpec('jointHeight', 'Joint height', 'joint-upper', 0.03, 0.02, 0.12, 'Pivot to the underside of the platform.'),
   lengthSpec('gripLength', 'Grip length', 'grip', 0.12, 0.08, 0.18, 'Length of the hand grip.'),

@@ -2,7 +2,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { cautionsOf, snapOf, type Quantity, type Vec3, type View } from '@tide-pebble/core';
+import { asSet, cautionsOf, snapOf, type Change, type Quantity, type Vec3, type View } from '@tide-pebble/core';
 import { injectBench } from '../../services/bench-signal';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
@@ -12,6 +12,7 @@ import { Findings } from '../../ui/findings/findings';
 import { nextFrame } from '../../ui/timing/next-frame';
 import { NoBench } from '../../ui/no-bench';
 import { Notices } from '../../services/notices';
+import { FigurePipe } from '../../ui/figures/figures.pipe';
 import { QuantityField } from '../../ui/figures/quantity-field';
 import { Rig3d } from '../../ui/drawing/rig-3d';
 import { RigViews } from '../../ui/drawing/rig-views';
@@ -40,6 +41,7 @@ const STEP = { mm: 0.001, inch: 0.0254 / 16 };
     Findings,
     Cautions,
     QuantityField,
+    FigurePipe,
     NoBench,
     ElementList,
     AimDials,
@@ -54,7 +56,7 @@ const STEP = { mm: 0.001, inch: 0.0254 / 16 };
 export class Frame {
   private readonly workspace = inject(Workspace);
   private readonly notices = inject(Notices);
-  private readonly units = inject(Units).now;
+  protected readonly units = inject(Units).now;
   protected readonly pointer = inject(Pointer);
   private readonly bench = injectBench();
   /** What is drawn and told in the column, a frame after the tide line. */
@@ -92,8 +94,13 @@ export class Frame {
   protected readonly grave = computed(() => this.cautions().length > 3);
   protected readonly isFree = computed(() => this.shown()?.rig.design.kind === 'free');
   protected readonly fields = computed(() => {
-    const { family, input } = this.shown()?.work ?? {};
-    return family && input ? family.dimensions.map((spec) => ({ ...spec, value: input.dimensions[spec.id]! })) : [];
+    const bench = this.shown();
+    const { family, input } = bench?.work ?? {};
+    if (!bench || !family || !input) return [];
+    return family.dimensions.map((spec) => {
+      const value = input.dimensions[spec.id]!;
+      return { ...spec, value, asSet: asSet(spec, value, bench.work.rig, bench.values) };
+    });
   });
   /** Angles of what carries the camera, where the rig has any. */
   protected readonly tilts = computed(() => {
@@ -124,6 +131,11 @@ export class Frame {
 
   protected dimension(id: string, quantity: Quantity): void {
     this.workspace.setDimension(id, quantity);
+  }
+
+  /** What was set beside a size becomes the size: nothing moves. */
+  protected takeOver(name: string, changes: readonly Change[]): void {
+    this.workspace.apply(`${name} as it is set`, changes);
   }
 
   protected move({ id, by }: { id: string; by: Vec3 }): void {
