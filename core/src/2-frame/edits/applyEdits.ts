@@ -1,19 +1,18 @@
 /** The maker's own changes laid over a rig by identifier; what has a twin is changed in pairs, mirrored. */
 import { add, subtract, type Quaternion, type Vec3 } from '../../0-base';
-import type { Body, Bolted, Edit, Joint, Member, Part, Pivot, Rig, StatedConnection, Supply } from '../../model';
+import type { Body, Edit, Joint, Member, Part, Pivot, Rig, StatedConnection, Supply } from '../../model';
 import { mirroredMember, mirroredNode, mirroredPart, mirroredPoint, mirroredTurn } from './mirror';
 import { attached } from './attach';
 import { beyondEnd } from './beyondEnd';
 import { carryWeight } from './carryWeight';
 import { FITTING_NAMES } from '../fittings/fittingFor';
 import { jointFacts } from '../fittings/jointFacts';
+import { fastened, threaded } from './fastening';
 import { movedPivot } from './movedPivot';
+import { heldBy, removed } from './removed';
 import { partMoved, partTurned } from './placePart';
-import { nutsFor } from '../connections/nutsFor';
 import { fastenedAt, screwsMoved } from '../connections/fastenedAt';
-import { without } from '../connections/kinds';
 import { refit } from '../fittings/refit';
-import { THREADS } from '../hardware/thread';
 import { turnMember } from './turnMember';
 
 export interface EditedRig {
@@ -179,112 +178,6 @@ function hardwareWeighed(rig: Rig, target: string, mass: EditOf<'weigh'>['mass']
       ),
     }),
   );
-}
-
-/** Only a screw of its own: one that a rod of the rig stands for has that rod's thread. Washers on it sit as loosely as it is thick. */
-function threaded(rig: Rig, { target, thread }: EditOf<'thread'>): Rig | null {
-  const found = THREADS.find((t) => t.name === thread);
-  const own = rig.bodies.flatMap((b) => b.connections ?? []).find((c) => c.id === target);
-  if (!found || own?.kind !== 'bolted' || own.screw !== undefined) return null;
-  const rows = new Set(own.stack.flatMap((l) => (l.kind === 'row' ? [l.station] : [])));
-  return {
-    ...rig,
-    bodies: rig.bodies.map((b) => ({
-      ...b,
-      ...(b.connections ? { connections: b.connections.map((c) => (c === own ? { ...own, thread } : c)) } : {}),
-      stations: b.stations.map((s) => (rows.has(s.id) ? { ...s, boltDiameter: found.diameter } : s)),
-    })),
-  };
-}
-
-/** Another nut where one turns at its end, if it is made in that thread; a spring washer anywhere. */
-function fastened(rig: Rig, { target, nut, lockWasher }: EditOf<'fasten'>): Rig | null {
-  const own = rig.bodies.flatMap((b) => b.connections ?? []).find((c) => c.id === target);
-  if (own?.kind !== 'bolted' || (nut && !nutsFor(own).includes(nut))) return null;
-  const { lockWasher: _before, ...rest } = own;
-  const next: Bolted = {
-    ...(lockWasher ? rest : own),
-    ...(lockWasher === 'spring' ? { lockWasher } : {}),
-    ...(nut ? { end: { kind: nut } } : {}),
-  };
-  return {
-    ...rig,
-    bodies: rig.bodies.map((b) =>
-      b.connections?.includes(own) ? { ...b, connections: b.connections.map((c) => (c === own ? next : c)) } : b,
-    ),
-  };
-}
-
-/** Where an added piece is held, by its part. */
-const heldBy = (part: string): string => `${part}-hold`;
-
-/** Stations whose washers are on a screw. */
-const rowsOf = (connections: readonly StatedConnection[] = []): ReadonlySet<string> =>
-  new Set(
-    connections
-      .flatMap((c) => (c.kind === 'bolted' ? c.stack : []))
-      .flatMap((l) => (l.kind === 'row' ? [l.station] : [])),
-  );
-
-/** The thing and its twin; a node takes the members that end there with it. What only held them goes too. */
-function removed(rig: Rig, target: string): Rig | null {
-  const twin = rig.bodies.flatMap((b) => [...b.parts, ...b.members, ...b.nodes]).find((e) => e.id === target)?.twin;
-  const gone = new Set(twin ? [target, twin] : [target]);
-  const has = rig.bodies.some((b) =>
-    [...b.parts, ...b.members, ...b.nodes, ...b.stations, ...b.joints].some((e) => gone.has(e.id)),
-  );
-  if (!has) return null;
-  const bodies = rig.bodies.map((b) => {
-    const members = b.members.filter((m) => !gone.has(m.id) && !gone.has(m.from) && !gone.has(m.to));
-    const left = new Set([...b.members.filter((m) => !members.includes(m)).map((m) => m.id), ...gone]);
-    const touched = new Set(b.members.filter((m) => left.has(m.id)).flatMap((m) => [m.from, m.to]));
-    const ends = new Set(members.flatMap((m) => [m.from, m.to]));
-    const joined = b.joints
-      .filter((j) => !gone.has(j.id) && !gone.has(j.node))
-      .map((j) => ({ ...j, joins: j.joins.filter((id) => !left.has(id)) }));
-    // With one thing left, and no member that ends there, there is nothing to join.
-    const over = new Set(
-      joined
-        .filter(
-          (j) =>
-            !ends.has(j.node) &&
-            j.joins.length < 2 &&
-            b.joints.find((o) => o.id === j.id)!.joins.length > j.joins.length,
-        )
-        .map((j) => j.id),
-    );
-    const joints = joined.filter((j) => !over.has(j.id));
-    for (const j of joined) if (over.has(j.id)) touched.add(j.node);
-    const used = new Set([...ends, ...joints.filter((j) => j.joins.length > 0).map((j) => j.node)]);
-    const nodes = b.nodes.filter((n) => !gone.has(n.id) && (!touched.has(n.id) || used.has(n.id)));
-    const connections = b.connections?.flatMap((c) => without(c, new Set([...left, ...over])) ?? []);
-    // Washers whose bolt went through nothing else go with it.
-    const kept = rowsOf(connections);
-    for (const row of rowsOf(b.connections)) if (!kept.has(row)) gone.add(row);
-    return refit(
-      {
-        ...b,
-        members,
-        nodes,
-        joints,
-        parts: b.parts.filter((p) => !gone.has(p.id)),
-        stations: b.stations.filter((s) => !gone.has(s.id)),
-        ...(connections ? { connections } : {}),
-      },
-      touched,
-    );
-  });
-  const adjusters = rig.adjusters
-    .map((a) => ({ ...a, moves: a.moves.filter((m) => !gone.has(m.id)) }))
-    .filter((a) => a.moves.length > 0);
-  const unheld = new Set(rig.contacts.filter((c) => [...gone].some((id) => c.id === heldBy(id))).map((c) => c.id));
-  return {
-    ...rig,
-    bodies,
-    adjusters,
-    contacts: rig.contacts.filter((c) => !unheld.has(c.id)),
-    poses: rig.poses.filter((p) => !p.contacts.some((c) => unheld.has(c))),
-  };
 }
 
 function withMember(body: Body, { nodes, member, joints }: EditOf<'addMember'>): Body | null {

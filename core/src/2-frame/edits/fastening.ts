@@ -1,0 +1,40 @@
+/** Another thread, nut or lock washer for a screw of the rig's own; all else of it follows. */
+import type { Bolted, Edit, Rig } from '../../model';
+import { nutsFor } from '../connections/nutsFor';
+import { THREADS } from '../hardware/thread';
+
+type EditOf<K extends Edit['kind']> = Extract<Edit, { kind: K }>;
+
+/** Only a screw of its own: one that a rod of the rig stands for has that rod's thread. Washers on it sit as loosely as it is thick. */
+export function threaded(rig: Rig, { target, thread }: EditOf<'thread'>): Rig | null {
+  const found = THREADS.find((t) => t.name === thread);
+  const own = rig.bodies.flatMap((b) => b.connections ?? []).find((c) => c.id === target);
+  if (!found || own?.kind !== 'bolted' || own.screw !== undefined) return null;
+  const rows = new Set(own.stack.flatMap((l) => (l.kind === 'row' ? [l.station] : [])));
+  return {
+    ...rig,
+    bodies: rig.bodies.map((b) => ({
+      ...b,
+      ...(b.connections ? { connections: b.connections.map((c) => (c === own ? { ...own, thread } : c)) } : {}),
+      stations: b.stations.map((s) => (rows.has(s.id) ? { ...s, boltDiameter: found.diameter } : s)),
+    })),
+  };
+}
+
+/** Another nut where one turns at its end, if it is made in that thread; a spring washer anywhere. */
+export function fastened(rig: Rig, { target, nut, lockWasher }: EditOf<'fasten'>): Rig | null {
+  const own = rig.bodies.flatMap((b) => b.connections ?? []).find((c) => c.id === target);
+  if (own?.kind !== 'bolted' || (nut && !nutsFor(own).includes(nut))) return null;
+  const { lockWasher: _before, ...rest } = own;
+  const next: Bolted = {
+    ...(lockWasher ? rest : own),
+    ...(lockWasher === 'spring' ? { lockWasher } : {}),
+    ...(nut ? { end: { kind: nut } } : {}),
+  };
+  return {
+    ...rig,
+    bodies: rig.bodies.map((b) =>
+      b.connections?.includes(own) ? { ...b, connections: b.connections.map((c) => (c === own ? next : c)) } : b,
+    ),
+  };
+}
