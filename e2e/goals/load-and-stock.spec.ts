@@ -75,6 +75,9 @@ test('a size that no list has is typed once, chosen, cut and bought, and is ther
   await goTo(page, 'Frame');
   await page.getByLabel('Bar', { exact: true }).selectOption({ label: 'Another size…' });
   const dialog = page.getByRole('dialog');
+  // It takes the focus when it is open; typing before that would be typing into its first field.
+  const isOpen = () => expect(dialog.getByLabel('Called', { exact: true })).toBeFocused();
+  await isOpen();
   await fill(dialog, 'Wide', '32 mm');
   await fill(dialog, 'Thick', '40 mm');
   await fill(dialog, 'Thick', '7 mm');
@@ -88,6 +91,7 @@ test('a size that no list has is typed once, chosen, cut and bought, and is ther
     page.getByRole('listitem').filter({ hasText: 'aluminium flat 32 mm × 7 mm, own' }).first(),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Change aluminium flat 32 mm × 7 mm, own' }).click();
+  await isOpen();
   await fill(dialog, 'Thick', '6.5 mm');
   await dialog.getByRole('button', { name: 'Keep it' }).click();
   const mass = page.getByRole('region', { name: 'Tide line' }).getByRole('button', { name: /^Mass/ });

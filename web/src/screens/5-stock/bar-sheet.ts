@@ -33,10 +33,7 @@ export class BarSheet {
       y: (0.5 - m.across / bar.width) * height,
       radius: Math.max(2.5, ((m.diameter ?? 0) / 2) * perMetre),
       figure: showFigure(figure('length', m.along, 1), this.units()),
-      size: [
-        m.last ? 'last' : '⌀',
-        ...(m.diameter ? [showFigure(figure('drill', m.diameter), this.units())] : []),
-      ].join(' '),
+      size: `${m.last ? 'last ' : ''}⌀${m.diameter ? ` ${showFigure(figure('drill', m.diameter), this.units())}` : ''}`,
     });
     return {
       height,

@@ -46,7 +46,8 @@ export class OwnSizeDialog {
   protected readonly fields = computed(() => fieldsOf(this.size()));
   protected readonly materials = Object.entries(MATERIALS).map(([id, m]) => ({ id, name: m.name }));
   protected readonly systems = PIPE_SYSTEMS.map(({ id, name }) => ({ id, name }));
-  protected readonly threads = THREADS.map(({ name, diameter }) => ({ name, diameter }));
+  /** A washer fits a diameter, whatever its pitch: the coarse thread of each stands for it. */
+  protected readonly threads = THREADS.filter((t, i) => THREADS.findIndex((o) => o.diameter === t.diameter) === i);
   protected readonly material = computed(() => {
     const size = this.size();
     return 'stock' in size ? size.stock.material : size.washer.material;

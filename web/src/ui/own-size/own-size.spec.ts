@@ -56,6 +56,14 @@ describe('a size of one’s own', () => {
     keep().click();
     expect(closed).toEqual([]);
   });
+  it('for a bolt is told by its diameter: each once, the one that was chosen shown', async () => {
+    const { page } = await dialog(sizeLike('m10-30', 'own-4')!);
+    const bolts = page.querySelector<HTMLSelectElement>('select[aria-label="For a bolt of"]')!;
+    const names = [...bolts.options].map((o) => o.textContent.trim());
+    expect(bolts.value).toBe('M10');
+    expect(names).toContain('1/2-13');
+    expect(names).not.toContain('M10×1.25');
+  });
   it('has every figure of its kind, each of which can be typed', () => {
     for (const option of [
       'aluminium-30x6',
