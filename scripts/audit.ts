@@ -17,6 +17,7 @@ import {
   METRIC,
   nutsFor,
   placeLoad,
+  RARER_THREADS,
   readWith,
   render,
   sizeLike,
@@ -198,7 +199,7 @@ function editsOf(rig: Rig): fc.Arbitrary<Edit[]> {
       : []),
     ...(bolts.length > 0
       ? [
-          fc.tuple(fc.constantFrom(...bolts), fc.constantFrom(...THREADS)).map(([b, t]): Edit => ({
+          fc.tuple(fc.constantFrom(...bolts), fc.constantFrom(...THREADS, ...RARER_THREADS)).map(([b, t]): Edit => ({
             kind: 'thread',
             id: 'e',
             target: b.id,

@@ -2,7 +2,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, goTo, readout, test } from '../support/bench';
+import { expect, goTo, readout, savedBy, test } from '../support/bench';
 
 test.use({ demo: true });
 
@@ -11,14 +11,9 @@ test.beforeEach(async ({ bench: page }) => {
   await goTo(page, 'Frame');
 });
 
-const save = async (page: Page, button: string): Promise<Buffer> => {
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    // By key: the panels above it are still being laid out, and a press of the mouse can land beside what moves.
-    page.getByRole('button', { name: button, exact: true }).press('Enter'),
-  ]);
-  return readFileSync(await file.path());
-};
+// By key: the panels above it are still being laid out, and a press of the mouse can land beside what moves.
+const save = async (page: Page, button: string): Promise<Buffer> =>
+  readFileSync(await savedBy(page, () => page.getByRole('button', { name: button, exact: true }).press('Enter')));
 
 /** A tetrahedron with legs of 30 mm as text STL; without its last face it is open, turned about it is inside out. */
 function stl(kind: 'closed' | 'open' | 'insideOut'): string {

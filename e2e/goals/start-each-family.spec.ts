@@ -6,52 +6,14 @@ import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
 import { faultLine, parseRigFile } from '@tide-pebble/core';
 import { analyse } from '@tide-pebble/core/making';
-import { allKept, expect, fill, goTo, readout, test } from '../support/bench';
+import { allKept, expect, fill, goTo, readout, savedBy, test } from '../support/bench';
+import { FAMILIES, LOADOUTS } from '../support/families';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
 test.use({ demo: true });
 test.describe.configure({ mode: 'parallel' });
 
-/** Each family's first size on the drawing's list, and another figure for it. */
-const FAMILIES = [
-  { name: 'Balance arm with a cross-slide stage', size: 'Arm, straight run', to: '260 mm' },
-  { name: 'Bent bar on a universal joint', size: 'Platform length', to: '230 mm' },
-  { name: 'Boom held at its balance', size: 'Tube length', to: '1500 mm' },
-  { name: 'Closed hand frame', size: 'Half width', to: '140 mm' },
-  { name: 'Open tube frame on a universal joint', size: 'Front leg', to: '280 mm' },
-  { name: 'Pipe post with a side handle', size: 'Upper post', to: '240 mm' },
-  { name: 'Plate and pillar', size: 'Post to post', to: '300 mm' },
-  { name: 'Sliding top handle', size: 'Room under the grip', to: '50 mm' },
-  { name: 'Multi-grip shoulder rig', size: 'Grip pipes', to: '180 mm' },
-  { name: 'Three-axis passive frame', size: 'Pan arm above the axes', to: '200 mm' },
-  // Made for light loads.
-  {
-    name: 'Swivelling wooden grip',
-    size: 'Grip length',
-    to: '160 mm',
-    loadouts: ['Slack: phone', 'Neap: crab cam alone'],
-  },
-  { name: 'Self-filming grip', size: 'Grip length', to: '200 mm', loadouts: ['Slack: phone', 'Neap: crab cam alone'] },
-  {
-    name: 'Printed phone frame',
-    size: 'Handle length',
-    to: '130 mm',
-    loadouts: ['Slack: phone', 'Neap: crab cam alone'],
-  },
-  {
-    name: 'Spinning helmet pole',
-    size: 'Pole length',
-    to: '1100 mm',
-    loadouts: ['Neap: crab cam alone', 'Slack: phone'],
-  },
-] satisfies readonly { name: string; size: string; to: string; loadouts?: readonly string[] }[];
-const LOADOUTS = ['Slack: phone', 'Neap: crab cam alone', 'Flood: body, 70'];
-
-const download = async (page: Page, click: () => Promise<void>): Promise<string> => {
-  const [file] = await Promise.all([page.waitForEvent('download'), click()]);
-  return file.path();
-};
 interface Told {
   readonly mass: number;
   readonly readouts: readonly { readonly name: string; readonly lines: readonly string[] }[];
@@ -76,7 +38,7 @@ const massShown = async (page: Page): Promise<number> =>
 for (const family of FAMILIES) {
   test(family.name, async ({ bench: page, server }) => {
     test.setTimeout(180_000);
-    for (const [i, loadout] of ('loadouts' in family ? family.loadouts : LOADOUTS).entries()) {
+    for (const [i, loadout] of (family.loadouts ?? LOADOUTS).entries()) {
       const name = `Try ${i + 1}`;
       await test.step(`for ${loadout}`, async () => {
         await goTo(page, 'Shelf');
@@ -103,7 +65,7 @@ for (const family of FAMILIES) {
         await goTo(page, 'Shelf');
         const card = page.getByRole('article').filter({ has: page.getByLabel(`Name of ${name}`) });
         await expect(card).toBeVisible();
-        const path = await download(page, () => card.getByRole('button', { name: `Export ${name}` }).click());
+        const path = await savedBy(page, () => card.getByRole('button', { name: `Export ${name}` }).click());
         const file = join(server.data, `${name}.rig.json`);
         writeFileSync(file, readFileSync(path));
         const told = i === 0 ? byCommand(file) : inProcess(file);

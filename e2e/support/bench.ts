@@ -84,6 +84,12 @@ export const goTo = async (page: Page, stage: string): Promise<void> => {
     .click();
 };
 
+/** Where the file lies that is saved by what is done. */
+export const savedBy = async (page: Page, act: () => Promise<void>): Promise<string> => {
+  const [file] = await Promise.all([page.waitForEvent('download'), act()]);
+  return file.path();
+};
+
 /** Types into a field by its label and takes it with Enter. */
 export const fill = async (page: Page | Locator, label: string, text: string): Promise<void> => {
   const field = page.getByLabel(label, { exact: true });

@@ -14,6 +14,8 @@ export type Change =
   /** A member cut from other stock, by its id in the stock list; a camera screw of another length under its head, m. */
   | { readonly kind: 'restock'; readonly id: string; readonly stock: string }
   | { readonly kind: 'screw'; readonly id: string; readonly length: number }
+  /** Another thread for a connection's screw, by its name. */
+  | { readonly kind: 'thread'; readonly id: string; readonly thread: string }
   /** Soft stuff on a joint's stops, m thick. */
   | { readonly kind: 'padding'; readonly id: string; readonly thickness: number }
   | { readonly kind: 'move'; readonly id: string; readonly by: readonly [number, number, number] }
@@ -64,6 +66,8 @@ export interface Finding {
   readonly title: Phrase;
   readonly why: Phrase;
   readonly toDo: Phrase;
+  /** What it is about brings nothing to the lists of what to buy, drill and do: they are not whole. */
+  readonly leavesOut?: true;
   readonly fixes: readonly Fix[];
 }
 

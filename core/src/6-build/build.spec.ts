@@ -9,7 +9,7 @@ import { barTemplate, buildSteps, orderSteps, type BuildStep } from '.';
 import { STEP_MAKERS } from './steps';
 
 const stepsOf = (rig: Rig): readonly BuildStep[] => {
-  const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.002));
+  const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.002), {});
   return ordered.kind === 'ordered' ? ordered.steps : [];
 };
 
@@ -39,6 +39,18 @@ describe('build steps', () => {
       }
       expect(known.size).toBe(all.length);
     }
+  });
+
+  it('put on the washers that are set, and none where none are', () => {
+    const rig = bentBar.build(usual);
+    const handled = (count: number): boolean => {
+      const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.002), { 'rear-count': count });
+      const steps = ordered.kind === 'ordered' ? ordered.steps : [];
+      return steps.some(
+        (s) => render(s.title, METRIC).includes('M10 wide washer 30 mm') && s.does?.includes('rear-bolt'),
+      );
+    };
+    expect([handled(0), handled(3)]).toEqual([false, true]);
   });
 
   it('bend before drilling, small bit first, the foot’s hole on the hanging rig, the tail last of the bar', () => {

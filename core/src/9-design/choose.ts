@@ -74,7 +74,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
   const { context, evaluation, findings, verdict } = judged(made.work, start.values, wants);
   const { rig } = made.work;
   const stock = stockPlan(rig, start.values, [], KERF);
-  const ordered = buildSteps(rig, stock);
+  const ordered = buildSteps(rig, stock, start.values);
   const steps = ordered.kind === 'ordered' ? ordered.steps : [];
   const packed = breakDown(rig, start.values);
   const figures = {

@@ -13,9 +13,11 @@ import {
   assemble,
   atHand,
   designRig,
+  threadThatHolds,
   USUAL_HANDS,
   type AdjusterValues,
   type Assembly,
+  type ConnectionFault,
   type DesignedRig,
   type Family,
   type FamilyInput,
@@ -142,6 +144,13 @@ export function judged(work: Workpiece, values: AdjusterValues, wants: RigDocume
   };
 }
 
+function threadInstead(rig: Rig, { connection, name }: ConnectionFault): Finding['fixes'] {
+  const thread = threadThatHolds(rig, connection);
+  return thread
+    ? [{ label: say`Take ${thread} for the ${name}`, changes: [{ kind: 'thread', id: connection, thread }] }]
+    : [];
+}
+
 function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Finding[] {
   const { family, input, rig, outOfRange, unapplied, loose } = designed;
   const kindOf = (id: string): 'length' | 'angle' => family?.dimensions.find((d) => d.id === id)?.kind ?? 'length';
@@ -157,7 +166,8 @@ function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Fi
       title: say`The ${fault.name} does not hold as it is drawn.`,
       why: fault.reason,
       toDo: say`Move its pieces together, or change what it passes.`,
-      fixes: [],
+      leavesOut: true,
+      fixes: threadInstead(rig, fault),
     })),
     ...outOfRange.map((fault): Finding => {
       const [least, most] = fault.range.map((v) => figure(kindOf(fault.id), v)) as [

@@ -26,7 +26,7 @@ export class Progress {
   ]).pipe(
     withLatestFrom(this.workspace.bench$),
     map(([[stock, { buildSteps }], state]) =>
-      stock && state.kind === 'ready' ? buildSteps(state.bench.work.rig, stock) : null,
+      stock && state.kind === 'ready' ? buildSteps(state.bench.work.rig, stock, state.bench.values) : null,
     ),
     startWith(null),
   );

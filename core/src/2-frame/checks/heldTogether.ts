@@ -39,6 +39,7 @@ function turningInNothing({ pivots, bodies }: Rig): readonly Finding[] {
         title: say`The ${carried?.name ?? p.name} is held by nothing: the ${p.name} has nothing to turn in.`,
         why: say`A piece of it was taken off.`,
         toDo: say`Undo it, or start the rig anew.`,
+        leavesOut: true as const,
         fixes: [],
       };
     });
@@ -68,6 +69,7 @@ const looseIn = (rig: Rig, around: Surroundings): readonly Finding[] =>
             ? say`Nearest to it is the ${near.name}, ${figure('length', gap!, 1)} away.`
             : say`There is nothing near it.`,
           toDo: say`Bring it up to what should hold it, or take it off.`,
+          leavesOut: true as const,
           fixes:
             near && isPart && gap! > 0
               ? [

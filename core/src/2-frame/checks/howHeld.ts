@@ -25,6 +25,7 @@ export const howHeld: FrameCheck = {
               : say`What holds the ${part.name} and ${figure('count', pieces.length - 1)} more pieces is not known.`,
           why: say`This rig was freed before that was kept: their screws and nuts are not in its mass, its holes or To buy.`,
           toDo: say`Weigh the whole rig, or start it anew from its family.`,
+          leavesOut: true as const,
           fixes: [],
         },
       ];

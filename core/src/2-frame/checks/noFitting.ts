@@ -32,6 +32,7 @@ export const noFitting: FrameCheck = {
                 nearest && nearest.turn > 0.5 * DEGREE
                   ? say`Turn it ${figure('angle', nearest.turn, 0)} and a ${FITTING_NAMES[nearest.fitting]} takes all; or branch it off a little further along with a short piece and a tee.`
                   : say`Branch it off a little further along, with a short piece and a tee of its own.`,
+              leavesOut: true as const,
               fixes:
                 nearest && nearest.turn > 0.5 * DEGREE
                   ? turned(body, culprit, joint.node, nearest.direction, nearest.turn)

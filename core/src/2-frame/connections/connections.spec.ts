@@ -258,7 +258,7 @@ describe('a connection under edits', () => {
     expect(broken((c) => ({ ...c, point: [0.2, 0, 0] }))).toContain('does not pass through the cap');
     expect(broken((c) => ({ ...c, way: [0, 0, 0] }))).toContain('which way');
     expect(broken((c) => ({ ...c, thread: '5/16-18', stack: [c.stack[0]!], washer: 'flat' }))).toBe('');
-    expect(broken((c) => ({ ...c, thread: 'M7' }))).toContain('“M7” is no thread');
+    expect(broken((c) => ({ ...c, thread: 'M77' }))).toContain('“M77” is no thread');
     expect(broken((c) => ({ ...c, stack: [...c.stack, { kind: 'piece', piece: 'gone' }] }))).toContain(
       'not on this rig any more',
     );

@@ -26,6 +26,8 @@ function editOf(change: Change, newId: () => string): readonly Edit[] {
       return [{ kind: 'short', id: newId(), target: change.id, end: change.end, by: { value: change.value } }];
     case 'screw':
       return [{ kind: 'screw', id: newId(), target: change.id, length: change.length }];
+    case 'thread':
+      return [{ kind: 'thread', id: newId(), target: change.id, thread: change.thread }];
     case 'padding':
       return [{ kind: 'padding', id: newId(), target: change.id, thickness: change.thickness }];
     case 'move':

@@ -1,13 +1,13 @@
 /** Another thread, nut or lock washer for a screw of the rig's own; all else of it follows. */
 import type { Bolted, Edit, Rig } from '../../model';
 import { nutsFor } from '../connections/nutsFor';
-import { THREADS } from '../hardware/thread';
+import { threadCalled } from '../hardware/thread';
 
 type EditOf<K extends Edit['kind']> = Extract<Edit, { kind: K }>;
 
 /** Only a screw of its own: one that a rod of the rig stands for has that rod's thread. Washers on it sit as loosely as it is thick. */
 export function threaded(rig: Rig, { target, thread }: EditOf<'thread'>): Rig | null {
-  const found = THREADS.find((t) => t.name === thread);
+  const found = threadCalled(thread);
   const own = rig.bodies.flatMap((b) => b.connections ?? []).find((c) => c.id === target);
   if (!found || own?.kind !== 'bolted' || own.screw !== undefined) return null;
   const rows = new Set(own.stack.flatMap((l) => (l.kind === 'row' ? [l.station] : [])));
@@ -15,7 +15,9 @@ export function threaded(rig: Rig, { target, thread }: EditOf<'thread'>): Rig | 
     ...rig,
     bodies: rig.bodies.map((b) => ({
       ...b,
-      ...(b.connections ? { connections: b.connections.map((c) => (c === own ? { ...own, thread } : c)) } : {}),
+      ...(b.connections
+        ? { connections: b.connections.map((c) => (c === own ? { ...own, thread: found.name } : c)) }
+        : {}),
       stations: b.stations.map((s) => (rows.has(s.id) ? { ...s, boltDiameter: found.diameter } : s)),
     })),
   };

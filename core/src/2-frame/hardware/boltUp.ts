@@ -20,6 +20,7 @@ import {
   WIDE_WASHER,
   WING_HUB,
   WING_MASS,
+  isTabled,
   type SizeTable,
   type WasherTable,
 } from './sizes';
@@ -80,6 +81,8 @@ export interface BoltedUp {
 const STEEL = 7850;
 /** Catalogues lie within these parts of the sum; taken as two standard uncertainties. */
 const WITHIN = { screw: 0.03, rod: 0.02, nut: 0.03, washer: 0.08 };
+/** So far off may lie what was reckoned between the sizes of its neighbours: standards go from one to the next in steps. */
+const BETWEEN_SIZES = 0.3;
 /** Turns that must show beyond a nut. */
 const BEYOND = 2;
 /** Least thread in a tapped hole, of its diameter. */
@@ -231,9 +234,17 @@ interface Shank {
   readonly sawnTo?: number;
 }
 
-function weighedPiece(role: string, item: string, fastener: Fastener, within: number): BoltPiece {
+/** Of a thread of the tables, or of one between them. */
+function weighedPiece(
+  thread: Thread,
+  role: string,
+  what: string,
+  fastener: Fastener,
+  within: keyof typeof WITHIN,
+): BoltPiece {
   const weighed = fastenerMass(fastener, STEEL);
-  return { role, item, fastener, ...weighed, spread: (within / 2) * weighed.mass };
+  const relative = isTabled(thread) || within === 'rod' ? WITHIN[within] : Math.hypot(WITHIN[within], BETWEEN_SIZES);
+  return { role, item: `${thread.name} ${what}`, fastener, ...weighed, spread: (relative / 2) * weighed.mass };
 }
 
 export function washerPiece(thread: Thread, role: string, kind: WasherKind, at: number): BoltPiece {
@@ -246,7 +257,7 @@ export function washerPiece(thread: Thread, role: string, kind: WasherKind, at: 
     thickness: sizeOf(thick, thread),
     count: 1,
   };
-  return weighedPiece(role, `${thread.name} ${kind} washer`, fastener, WITHIN.washer);
+  return weighedPiece(thread, role, `${kind} washer`, fastener, 'washer');
 }
 
 /** Of a hexagon of the hub's height that weighs what the wing nut does, wings and all. */
@@ -276,7 +287,7 @@ export function nutPiece(thread: Thread, role: string, kind: NutKind, at: number
     threadDiameter: thread.diameter,
     pitch: thread.pitch,
   };
-  return weighedPiece(role, `${thread.name} ${NUT_WORDS[kind]}`, fastener, WITHIN.nut);
+  return weighedPiece(thread, role, NUT_WORDS[kind], fastener, 'nut');
 }
 
 type Head = { readonly acrossFlats: number; readonly headHeight: number };
@@ -302,7 +313,7 @@ export function spacerPiece(thread: Thread, role: string, at: number, length: nu
     thickness: length,
     count: 1,
   };
-  return weighedPiece(role, `${thread.name} spacer × ${Math.round(length * 10000) / 10} mm`, fastener, WITHIN.washer);
+  return weighedPiece(thread, role, `spacer × ${Math.round(length * 10000) / 10} mm`, fastener, 'washer');
 }
 
 /** The screw, or the rod with the nut that is its head; `at` is what it bears on. */
@@ -317,15 +328,12 @@ function shankPieces({ thread, head, full }: Bolt, shank: Shank, at: number): re
       ...threads,
       length: shank.length,
     };
-    return [
-      weighedPiece('screw', `${thread.name} threaded rod`, rod, WITHIN.rod),
-      nutPiece(thread, 'nut-head', kind, nutAt),
-    ];
+    return [weighedPiece(thread, 'screw', 'threaded rod', rod, 'rod'), nutPiece(thread, 'nut-head', kind, nutAt)];
   }
   const sold = soldScrews(thread, full ?? false).find((s) => s.length === shank.length);
   const length = shank.sawnTo ?? shank.length;
   const long = { ...threads, length, threadLength: Math.min(length, sold?.threadLength ?? length) };
-  const name = `${thread.name} × ${shownLength(shank.length, thread)}`;
+  const name = `× ${shownLength(shank.length, thread)}`;
   const screw: Fastener =
     head === 'sunk'
       ? {
@@ -351,7 +359,7 @@ function shankPieces({ thread, head, full }: Bolt, shank: Shank, at: number): re
         ? `${name} square-necked bolt`
         : `${name} hexagon screw${all}`;
   return [
-    { ...weighedPiece('screw', item, screw, WITHIN.screw), ...(shank.sawnTo === undefined ? {} : { sawn: true }) },
+    { ...weighedPiece(thread, 'screw', item, screw, 'screw'), ...(shank.sawnTo === undefined ? {} : { sawn: true }) },
   ];
 }
 
@@ -464,7 +472,7 @@ function rooted(bolt: Bolt, root: number, kind: NutKind): BoltedUp {
     length,
     engagement: nut,
     pieces: [
-      weighedPiece('screw', `${thread.name} threaded rod`, rod, WITHIN.rod),
+      weighedPiece(thread, 'screw', 'threaded rod', rod, 'rod'),
       ...(washers.end ? [washerPiece(thread, 'washer-end', washers.end, through)] : []),
       ...(bolt.lockWasher ? [washerPiece(thread, LOCK_ROLE, bolt.lockWasher, through + under)] : []),
       nutPiece(thread, 'nut', kind, through + under + lock),

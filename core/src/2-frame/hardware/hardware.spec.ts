@@ -1,6 +1,7 @@
 import * as fc from 'fast-check';
 import { holds } from '../../testing/holds';
 import { fastenerMass, type Fastener } from './fastenerMass';
+import { boltUp } from './boltUp';
 import {
   ACROSS_FLATS,
   CAP_NUT,
@@ -8,6 +9,7 @@ import {
   CLEARANCE,
   FLAT_WASHER,
   HEX_HEAD,
+  isTabled,
   LOCK_NUT,
   NUT,
   SOLD_LENGTHS,
@@ -17,7 +19,7 @@ import {
   WIDE_WASHER,
 } from './sizes';
 import { stackUp, type StackEnd, type StackLayer } from './stackUp';
-import { nutBore, pitchDiameter, threadArea, threadOf, THREADS } from './thread';
+import { nutBore, pitchDiameter, RARER_THREADS, threadArea, threadCalled, threadOf, THREADS } from './thread';
 
 const STEEL = 7850;
 const screw = (name: string, length: number): Fastener => {
@@ -53,6 +55,92 @@ const washer = (name: string, of: typeof FLAT_WASHER): Fastener => ({
   count: 1,
 });
 
+describe('threads of one’s own', () => {
+  it('are read as a die says them, those of a table under the name it has there', () => {
+    const read = (words: string): string | undefined => threadCalled(words)?.name;
+    expect(read('M6x1')).toBe('M6');
+    expect(read('m8 × 1.25')).toBe('M8');
+    expect(read('M7×0,75')).toBe('M7×0.75');
+    expect(read('m7')).toBe('M7');
+    expect(read('#10-24')).toBe('10-24');
+    expect(read('10-32')).toBe('10-32');
+    expect(read(' 7/16-20 ')).toBe('7/16-20');
+    expect(read('3/8 - 16')).toBe('3/8-16');
+    expect(threadOf('10-32').diameter).toBeCloseTo(0.19 * 0.0254, 12);
+    expect(threadOf('7/16-20').pitch).toBeCloseTo(0.0254 / 20, 12);
+    for (const wrong of [
+      '',
+      'M',
+      'M7',
+      'x',
+      'M6×0',
+      'M6×5',
+      'M1×0.25',
+      'M40×2',
+      '1/0-20',
+      '0/4-20',
+      '1/4-0',
+      '14-20',
+      '1/4',
+    ])
+      expect(read(wrong)).withContext(wrong).toBeUndefined();
+  });
+
+  it('read back what they are called, whatever is typed', () => {
+    const any = fc.oneof(
+      fc
+        .tuple(fc.integer({ min: 20, max: 180 }), fc.integer({ min: 1, max: 40 }))
+        .map(([d, p]) => `M${d / 10}×${p / 10}`),
+      fc
+        .tuple(fc.integer({ min: 1, max: 20 }), fc.integer({ min: 1, max: 32 }), fc.integer({ min: 4, max: 90 }))
+        .map(([a, b, t]) => `${a}/${b}-${t}`),
+      fc.tuple(fc.integer({ min: 0, max: 14 }), fc.integer({ min: 4, max: 90 })).map(([n, t]) => `${n}-${t}`),
+      fc.string({ maxLength: 20 }),
+    );
+    holds(
+      fc.property(any, (words) => {
+        const thread = threadCalled(words);
+        if (!thread) return true;
+        const again = threadCalled(thread.name);
+        return (
+          again?.name === thread.name &&
+          Math.abs(again.diameter - thread.diameter) < 1e-12 &&
+          nutBore(thread) > 0 &&
+          thread.diameter > 0.0024 &&
+          thread.diameter < 0.0161
+        );
+      }),
+      { seed: 3, numRuns: 2000 },
+    );
+  });
+
+  it('have the hexagons of their diameter, or between their neighbours’, and so much more is unsure', () => {
+    expect(ACROSS_FLATS.of({ name: 'M6×0.75' })).toBe(ACROSS_FLATS.of({ name: 'M6' }));
+    expect(ACROSS_FLATS.of({ name: '3/8-18' })).toBe(ACROSS_FLATS.of({ name: '3/8-16' }));
+    expect(ACROSS_FLATS.of({ name: 'M7' })).toBeCloseTo(0.0115, 9);
+    expect(NUT.of({ name: 'M7' })).toBeCloseTo(0.006, 9);
+    expect(TAPPING_HOLE.of({ name: 'M7' })).toBeCloseTo(0.006, 9);
+    for (const thread of RARER_THREADS) {
+      const [lower, upper] = [
+        ACROSS_FLATS.of(thread)! / thread.diameter,
+        CLEARANCE.medium.of(thread)! - thread.diameter,
+      ];
+      expect([lower > 1.2, lower < 2.1, upper > 0, upper < 0.0025])
+        .withContext(thread.name)
+        .toEqual([true, true, true, true]);
+    }
+    const spreadOf = (name: string): number => {
+      const nut = boltUp({ thread: threadOf(name), layers: [{ thickness: 0.01 }], end: { kind: 'nut' } }).pieces.find(
+        (p) => p.role === 'nut',
+      )!;
+      return nut.spread / nut.mass;
+    };
+    expect(isTabled(threadOf('M7'))).toBeFalse();
+    expect(spreadOf('M6×0.75')).toBeCloseTo(spreadOf('M6'), 12);
+    expect(spreadOf('M7') / spreadOf('M6')).toBeGreaterThan(5);
+  });
+});
+
 describe('threads', () => {
   it('have the areas of their profile, summed slice by slice over a pitch', () => {
     for (const t of THREADS) {
@@ -84,7 +172,7 @@ describe('threads', () => {
     const m8 = threadOf('M8');
     expect(pitchDiameter(m8)).toBeCloseTo(0.007188, 6);
     expect(nutBore(m8)).toBeCloseTo(0.006647, 6);
-    expect(() => threadOf('M7')).toThrowError(RangeError);
+    expect(() => threadOf('M77')).toThrowError(RangeError);
   });
 });
 

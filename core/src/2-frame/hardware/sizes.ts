@@ -1,8 +1,9 @@
 /**
  * What screws, nuts and washers of each thread measure, m. From the standards named, by memory; those marked `unsure` are to be
- * checked against a sheet before a drawing leans on their last tenth. A thread that a standard does not know has no entry.
+ * checked against a sheet before a drawing leans on their last tenth. A size that a standard does not know has no entry. A thread of
+ * another pitch shares the hexagons and washers of its diameter; one of a diameter between those of a table has sizes between theirs.
  */
-import { coarseName, threadOf, type Thread } from './thread';
+import { threadOf, THREADS, type Thread } from './thread';
 
 const MM = 0.001;
 /** One figure a thread, in mm, in the order below; a gap where there is none. */
@@ -21,10 +22,36 @@ const table = (what: string, standard: string, row: Row, unsure?: true): SizeTab
   standard,
   ...(unsure ? { unsure } : {}),
   of: ({ name }) => {
-    const value = row[ORDER.indexOf(coarseName(name) as (typeof ORDER)[number])] ?? null;
+    const named = (ORDER as readonly string[]).indexOf(name);
+    const value = named >= 0 ? (row[named] ?? null) : between(row, threadOf(name));
     return value === null ? null : value * MM;
   },
 });
+
+/** Whether its diameter stands in the tables: else what belongs to it is reckoned between its neighbours. */
+export const isTabled = ({ diameter, standard }: Pick<Thread, 'diameter' | 'standard'>): boolean =>
+  THREADS.some((t) => t.standard === standard && Math.abs(t.diameter - diameter) < 1e-8);
+
+/**
+ * By diameter, on the straight line between the two nearest of its standard that have the size; beyond the first or last in
+ * proportion, to a hundredth of a millimetre. Neighbours of a size that one of them is not made in have none between them.
+ */
+function between(row: Row, { diameter, standard }: Thread): number | null {
+  const known = ORDER.map((name, i) => ({ thread: threadOf(name), size: row[i] ?? null })).filter(
+    (k) => k.thread.standard === standard,
+  );
+  const over = known.findIndex((k) => k.thread.diameter >= diameter - 1e-8);
+  const high = known[over] ?? known.at(-1)!;
+  if (Math.abs(high.thread.diameter - diameter) < 1e-8) return high.size;
+  const low = known[over - 1];
+  if (high.size === null || (low && low.size === null)) return null;
+  const size =
+    low && over > 0
+      ? low.size! +
+        ((high.size - low.size!) * (diameter - low.thread.diameter)) / (high.thread.diameter - low.thread.diameter)
+      : (high.size * diameter) / high.thread.diameter;
+  return Math.round(size * 100) / 100;
+}
 
 const N = null;
 export const ACROSS_FLATS = table(
@@ -152,11 +179,12 @@ const COARSE_TAPPING = table(
   'drill sizes, diameter less pitch',
   [2.5, 3.3, 4.2, 5, 6.8, 8.5, 10.2, 5.1, 6.5, 7.9, 10.7],
 );
-/** Of a fine thread by its own pitch, to the tenth that drills are sold in. */
+const COARSE_ONES: ReadonlySet<string> = new Set(ORDER);
+/** Of any thread but a usual one by its own pitch, to the tenth that drills are sold in. */
 export const TAPPING_HOLE: SizeTable = {
   ...COARSE_TAPPING,
   of: (thread) => {
-    if (coarseName(thread.name) === thread.name) return COARSE_TAPPING.of(thread);
+    if (COARSE_ONES.has(thread.name)) return COARSE_TAPPING.of(thread);
     const { diameter, pitch } = threadOf(thread.name);
     return Math.round((diameter - pitch) * 10_000) / 10_000;
   },

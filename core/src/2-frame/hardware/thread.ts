@@ -37,24 +37,79 @@ const COARSE: readonly Thread[] = [
   unified('3/8-16', 3 / 8, 16),
   unified('1/2-13', 1 / 2, 13),
 ];
-/** Each with the coarse one of its diameter, whose heads, nuts and washers it shares. */
-const FINE: readonly (readonly [Thread, string])[] = [
-  [{ ...metric(8, 1), name: 'M8×1' }, 'M8'],
-  [{ ...metric(10, 1.25), name: 'M10×1.25' }, 'M10'],
-  [{ ...metric(12, 1.25), name: 'M12×1.25' }, 'M12'],
-  [unified('1/4-28', 1 / 4, 28), '1/4-20'],
-  [unified('5/16-24', 5 / 16, 24), '5/16-18'],
-  [unified('3/8-24', 3 / 8, 24), '3/8-16'],
-  [unified('1/2-20', 1 / 2, 20), '1/2-13'],
+const FINE: readonly Thread[] = [
+  { ...metric(8, 1), name: 'M8×1' },
+  { ...metric(10, 1.25), name: 'M10×1.25' },
+  { ...metric(12, 1.25), name: 'M12×1.25' },
+  unified('1/4-28', 1 / 4, 28),
+  unified('5/16-24', 5 / 16, 24),
+  unified('3/8-24', 3 / 8, 24),
+  unified('1/2-20', 1 / 2, 20),
 ];
-/** Coarse ones first: where only a diameter is known, the coarse one is meant. */
-export const THREADS: readonly Thread[] = [...COARSE, ...FINE.map(([thread]) => thread)];
-/** By the name of a thread: that of the coarse one with its hexagons. */
-const HEXAGONS_OF = new Map(FINE.map(([thread, coarse]) => [thread.name, coarse]));
-export const coarseName = (name: string): string => HEXAGONS_OF.get(name) ?? name;
+/** Those of diameters whose heads, nuts and washers stand in the tables. Coarse ones first: where only a diameter is known, the coarse one is meant. */
+export const THREADS: readonly Thread[] = [...COARSE, ...FINE];
+
+/** A numbered screw's diameter, inches (ASME B1.1). */
+const numbered = (size: number): number => 0.06 + 0.013 * size;
+/** Coarse ones that makers have now and then, between those of the tables (ISO 261, ASME B1.1). */
+export const RARER_THREADS: readonly Thread[] = [
+  metric(7, 1),
+  metric(9, 1.25),
+  metric(14, 2),
+  metric(16, 2),
+  unified('6-32', numbered(6), 32),
+  unified('8-32', numbered(8), 32),
+  unified('10-24', numbered(10), 24),
+  unified('12-24', numbered(12), 24),
+  unified('7/16-14', 7 / 16, 14),
+  unified('9/16-12', 9 / 16, 12),
+  unified('5/8-11', 5 / 8, 11),
+];
+const NAMED = new Map([...THREADS, ...RARER_THREADS].map((t) => [t.name, t]));
+const KNOWN: readonly Thread[] = [...NAMED.values()];
+
+/** Outside diameters that hardware of a hand is made in, m, and the coarsest thread of one, of its diameter. */
+const DIAMETERS = [0.0025, 0.016] as const;
+const COARSEST = 0.35;
+const METRIC_WORDS = /^m\s*(\d+(?:[.,]\d+)?)\s*[x×*]\s*(\d*(?:[.,]\d+)?)$/i;
+const UNIFIED_WORDS = /^(?:#?(\d+)|(\d+)\s*\/\s*(\d+))\s*-\s*(\d+)$/;
+
+/**
+ * A thread as its die says it: “M6”, “M7×0.75”, “10-24”, “7/16-20”; null where that is no thread of 2.5 to 16 mm. One of the
+ * tables under the name it has there.
+ */
+export function threadCalled(words: string): Thread | null {
+  const said = words.trim();
+  const known = NAMED.get(said) ?? NAMED.get(said.toUpperCase());
+  if (known) return known;
+  const read = metricSaid(said) ?? unifiedSaid(said);
+  if (!read) return null;
+  const { diameter, pitch } = read;
+  if (!(diameter >= DIAMETERS[0] - 1e-9 && diameter <= DIAMETERS[1] + 1e-9)) return null;
+  if (!(pitch >= 0.0002 && pitch <= COARSEST * diameter)) return null;
+  const same = KNOWN.find((t) => Math.abs(t.diameter - diameter) < 1e-8 && Math.abs(t.pitch - pitch) < 1e-8);
+  return same ?? read;
+}
+
+const decimal = (text: string): number => Number(text.replace(',', '.'));
+function metricSaid(said: string): Thread | null {
+  const [, size, pitch] = METRIC_WORDS.exec(said) ?? [];
+  if (!size || !pitch) return null;
+  const read = metric(decimal(size), decimal(pitch));
+  return { ...read, name: `M${decimal(size)}×${decimal(pitch)}` };
+}
+function unifiedSaid(said: string): Thread | null {
+  const [, number, over, under, turns] = UNIFIED_WORDS.exec(said) ?? [];
+  if (!turns) return null;
+  if (number)
+    return Number(number) <= 12
+      ? unified(`${Number(number)}-${Number(turns)}`, numbered(Number(number)), Number(turns))
+      : null;
+  return unified(`${Number(over)}/${Number(under)}-${Number(turns)}`, Number(over) / Number(under), Number(turns));
+}
 
 export function threadOf(name: string): Thread {
-  const found = THREADS.find((t) => t.name === name);
+  const found = threadCalled(name);
   if (!found) throw new RangeError(`no thread “${name}”`);
   return found;
 }

@@ -1,7 +1,7 @@
 /** The maker's own sizes beside those of the tables: which a choice can take, and how one is found by its id. */
 import { MATERIALS } from '../../0-base';
 import type { OwnSize, Section } from '../../model';
-import { THREADS } from '../hardware/thread';
+import { RARER_THREADS, THREADS } from '../hardware/thread';
 
 export type OwnSizes = readonly OwnSize[] | undefined;
 /** Whether a choice can take a size. */
@@ -34,5 +34,5 @@ export const pipeLike =
     size.kind === 'pipe' && systems.includes(size.like);
 /** On a bolt of a thread that is known here. */
 export const ANY_WASHER: Takes = (size) =>
-  size.kind === 'washer' && THREADS.some((t) => Math.abs(t.diameter - size.boltDiameter) < 1e-5);
+  size.kind === 'washer' && [...THREADS, ...RARER_THREADS].some((t) => Math.abs(t.diameter - size.boltDiameter) < 1e-5);
 export const ANY_DISC: Takes = (size) => size.kind === 'disc';

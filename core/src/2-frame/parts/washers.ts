@@ -1,6 +1,6 @@
 /** Steel washers used as weights, by trade size: outside and hole radius, thickness, and the bolt they sit on. */
 import type { Washer } from '../../model';
-import { THREADS } from '../hardware/thread';
+import { RARER_THREADS, THREADS } from '../hardware/thread';
 import { ownOf, type OwnSizes } from './ownSizes';
 
 export interface WasherSize extends Washer {
@@ -42,7 +42,7 @@ const SMALL: Readonly<Record<string, WasherSize>> = {
 
 /** The thread of a bolt of this diameter, by its usual name. */
 export function boltThread(diameter: number): string {
-  const found = THREADS.find((t) => Math.abs(t.diameter - diameter) < 1e-5);
+  const found = [...THREADS, ...RARER_THREADS].find((t) => Math.abs(t.diameter - diameter) < 1e-5);
   if (!found) throw new RangeError(`no thread of ${diameter * 1000} mm`);
   return found.name;
 }

@@ -4,7 +4,7 @@ import { connectionsOf, countOf, valuesInOrder, type AdjusterValues } from '../.
 import { stockPlan } from '../../5-stock';
 import { buildSteps } from '../../6-build';
 import type { RigFile, Whole } from '../../contract';
-import type { BinItem, Rig } from '../../model';
+import type { BinItem } from '../../model';
 import type { Workpiece } from '../derive';
 import { workOfFile } from '../workOfFile';
 import { billOf } from './bill';
@@ -28,7 +28,7 @@ export function wholeOf({ name, loadout, work, values, kerf, bin }: WholeInput):
   const connections = connectionsOf(rig, (station) => counts.get(station) ?? 0);
   const pieces = piecesOf(assembly, values, connections);
   const plan = stockPlan(rig, values, bin, kerf);
-  const ordered = buildSteps(withCounts(rig, counts), plan);
+  const ordered = buildSteps(rig, plan, values);
   const steps = ordered.kind === 'ordered' ? ordered.steps : [];
   const known = new Set(steps.map((s) => s.id));
   return {
@@ -50,15 +50,6 @@ export function wholeOf({ name, loadout, work, values, kerf, bin }: WholeInput):
     overlaps: [],
   };
 }
-
-/** With the washers on that are. */
-const withCounts = (rig: Rig, counts: ReadonlyMap<string, number>): Rig => ({
-  ...rig,
-  bodies: rig.bodies.map((b) => ({
-    ...b,
-    stations: b.stations.map((s) => ({ ...s, count: counts.get(s.id) ?? s.count })),
-  })),
-});
 
 const stackMass = ({ stacks }: Workpiece['assembly'], counts: ReadonlyMap<string, number>): number =>
   stacks.reduce((m, s) => m + s.one.mass * (counts.get(s.station.id) ?? 0), 0);

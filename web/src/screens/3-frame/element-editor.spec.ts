@@ -73,6 +73,20 @@ describe('the thing picked', () => {
     const options = [...camera.page.querySelectorAll('[aria-label="Thread"] option')].map((o) => o.textContent!.trim());
     expect(options).toEqual(['1/4-20', '3/8-16']);
   });
+  it('a thread that no list has is typed as its die says it; what is none is said beside it and changes nothing', async () => {
+    const s = await picked('gimballed-bent-bar', 'stage-rear/screw');
+    choose(s.page, 'Thread', /^\s*another/);
+    await settle(s)();
+    expect(s.workspace.edited).toEqual([]);
+    await type(s.page, 'Thread, as its die says it', 'seven', settle(s));
+    expect(s.page.querySelector('[role=alert]')!.textContent).toContain('no thread');
+    expect(s.workspace.edited).toEqual([]);
+    await type(s.page, 'Thread, as its die says it', '10-32', settle(s));
+    expect(s.workspace.edited[0]).toEqual(
+      jasmine.objectContaining({ kind: 'thread', target: 'stage-rear', thread: '10-32' }),
+    );
+    expect(s.page.querySelector('[role=alert]')).toBeNull();
+  });
   it('a bar is cut from another stock, and stops short in its fitting by what was typed', async () => {
     const family = 'pipe-post';
     const bar = (await panel(ElementEditor, family, { target: 'none' })).workspace.now.work.rig.bodies

@@ -1,5 +1,5 @@
 /** What can be done with the thing picked: where it is, how it is turned, what it weighs, what it is cut from, a copy, a mirror, away. */
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { mdiClose } from '@mdi/js';
@@ -8,15 +8,18 @@ import {
   figure,
   FITTING_NAMES,
   HOLDS,
+  isTabled,
   memberEnds,
   NUT_WORDS,
   nutsFor,
   ownStocks,
   quaternionOf,
+  RARER_THREADS,
   rotationAbout,
   showFigure,
   stockById,
   STOCK_OPTIONS,
+  threadCalled,
   THREADS,
   usualJointMass,
   type Body,
@@ -54,6 +57,8 @@ const REACH: readonly [number, number] = [-3, 3];
 
 type EditBody = Edit extends infer E ? (E extends Edit ? Omit<E, 'id'> : never) : never;
 
+/** What a list offers beside what it knows. */
+const ANOTHER = 'another';
 /** A camera's socket is one of these. */
 const CAMERA_THREADS = ['1/4-20', '3/8-16'];
 
@@ -69,6 +74,7 @@ export class ElementEditor {
   private readonly notices = inject(Notices);
   private readonly units = inject(Units).now;
   protected readonly icons = { close: mdiClose };
+  protected readonly another = ANOTHER;
   private readonly own = toSignal(this.workspace.sizes$, { initialValue: [] });
   protected readonly stocks = computed(() => [...STOCK_OPTIONS, ...ownStocks(this.own())]);
   protected readonly holds = HOLDS.map((id) => ({ id, name: HOLD_NAMES[id] }));
@@ -115,19 +121,22 @@ export class ElementEditor {
     const screw = found?.body.connections?.find((c) => c.id === by);
     if (screw?.kind !== 'bolted') return null;
     const isCamera = screw.end.kind === 'camera';
+    const now = threadCalled(screw.thread);
+    const usual = isCamera ? CAMERA_THREADS : [...THREADS, ...RARER_THREADS].map((t) => t.name);
     return {
       connection: screw.id,
       now: screw.thread,
       // On a rod of the rig, the rod's thread is its own.
-      options:
-        screw.screw === undefined
-          ? THREADS.map((t) => t.name).filter((t) => !isCamera || CAMERA_THREADS.includes(t))
-          : [],
+      options: screw.screw !== undefined ? [] : usual.includes(screw.thread) ? usual : [...usual, screw.thread],
+      canBeAny: !isCamera,
+      isReckoned: now !== null && !isTabled(now),
       nut: screw.end.kind,
       nuts: nutsFor(screw),
       isLocked: screw.lockWasher !== undefined,
     };
   });
+  /** What is being typed for a thread of one's own; null while one of the list is meant. */
+  protected readonly typed = linkedSignal<string, string | null>({ source: this.target, computation: () => null });
   /** Where it is, when it has a place of its own. */
   protected readonly place = computed((): Vec3 | null => {
     const found = this.found();
@@ -213,7 +222,16 @@ export class ElementEditor {
   );
 
   protected changeThread(connection: string, thread: string): void {
+    if (thread === ANOTHER) return this.typed.set('');
+    this.typed.set(null);
     this.apply('changing the thread', { kind: 'thread', target: connection, thread });
+  }
+
+  /** A thread that no list has, as its die says it; what is no thread is kept as typed and said beside it. */
+  protected typeThread(connection: string, words: string): void {
+    this.typed.set(words);
+    const thread = threadCalled(words);
+    if (thread) this.changeThread(connection, thread.name);
   }
 
   protected changeNut(connection: string, nut: NutKind): void {

@@ -11,6 +11,7 @@ import { Pointer } from '../../services/pointer';
 import { saveCsv } from '../../services/save-csv';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
+import { LeftOut } from '../../ui/findings/left-out';
 import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
@@ -22,7 +23,7 @@ import { OwnSizeList } from './own-size-list';
 @Component({
   selector: 'tp-stock',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, StageLayout, BarSheet, OwnSizeList, QuantityField, NoBench, FigurePipe, SayPipe, Icon],
+  imports: [MatButton, LeftOut, StageLayout, BarSheet, OwnSizeList, QuantityField, NoBench, FigurePipe, SayPipe, Icon],
   templateUrl: './stock.html',
   styleUrl: './stock.css',
 })

@@ -10,6 +10,7 @@ import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { Cautions } from '../../ui/findings/cautions';
+import { LeftOut } from '../../ui/findings/left-out';
 import { SayPipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
@@ -19,7 +20,7 @@ import { StageLayout } from '../../ui/stage-layout';
 @Component({
   selector: 'tp-build',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatCheckbox, StageLayout, RigViews, NoBench, Cautions, SayPipe, Icon],
+  imports: [MatCheckbox, LeftOut, StageLayout, RigViews, NoBench, Cautions, SayPipe, Icon],
   templateUrl: './build.html',
   styleUrl: './build.css',
 })
@@ -38,7 +39,7 @@ export class Build {
   private readonly ordered = computed(() => {
     const bench = this.bench();
     const stock = this.stock();
-    return bench && stock ? buildSteps(bench.work.rig, stock) : null;
+    return bench && stock ? buildSteps(bench.work.rig, stock, bench.values) : null;
   });
   protected readonly loop = computed(() =>
     this.ordered()?.kind === 'loop' ? 'Two steps wait for each other; the rig file must be mended.' : '',

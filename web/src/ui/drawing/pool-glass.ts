@@ -70,7 +70,8 @@ export class PoolGlass {
     // Less than it is shown to is no place ahead or behind.
     const aside = Math.abs(x) < 5e-6 ? '' : `, ${say(x, 2)} ${x >= 0 ? 'ahead' : 'behind'}`;
     const words = `${say(z, 1)} ${z < 0 ? 'under' : 'above'}${aside}`;
-    const times = Math.round(perMetre / (96 / 0.0254));
+    const times = perMetre / (96 / 0.0254);
+    const drawn = times >= 1 ? `${Math.round(times)} times` : `1/${Math.round(1 / times)} of`;
     return {
       pool: pool
         ? `M${corner(-1, pool.under[0])}L${corner(1, pool.under[0])}L${corner(1, pool.under[1])}L${corner(-1, pool.under[1])}Z`
@@ -84,7 +85,7 @@ export class PoolGlass {
       words,
       label: `The mass centre lies ${words} the pivot, ${inside ? 'in' : 'out of'} its pool.`,
       scale: pool
-        ? `the pool, ${times} times full size${widen > 1 ? `, and ${widen} times that sideways` : ''}`
+        ? `the pool, ${drawn} full size${widen > 1 ? `, and ${widen} times that sideways` : ''}`
         : 'no height gives the drop time you want',
     };
   });

@@ -16,6 +16,7 @@ import {
   ownSize,
   PIPE_SYSTEMS,
   showFigure,
+  RARER_THREADS,
   THREADS,
   type OwnSize,
 } from '@tide-pebble/core';
@@ -47,7 +48,9 @@ export class OwnSizeDialog {
   protected readonly materials = Object.entries(MATERIALS).map(([id, m]) => ({ id, name: m.name }));
   protected readonly systems = PIPE_SYSTEMS.map(({ id, name }) => ({ id, name }));
   /** A washer fits a diameter, whatever its pitch: the coarse thread of each stands for it. */
-  protected readonly threads = THREADS.filter((t, i) => THREADS.findIndex((o) => o.diameter === t.diameter) === i);
+  protected readonly threads = [...THREADS, ...RARER_THREADS].filter(
+    (t, i, all) => all.findIndex((o) => o.diameter === t.diameter) === i,
+  );
   protected readonly material = computed(() => {
     const size = this.size();
     return 'stock' in size ? size.stock.material : size.washer.material;

@@ -14,7 +14,7 @@ import {
   type BoltPiece,
 } from '../../hardware/boltUp';
 import { ACROSS_FLATS, CLEARANCE, TAPPING_HOLE } from '../../hardware/sizes';
-import { THREADS, type Thread } from '../../hardware/thread';
+import { threadCalled, type Thread } from '../../hardware/thread';
 import type { StackLayer } from '../../hardware/stackUp';
 import type { ConnectionHole, Layer } from '../connection';
 import { crossings, type Span } from '../crossing';
@@ -62,7 +62,7 @@ const endsIn = ({ end, root, inside = [] }: Bolted): readonly string[] => [
 ];
 
 function resolved(of: Bolted, around: Surroundings): Resolved {
-  const thread = THREADS.find((t) => t.name === of.thread);
+  const thread = threadCalled(of.thread);
   if (!thread) return broken(of, say`“${of.thread}” is no thread this program knows.`);
   if (of.end.kind in NUT_SIZES) {
     const kind = of.end.kind as NutKind;
