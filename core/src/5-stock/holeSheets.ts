@@ -21,6 +21,12 @@ export interface HoleMark {
   readonly name: string;
   readonly connection: string;
   readonly diameter: number;
+  /** Cut in it; null for a plain hole. */
+  readonly thread: string | null;
+  /** How far, m. */
+  readonly deep: number | null;
+  /** For a head that lies flush. */
+  readonly sunk: boolean;
   readonly place: Phrase;
 }
 export interface HoleSheet {
@@ -63,6 +69,9 @@ export function holeSheets(rig: Rig): readonly HoleSheet[] {
       name: connection.name,
       connection: hole.connection,
       diameter: hole.diameter,
+      thread: hole.thread,
+      deep: hole.deep,
+      sunk: hole.sunk,
       place: placed?.place ?? say`in the middle of its closed end`,
     });
   }

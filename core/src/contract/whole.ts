@@ -46,6 +46,9 @@ const connection = z.strictObject({
         axis: vec,
         diameter: z.number(),
         thread: z.string().nullable(),
+        deep: z.number().optional(),
+        sold: z.literal(true).optional(),
+        sunk: z.boolean().optional(),
       }),
     )
     .readonly(),

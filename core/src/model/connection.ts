@@ -31,6 +31,8 @@ const end = z.discriminatedUnion('kind', [
     piece: id,
     depth: positive,
     in: z.enum(['steel', 'aluminium', 'plastic']),
+    /** It is bought with its thread. */
+    sold: z.literal(true).optional(),
   }),
   z.strictObject({ kind: z.literal('camera'), depth: positive }),
 ]);

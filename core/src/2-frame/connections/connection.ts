@@ -12,6 +12,10 @@ export interface ConnectionHole {
   readonly diameter: number;
   /** Cut in it; null for a plain hole. */
   readonly thread: string | null;
+  /** How deep its thread goes, m. */
+  readonly deep?: number;
+  /** The piece is bought with it. */
+  readonly sold?: true;
   /** Widened where it begins, for a head that lies flush. */
   readonly sunk?: boolean;
 }

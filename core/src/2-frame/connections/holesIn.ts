@@ -42,7 +42,7 @@ export function memberDrilled(member: Member, body: Body, wanted: HolesByPiece):
   const holes = (wanted.get(member.id) ?? []).flatMap(({ of: { id, name, last }, hole: h }): Hole[] => {
     const place = onBlank(member, body, h);
     if (!place) return [];
-    const named = h.sunk ? `${name}, countersunk` : name;
+    const named = `${name}${h.sunk ? ', countersunk' : ''}${h.thread ? `, tapped ${h.thread}` : ''}`;
     const made = { name: named, ...place, diameter: h.diameter, afterBending: last === member.id, by: id };
     return [{ id: holeId(member.id, id), ...made }];
   });
@@ -168,6 +168,10 @@ export interface DrilledHole {
   readonly piece: string;
   readonly connection: string;
   readonly diameter: number;
+  /** Cut in it; null for a plain hole. */
+  readonly thread: string | null;
+  readonly deep: number | null;
+  readonly sunk: boolean;
 }
 
 /** Holes that connections need in plates and fittings; what is bought with its hole has none to drill. */
@@ -180,7 +184,15 @@ export function drilledElsewhere(rig: Rig, connections: readonly Connection[]): 
   );
   return connections.flatMap((c) =>
     c.holes
-      .filter((h) => drilled.has(h.piece))
-      .map((h) => ({ id: holeId(h.piece, c.id), piece: h.piece, connection: c.id, diameter: h.diameter })),
+      .filter((h) => drilled.has(h.piece) && !h.sold)
+      .map((h) => ({
+        id: holeId(h.piece, c.id),
+        piece: h.piece,
+        connection: c.id,
+        diameter: h.diameter,
+        thread: h.thread,
+        deep: h.deep ?? null,
+        sunk: h.sunk ?? false,
+      })),
   );
 }

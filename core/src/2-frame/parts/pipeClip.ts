@@ -66,7 +66,7 @@ export function pipeClip(of: PipeClip): { readonly part: Part; readonly connecti
         thread: THREAD,
         head: 'sunk',
         stack: [...of.holds].reverse().map((piece) => ({ kind: 'piece' as const, piece })),
-        end: { kind: 'tapped', piece: of.id, depth: CLIP_FACE, in: 'steel' },
+        end: { kind: 'tapped', piece: of.id, depth: CLIP_FACE, in: 'steel', sold: true },
       })),
     ],
   };

@@ -102,10 +102,20 @@ export const connecting: StepMaker = {
         needs: [],
         makes: [hole.id],
         handles: [piece],
-        title: say`Drill the ${name} for the ${hole.name}`,
-        tool: 'centre punch, drill',
-        figures: [hole.place, say`${figure('drill', hole.diameter)}`],
-        check: say`The screw passes without force and without rattle.`,
+        title: hole.thread
+          ? say`Drill the ${name} for the ${hole.name} and tap it ${hole.thread}`
+          : say`Drill the ${name} for the ${hole.name}`,
+        tool: `centre punch, drill${hole.thread ? `, ${hole.thread} tap` : ''}${hole.sunk ? ', countersink' : ''}`,
+        figures: [
+          hole.place,
+          say`${figure('drill', hole.diameter)}`,
+          ...(hole.deep === null ? [] : [say`thread ${figure('length', hole.deep, 1)} deep`]),
+        ],
+        check: hole.thread
+          ? say`The screw runs in by hand and does not wobble.`
+          : hole.sunk
+            ? say`The screw passes without rattle, and its head lies flush.`
+            : say`The screw passes without force and without rattle.`,
         caution: CAUTION,
       })),
     );

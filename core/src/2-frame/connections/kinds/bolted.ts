@@ -399,12 +399,14 @@ function holesOf(
       axis: scale(way, -1),
       diameter: TAPPING_HOLE.of(thread)!,
       thread: of.thread,
+      deep: of.root.depth,
     });
   const own = new Set([...pieces, ...endsIn(of)]);
   const through = holes.filter((h) => own.has(h.piece));
-  return of.end.kind === 'tapped'
-    ? [...through, { piece: of.end.piece, at: end, axis: way, diameter: TAPPING_HOLE.of(thread)!, thread: of.thread }]
-    : through;
+  if (of.end.kind !== 'tapped') return through;
+  const { piece, depth: deep, sold } = of.end;
+  const tapped = { piece, at: end, axis: way, diameter: TAPPING_HOLE.of(thread)!, thread: of.thread, deep };
+  return [...through, sold ? { ...tapped, sold } : tapped];
 }
 
 function broken(of: Bolted, reason: Phrase): Resolved {
