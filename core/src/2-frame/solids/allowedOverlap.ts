@@ -1,0 +1,63 @@
+/** How much two pieces may share because a connection says so: thread in thread, nut in pocket, wood round a screw. m³. */
+import type { StatedConnection } from '../../model';
+import type { Connection } from '../connections/connection';
+import { CLEARANCE, SUNK_HEAD } from '../hardware/sizes';
+import { nutBore, threadCalled } from '../hardware/thread';
+
+/** Tables and drawn rounds are a little off the true solid. */
+const LENIENT = 1.1;
+/** A tapered socket takes the pipe up by so much all round, m; a pipe's thread cuts so deep into its fitting. */
+const SOCKET = { press: 0.00005, thread: 0.0011 };
+
+/** `volumes`: of each piece, m³. */
+export interface SharedInput {
+  readonly connection: Connection;
+  readonly stated: StatedConnection | undefined;
+  readonly a: string;
+  readonly b: string;
+  readonly volumes: (piece: string) => number;
+}
+
+export function allowedOverlap(input: SharedInput): number {
+  return LENIENT * most(input);
+}
+
+function most({ connection: c, stated, a, b, volumes }: SharedInput): number {
+  const own = new Set(c.hardware);
+  const screw = own.has(a) ? a : own.has(b) ? b : stated?.kind === 'bolted' ? (stated.screw ?? null) : null;
+  const other = screw === a ? b : a;
+  switch (c.kind) {
+    case 'bolted':
+      return screw === null ? 0 : inThread(c, other) + underHead(c, stated, other);
+    case 'socketed': {
+      const pipe = c.pieces[0];
+      return pipe === a || pipe === b ? SOCKET.thread * Math.cbrt(volumes(pipe)) ** 2 : 0;
+    }
+    case 'seated':
+      // What sits in a pocket is drawn in solid stuff.
+      return c.holes.length > 0 ? 0 : volumes(c.pieces[0]!);
+    case 'screwedIn':
+      return screw === null ? 0 : volumes(screw);
+    default:
+      return 0;
+  }
+}
+
+/** Between the thread's crests and the hole it is cut in, over as much of it as is deep. */
+function inThread(c: Connection, piece: string): number {
+  const thread = c.thread === null ? null : threadCalled(c.thread);
+  const hole = c.holes.find((h) => h.piece === piece && h.thread !== null);
+  if (!thread || !hole) return 0;
+  const depth = hole.deep ?? c.engagement ?? 0;
+  return (Math.PI / 4) * (thread.diameter ** 2 - Math.min(hole.diameter, nutBore(thread)) ** 2) * depth;
+}
+
+/** A countersunk head lies in a cone that is drawn as a straight hole; a square neck and dome lie in the wood. */
+function underHead(c: Connection, stated: StatedConnection | undefined, piece: string): number {
+  const thread = c.thread === null ? null : threadCalled(c.thread);
+  if (!thread || stated?.kind !== 'bolted' || c.pieces[0] !== piece) return 0;
+  if (stated.head !== 'sunk') return 0;
+  const [wide, high] = [SUNK_HEAD.diameter.of(thread) ?? 0, SUNK_HEAD.height.of(thread) ?? 0];
+  const narrow = CLEARANCE.medium.of(thread) ?? thread.diameter;
+  return (Math.PI / 12) * high * (wide ** 2 + wide * narrow + narrow ** 2);
+}
