@@ -25,6 +25,8 @@ export interface HoleMark {
   readonly thread: string | null;
   /** How far, m. */
   readonly deep: number | null;
+  /** A pocket round it for its head, m. */
+  readonly recess: { readonly diameter: number; readonly depth: number } | null;
   /** For a head that lies flush. */
   readonly sunk: boolean;
   readonly place: Phrase;
@@ -71,6 +73,7 @@ export function holeSheets(rig: Rig): readonly HoleSheet[] {
       diameter: hole.diameter,
       thread: hole.thread,
       deep: hole.deep,
+      recess: hole.recess,
       sunk: hole.sunk,
       place: placed?.place ?? say`in the middle of its closed end`,
     });

@@ -47,6 +47,7 @@ const connection = z.strictObject({
         diameter: z.number(),
         thread: z.string().nullable(),
         deep: z.number().optional(),
+        recess: z.strictObject({ diameter: z.number(), depth: z.number() }).optional(),
         sold: z.literal(true).optional(),
         sunk: z.boolean().optional(),
       }),

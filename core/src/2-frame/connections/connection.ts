@@ -16,8 +16,15 @@ export interface ConnectionHole {
   readonly deep?: number;
   /** The piece is bought with it. */
   readonly sold?: true;
+  /** Wider where it begins, so deep that head and washer lie in it. */
+  readonly recess?: Recess;
   /** Widened where it begins, for a head that lies flush. */
   readonly sunk?: boolean;
+}
+/** A flat-bottomed pocket round a hole, m. */
+export interface Recess {
+  readonly diameter: number;
+  readonly depth: number;
 }
 /** A layer of a stack, from the head on, head and last nut left out. */
 export interface Layer {

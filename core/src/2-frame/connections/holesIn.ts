@@ -17,7 +17,7 @@ import type { Body, Hole, Member, Part, PartHole, Rig } from '../../model';
 import type { Stretch } from '../members/bend';
 import { bentStrip } from '../members/memberBodies';
 import { memberEnds, placesOf } from '../members/memberEnds';
-import type { Connection, ConnectionHole } from './connection';
+import type { Connection, ConnectionHole, Recess } from './connection';
 
 /** An axis enters a bar within so many of its thicknesses of where it is given. */
 const ENTERS = 1.5;
@@ -171,6 +171,7 @@ export interface DrilledHole {
   /** Cut in it; null for a plain hole. */
   readonly thread: string | null;
   readonly deep: number | null;
+  readonly recess: Recess | null;
   readonly sunk: boolean;
 }
 
@@ -192,6 +193,7 @@ export function drilledElsewhere(rig: Rig, connections: readonly Connection[]): 
         diameter: h.diameter,
         thread: h.thread,
         deep: h.deep ?? null,
+        recess: h.recess ?? null,
         sunk: h.sunk ?? false,
       })),
   );

@@ -22,7 +22,7 @@ import {
 } from '../familyTools';
 import { intoCamera } from '../parts/camera';
 import { inPipe } from '../parts/capBolt';
-import { CLAMP_TOP, foamGrip, handlebarClamp, shoulderPad } from '../parts/hardware';
+import { CLAMP_TOP, foamGrip, gripOnPipe, handlebarClamp, shoulderPad } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
 import { pipeLike, type OwnSizes } from '../parts/ownSizes';
@@ -155,14 +155,16 @@ function build(input: FamilyInput): Rig {
     ...straps.parts,
     foamGrip({ id: 'grip', at: hand, axis: lean, length: d['gripLength']!, inside: outside }),
     ...(['left', 'right'] as const).map((side) =>
-      foamGrip({
-        id: `grip-${side}`,
-        at: sideMiddle(pipes, side),
-        axis: [0, 0, 1],
-        length: Math.min(d['gripLength']!, d['side']! - 0.02),
-        inside: outside,
-        twin: side === 'left' ? 'grip-right' : 'grip-left',
-      }),
+      gripOnPipe(
+        {
+          id: `grip-${side}`,
+          at: sideMiddle(pipes, side),
+          length: d['gripLength']!,
+          inside: outside,
+          twin: side === 'left' ? 'grip-right' : 'grip-left',
+        },
+        pipes.bare(`side-${side}`),
+      ),
     ),
     ...(pad?.parts ?? []),
   ];

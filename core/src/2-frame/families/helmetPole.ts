@@ -193,7 +193,7 @@ function build(input: FamilyInput): Rig {
           {
             id: 'bright-end',
             name: 'bright foam ball',
-            shape: { kind: 'tube' as const, outerRadius: 0.025, innerRadius: 0, length: 0.04 },
+            shape: { kind: 'tube' as const, outerRadius: 0.025, innerRadius: boltDiameter / 2, length: 0.04 },
             at: [tail[0] - beyond - 0.01, 0, tail[2]] as Vec3,
             turn: [Math.SQRT1_2, 0, Math.SQRT1_2, 0] as const,
             material: 'rubberFoam',

@@ -23,7 +23,7 @@ import { intoCamera } from '../parts/camera';
 import { besideCap, inPipe } from '../parts/capBolt';
 import { CENTRINGS, discOf, DISC_PLATES, sideError } from '../parts/discs';
 import { FLAT_BARS } from '../parts/flatBars';
-import { foamGrip } from '../parts/hardware';
+import { gripOnPipe } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
 import { washerOf } from '../parts/washers';
@@ -87,7 +87,7 @@ function layOut({ dimensions: d, choices, own }: FamilyInput): {
 
 function build(input: FamilyInput): Rig {
   const { dimensions: d, choices, own } = input;
-  const { pipes, way, up, handleMiddle } = layOut(input);
+  const { pipes, up, handleMiddle } = layOut(input);
   const { size } = pipeOf(choices['pipe']!, own);
   const outside = size.stock.section.kind === 'tube' ? size.stock.section.outerDiameter : 0;
   const disc = discOf(choices['disc']!, own);
@@ -121,7 +121,10 @@ function build(input: FamilyInput): Rig {
       count: hasFoot ? 0 : 1,
     },
   ];
-  const grip = foamGrip({ id: 'grip', at: handleMiddle, axis: way, length: d['gripLength']!, inside: outside });
+  const grip = gripOnPipe(
+    { id: 'grip', at: handleMiddle, length: d['gripLength']!, inside: outside },
+    pipes.bare('handle'),
+  );
   const camera = cameraParts(input, pipes.at('camera-end'), up);
   const fillers = fillersIn(disc, discs, boltDiameter, choices['centring']!, low, out);
   const parts: Part[] = [

@@ -34,7 +34,7 @@ import {
 import { intoCamera } from '../parts/camera';
 import { inPipe } from '../parts/capBolt';
 import { discOf, DISC_PLATES, sideError } from '../parts/discs';
-import { foamGrip } from '../parts/hardware';
+import { foamGrip, gripOnPipe } from '../parts/hardware';
 import { CLIP_FACE, pipeClip } from '../parts/pipeClip';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
@@ -165,8 +165,8 @@ function build(input: FamilyInput): Rig {
   const top = topOf(input, lay);
   const parts: Part[] = [
     ...held.flatMap((h) => h.parts),
-    { ...foamGrip({ id: 'near-grip', at: gripAt(front), axis: [0, 0, 1], length: GRIP, inside: outside }) },
-    { ...foamGrip({ id: 'far-grip', at: gripAt(elbow), axis: [0, 0, 1], length: GRIP, inside: outside }) },
+    gripOnPipe({ id: 'near-grip', at: gripAt(front), length: GRIP, inside: outside }, pipes.bare('right-pipe')),
+    gripOnPipe({ id: 'far-grip', at: gripAt(elbow), length: GRIP, inside: outside }, pipes.bare('left-pipe')),
     {
       id: 'tail-washer',
       name: 'wide washer on the discs',

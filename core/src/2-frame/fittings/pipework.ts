@@ -32,11 +32,17 @@ export interface PipeworkInput {
   readonly fastens?: Readonly<Record<string, readonly string[]>>;
   readonly twins?: Readonly<Record<string, string>>;
 }
+export interface Bare {
+  readonly from: Vec3;
+  readonly to: Vec3;
+}
 export interface Pipework {
   readonly nodes: readonly Node[];
   readonly members: readonly Member[];
   readonly joints: readonly Joint[];
   at(node: string): Vec3;
+  /** What of a pipe stands free of the fittings at its ends. */
+  bare(run: string): Bare;
   /** Largest gap where runs close on themselves, m: zero when the ring is true. */
   readonly gap: number;
 }
@@ -80,6 +86,11 @@ export function pipework(input: PipeworkInput): Pipework {
     if (before) gap = Math.max(gap, length(subtract(before, at)));
     else places.set(other, at);
   }
+  const placeOf = (node: string): Vec3 => {
+    const place = places.get(node);
+    if (!place) throw new RangeError(`no node “${node}”`);
+    return place;
+  };
   const twinOf = (id: string): { twin: string } | Record<string, never> =>
     input.twins?.[id] ? { twin: input.twins[id] } : {};
   const quantity =
@@ -105,10 +116,21 @@ export function pipework(input: PipeworkInput): Pipework {
       ...(run.twin ? { twin: run.twin } : {}),
     })),
     joints,
-    at: (node) => {
-      const place = places.get(node);
-      if (!place) throw new RangeError(`no node “${node}”`);
-      return place;
+    at: placeOf,
+    bare: (id) => {
+      const run = runs.find((r) => r.id === id);
+      if (!run) throw new RangeError(`no run “${id}”`);
+      const reach = (node: string): number => {
+        const socket = joints.find((j) => j.node === node)?.hub?.sockets[
+          ways.get(node)!.findIndex((w) => w.run === id)
+        ];
+        return socket ? socket.takeOff + socket.depth : 0;
+      };
+      const way = unit(run.direction);
+      return {
+        from: addScaled(placeOf(run.from), way, reach(run.from)),
+        to: addScaled(placeOf(run.to), way, -reach(run.to)),
+      };
     },
     gap,
   };

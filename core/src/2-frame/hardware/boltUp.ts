@@ -51,6 +51,8 @@ export interface Bolt {
   readonly rod?: true;
   /** Threaded all along, as under a stack whose count changes. */
   readonly full?: boolean;
+  /** How wide the pipe or cap is that its head goes into, m: what is wider lies elsewhere. Left out: in the open. */
+  readonly headRoom?: number;
   /** How thick the stack is as it is put together, m, where a layer's plus-minus stands for washers to come; left out: as thick as it is. */
   readonly stands?: number;
 }
@@ -139,14 +141,29 @@ export function boltUp(bolt: Bolt): BoltedUp {
 }
 
 /** All that the answer depends on, to the bit. */
-function keyOf({ thread, layers, washers = {}, end, lockWasher, head, root, rod, full, stands }: Bolt): string {
+function keyOf({
+  thread,
+  layers,
+  washers = {},
+  end,
+  lockWasher,
+  head,
+  root,
+  rod,
+  full,
+  stands,
+  headRoom,
+}: Bolt): string {
   const ends = 'depth' in end ? `${end.kind} ${end.depth} ${'in' in end ? end.in : ''}` : end.kind;
-  let key = `${thread.name} ${washers.head} ${washers.end} ${lockWasher} ${ends} ${head} ${root} ${rod} ${full} ${stands}`;
+  let key = `${thread.name} ${washers.head} ${washers.end} ${lockWasher} ${ends} ${head} ${root} ${rod} ${full} ${stands} ${headRoom}`;
   for (const l of layers) key += ` ${l.thickness} ${l.plusMinus} ${l.count}`;
   return key;
 }
 
-function worked(bolt: Bolt): BoltedUp {
+function worked(asked: Bolt): BoltedUp {
+  const isTooWide = asked.headRoom !== undefined && sizeOf(FLAT_WASHER.outside, asked.thread) > asked.headRoom;
+  const { end: endWasher } = asked.washers ?? {};
+  const bolt: Bolt = isTooWide ? { ...asked, washers: endWasher ? { end: endWasher } : {} } : asked;
   if (bolt.root !== undefined && isNut(bolt.end)) return rooted(bolt, bolt.root, bolt.end.kind);
   const { thread } = bolt;
   const head = bolt.washers?.head;
@@ -179,7 +196,7 @@ function worked(bolt: Bolt): BoltedUp {
       };
     // Only one that is too long, or meets with its plain shank, is helped by washers.
     const helps = fit.judged.some((j) => j.faults.length > 0 && !j.faults.includes('short'));
-    if (!helps || packed === PACKED_AT_MOST || bolt.head === 'sunk')
+    if (!helps || packed === PACKED_AT_MOST || bolt.head === 'sunk' || isTooWide)
       return isNut(bolt.end) ? onRod(bolt, bolt.end.kind, bare) : sawn(bolt, bare);
   }
 }

@@ -26,6 +26,8 @@ export function capRadius(pipe: string, own: OwnSizes): number {
 
 /** Least distance of the camera's own hole from the post's middle where its screw's head clears the cap, m, in whole millimetres. */
 export function besideCap(pipe: string, own: OwnSizes): number {
-  const head = ACROSS_FLATS.of({ name: '1/4-20' })! / Math.sqrt(3);
+  const name = '1/4-20';
+  // Its corners, or a washer under them.
+  const head = Math.max(ACROSS_FLATS.of({ name })! / Math.sqrt(3), FLAT_WASHER.outside.of({ name })! / 2);
   return Math.ceil((capRadius(pipe, own) + head) * 1000 + 0.5) / 1000;
 }

@@ -1,5 +1,5 @@
 /** Small hardware that several families use: grips, knobs, clamps, feet, pads, straps, quick-release plates. Masses are of usual ones, to be weighed. */
-import { addScaled, alignZ, fromColumns, quaternionOf, unit, type Vec3 } from '../../0-base';
+import { addScaled, alignZ, dot, fromColumns, length, quaternionOf, subtract, unit, type Vec3 } from '../../0-base';
 import type { Part } from '../../model';
 
 const turnTo = (axis: Vec3): Pick<Part, 'turn'> => ({ turn: quaternionOf(alignZ(unit(axis))) });
@@ -23,6 +23,20 @@ export const foamGrip = (place: Place & { axis: Vec3; length: number; inside: nu
   ...twin(place),
   supply: { item: 'foam grip sleeve', packOf: 2, packPrice: 4.2 },
 });
+
+/** Foam on what of a pipe stands free of its fittings: cut and moved so that it ends clear of both. */
+export function gripOnPipe(
+  place: Place & { length: number; inside: number },
+  { from, to }: { readonly from: Vec3; readonly to: Vec3 },
+): Part {
+  const run = subtract(to, from);
+  const axis = unit(run);
+  const cut = Math.max(OFF_FITTING, Math.min(place.length, length(run) - 2 * OFF_FITTING));
+  const wanted = dot(subtract(place.at, from), axis);
+  const along = Math.min(length(run) - cut / 2 - OFF_FITTING, Math.max(cut / 2 + OFF_FITTING, wanted));
+  return foamGrip({ ...place, axis, length: cut, at: addScaled(from, axis, along) });
+}
+const OFF_FITTING = 0.001;
 
 /** Turned wooden grip with a bore for its rod; `at` is its middle. */
 export const woodenGrip = (

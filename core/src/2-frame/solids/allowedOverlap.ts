@@ -9,6 +9,9 @@ const LENIENT = 1.1;
 /** A tapered socket takes the pipe up by so much all round, m; a pipe's thread cuts so deep into its fitting. */
 const SOCKET = { press: 0.00005, thread: 0.0011 };
 
+/** Of a bolt's diameter cubed: what of its dome and square neck lies in the wood (DIN 603). */
+const NECK = 0.9;
+
 /** `volumes`: of each piece, m³. */
 export interface SharedInput {
   readonly connection: Connection;
@@ -56,6 +59,7 @@ function inThread(c: Connection, piece: string): number {
 function underHead(c: Connection, stated: StatedConnection | undefined, piece: string): number {
   const thread = c.thread === null ? null : threadCalled(c.thread);
   if (!thread || stated?.kind !== 'bolted' || c.pieces[0] !== piece) return 0;
+  if (stated.head === 'square') return NECK * (thread.diameter ** 2 * thread.diameter);
   if (stated.head !== 'sunk') return 0;
   const [wide, high] = [SUNK_HEAD.diameter.of(thread) ?? 0, SUNK_HEAD.height.of(thread) ?? 0];
   const narrow = CLEARANCE.medium.of(thread) ?? thread.diameter;

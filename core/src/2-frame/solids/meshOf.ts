@@ -8,7 +8,7 @@ import type { Mesh, SolidKit } from './solidKit';
 
 export const MM = 1000;
 /** How far a side of a round may lie inside it, mm. */
-const SAGITTA = 0.02;
+const SAGITTA = 0.05;
 const SIDES = { least: 16, most: 128 };
 /** A bore is cut so much longer than its piece at each end that no skin stays, mm. */
 const BEYOND = 1;

@@ -89,14 +89,18 @@ function holesOf(connections: readonly Connection[], { rig }: Assembly): Readonl
   );
   const found = new Map<string, Bored[]>();
   for (const c of connections)
-    for (const { piece, at, axis, diameter, deep } of c.holes) {
+    for (const { piece, at, axis, diameter, deep, recess } of c.holes) {
       const thick = c.stack?.reduce((sum, l) => sum + (l.piece === piece ? l.thickness : 0), 0) ?? 0;
-      const depth = deep ?? (thick > 0 ? thick + SKIN : THROUGH);
+      const depth = deep ?? (thick > 0 ? (recess?.depth ?? 0) + thick + SKIN : THROUGH);
       const way = unit(axis);
       const slot = slots.get(`${piece} ${c.id}`);
       const along = slot ? Math.max(2, Math.ceil((2 * length(slot)) / diameter)) : 0;
       const places = slot ? Array.from({ length: along + 1 }, (_, i) => addScaled(at, slot, i / along - 0.5)) : [at];
-      found.set(piece, [...(found.get(piece) ?? []), ...places.map((p) => ({ at: p, way, diameter, depth }))]);
+      found.set(piece, [
+        ...(found.get(piece) ?? []),
+        ...places.map((p) => ({ at: p, way, diameter, depth })),
+        ...(recess ? [{ at, way, ...recess }] : []),
+      ]);
     }
   return found;
 }

@@ -109,6 +109,11 @@ export const connecting: StepMaker = {
         figures: [
           hole.place,
           say`${figure('drill', hole.diameter)}`,
+          ...(hole.recess
+            ? [
+                say`first ${figure('drill', hole.recess.diameter)}, ${figure('length', hole.recess.depth, 1)} deep, for its head`,
+              ]
+            : []),
           ...(hole.deep === null ? [] : [say`thread ${figure('length', hole.deep, 1)} deep`]),
         ],
         check: hole.thread

@@ -13,10 +13,10 @@ import {
   type BoltEnd,
   type BoltPiece,
 } from '../../hardware/boltUp';
-import { ACROSS_FLATS, CLEARANCE, TAPPING_HOLE } from '../../hardware/sizes';
+import { ACROSS_FLATS, CLEARANCE, FLAT_WASHER, TAPPING_HOLE } from '../../hardware/sizes';
 import { threadCalled, type Thread } from '../../hardware/thread';
 import type { StackLayer } from '../../hardware/stackUp';
-import type { ConnectionHole, Layer } from '../connection';
+import type { ConnectionHole, Layer, Recess } from '../connection';
 import { crossings, type Span } from '../crossing';
 import { fastenerParts } from '../fastenerParts';
 import { GONE, type ConnectionFault, type KindOfConnection, type Resolved, type Surroundings } from '../kind';
@@ -88,6 +88,7 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
     ...(of.head ? { head: of.head } : {}),
     ...(of.rod ? { rod: of.rod } : {}),
     ...(of.root ? { root: of.root.depth } : {}),
+    ...headRoomOf(of, around),
   };
   const screw = of.screw ? onOwnRod(bolt, ownRod(of, start, around)) : boltUp(bolt);
   if (screw.length === null)
@@ -354,6 +355,25 @@ function washersFor({ stack, end, head, washer }: Bolted, { solids }: Surroundin
   };
 }
 
+/** A head in a cap lies in its bore. */
+function headRoomOf(of: Bolted, { rig }: Surroundings): { headRoom: number } | Record<string, never> {
+  const [first] = of.stack;
+  if (first?.kind !== 'piece') return {};
+  const hub = rig.bodies.flatMap((b) => b.joints).find((j) => j.id === first.piece)?.hub;
+  return hub?.sockets.length === 1 && hub.boreRadius > 0 ? { headRoom: 2 * hub.boreRadius } : {};
+}
+
+/** For a head's corners, or the washer under it, and a little room. */
+function recessOf(of: Bolted, depth: number, thread: Thread, around: Surroundings): Recess {
+  const corners = (ACROSS_FLATS.of(thread) ?? 2 * thread.diameter) / Math.cos(Math.PI / 6);
+  const washer = washersFor(of, around).head ? (FLAT_WASHER.outside.of(thread) ?? 0) : 0;
+  const least = Math.max(corners, washer) + ROUND_IT;
+  return { diameter: Math.ceil(least / DRILL - 1e-9) * DRILL, depth };
+}
+const ROUND_IT = 0.0003;
+/** Bits for pockets go by half millimetres, m. */
+const DRILL = 0.0005;
+
 /** In each piece it passes, a clearance hole in one line; washers have theirs. */
 function holesOf(
   of: Bolted,
@@ -377,6 +397,7 @@ function holesOf(
         diameter,
         thread: null,
         ...(of.head === 'sunk' && i === 0 ? { sunk: true } : {}),
+        ...(of.recess && i === 0 ? { recess: recessOf(of, of.recess, thread, around) } : {}),
       });
     else if (layer.kind === 'row')
       for (let n = 1; n <= counts(layer.station); n++)
