@@ -100,8 +100,9 @@ const seated = z.strictObject({
   name,
   piece: id,
   in: id,
-  /** A hole of its own size is made for it. */
+  /** A hole of its own size is made for it; and in what else it passes. */
   bored: z.literal(true).optional(),
+  through: z.array(id).max(4).optional(),
   packs: z.boolean().optional(),
 });
 export type Seated = z.infer<typeof seated>;
@@ -139,6 +140,8 @@ const bonded = z.strictObject({
   name,
   piece: id,
   to: id,
+  /** Its end is sawn so that it lies flat on the other. */
+  mitred: z.literal(true).optional(),
   /** With what, and on how much of their faces, m²; left out: not said. */
   glue: z.enum(GLUES).optional(),
   area: positive.optional(),

@@ -56,6 +56,8 @@ interface Layout {
   readonly nodes: readonly { id: string; at: Vec3 }[];
   readonly low: StripFrame;
   readonly middle: StripFrame;
+  /** How much the arm bows within each clamp, m. */
+  readonly bow: { readonly low: number; readonly middle: number };
   readonly thickness: number;
 }
 
@@ -75,6 +77,18 @@ function layOut({ dimensions: d, choices, own }: FamilyInput): Layout {
   ];
   const strip = followBends(stock.section, segments, stripStart(start, [1, 0, 0], [0, 0, -1]));
   const total = strip.developedLength;
+  // A straight block on a bend is filed out by as much as the arm bows in its length.
+  const bend = [
+    segments[0]!.straight!,
+    segments[0]!.straight! + d['armAngle']! * (insideRadius + thickness / 2),
+  ] as const;
+  const bow = BLOCK.length ** 2 / 8 / (insideRadius + thickness / 2);
+  const bowAt = (along: number): number =>
+    along > bend[0] - BLOCK.length / 2 && along < bend[1] + BLOCK.length / 2 ? bow : 0;
+  const along = {
+    low: total - Math.min(0.8 * total, d['lowClamp']!),
+    middle: total - Math.min(0.8 * total, d['midClamp']!),
+  };
   return {
     thickness,
     arm: {
@@ -91,8 +105,9 @@ function layOut({ dimensions: d, choices, own }: FamilyInput): Layout {
       { id: 'arm-start', at: start },
       { id: 'arm-end', at: strip.end.at },
     ],
-    low: frameAlong(strip, total - Math.min(0.8 * total, d['lowClamp']!)),
-    middle: frameAlong(strip, total - Math.min(0.8 * total, d['midClamp']!)),
+    low: frameAlong(strip, along.low),
+    middle: frameAlong(strip, along.middle),
+    bow: { low: bowAt(along.low), middle: bowAt(along.middle) },
   };
 }
 
@@ -120,13 +135,13 @@ function build(input: FamilyInput): Rig {
     gripLength: d['gripLength']!,
   });
   const width = lay.arm.stock.section.kind === 'flat' ? lay.arm.stock.section.width : 0;
-  const clamp = (id: string, { at, along, across, width: side }: StripFrame): Part =>
+  const clamp = (id: string, { at, along, across, width: side }: StripFrame, bow: number): Part =>
     clampBlock({
       id,
       at,
       size: [BLOCK.length, width + 2 * BLOCK.beside, lay.thickness + 2 * wall],
       round: {
-        bore: [width, lay.thickness],
+        bore: [width, lay.thickness + 2 * bow],
         turn: quaternionOf(fromColumns(along, side, scale(across, handed(along, side, across)))),
       },
     });
@@ -202,7 +217,12 @@ function build(input: FamilyInput): Rig {
         nodes: [...lay.nodes],
         members: [lay.arm],
         joints: [],
-        parts: [...stage.parts, ...joint.carried.parts, clamp('low-clamp', lay.low), clamp('middle-clamp', lay.middle)],
+        parts: [
+          ...stage.parts,
+          ...joint.carried.parts,
+          clamp('low-clamp', lay.low, lay.bow.low),
+          clamp('middle-clamp', lay.middle, lay.bow.middle),
+        ],
         stations,
         connections: [...joint.carried.connections, ...stage.connections, ...clamped],
       },

@@ -55,6 +55,7 @@ const STRAP = { from: 0.015, thick: 0.003 }; // of the wrist strap from the grip
 const WRIST_EASY = 25 * DEGREE;
 const HAND_HIGHEST = 0.05;
 const HAND_FROM_END = 0.03;
+const CLEAR_OF_GRIP = 0.02; // of the camera's hole from the corner: a washer lies under the shelf, beside the grip
 
 const STRIPS: Readonly<Record<string, Stock>> = { ...WOOD_STRIPS, 'aluminium-30x6': FLAT_BARS['aluminium-30x6']! };
 
@@ -126,6 +127,7 @@ function strips({ dimensions: d }: FamilyInput, stock: Stock): Layout {
         name: 'corner',
         piece: 'shelf',
         to: 'grip',
+        mitred: true,
         glue: materialOf(stock.material)?.look === 'wood' ? 'wood' : 'epoxy',
         area: section.width * section.thickness,
       },
@@ -262,6 +264,9 @@ function build(input: FamilyInput): Rig {
   const lay = layOut(input);
   const at: Vec3 = [lay.corner[0] + d['cameraForward']!, 0, lay.top];
   const onPad: Vec3 = [at[0], 0, lay.top + PAD];
+  // Clear of the heads of the corner's screws.
+  const padRear = Math.max(at[0] - 0.02, lay.corner[0] + 0.008);
+  const padFront = at[0] + 0.02;
   const passes = lay.thickness + PAD;
   const isPipe = choices['make'] === 'pipe';
   const end = lay.nodes.find((n) => n.id === 'grip-end')!.at;
@@ -271,8 +276,8 @@ function build(input: FamilyInput): Rig {
     {
       id: 'camera-pad',
       name: 'rubber pad under the camera',
-      shape: { kind: 'box', size: [0.04, 0.03, PAD] },
-      at: [at[0], 0, lay.top + PAD / 2],
+      shape: { kind: 'box', size: [padFront - padRear, 0.03, PAD] },
+      at: [(padFront + padRear) / 2, 0, lay.top + PAD / 2],
       material: 'rubberFoam',
       mount: onPad,
       screw: {
@@ -335,7 +340,7 @@ function build(input: FamilyInput): Rig {
         { kind: 'piece', piece: 'camera-pad' },
       ],
     }),
-    { kind: 'seated', id: 'pin-in', name: 'pin', piece: 'pin', in: lay.under, bored: true },
+    { kind: 'seated', id: 'pin-in', name: 'pin', piece: 'pin', in: lay.under, bored: true, through: ['camera-pad'] },
     isPipe
       ? { kind: 'slidOn', id: 'sleeve-on', name: 'foam on the grip', piece: 'sleeve', over: 'grip' }
       : { kind: 'laid', id: 'sleeve-on', name: 'wrap round the grip', piece: 'sleeve', on: 'grip' },
@@ -467,7 +472,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const centre = load && load.bodies.length > 0 ? massCentre(sumsOf(load.bodies))[0] : 0;
   // With the corner leaning, the hand stands behind it by this much; the camera's mass goes over the hand where its back clears the grip.
   const cornerAhead = handBelow * Math.sin(10 * DEGREE);
-  const cameraForward = toFiveMillimetres(within(Math.max(-centre - cornerAhead, 0.015), 0.012, 0.15));
+  const cameraForward = toFiveMillimetres(within(-centre - cornerAhead, CLEAR_OF_GRIP, 0.15));
   const shelf = toFiveMillimetres(within(cameraForward + Math.max(0.03, Math.min(0.06, box.high[0])), 0.05, 0.2));
   const make = box.mass > 0.4 ? 'oak-45x18' : 'ply-60x12';
   const armOut = toFiveMillimetres(within(hands.armOut + 0.05, 0.2, 0.85));

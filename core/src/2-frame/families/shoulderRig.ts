@@ -394,7 +394,10 @@ function padOn(lay: Layout): Held {
     ...common,
   });
   const at = [rear.at[0], other.at[0]];
-  const [low, high] = [Math.min(-0.07, ...at.map((x) => x - 0.02)), Math.max(0.07, ...at.map((x) => x + 0.02))];
+  // Up to the next fitting, which is thicker than the pipe.
+  const mouth = lay.pipes.bare('spine-rear').to[0] - 0.001;
+  const low = Math.min(-0.07, ...at.map((x) => x - 0.02));
+  const high = Math.max(Math.min(mouth, Math.max(0.07, ...at.map((x) => x + 0.02))), ...at.map((x) => x + 0.008));
   return {
     parts: [
       rear.part,

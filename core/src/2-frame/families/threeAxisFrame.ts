@@ -25,14 +25,16 @@ import { intoCamera } from '../parts/camera';
 import { plate } from '../parts/plate';
 import { ANY_TUBE } from '../parts/ownSizes';
 import { NUT } from '../hardware/sizes';
+import { threadOf } from '../hardware/thread';
 
 const CHEEK = 0.006; // thick, the cradle's two sides
 const CHEEK_WIDE = 0.07;
 const CHEEK_BELOW = 0.05; // of the camera's plate: its slots let the plate up and down
 const GAP = 0.012; // between a cheek and the arm's tube, for the bearing
 const AXLE = 'M6';
+const PAST_AXLE = 0.026; // of a tube, so that its end cap stays clear of the bearing's flange
 const BLOCK = { length: 0.04, wall: 0.012, beside: 0.008 }; // clamped on the pan arm's top, under the grip
-const ROLL_PLATE = { thick: 0.006, wide: 0.09, tall: 0.07, screws: 0.03, off: 0.016 }; // upright, its slot over the roll axle
+const ROLL_PLATE = { thick: 0.006, wide: 0.09, tall: 0.07, screws: 0.03, off: 0.022 }; // upright, its slot over the roll axle
 const ANGLE = { thick: 0.003, deep: 0.025, tall: 0.02, long: 0.06, screws: 0.02 }; // under the plate, on each cheek
 const PLATE = 0.006;
 const PAD = 0.0015;
@@ -236,8 +238,8 @@ function build(input: FamilyInput): Rig {
             way: [0, 0, 1],
             thread: AXLE,
             rod: true,
-            // Its nut lies in the block, clear of the tube.
-            recess: NUT.of({ name: AXLE })!,
+            // Nut and end of thread lie in the block, clear of the tube.
+            recess: NUT.of({ name: AXLE })! + 2 * threadOf(AXLE).pitch + 0.0002,
             stack: [piece('pan-block', 'near'), piece('pan-bearing'), piece('grip-sleeve')],
             end: { kind: 'lock' },
           },
@@ -247,7 +249,7 @@ function build(input: FamilyInput): Rig {
         id: 'pan-arm',
         name: 'pan arm',
         nodes: [
-          { id: 'roll-hub', at: [lay.rollAt, 0, -0.02] },
+          { id: 'roll-hub', at: [lay.rollAt, 0, -PAST_AXLE] },
           { id: 'pan-corner', at: [lay.rollAt, 0, lay.high] },
           { id: 'pan-top', at: [panFront, 0, lay.high] },
         ],
@@ -274,7 +276,7 @@ function build(input: FamilyInput): Rig {
           hub('pan-bearing', 'pan bearing', [0, 0, lay.high + lay.outside / 2 + BLOCK.wall + GAP / 2], 'z'),
           hub('roll-bearing', 'roll bearing', [lay.rollAt + lay.outside / 2 + GAP / 2, 0, 0], 'x'),
           endCap({ id: 'pan-cap', at: [panFront, 0, lay.high], axis: [1, 0, 0], across: lay.outside }),
-          endCap({ id: 'drop-cap', at: [lay.rollAt, 0, -0.02], axis: [0, 0, -1], across: lay.outside }),
+          endCap({ id: 'drop-cap', at: [lay.rollAt, 0, -PAST_AXLE], axis: [0, 0, -1], across: lay.outside }),
         ],
         stations: [],
         connections: [
@@ -299,10 +301,10 @@ function build(input: FamilyInput): Rig {
         id: 'roll-arm',
         name: 'roll arm',
         nodes: [
-          { id: 'left-front', at: [0.015, lay.arm, 0], twin: 'right-front' },
+          { id: 'left-front', at: [PAST_AXLE, lay.arm, 0], twin: 'right-front' },
           { id: 'left-rear', at: [-d['reach']!, lay.arm, 0], twin: 'right-rear' },
           { id: 'right-rear', at: [-d['reach']!, -lay.arm, 0], twin: 'left-rear' },
-          { id: 'right-front', at: [0.015, -lay.arm, 0], twin: 'left-front' },
+          { id: 'right-front', at: [PAST_AXLE, -lay.arm, 0], twin: 'left-front' },
         ],
         members: [
           straight('arm-left', 'roll arm, left', 'left-rear', 'left-front', 'arm-right'),
@@ -323,8 +325,20 @@ function build(input: FamilyInput): Rig {
           }),
           hub('tilt-bearing-left', 'tilt bearing', [0, lay.half + CHEEK + GAP / 2, 0], 'y', 'tilt-bearing-right'),
           hub('tilt-bearing-right', 'tilt bearing', [0, -lay.half - CHEEK - GAP / 2, 0], 'y', 'tilt-bearing-left'),
-          endCap({ id: 'left-cap', at: [0.015, lay.arm, 0], axis: [1, 0, 0], across: lay.outside, twin: 'right-cap' }),
-          endCap({ id: 'right-cap', at: [0.015, -lay.arm, 0], axis: [1, 0, 0], across: lay.outside, twin: 'left-cap' }),
+          endCap({
+            id: 'left-cap',
+            at: [PAST_AXLE, lay.arm, 0],
+            axis: [1, 0, 0],
+            across: lay.outside,
+            twin: 'right-cap',
+          }),
+          endCap({
+            id: 'right-cap',
+            at: [PAST_AXLE, -lay.arm, 0],
+            axis: [1, 0, 0],
+            across: lay.outside,
+            twin: 'left-cap',
+          }),
         ],
         stations: [],
         connections: [

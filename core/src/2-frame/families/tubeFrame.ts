@@ -29,6 +29,7 @@ import { boltThread, WASHERS, washerOf } from '../parts/washers';
 import { ANY_WASHER, pipeLike } from '../parts/ownSizes';
 import { CLEARANCE, NUT } from '../hardware/sizes';
 import { threadOf } from '../hardware/thread';
+import { capRadius } from '../parts/capBolt';
 import { pipework, type Pipework } from '../fittings/pipework';
 
 const HAND_ROOM = 0.045; // below the grip, so that the rig may swing 20 degrees before the rods meet the fist
@@ -36,19 +37,27 @@ const PLATE_THICKNESS = 0.006;
 const GRID_PITCH = 0.01;
 const ROD_OVER = 0.001;
 const CAMERA_PLATE: Vec3 = [0.055, 0.06, 0.006];
-const UNDER_CAMERA_PLATE = 0.008; // room for the head of the camera's screw
+const UNDER_CAMERA_PLATE = 0.013; // room for the head of the camera's screw and what packs it
 const PLATE_SCREWS = 0.02; // of the camera plate, each side: clear of the joint
 const DECK_TRAVEL = 0.04;
 const PAD = 0.0015;
 const FROM_END = 0.012; // of a deck screw, from the deck's end and from the tube's fittings
+const SHIM_STEP = 0.0005;
 const BOLT_BEHIND_CORNER = 0.05; // clear of the elbow's socket, for the hole must not pass through the joint
 
 const mirrorId = (id: string): string => id.replace('left', 'right');
 
+/** Fittings are thicker than their tube: the platform lies on shims as high as their rims, in half millimetres. */
+function shimUnder({ choices, own }: Pick<FamilyInput, 'choices' | 'own'>): number {
+  const { section } = pipeOf(choices['tube']!, own).size.stock;
+  const outside = section.kind === 'tube' ? section.outerDiameter : 0;
+  return Math.ceil((capRadius(choices['tube']!, own) - outside / 2) / SHIM_STEP - 1e-6) * SHIM_STEP;
+}
+
 function layOut({ dimensions: d, choices, own }: FamilyInput): Pipework {
   const pipe = pipeOf(choices['tube']!, own);
   const outside = pipe.size.stock.section.kind === 'tube' ? pipe.size.stock.section.outerDiameter : 0;
-  const top = d['jointHeight']! - outside / 2;
+  const top = d['jointHeight']! - outside / 2 - shimUnder({ choices, own });
   return pipework({
     pipe,
     // A cup is filled to about half a millimetre.
@@ -383,6 +392,7 @@ function deckScrews(
     head: 'sunk',
     stack: [
       { kind: 'piece', piece: 'platform' },
+      { kind: 'spacer', length: shimUnder(input) },
       { kind: 'piece', piece: `top-${side}` },
     ],
     end: { kind: 'nut' },

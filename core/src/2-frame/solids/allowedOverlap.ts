@@ -9,6 +9,8 @@ const LENIENT = 1.1;
 /** A tapered socket takes the pipe up by so much all round, m; a pipe's thread cuts so deep into its fitting. */
 const SOCKET = { press: 0.00005, thread: 0.0011 };
 
+/** What a mitred end is drawn too long by, of its face to the power of 3/2: up to a lean of 20 degrees. */
+const MITRE = 0.03;
 /** Of a bolt's diameter cubed: what of its dome and square neck lies in the wood (DIN 603). */
 const NECK = 0.9;
 
@@ -41,6 +43,8 @@ function most({ connection: c, stated, a, b, volumes }: SharedInput): number {
       return c.holes.length > 0 ? 0 : volumes(c.pieces[0]!);
     case 'screwedIn':
       return screw === null ? 0 : volumes(screw);
+    case 'bonded':
+      return stated?.kind === 'bonded' && stated.mitred ? MITRE * (stated.area ?? 0) ** 1.5 : 0;
     default:
       return 0;
   }

@@ -1,6 +1,7 @@
 /** Every piece of a rig as one closed mesh where the adjusters put it, its holes cut: what the proof that nothing stands inside another is made on. */
-import { addScaled, length, subtract, unit, type Vec3 } from '../../0-base';
+import { addScaled, dot, length, scale, subtract, unit, type Vec3 } from '../../0-base';
 import type { FlatBody } from '../../1-load';
+import type { Rig } from '../../model';
 import { placedPieces, type AdjusterValues, type Assembly } from '../assemble';
 import type { Connection } from '../connections/connection';
 import { castOf, hole, MM } from './meshOf';
@@ -39,10 +40,15 @@ export function pieceSolids(
     found.flats.push(flat);
   });
   const holes = holesOf(connections, assembly);
+  const mitres = mitresOf(rig);
   return [...pieces].flatMap(([id, { flats, shift }]): readonly PieceSolid[] => {
     const cut = holes.get(id) ?? [];
-    const mesh = solidOfPiece(kit, flats, cut);
-    if (!mesh) return [];
+    const whole = solidOfPiece(kit, flats, cut);
+    if (!whole) return [];
+    const mesh = (mitres.get(id) ?? []).reduce(
+      (m, { normal, at }) => m.trimByPlane([...normal], dot(normal, at) * MM),
+      whole,
+    );
     const placed = mesh.translate(shift.map((x) => x * MM) as unknown as [number, number, number]);
     const { min, max } = placed.boundingBox();
     return [
@@ -57,6 +63,33 @@ export function pieceSolids(
     ];
   });
 }
+
+/** Where two straight members of a body meet without a fitting, each ends at the plane half-way between them. */
+function mitresOf({ bodies }: Rig): ReadonlyMap<string, readonly Plane[]> {
+  const found = new Map<string, Plane[]>();
+  for (const body of bodies) {
+    const at = new Map(body.nodes.map((n) => [n.id, n.at]));
+    const fitted = new Set(body.joints.map((j) => j.node));
+    for (const node of body.nodes) {
+      const meet = body.members.filter((m) => m.path.kind === 'straight' && (m.from === node.id || m.to === node.id));
+      if (fitted.has(node.id) || meet.length !== 2) continue;
+      const [first, second] = meet.map((m) => unit(subtract(at.get(m.from === node.id ? m.to : m.from)!, node.at)));
+      const across = subtract(first!, second!);
+      if (length(across) < SAME_WAY) continue;
+      [1, -1].forEach((side, i) => {
+        const id = meet[i]!.id;
+        found.set(id, [...(found.get(id) ?? []), { normal: scale(unit(across), side), at: node.at }]);
+      });
+    }
+  }
+  return found;
+}
+interface Plane {
+  readonly normal: Vec3;
+  readonly at: Vec3;
+}
+/** Two that lie on each other have no plane between them. */
+const SAME_WAY = 1e-6;
 
 /** All outsides together, less all bores: an elbow's arm does not close the other. */
 function solidOfPiece(kit: SolidKit, flats: readonly FlatBody[], holes: readonly Bored[]): Mesh | null {

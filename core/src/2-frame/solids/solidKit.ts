@@ -12,7 +12,7 @@ export type Mesh = InstanceType<SolidKit['Manifold']>;
 /** What is called here that gives a new mesh or outline. */
 const MAKES = {
   Manifold: ['cube', 'cylinder', 'extrude', 'union', 'ofMesh'],
-  prototype: ['translate', 'transform', 'subtract', 'intersect'],
+  prototype: ['translate', 'transform', 'subtract', 'intersect', 'trimByPlane'],
 } as const;
 
 interface Made {

@@ -93,6 +93,9 @@ export const connecting: StepMaker = {
     );
     if (connections.length === 0) return [];
     const names = namesOf(rig);
+    const mitred = new Set(
+      rig.bodies.flatMap((b) => b.connections ?? []).flatMap((c) => (c.kind === 'bonded' && c.mitred ? [c.id] : [])),
+    );
     const drills = holeSheets(rig).flatMap(({ piece, name, marks }) =>
       marks.map((hole): BuildStep => ({
         id: `drill:${hole.id}`,
@@ -145,7 +148,10 @@ export const connecting: StepMaker = {
           handles: [...c.pieces, ...c.hardware],
           title: words.title([...new Set(c.pieces.map(names))], c),
           tool: words.tool,
-          figures: c.hardware.length === 0 ? [] : [say`with ${AND.format(c.hardware.map(names))}`],
+          figures: [
+            ...(mitred.has(c.id) ? [say`first the end sawn so that it lies flat on the other`] : []),
+            ...(c.hardware.length === 0 ? [] : [say`with ${AND.format(c.hardware.map(names))}`]),
+          ],
           check: words.check,
           caution: null,
         };

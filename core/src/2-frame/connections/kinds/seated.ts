@@ -9,7 +9,7 @@ import { resolvePair } from '../pair';
 export const seated: KindOfConnection<'seated'> = {
   kind: 'seated',
   datum: (of) => of.piece,
-  holds: (of) => [of.piece, of.in],
+  holds: (of) => [of.piece, of.in, ...(of.through ?? [])],
   without: (of, gone) => (gone.has(of.piece) || gone.has(of.in) ? null : of),
   resolve: (of, around) => {
     const pair = resolvePair(of, [of.piece, of.in], around);
@@ -22,8 +22,9 @@ function boreOf(of: Seated, { solids }: Surroundings): readonly ConnectionHole[]
   const [piece] = solids(of.piece);
   if (piece?.shape.kind !== 'tube') return [];
   const way: Vec3 = [piece.rotation[0][2], piece.rotation[1][2], piece.rotation[2][2]];
-  const [span] = crossings({ point: piece.at, way }, solids(of.in), 0);
-  if (!span) return [];
-  const at = addScaled(piece.at, way, span[0]);
-  return [{ piece: of.in, at, axis: way, diameter: 2 * piece.shape.outerRadius, thread: null }];
+  const diameter = 2 * piece.shape.outerRadius;
+  return [of.in, ...(of.through ?? [])].flatMap((into) => {
+    const [span] = crossings({ point: piece.at, way }, solids(into), 0);
+    return span ? [{ piece: into, at: addScaled(piece.at, way, span[0]), axis: way, diameter, thread: null }] : [];
+  });
 }
