@@ -65,7 +65,7 @@ async function fileOf(page: Page, name: string): Promise<{ readonly whole: Whole
   const file = await savedBy(page, () => card.getByRole('button', { name: `Export ${name}` }).click());
   const opened = parseRigFile(readFileSync(file, 'utf8'));
   if (!opened.ok) throw new Error(opened.faults.map(faultLine).join(', '));
-  const [made, told] = [wholeOfFile(opened.value, null), analyse(opened.value, null)];
+  const [made, told] = [wholeOfFile(opened.value, null, null), analyse(opened.value, null)];
   if (!made.ok || !told.ok) throw new Error('the file does not come to a rig');
   const findings = told.result['findings'] as readonly { readonly code: string; readonly severity: string }[];
   return { whole: made.whole, isToldBroken: findings.some((f) => f.severity === 'stop' || TOLD.has(f.code)) };

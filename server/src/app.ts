@@ -29,7 +29,8 @@ export function makeApp(options: {
       strictTransportSecurity: false,
       contentSecurityPolicy: {
         directives: {
-          scriptSrc: ["'self'"],
+          // The library that cuts solids comes as WebAssembly.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:', 'blob:'],
           fontSrc: ["'self'"],

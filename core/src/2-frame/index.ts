@@ -81,4 +81,5 @@ export { isTabled } from './hardware/sizes';
 export { fastenerMass, type Fastener } from './hardware/fastenerMass';
 export { stackUp, type StackInput, type StackLayer, type StackUp } from './hardware/stackUp';
 export { overlapsOf, SEEN as OVERLAP_SEEN, type Looked, type Overlap, type OverlapMemory } from './solids/overlaps';
+export { insideAnother, type InsideAnother } from './solids/insideAnother';
 export { solidKit, type SolidKit } from './solids/solidKit';

@@ -118,6 +118,11 @@ export const whole = z.strictObject({
   overlaps: z
     .array(z.strictObject({ a: z.string(), b: z.string(), volume: z.number(), allowedBy: z.string().nullable() }))
     .readonly(),
+  /** Pairs looked at by their true solids whose boxes meet and that share nothing; left out: nothing was looked at. */
+  insideEachOther: z
+    .array(z.tuple([z.string(), z.string()]).readonly())
+    .readonly()
+    .optional(),
 });
 export type Whole = z.infer<typeof whole>;
 export type WholePiece = Whole['pieces'][number];

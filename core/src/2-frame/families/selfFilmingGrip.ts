@@ -35,12 +35,12 @@ import { followBends, neutralFractionFor, stripStart } from '../members/bend';
 import { barOf, WOOD_STRIPS } from '../parts/bars';
 import { intoCamera } from '../parts/camera';
 import { FLAT_BARS } from '../parts/flatBars';
-import { foamGrip, strap } from '../parts/hardware';
+import { gripOnPipe, strap } from '../parts/hardware';
 import { CLIP_FACE, pipeClip } from '../parts/pipeClip';
 import { pipeOf } from '../parts/pipes';
 import { plate } from '../parts/plate';
 import { ANY_FLAT } from '../parts/ownSizes';
-import { pipework } from '../fittings/pipework';
+import { pipework, type Bare } from '../fittings/pipework';
 
 const SCREW = 0.00635; // 1/4-20
 const PAD = 0.0015; // of rubber under the camera: its hole, a size small, keeps the screw on the shelf
@@ -72,6 +72,8 @@ interface Layout {
   readonly connections: readonly StatedConnection[];
   /** Of the grip, the way it lies fore and aft. */
   readonly deep: number;
+  /** Of a grip of pipe, what stands free of its fittings. */
+  readonly bare?: Bare;
   readonly down: Vec3;
   readonly corner: Vec3;
   readonly outside: number;
@@ -247,6 +249,7 @@ function pipes({ dimensions: d }: FamilyInput): Layout {
     ],
     connections: clip.connections,
     down: [0, 0, -1],
+    bare: laid.bare('grip'),
     corner,
     outside,
     deep: outside,
@@ -298,7 +301,7 @@ function build(input: FamilyInput): Rig {
       supply: { item: 'wire nail, shank filed to its hole', packOf: 10, packPrice: 0.5 },
     },
     ...(isPipe
-      ? [foamGrip({ id: 'sleeve', at: [0, 0, 0], axis: lay.down, length: 0.1, inside: lay.outside })]
+      ? [gripOnPipe({ id: 'sleeve', at: [0, 0, 0], length: 0.1, inside: lay.outside }, lay.bare!)]
       : [
           {
             id: 'sleeve',
@@ -319,7 +322,7 @@ function build(input: FamilyInput): Rig {
           {
             ...strap({
               id: 'wrist-strap',
-              at: addScaled(addScaled(end, lay.down, -STRAP.from), fore, -(lay.deep + STRAP.thick) / 2),
+              at: addScaled(addScaled(lay.bare?.to ?? end, lay.down, -STRAP.from), fore, -(lay.deep + STRAP.thick) / 2),
             }),
             turn: quaternionOf(fromColumns(lay.down, [0, 1, 0], cross(lay.down, [0, 1, 0]))),
             name: 'wrist strap',

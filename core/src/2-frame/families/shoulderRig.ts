@@ -554,6 +554,8 @@ function topHandleOn(input: FamilyInput, lay: Layout): Held {
         point: [x, 0, base],
         way: [0, 0, 1],
         thread: 'M5',
+        // Flush: clips of other boards stand right below.
+        head: 'sunk',
         stack: ['handle-base', id, 'top-tube'].map((piece) => ({ kind: 'piece' as const, piece })),
         end: { kind: 'nut' },
       })),

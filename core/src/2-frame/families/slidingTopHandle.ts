@@ -62,7 +62,9 @@ const GRIP_RADIUS = 0.0145;
 const RAIL_END = 0.012; // from its first hole to its end
 const BASE = { width: 0.025, thick: 0.006, screws: 0.012 }; // flat bar on the clamp, which carries the posts
 const FROM_END = 0.012; // of the posts, from the ends of bar and grip
-const FINDER_CLAMP = { length: 0.03, high: 0.018 };
+// Low, so that clamp and arm pass under the base bar.
+const FINDER_CLAMP = { length: 0.03, high: 0.011, apart: 0.001 };
+const FINDER_CLEAR = 0.005; // of bar and grip
 const ARM = { width: 0.02, thick: 0.006, beyond: 0.012, least: 0.026 };
 /** A screen is read from at least this far and at most that, m; a finder from no more than the last. */
 const SCREEN_FROM = 0.2;
@@ -227,6 +229,8 @@ function build(input: FamilyInput): Rig {
       point: [lay.middle + x, 0, lay.onClamp],
       way: [0, 0, 1],
       thread: 'M5',
+      // Flush: a finder's arm passes right below.
+      ...(choices['finder'] === 'none' ? {} : { head: 'sunk' as const }),
       stack: [piece('base-bar'), piece(`post-${i + 1}`), piece(wood ? 'grip' : 'top-bar')],
       end: { kind: 'nut' },
     })),
@@ -300,10 +304,19 @@ function finderParts(
   if (choices['finder'] === 'none') return { parts: [], connections: [], rear: 0, front: 0 };
   const isMonitor = choices['finder'] === 'monitor';
   const size: Vec3 = isMonitor ? [0.02, 0.13, 0.08] : [0.1, 0.045, 0.045];
-  const side = choices['finderSide'] === 'left' ? 0.08 : choices['finderSide'] === 'right' ? -0.08 : 0;
-  const x = lay.middle + d['finderAhead']!;
+  // Beside the grip, or past the end of bar and grip.
+  const beside = Math.max(0.08, GRIP_RADIUS + size[1] / 2 + FINDER_CLEAR);
+  const side = choices['finderSide'] === 'left' ? beside : choices['finderSide'] === 'right' ? -beside : 0;
   const end = Math.sign(d['finderAhead']!) || -1;
-  const edge = lay.middle + end * (lay.rail.length / 2 - FINDER_CLAMP.length / 2);
+  const past = side === 0 ? lay.gripLength / 2 + size[0] / 2 + FINDER_CLEAR : 0;
+  const x = lay.middle + end * Math.max(Math.abs(d['finderAhead']!), past);
+  const edge =
+    lay.middle +
+    end *
+      Math.max(
+        lay.rail.length / 2 - FINDER_CLAMP.length / 2,
+        lay.clamp.length / 2 + FINDER_CLAMP.length / 2 + FINDER_CLAMP.apart,
+      );
   // Far enough from the finder's own screw for both heads.
   const clampAt = side === 0 && Math.abs(x - edge) < ARM.least ? x - end * ARM.least : edge;
   const onClamp = RAIL.thick + FINDER_CLAMP.high;
@@ -323,13 +336,14 @@ function finderParts(
     on: 'finder-arm',
     point: [at[0], at[1], up > 0 ? onClamp : onClamp + ARM.thick],
     way: [0, 0, up],
-    thread: '1/4-20',
+    // A thinner one holds in the low clamp.
+    thread: piece === 'finder' ? '1/4-20' : 'M5',
     head: 'sunk',
     stack: [{ kind: 'piece', piece: 'finder-arm' }],
     end:
       piece === 'finder'
         ? { kind: 'tapped', piece, depth: 0.008, in: 'steel' }
-        : { kind: 'tapped', piece, depth: 0.012, in: 'aluminium' },
+        : { kind: 'tapped', piece, depth: FINDER_CLAMP.high - 0.001, in: 'aluminium' },
   });
   return {
     parts: [

@@ -381,6 +381,7 @@ function clampOf(
         rod: true,
         washer: 'flat',
         // Down a groove between the boards.
+        inside: ['board-right', 'board-left'],
         stack: [foot, ...rubs, { kind: 'bare', length: IN_WOOD - BARREL.radius, plusMinus: 0 }],
         end: { kind: 'tapped', piece: 'barrel', depth: 2 * BARREL.radius, in: 'steel' },
         packs: true,

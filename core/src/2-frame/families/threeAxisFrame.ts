@@ -61,7 +61,8 @@ function layOut({ dimensions: d, choices, own }: FamilyInput) {
   // Behind the roll arm's back: spacers and nut, the slotted plate, the bearing, and the upright.
   const rollAt = -d['reach']! - outside - ROLL_PLATE.off - ROLL_PLATE.thick - GAP;
   const grip = d['high']! + outside / 2 + BLOCK.wall + GAP;
-  return { stock, outside, half, arm, rollAt, grip, high: d['high']! };
+  const isSquare = stock.section.kind === 'square';
+  return { stock, outside, isSquare, half, arm, rollAt, grip, high: d['high']! };
 }
 
 function build(input: FamilyInput): Rig {
@@ -275,8 +276,20 @@ function build(input: FamilyInput): Rig {
           ...corners.pan.parts,
           hub('pan-bearing', 'pan bearing', [0, 0, lay.high + lay.outside / 2 + BLOCK.wall + GAP / 2], 'z'),
           hub('roll-bearing', 'roll bearing', [lay.rollAt + lay.outside / 2 + GAP / 2, 0, 0], 'x'),
-          endCap({ id: 'pan-cap', at: [panFront, 0, lay.high], axis: [1, 0, 0], across: lay.outside }),
-          endCap({ id: 'drop-cap', at: [lay.rollAt, 0, -PAST_AXLE], axis: [0, 0, -1], across: lay.outside }),
+          endCap({
+            id: 'pan-cap',
+            at: [panFront, 0, lay.high],
+            axis: [1, 0, 0],
+            across: lay.outside,
+            square: lay.isSquare,
+          }),
+          endCap({
+            id: 'drop-cap',
+            at: [lay.rollAt, 0, -PAST_AXLE],
+            axis: [0, 0, -1],
+            across: lay.outside,
+            square: lay.isSquare,
+          }),
         ],
         stations: [],
         connections: [
@@ -330,6 +343,7 @@ function build(input: FamilyInput): Rig {
             at: [PAST_AXLE, lay.arm, 0],
             axis: [1, 0, 0],
             across: lay.outside,
+            square: lay.isSquare,
             twin: 'right-cap',
           }),
           endCap({
@@ -337,6 +351,7 @@ function build(input: FamilyInput): Rig {
             at: [PAST_AXLE, -lay.arm, 0],
             axis: [1, 0, 0],
             across: lay.outside,
+            square: lay.isSquare,
             twin: 'left-cap',
           }),
         ],

@@ -53,6 +53,8 @@ export interface Bolt {
   readonly full?: boolean;
   /** How wide the pipe or cap is that its head goes into, m: what is wider lies elsewhere. Left out: in the open. */
   readonly headRoom?: number;
+  /** The same of what turns at its end. */
+  readonly endRoom?: number;
   /** How thick the stack is as it is put together, m, where a layer's plus-minus stands for washers to come; left out: as thick as it is. */
   readonly stands?: number;
 }
@@ -153,17 +155,26 @@ function keyOf({
   full,
   stands,
   headRoom,
+  endRoom,
 }: Bolt): string {
   const ends = 'depth' in end ? `${end.kind} ${end.depth} ${'in' in end ? end.in : ''}` : end.kind;
-  let key = `${thread.name} ${washers.head} ${washers.end} ${lockWasher} ${ends} ${head} ${root} ${rod} ${full} ${stands} ${headRoom}`;
+  let key = `${thread.name} ${washers.head} ${washers.end} ${lockWasher} ${ends} ${head} ${root} ${rod} ${full} ${stands} ${headRoom} ${endRoom}`;
   for (const l of layers) key += ` ${l.thickness} ${l.plusMinus} ${l.count}`;
   return key;
 }
 
 function worked(asked: Bolt): BoltedUp {
-  const isTooWide = asked.headRoom !== undefined && sizeOf(FLAT_WASHER.outside, asked.thread) > asked.headRoom;
-  const { end: endWasher } = asked.washers ?? {};
-  const bolt: Bolt = isTooWide ? { ...asked, washers: endWasher ? { end: endWasher } : {} } : asked;
+  const wide = sizeOf(FLAT_WASHER.outside, asked.thread);
+  const isTooWide = asked.headRoom !== undefined && wide > asked.headRoom;
+  const isEndTooWide = asked.endRoom !== undefined && wide > asked.endRoom;
+  const { head: headWasher, end: endWasher } = asked.washers ?? {};
+  const bolt: Bolt = {
+    ...asked,
+    washers: {
+      ...(headWasher && !isTooWide ? { head: headWasher } : {}),
+      ...(endWasher && !isEndTooWide ? { end: endWasher } : {}),
+    },
+  };
   if (bolt.root !== undefined && isNut(bolt.end)) return rooted(bolt, bolt.root, bolt.end.kind);
   const { thread } = bolt;
   const head = bolt.washers?.head;

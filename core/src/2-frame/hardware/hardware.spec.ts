@@ -68,21 +68,7 @@ describe('threads of one’s own', () => {
     expect(read('3/8 - 16')).toBe('3/8-16');
     expect(threadOf('10-32').diameter).toBeCloseTo(0.19 * 0.0254, 12);
     expect(threadOf('7/16-20').pitch).toBeCloseTo(0.0254 / 20, 12);
-    for (const wrong of [
-      '',
-      'M',
-      'M7',
-      'x',
-      'M6×0',
-      'M6×5',
-      'M1×0.25',
-      'M40×2',
-      '1/0-20',
-      '0/4-20',
-      '1/4-0',
-      '14-20',
-      '1/4',
-    ])
+    for (const wrong of ['', 'M', 'x', 'M6×0', 'M6×5', 'M1×0.25', 'M40×2', '1/0-20', '0/4-20', '1/4-0', '14-20', '1/4'])
       expect(read(wrong)).withContext(wrong).toBeUndefined();
   });
 

@@ -1,5 +1,16 @@
 /** Small hardware that several families use: grips, knobs, clamps, feet, pads, straps, quick-release plates. Masses are of usual ones, to be weighed. */
-import { addScaled, alignZ, dot, fromColumns, length, quaternionOf, subtract, unit, type Vec3 } from '../../0-base';
+import {
+  addScaled,
+  alignZ,
+  cross,
+  dot,
+  fromColumns,
+  length,
+  quaternionOf,
+  subtract,
+  unit,
+  type Vec3,
+} from '../../0-base';
 import type { Part } from '../../model';
 
 const turnTo = (axis: Vec3): Pick<Part, 'turn'> => ({ turn: quaternionOf(alignZ(unit(axis))) });
@@ -124,18 +135,30 @@ export const rubberFoot = (place: Place & { readonly tall?: number }): Part => (
 });
 
 /** Rubber cap over a bare end of a rod or tube `across` wide; `at` is the end, `axis` points out of it. */
-export const endCap = (place: Place & { axis: Vec3; across: number }): Part => ({
+export const endCap = (place: Place & { axis: Vec3; across: number; square?: boolean }): Part => ({
   id: place.id,
   name: 'end cap',
-  shape: round(place.across / 2 + 0.0015, CAP_LENGTH, place.across / 2),
-  at: addScaled(place.at, unit(place.axis), 0.0015 - CAP_LENGTH / 2),
-  ...turnTo(place.axis),
+  shape: place.square
+    ? {
+        kind: 'box',
+        size: [CAP_LENGTH, place.across + 2 * CAP_WALL, place.across + 2 * CAP_WALL],
+        bore: [place.across, place.across],
+      }
+    : round(place.across / 2 + CAP_WALL, CAP_LENGTH, place.across / 2),
+  at: addScaled(place.at, unit(place.axis), CAP_WALL - CAP_LENGTH / 2),
+  ...(place.square ? { turn: quaternionOf(alongX(unit(place.axis))) } : turnTo(place.axis)),
   material: 'rubberFoam',
   ...twin(place),
   mass: { value: 0.002, spread: 0.001, source: 'mass of end cap' },
   supply: { item: `rubber end cap ${Math.round(place.across * 1000)} mm`, packOf: 4, packPrice: 1.6 },
 });
 const CAP_LENGTH = 0.015;
+const CAP_WALL = 0.0015;
+/** Its own x along the axis, flat with the level where it can be. */
+function alongX(axis: Vec3): ReturnType<typeof fromColumns> {
+  const side = Math.abs(axis[1]) > 0.9 ? ([0, 0, 1] as const) : ([0, 1, 0] as const);
+  return fromColumns(axis, side, cross(axis, side));
+}
 
 /** Wall over the hole of a clamp made to fit, m: what is screwed on is screwed into it. */
 export const CLAMP_TOP = 0.014;

@@ -1,6 +1,6 @@
 /** The whole of a rig: every piece, what holds it, what it is made and bought from, its marks and its steps. */
 import { METRIC, render } from '../../0-base';
-import { connectionsOf, countOf, valuesInOrder, type AdjusterValues } from '../../2-frame';
+import { connectionsOf, countOf, overlapsOf, valuesInOrder, type AdjusterValues, type SolidKit } from '../../2-frame';
 import { stockPlan } from '../../5-stock';
 import { buildSteps } from '../../6-build';
 import type { RigFile, Whole } from '../../contract';
@@ -8,6 +8,7 @@ import type { BinItem } from '../../model';
 import type { Workpiece } from '../derive';
 import { workOfFile } from '../workOfFile';
 import { billOf } from './bill';
+import { insideOf } from './inside';
 import { marksOf } from './marks';
 import { piecesOf } from './pieces';
 
@@ -18,9 +19,11 @@ export interface WholeInput {
   readonly values: AdjusterValues;
   readonly kerf: number;
   readonly bin: readonly BinItem[];
+  /** What meshes are cut with, to look whether anything stands inside another; null: not looked at. */
+  readonly kit: SolidKit | null;
 }
 
-export function wholeOf({ name, loadout, work, values, kerf, bin }: WholeInput): Whole {
+export function wholeOf({ name, loadout, work, values, kerf, bin, kit }: WholeInput): Whole {
   const { assembly } = work;
   const { rig } = assembly;
   const inOrder = valuesInOrder(rig, values);
@@ -47,7 +50,7 @@ export function wholeOf({ name, loadout, work, values, kerf, bin }: WholeInput):
       handles: s.handles ?? [],
       needs: s.needs.filter((n) => known.has(n)),
     })),
-    overlaps: [],
+    ...(kit ? insideOf(overlapsOf(kit, assembly, values), assembly, counts, pieces) : { overlaps: [] }),
   };
 }
 
@@ -58,7 +61,7 @@ export type WholeOutcome =
   { readonly ok: true; readonly whole: Whole } | { readonly ok: false; readonly reason: string };
 
 /** Of a rig file, with one of its loadouts as `analyse` picks it. */
-export function wholeOfFile(file: RigFile, loadoutName: string | null): WholeOutcome {
+export function wholeOfFile(file: RigFile, loadoutName: string | null, kit: SolidKit | null): WholeOutcome {
   const opened = workOfFile(file, loadoutName);
   if (!opened.ok) return opened;
   const { work, loadout, values } = opened;
@@ -71,6 +74,7 @@ export function wholeOfFile(file: RigFile, loadoutName: string | null): WholeOut
       values,
       kerf: file.rig.kerf,
       bin: [],
+      kit,
     }),
   };
 }

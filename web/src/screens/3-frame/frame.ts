@@ -22,6 +22,7 @@ import { AimDials } from './aim-dials';
 import { ChoiceRow } from './choice-row';
 import { ElementList } from './element-list';
 import { FilesPanel } from './files-panel';
+import { InsidePanel } from './inside-panel';
 import { PackPanel } from './pack-panel';
 import { elementOf } from './elements';
 
@@ -48,6 +49,7 @@ const STEP = { mm: 0.001, inch: 0.0254 / 16 };
     ChoiceRow,
     AddPanel,
     FilesPanel,
+    InsidePanel,
     PackPanel,
   ],
   templateUrl: './frame.html',

@@ -88,7 +88,7 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
     ...(of.head ? { head: of.head } : {}),
     ...(of.rod ? { rod: of.rod } : {}),
     ...(of.root ? { root: of.root.depth } : {}),
-    ...headRoomOf(of, around),
+    ...roomIn(of, around),
   };
   const screw = of.screw ? onOwnRod(bolt, ownRod(of, start, around)) : boltUp(bolt);
   if (screw.length === null)
@@ -98,6 +98,13 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
         : of.screw
           ? say`Its rod does not reach through all it passes with a nut at each end: make it longer.`
           : say`No screw is sold that suits what it passes.`,
+    );
+  // The corners of what lies in a pipe.
+  const corners = (ACROSS_FLATS.of(thread) ?? 0) / Math.cos(Math.PI / 6);
+  const isInPipe = of.head === undefined || of.head === 'wing' ? bolt.headRoom : undefined;
+  if (isInPipe !== undefined && corners > isInPipe)
+    faults.push(
+      say`Its head is ${figure('length', corners, 1)} over its corners, and the pipe it goes into ${figure('length', isInPipe, 1)} wide inside.`,
     );
   const turnsAtEnd = end.kind !== 'tapped' && end.kind !== 'camera';
   const washers = (isUnder: boolean): readonly Layer[] =>
@@ -355,12 +362,19 @@ function washersFor({ stack, end, head, washer }: Bolted, { solids }: Surroundin
   };
 }
 
-/** A head in a cap lies in its bore. */
-function headRoomOf(of: Bolted, { rig }: Surroundings): { headRoom: number } | Record<string, never> {
-  const [first] = of.stack;
-  if (first?.kind !== 'piece') return {};
-  const hub = rig.bodies.flatMap((b) => b.joints).find((j) => j.id === first.piece)?.hub;
-  return hub?.sockets.length === 1 && hub.boreRadius > 0 ? { headRoom: 2 * hub.boreRadius } : {};
+/** What lies in a cap lies in the pipe that it closes. */
+function roomIn(of: Bolted, { rig }: Surroundings): { headRoom?: number; endRoom?: number } {
+  const boreOf = (layer: Bolted['stack'][number] | undefined): number | null => {
+    if (layer?.kind !== 'piece') return null;
+    for (const { joints, members } of rig.bodies) {
+      const cap = joints.find((j) => j.id === layer.piece && j.hub?.sockets.length === 1);
+      const section = cap && members.find((m) => m.from === cap.node || m.to === cap.node)?.stock.section;
+      if (section?.kind === 'tube') return section.outerDiameter - 2 * section.wall;
+    }
+    return null;
+  };
+  const [headRoom, endRoom] = [boreOf(of.stack[0]), boreOf(of.stack.at(-1))];
+  return { ...(headRoom === null ? {} : { headRoom }), ...(endRoom === null ? {} : { endRoom }) };
 }
 
 /** For a head's corners, or the washer under it, and a little room. */

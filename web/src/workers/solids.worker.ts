@@ -1,0 +1,43 @@
+/// <reference lib="webworker" />
+/** Cuts solids with each other, with the kept library loaded once. Of several looks asked for at once only the last is made. */
+import load from 'manifold-3d';
+import { overlapsOf, solidKit, type AdjusterValues, type Assembly, type Looked } from '@tide-pebble/core';
+
+export interface SolidsMessage {
+  readonly id: number;
+  readonly assembly: Assembly;
+  readonly values: AdjusterValues;
+}
+export type SolidsAnswer = { readonly id: number } & (
+  { readonly done: number; readonly all: number } | { readonly looked: Looked } | { readonly fault: string }
+);
+
+const kit = load({ locateFile: () => new URL('/solids/manifold.wasm', location.origin).href }).then(solidKit);
+const memory = new Map<string, number>();
+/** Told about so often, ms. */
+const TELL_EVERY = 100;
+let last: SolidsMessage | null = null;
+
+addEventListener('message', ({ data }: MessageEvent<SolidsMessage>) => {
+  last = data;
+  void kit.then(
+    (made) => {
+      if (last !== data) return;
+      let told = performance.now();
+      const answer = (of: Omit<SolidsAnswer, 'id'>): void => postMessage({ id: data.id, ...of });
+      try {
+        const tell = (done: number, all: number): boolean => {
+          if (performance.now() - told > TELL_EVERY) {
+            told = performance.now();
+            answer({ done, all });
+          }
+          return true;
+        };
+        answer({ looked: overlapsOf(made, data.assembly, data.values, { memory, tell }) });
+      } catch (error) {
+        answer({ fault: error instanceof Error ? error.message : String(error) });
+      }
+    },
+    (error: unknown) => postMessage({ id: data.id, fault: error instanceof Error ? error.message : String(error) }),
+  );
+});
