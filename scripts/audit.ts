@@ -16,6 +16,7 @@ import {
   judged,
   METRIC,
   nutsFor,
+  overlapsOf,
   placeLoad,
   RARER_THREADS,
   readWith,
@@ -134,6 +135,11 @@ for (const family of FAMILIES)
       const told = label !== 'as it starts' && isTold(made.work, startValues);
       count(family.id, label, audit(whole), looksInside && !told);
       if (label !== 'as it starts') continue;
+      // With each adjuster at both its ends.
+      if (name === LOADOUTS[1])
+        for (const { id, range } of made.work.rig.adjusters)
+          for (const end of range)
+            count(family.id, `${id} at ${end}`, insideAt(made.work, { ...startValues, [id]: end }));
       // Freed, and after whatever is offered in one click.
       const design = {
         kind: 'family' as const,
@@ -229,6 +235,13 @@ function editsOf(rig: Rig): fc.Arbitrary<Edit[]> {
   return fc
     .array(fc.oneof(...kinds), { minLength: 1, maxLength: 3 })
     .map((edits) => edits.map((e, i) => ({ ...e, id: `e${i}` })));
+}
+
+/** What stands inside another with the adjusters so. */
+function insideAt({ assembly }: Workpiece, values: Readonly<Record<string, number>>): readonly string[] {
+  return overlapsOf(solids, assembly, values)
+    .overlaps.filter((o) => o.allowedBy === null)
+    .map((o) => `inside: ${o.a} and ${o.b} share ${(o.volume * 1e9).toFixed(0)} mm³`);
 }
 
 /** Any sizes may make what does not hold: then it must be told, as something that stops. */

@@ -43,6 +43,7 @@ import { ANY_WASHER, METAL_FLAT } from '../parts/ownSizes';
 import { NUT } from '../hardware/sizes';
 
 const FROM_STUD = 0.015; // a stage's screw from the joint's stud: both have nuts and heads
+const SLIDE = 0.03; // of a clamp, each way
 const BLOCK = { length: 0.03, beside: 0.008, wall: 0.006 }; // round the arm; its wall under the head of the weight bolt
 const TRAVEL = { foreAft: 0.04, sideways: 0.02 };
 const HEAD_REAR = 0.06; // head bar behind the stage's middle, or behind the joint's where that lies further back
@@ -58,6 +59,8 @@ interface Layout {
   readonly middle: StripFrame;
   /** How much the arm bows within each clamp, m. */
   readonly bow: { readonly low: number; readonly middle: number };
+  /** How far each clamp slides back and out on the arm's straight run, m. */
+  readonly slides: { readonly low: readonly [number, number]; readonly middle: readonly [number, number] };
   readonly thickness: number;
 }
 
@@ -85,6 +88,10 @@ function layOut({ dimensions: d, choices, own }: FamilyInput): Layout {
   const bow = BLOCK.length ** 2 / 8 / (insideRadius + thickness / 2);
   const bowAt = (along: number): number =>
     along > bend[0] - BLOCK.length / 2 && along < bend[1] + BLOCK.length / 2 ? bow : 0;
+  // Only on the straight run, and not off its end.
+  const straight = [bend[1] + BLOCK.length / 2, total - BLOCK.length / 2] as const;
+  const slideAt = (at: number): [number, number] =>
+    at < straight[0] ? [0, 0] : [Math.max(-SLIDE, straight[0] - at), Math.max(0, Math.min(SLIDE, straight[1] - at))];
   const along = {
     low: total - Math.min(0.8 * total, d['lowClamp']!),
     middle: total - Math.min(0.8 * total, d['midClamp']!),
@@ -108,6 +115,7 @@ function layOut({ dimensions: d, choices, own }: FamilyInput): Layout {
     low: frameAlong(strip, along.low),
     middle: frameAlong(strip, along.middle),
     bow: { low: bowAt(along.low), middle: bowAt(along.middle) },
+    slides: { low: slideAt(along.low), middle: slideAt(along.middle) },
   };
 }
 
@@ -189,7 +197,7 @@ function build(input: FamilyInput): Rig {
     name: id === 'low' ? 'Low clamp, along the arm' : 'Middle clamp, along the arm',
     kind: 'mark' as const,
     axis: lay[id].along,
-    range: [-0.03, 0.03] as const,
+    range: lay.slides[id],
     step: 0.001,
     value: 0,
     moves: [
@@ -198,7 +206,7 @@ function build(input: FamilyInput): Rig {
     ],
   }));
   // On a curve only the tangent is straight: there the clamps are set by their dimension, not by a slide.
-  const slides = choices['arm'] === 'straight' ? marks : [];
+  const slides = choices['arm'] === 'straight' ? marks.filter((m) => m.range[0] < m.range[1]) : [];
   return {
     bodies: [
       {

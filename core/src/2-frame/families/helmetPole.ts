@@ -47,6 +47,7 @@ const BUSH = { length: 0.03, wall: 0.006, over: 0.008, clear: 0.004 };
 const CHEEK = { wide: 0.02, thick: 0.003 };
 const SWIVEL = 0.015; // each half
 const CROWN = { radius: 0.045, thick: 0.004, patch: 0.002 };
+const BALL = 0.04; // long, on the tail's stud
 const PLUG = 0.03; // in the tail, tapped for its stud
 const ROOT = 0.024;
 const CLAMP = { long: 0.03, wall: 0.008, lug: 0.014, fromEnd: 0.05 };
@@ -100,7 +101,6 @@ function build(input: FamilyInput): Rig {
   const thread = threadOf(boltThread(boltDiameter));
   // What the washers lie on, over the tube's end.
   const wide = WIDE_WASHER.thick.of({ name: boltThread(boltDiameter) })!;
-  const beyond = wide + ROOM + NUT.of(thread)! + 2 * thread.pitch;
   const bore = outside / 2 - (stock.section.kind === 'tube' ? stock.section.wall : 0.001);
   const alongX: Part['turn'] = [Math.SQRT1_2, 0, Math.SQRT1_2, 0];
   const bushTop = BUSH.over + d['hingeAbove']!;
@@ -193,8 +193,10 @@ function build(input: FamilyInput): Rig {
           {
             id: 'bright-end',
             name: 'bright foam ball',
-            shape: { kind: 'tube' as const, outerRadius: 0.025, innerRadius: boltDiameter / 2, length: 0.04 },
-            at: [tail[0] - beyond - 0.01, 0, tail[2]] as Vec3,
+            shape: { kind: 'tube' as const, outerRadius: 0.025, innerRadius: boltDiameter / 2, length: BALL },
+            // Behind the nut, and out with it as washers go on.
+            at: [tail[0] - wide - NUT.of(thread)! - BALL / 2, 0, tail[2]] as Vec3,
+            rides: 'tail',
             turn: [Math.SQRT1_2, 0, Math.SQRT1_2, 0] as const,
             material: 'rubberFoam',
             mass: { value: 0.012, spread: 0.003, source: 'mass of foam ball' },

@@ -20,7 +20,7 @@ import {
   given,
 } from '../familyTools';
 import { intoCamera } from '../parts/camera';
-import { besideCap, inPipe } from '../parts/capBolt';
+import { besideCap, headInPipe, inPipe } from '../parts/capBolt';
 import { CENTRINGS, discOf, DISC_PLATES, sideError } from '../parts/discs';
 import { FLAT_BARS } from '../parts/flatBars';
 import { gripOnPipe } from '../parts/hardware';
@@ -552,6 +552,24 @@ function advise({ choices: c, dimensions: d, own }: FamilyInput, rig: Rig): read
   }
   const forward = d['cameraForward']!;
   const beside = besideCap(c['pipe']!, own);
+  const head = headInPipe(c['pipe']!, own);
+  if (c['carry'] !== 'low' && forward === 0 && head.corners > head.bore)
+    findings.push({
+      code: 'headInPipe',
+      severity: 'stop',
+      about: 'joint-camera-end',
+      figure: figure('length', head.corners, 1),
+      limit: figure('length', head.bore, 1),
+      title: say`The camera’s screw does not go up this pipe.`,
+      why: say`Its head is ${figure('length', head.corners, 1)} over its corners, the pipe ${figure('length', head.bore, 1)} wide inside.`,
+      toDo: say`Hold the camera beside the post, or take a wider pipe.`,
+      fixes: [
+        {
+          label: say`Camera ${figure('length', beside)} behind the post’s middle`,
+          changes: [{ kind: 'dimension', id: 'cameraForward', value: -beside }],
+        },
+      ],
+    });
   if (c['carry'] !== 'low' && forward !== 0 && Math.abs(forward) < beside) {
     const to = Math.abs(forward) < beside / 2 ? 0 : Math.sign(forward) * beside;
     findings.push({

@@ -51,7 +51,10 @@ const THIN = 0.008; // a strip under this is bent, not joined
 const WRAP = 0.003;
 const PIPE = 'pvc/1/2';
 const PLATE_THICKNESS = 0.006;
-const STRAP = { from: 0.015, thick: 0.003 }; // of the wrist strap from the grip's end
+const SLEEVE = 0.1; // of foam or wrap under the hand
+const WRAP_UNDER = 0.006; // of a leaning grip's wrap from the shelf
+const WRAP_CLEAR = 0.001;
+const STRAP = { from: 0.015, thick: 0.003, wide: 0.02 }; // of the wrist strap from the grip's end
 const WRIST_EASY = 25 * DEGREE;
 const HAND_HIGHEST = 0.05;
 const HAND_FROM_END = 0.03;
@@ -256,11 +259,14 @@ function pipes({ dimensions: d }: FamilyInput): Layout {
   };
 }
 
-/** Up till the fingers meet the shelf, down till the hand runs out of grip, from where it is drawn. */
-const handTravel = (handBelow: number, grip: number): [number, number] => [
-  Math.min(0, HAND_HIGHEST - handBelow),
-  Math.max(0, grip - HAND_FROM_END - handBelow),
-];
+/** Up till fingers and wrap meet the shelf, down till the hand or its wrap runs out of grip, from where it is drawn. */
+const handTravel = (handBelow: number, grip: number, hasStrap: boolean): [number, number] => {
+  const wrapEnds = SLEEVE / 2 + (hasStrap ? STRAP.from + STRAP.wide / 2 : 0) + WRAP_CLEAR;
+  return [
+    Math.min(0, Math.max(HAND_HIGHEST, SLEEVE / 2 + WRAP_UNDER) - handBelow),
+    Math.max(0, grip - Math.max(HAND_FROM_END, wrapEnds) - handBelow),
+  ];
+};
 
 function build(input: FamilyInput): Rig {
   const { dimensions: d, choices } = input;
@@ -301,14 +307,14 @@ function build(input: FamilyInput): Rig {
       supply: { item: 'wire nail, shank filed to its hole', packOf: 10, packPrice: 0.5 },
     },
     ...(isPipe
-      ? [gripOnPipe({ id: 'sleeve', at: [0, 0, 0], length: 0.1, inside: lay.outside }, lay.bare!)]
+      ? [gripOnPipe({ id: 'sleeve', at: [0, 0, 0], length: SLEEVE, inside: lay.outside }, lay.bare!)]
       : [
           {
             id: 'sleeve',
             name: 'cork wrap',
             shape: {
               kind: 'box' as const,
-              size: [0.1, lay.outside + 2 * WRAP, lay.deep + 2 * WRAP] as Vec3,
+              size: [SLEEVE, lay.outside + 2 * WRAP, lay.deep + 2 * WRAP] as Vec3,
               bore: [lay.outside, lay.deep] as [number, number],
             },
             at: [0, 0, 0] as Vec3,
@@ -379,7 +385,7 @@ function build(input: FamilyInput): Rig {
         name: 'Hand, along the grip',
         kind: 'mark',
         axis: lay.down,
-        range: handTravel(d['handBelow']!, d['grip']!),
+        range: handTravel(d['handBelow']!, d['grip']!, choices['strap'] === 'yes'),
         step: 0.001,
         value: 0,
         moves: [

@@ -39,7 +39,7 @@ const ANGLE = { thick: 0.003, deep: 0.025, tall: 0.02, long: 0.06, screws: 0.02 
 const PLATE = 0.006;
 const PAD = 0.0015;
 const GUSSET = { side: 0.06, thick: 0.003, screw: 0.025 };
-const TRAVEL = { foreAft: 0.04, height: 0.02, side: 0.015, arm: 0.02, pan: 0.08 };
+const TRAVEL = { foreAft: 0.04, height: 0.02, side: 0.012, arm: 0.02, pan: 0.08 };
 const BEARINGS: Readonly<Record<string, { readonly name: string; readonly friction: number; readonly price: number }>> =
   {
     plain: { name: 'plain bushes', friction: 0.02, price: 2 },

@@ -17,6 +17,15 @@ export function inPipe(pipe: string, own: OwnSizes, threads: readonly string[]):
   return threads.find((t) => across(t) <= bore - HEAD_CLEAR) ?? threads.at(-1)!;
 }
 
+/** A camera screw's head over its corners, and how wide the pipe is that it would lie in, m. */
+export function headInPipe(pipe: string, own: OwnSizes): { readonly corners: number; readonly bore: number } {
+  const { section } = pipeOf(pipe, own).size.stock;
+  return {
+    corners: (2 / Math.sqrt(3)) * ACROSS_FLATS.of({ name: '1/4-20' })!,
+    bore: section.kind === 'tube' ? section.outerDiameter - 2 * section.wall : 0,
+  };
+}
+
 /** Radius of the cap on a pipe, m. */
 export function capRadius(pipe: string, own: OwnSizes): number {
   const { system, size } = pipeOf(pipe, own);

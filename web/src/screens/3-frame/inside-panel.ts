@@ -75,7 +75,7 @@ export class InsidePanel {
       return `Looking whether anything stands inside another${look && look.part > 0 ? `: ${Math.round(100 * look.part)} %` : ''}…`;
     const { pieces, clear, overlaps } = look.looked;
     const pairs = clear.length + overlaps.length;
-    const looked = `${pieces} pieces; the ${pairs} pairs that come near each other were cut with each other.`;
+    const looked = `${pieces} pieces; ${pairs === 1 ? 'the one pair that comes' : `the ${pairs} pairs that come`} near each other ${pairs === 1 ? 'was' : 'were'} cut with each other.`;
     const wrong = this.found().length;
     return wrong === 0
       ? `Nothing stands inside another. ${looked}`

@@ -1,0 +1,21 @@
+/** What stands inside another is found by the true solids of all pieces, said and lit; set apart again, it is gone. */
+import { expect, fill, goTo, test } from '../support/bench';
+
+test.use({ demo: true });
+
+test('a piece moved into another is told by name, and undone it is clear again', async ({ bench: page }) => {
+  await page.getByRole('button', { name: 'Put Barnacle on the bench' }).click();
+  await goTo(page, 'Frame');
+  const says = page.locator('tp-inside-panel');
+  await expect(says).toContainText('Nothing stands inside another.', { timeout: 30_000 });
+  await expect(says).toContainText(/\d+ pieces; the \d+ pairs that come near each other were cut with each other/);
+  await page.locator('tp-element-rows [role=listitem] > button', { hasText: 'camera plate' }).first().click();
+  const high = Number.parseFloat(await page.getByLabel('Above the middle', { exact: true }).inputValue());
+  await fill(page, 'Above the middle', `${high - 4} mm`);
+  await expect(says).toContainText('stand inside each other', { timeout: 30_000 });
+  const first = says.getByRole('listitem').first();
+  await first.hover();
+  await expect(first).toHaveClass(/lit/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(says).toContainText('Nothing stands inside another.', { timeout: 30_000 });
+});
