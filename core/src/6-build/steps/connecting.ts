@@ -3,11 +3,12 @@ import { figure, say, type Phrase } from '../../0-base';
 import { connectionsOf, jointName, type Connection, type ConnectionKind } from '../../2-frame';
 import { holeSheets } from '../../5-stock';
 import type { BuildStep, StepMaker } from '../step';
+import { workedAs } from '../workedAs';
 
 export const connectStep = (connection: string): string => `connect:${connection}`;
 
 export const AND = new Intl.ListFormat('en-GB', { type: 'conjunction' });
-const CAUTION = 'Glasses on, sleeves and hair back. Clamp the piece: a caught bit spins it.';
+const CAUTION = 'Sleeves and hair back. Clamp the piece: a caught bit spins it.';
 
 interface Words {
   readonly title: (pieces: readonly string[], connection: Connection) => Phrase;
@@ -96,8 +97,9 @@ export const connecting: StepMaker = {
     const mitred = new Set(
       rig.bodies.flatMap((b) => b.connections ?? []).flatMap((c) => (c.kind === 'bonded' && c.mitred ? [c.id] : [])),
     );
-    const drills = holeSheets(rig).flatMap(({ piece, name, marks }) =>
-      marks.map((hole): BuildStep => ({
+    const drills = holeSheets(rig).flatMap(({ piece, name, marks }) => {
+      const worked = workedAs(rig, piece);
+      return marks.map((hole): BuildStep => ({
         id: `drill:${hole.id}`,
         about: piece,
         final: true,
@@ -108,7 +110,12 @@ export const connecting: StepMaker = {
         title: hole.thread
           ? say`Drill the ${name} for the ${hole.name} and tap it ${hole.thread}`
           : say`Drill the ${name} for the ${hole.name}`,
-        tool: `centre punch, drill${hole.thread ? `, ${hole.thread} tap` : ''}${hole.sunk ? ', countersink' : ''}`,
+        tool: [
+          worked.begin,
+          worked.drill,
+          ...(hole.thread ? [`${hole.thread} tap`, ...(worked.tapWith ? [worked.tapWith] : [])] : []),
+          ...(hole.sunk ? ['countersink'] : []),
+        ].join(', '),
         figures: [
           hole.place,
           say`${figure('drill', hole.diameter)}`,
@@ -124,9 +131,9 @@ export const connecting: StepMaker = {
           : hole.sunk
             ? say`The screw passes without rattle, and its head lies flush.`
             : say`The screw passes without force and without rattle.`,
-        caution: CAUTION,
-      })),
-    );
+        caution: `${worked.care} ${CAUTION}`,
+      }));
+    });
     const seats = connections.filter((c) => c.kind === 'seated');
     return [
       ...drills,

@@ -1,6 +1,7 @@
 /** Cut each member's blank to length and break its edges. */
 import { figure, say } from '../../0-base';
 import { cutId, type StepMaker } from '../step';
+import { workedAs } from '../workedAs';
 
 export const cutting: StepMaker = {
   id: 'cutting',
@@ -8,6 +9,7 @@ export const cutting: StepMaker = {
   make: ({ bars, rig }) =>
     bars.flatMap((bar) => {
       const extra = bar.blank - bar.finished;
+      const worked = workedAs(rig, bar.member);
       return [
         {
           id: `cut:${bar.member}`,
@@ -18,7 +20,7 @@ export const cutting: StepMaker = {
           makes: [cutId(bar.member)],
           handles: [bar.member],
           title: say`Cut the ${bar.name} from ${bar.stock}`,
-          tool: 'hacksaw or mitre saw, vise',
+          tool: worked.saw,
           figures:
             extra > 0
               ? [
@@ -26,7 +28,7 @@ export const cutting: StepMaker = {
                 ]
               : [say`${figure('length', bar.blank, 1)} long`],
           check: say`Measure it before you cut: it cannot be cut longer.`,
-          caution: 'Glasses on. Clamp the bar so that it cannot spin or spring.',
+          caution: `${worked.care} Clamp it so that it cannot spin or spring.`,
         },
         {
           id: `deburr:${bar.member}`,
@@ -35,9 +37,9 @@ export const cutting: StepMaker = {
           minutes: 3,
           needs: [`cut:${bar.member}`],
           title: say`Round the cut ends of the ${bar.name}`,
-          tool: 'file, abrasive paper',
+          tool: worked.edges,
           figures: [],
-          check: say`Draw a rag over every edge: nothing catches.`,
+          check: say`${worked.edgeCheck}`,
           caution: rig.bodies.some((b) => b.members.some((m) => m.id === bar.member && m.path.kind === 'bent'))
             ? 'A notch in an edge is where a bend cracks.'
             : null,

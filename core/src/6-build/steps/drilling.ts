@@ -1,10 +1,11 @@
 /** Holes: punched, small bit first, full size after, in the bent bar; the last ones wait for the hanging rig. */
 import { figure, say } from '../../0-base';
 import type { BuildStep, StepMaker } from '../step';
+import { workedAs } from '../workedAs';
 
 /** A pilot about a third of the hole, never under 2 mm: the web of the larger bit then cuts nothing. */
 const pilotFor = (diameter: number): number => Math.max(0.002, Math.round((diameter / 3) * 2000) / 2000);
-const CAUTION = 'Glasses on, sleeves and hair back. Clamp the bar: a caught bit spins it.';
+const CAUTION = 'Sleeves and hair back. Clamp it: a caught bit spins it.';
 
 export const drilling: StepMaker = {
   id: 'drilling',
@@ -18,6 +19,8 @@ export const drilling: StepMaker = {
         .flatMap((m) => (m.stock.section.kind === 'tube' || m.stock.section.kind === 'rod' ? [m.id] : [])),
     );
     return bars.flatMap((bar) => {
+      const worked = workedAs(rig, bar.member);
+      const caution = `${worked.care} ${CAUTION}`;
       const pair = twins.get(bar.member);
       const other = pair && byMember.get(pair);
       const bends = [...bar.bends.map((_, i) => `bend:${bar.member}:${i + 1}`), `flatten:${bar.member}`];
@@ -32,8 +35,8 @@ export const drilling: StepMaker = {
               final: false,
               minutes: 3,
               needs: [`mark:${bar.member}`, ...bends],
-              title: say`Punch and pilot the hole for the ${mark.name}`,
-              tool: 'centre punch, drill',
+              title: say`Mark and pilot the hole for the ${mark.name}`,
+              tool: `${worked.begin}, drill`,
               figures: [
                 say`${figure('length', mark.along, 1)} from the ${bar.bends.length > 0 ? 'rear end' : 'end you marked'}`,
                 mark.place ?? say`in the middle of the width`,
@@ -44,7 +47,7 @@ export const drilling: StepMaker = {
                 : isRound.has(bar.member)
                   ? say`On the line, and the far wall marked right opposite: a strip of paper round the tube finds it.`
                   : say`The punch mark is where it should be, measured from both edges.`,
-              caution: CAUTION,
+              caution,
             },
             {
               id: `drill:${mark.id}`,
@@ -55,10 +58,10 @@ export const drilling: StepMaker = {
               makes: [mark.id],
               handles: [bar.member],
               title: say`Drill the ${mark.name} hole to size`,
-              tool: 'drill, cutting fluid for steel',
+              tool: worked.drill,
               figures: [say`${figure('drill', diameter)}`],
               check: say`The bolt passes without force and without rattle.`,
-              caution: CAUTION,
+              caution,
             },
           ];
         });

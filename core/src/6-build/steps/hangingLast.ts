@@ -1,6 +1,7 @@
 /** What waits for the rig as it will be used: the last holes under the pivot it hangs on, and ends left long until then. */
 import { figure, say } from '../../0-base';
 import type { BuildStep, StepMaker } from '../step';
+import { workedAs } from '../workedAs';
 
 export const hangingLast: StepMaker = {
   id: 'hangingLast',
@@ -9,6 +10,8 @@ export const hangingLast: StepMaker = {
     const hung = rig.pivots.map((p) => `hang:${p.id}`);
     const hangs = rig.pivots.some((p) => p.kind === 'universal');
     return bars.flatMap((bar) => {
+      const worked = workedAs(rig, bar.member);
+      const caution = `${worked.care} Clamp it: a caught bit spins it.`;
       const last = bar.marks
         .filter((m) => m.last && m.kind === 'hole')
         .flatMap((mark): BuildStep[] => [
@@ -33,10 +36,10 @@ export const hangingLast: StepMaker = {
             minutes: 4,
             needs: [`plumb:${mark.id}`],
             title: say`Take it down, punch and pilot the ${mark.name} hole`,
-            tool: 'centre punch, drill',
+            tool: `${worked.begin}, drill`,
             figures: [say`small bit first`],
             check: say`Hang it once more: the pilot is still under the pivot.`,
-            caution: 'Glasses on. Clamp the bar: a caught bit spins it.',
+            caution,
           },
           {
             id: `drill:${mark.id}`,
@@ -47,10 +50,10 @@ export const hangingLast: StepMaker = {
             makes: [mark.id],
             handles: [bar.member],
             title: say`Drill the ${mark.name} hole to size`,
-            tool: 'drill',
+            tool: worked.drill,
             figures: [say`${figure('drill', mark.diameter!)}`],
             check: say`The bolt passes without force.`,
-            caution: 'Glasses on. Clamp the bar: a caught bit spins it.',
+            caution,
           },
         ]);
       const end = bar.marks.find((m) => m.kind === 'finishedEnd');
@@ -67,7 +70,7 @@ export const hangingLast: StepMaker = {
               title: hangs
                 ? say`Cut the tail of the ${bar.name} to length and round it`
                 : say`Cut the ${bar.name} to its finished length and round it`,
-              tool: 'hacksaw, file',
+              tool: `${worked.saw}; ${worked.edges}`,
               figures: [say`${figure('length', bar.blank - bar.finished, 1)} comes off`],
               check: hangs
                 ? say`The last hole is drilled and the foot stands: only then cut.`
