@@ -6,81 +6,87 @@ import { materialOf } from '../0-base';
 import type { Rig } from '../model';
 
 export interface Worked {
+  /** Tools, one after the other with commas: each is one that a maker has or borrows. */
   readonly saw: string;
   readonly edges: string;
-  readonly drill: string;
-  /** Put on a tap; empty: nothing. */
-  readonly tapWith: string;
   /** A hole is begun by it. */
   readonly begin: string;
+  /** How it is sawn and drilled, and what is put on a tap; empty where there is nothing to say. */
+  readonly sawn: string;
+  readonly drilled: string;
+  readonly tapped: string;
   /** Before the usual one of clamping the piece. */
   readonly care: string;
   /** How it shows that a cut edge is done. */
   readonly edgeCheck: string;
 }
 
-const RAG = 'Draw a rag over every edge: nothing catches.';
 const METAL: Worked = {
   saw: 'hacksaw, vise',
   edges: 'file, abrasive paper',
-  drill: 'drill',
-  tapWith: 'cutting oil',
   begin: 'centre punch',
+  sawn: '',
+  drilled: '',
+  tapped: 'with cutting oil, back half a turn for each turn in',
   care: 'Glasses on.',
-  edgeCheck: RAG,
+  edgeCheck: 'Draw a rag over every edge: nothing catches.',
 };
 const STEEL: Worked = {
   ...METAL,
-  drill: 'drill, slowly, cutting oil',
+  drilled: 'slowly, with cutting oil',
   care: 'Glasses on. The swarf is hot and sharp.',
 };
-const SOFT_METAL: Worked = { ...METAL, drill: 'drill, a drop of spirit', tapWith: 'spirit' };
+const ALUMINIUM: Worked = { ...METAL, drilled: 'with a drop of spirit, so that it does not clog' };
+const COPPER: Worked = {
+  ...METAL,
+  saw: 'hacksaw or pipe cutter, vise',
+  sawn: 'square all round; ream it inside',
+  drilled: 'slowly, it grabs',
+};
 const WOOD: Worked = {
-  saw: 'tenon saw or mitre saw',
-  edges: 'abrasive paper on a block',
-  drill: 'wood drill, a board under it',
-  tapWith: '',
+  saw: 'mitre saw, vise',
+  edges: 'abrasive paper',
   begin: 'awl',
-  care: 'Glasses on. Wear a mask for the dust.',
-  edgeCheck: 'Run a finger along every edge: no splinter stands.',
+  sawn: 'tape over the line keeps it from splintering',
+  drilled: 'with a board under it, so that it does not break out',
+  tapped: '',
+  care: 'Glasses on, and a mask for the dust.',
+  edgeCheck: 'Run a rag along every edge: no splinter stands.',
 };
 const PLASTIC: Worked = {
-  saw: 'fine saw or pipe cutter, square round',
+  saw: 'hacksaw or pipe cutter, vise',
   edges: 'knife, abrasive paper',
-  drill: 'drill, slowly, backed with wood, nothing on it',
-  tapWith: '',
   begin: 'awl',
+  sawn: 'square all round: paper wound round it shows the line',
+  drilled: 'slowly and dry, with wood behind it',
+  tapped: 'dry',
   care: 'Glasses on. Let it cool: what melts closes the hole again.',
   edgeCheck: 'No burr inside or out: a burr pushes the glue away.',
 };
 const CARBON: Worked = {
-  saw: 'fine saw or abrasive wheel, wet, taped where it is cut',
-  edges: 'fine abrasive paper, wet',
-  drill: 'sharp drill, slowly, taped, a plug of wood inside',
-  tapWith: '',
-  begin: 'a pinprick through the tape',
+  saw: 'hacksaw, vise',
+  edges: 'abrasive paper',
+  begin: 'awl',
+  sawn: 'with a fine blade, wet, taped where it is cut',
+  drilled: 'with a sharp bit, slowly, taped, a plug of wood inside',
+  tapped: '',
   care: 'Glasses, mask and gloves on. Its dust harms: wet it, wipe it up, never blow.',
-  edgeCheck: 'No splinter stands: seal the cut with a smear of epoxy.',
+  edgeCheck: 'No splinter stands; seal the cut with a smear of epoxy.',
 };
 const RUBBER: Worked = {
-  saw: 'sharp knife, a board under it',
-  edges: 'scissors',
-  drill: 'hole punch or sharp tube',
-  tapWith: '',
-  begin: 'a pen',
+  saw: 'knife',
+  edges: 'knife',
+  begin: 'pencil',
+  sawn: 'on a board, in one pull',
+  drilled: 'punched through, or with a sharpened tube',
+  tapped: '',
   care: 'Cut away from the hand.',
   edgeCheck: 'The edge is straight and not torn.',
-};
-const COPPER: Worked = {
-  ...SOFT_METAL,
-  saw: 'pipe cutter',
-  edges: 'reamer inside, file outside',
-  tapWith: 'cutting oil',
 };
 const OWN: Readonly<Record<string, Worked>> = {
   steel: STEEL,
   malleableIron: STEEL,
-  aluminium: SOFT_METAL,
+  aluminium: ALUMINIUM,
   copper: COPPER,
   carbonEpoxy: CARBON,
 };

@@ -112,19 +112,22 @@ export const connecting: StepMaker = {
           : say`Drill the ${name} for the ${hole.name}`,
         tool: [
           worked.begin,
-          worked.drill,
-          ...(hole.thread ? [`${hole.thread} tap`, ...(worked.tapWith ? [worked.tapWith] : [])] : []),
+          'drill',
+          ...(hole.thread ? [`${hole.thread} tap`] : []),
           ...(hole.sunk ? ['countersink'] : []),
         ].join(', '),
         figures: [
           hole.place,
           say`${figure('drill', hole.diameter)}`,
+          ...(worked.drilled ? [say`${worked.drilled}`] : []),
           ...(hole.recess
             ? [
                 say`first ${figure('drill', hole.recess.diameter)}, ${figure('length', hole.recess.depth, 1)} deep, for its head`,
               ]
             : []),
-          ...(hole.deep === null ? [] : [say`thread ${figure('length', hole.deep, 1)} deep`]),
+          ...(hole.deep === null
+            ? []
+            : [say`thread ${figure('length', hole.deep, 1)} deep${worked.tapped ? `, ${worked.tapped}` : ''}`]),
         ],
         check: hole.thread
           ? say`The screw runs in by hand and does not wobble.`

@@ -21,12 +21,12 @@ export const cutting: StepMaker = {
           handles: [bar.member],
           title: say`Cut the ${bar.name} from ${bar.stock}`,
           tool: worked.saw,
-          figures:
+          figures: [
             extra > 0
-              ? [
-                  say`${figure('length', bar.blank, 1)} long; ${figure('length', extra, 1)} of it comes off its end last`,
-                ]
-              : [say`${figure('length', bar.blank, 1)} long`],
+              ? say`${figure('length', bar.blank, 1)} long; ${figure('length', extra, 1)} of it comes off its end last`
+              : say`${figure('length', bar.blank, 1)} long`,
+            ...(worked.sawn ? [say`${worked.sawn}`] : []),
+          ],
           check: say`Measure it before you cut: it cannot be cut longer.`,
           caution: `${worked.care} Clamp it so that it cannot spin or spring.`,
         },

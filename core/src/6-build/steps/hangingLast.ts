@@ -50,8 +50,8 @@ export const hangingLast: StepMaker = {
             makes: [mark.id],
             handles: [bar.member],
             title: say`Drill the ${mark.name} hole to size`,
-            tool: worked.drill,
-            figures: [say`${figure('drill', mark.diameter!)}`],
+            tool: 'drill',
+            figures: [say`${figure('drill', mark.diameter!)}`, ...(worked.drilled ? [say`${worked.drilled}`] : [])],
             check: say`The bolt passes without force.`,
             caution,
           },
@@ -70,7 +70,7 @@ export const hangingLast: StepMaker = {
               title: hangs
                 ? say`Cut the tail of the ${bar.name} to length and round it`
                 : say`Cut the ${bar.name} to its finished length and round it`,
-              tool: `${worked.saw}; ${worked.edges}`,
+              tool: `${worked.saw}, ${worked.edges}`,
               figures: [say`${figure('length', bar.blank - bar.finished, 1)} comes off`],
               check: hangs
                 ? say`The last hole is drilled and the foot stands: only then cut.`
