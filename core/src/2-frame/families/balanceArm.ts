@@ -390,6 +390,8 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
       armLength,
       stageFromPivot,
       gripLength,
+      // On the straight run, where it slides.
+      midClamp: toFiveMillimetres(within(usual.dimensions['midClamp']!, 0.06, armLength - 0.03)),
       stackRoom: box.mass > 1.4 ? 0.07 : 0.045,
     },
   });

@@ -509,8 +509,13 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   const trial = weighed(build(at(0.3, 0)), load);
   const wanted = box.mass > 0 ? (-trial.centre[0] * trial.mass) / box.mass : 0;
   const beside = besideCap(pipe, []);
+  // Over the post its screw's head must go up the pipe.
+  const head = headInPipe(pipe, []);
+  const canBeOver = head.corners <= head.bore;
   const cameraForward =
-    Math.abs(wanted) < beside / 2 || beside > PLATE_REACH ? 0 : Math.sign(wanted) * Math.min(beside, PLATE_REACH);
+    canBeOver && (Math.abs(wanted) < beside / 2 || beside > PLATE_REACH)
+      ? 0
+      : (Math.sign(wanted) || -1) * Math.min(beside, PLATE_REACH);
   // The lower post grows until the mass centre lies a little under the handle: then the hand need not hold it up.
   let lower = 0.1;
   while (lower < 0.6 && weighed(build(at(lower, cameraForward)), load).centre[2] > -0.03)
