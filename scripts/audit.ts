@@ -69,7 +69,7 @@ const loadouts = bodies<Loadout>('loadout');
 const shown = process.argv.includes('--show') ? process.argv[process.argv.indexOf('--show') + 1] : null;
 
 /** Findings that say it cannot be built or bought so. */
-const TOLD = new Set(['connectionLoose', 'heldByNothing', 'longerThanSold', 'holesMeet']);
+const TOLD = new Set(['connectionLoose', 'heldByNothing', 'longerThanSold', 'holesMeet', 'headMeetsCap']);
 /** Drops that few rigs have as they start: what is offered then is audited too. */
 const FIRM = ['levelForeAft', 'levelSideways', 'dropPitch'];
 const HARD_WANTS: readonly RigDocument['wants'][] = [
