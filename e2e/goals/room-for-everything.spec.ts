@@ -19,3 +19,16 @@ test('a piece moved into another is told by name, and undone it is clear again',
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(says).toContainText('Nothing stands inside another.', { timeout: 30_000 });
 });
+
+test('where what cuts solids does not come, it says that nothing is known, and the next change tries again', async ({
+  bench: page,
+}) => {
+  await page.route('**/solids/manifold.wasm', (route) => route.abort());
+  await page.getByRole('button', { name: 'Put Barnacle on the bench' }).click();
+  await goTo(page, 'Frame');
+  const says = page.locator('tp-inside-panel');
+  await expect(says).toContainText('Nothing is known of it', { timeout: 30_000 });
+  await page.unroute('**/solids/manifold.wasm');
+  await fill(page, 'Post to post', '310 mm');
+  await expect(says).toContainText('Nothing stands inside another.', { timeout: 30_000 });
+});

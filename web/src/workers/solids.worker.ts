@@ -1,7 +1,14 @@
 /// <reference lib="webworker" />
-/** Cuts solids with each other, with the kept library loaded once. Of several looks asked for at once only the last is made. */
+/** Cuts solids with each other, with the kept library fetched once. Of several looks asked for at once only the last is made. */
 import load from 'manifold-3d';
-import { overlapsOf, solidKit, type AdjusterValues, type Assembly, type Looked } from '@tide-pebble/core';
+import {
+  overlapsOf,
+  solidKit,
+  type AdjusterValues,
+  type Assembly,
+  type Looked,
+  type SolidKit,
+} from '@tide-pebble/core';
 
 export interface SolidsMessage {
   readonly id: number;
@@ -12,7 +19,15 @@ export type SolidsAnswer = { readonly id: number } & (
   { readonly done: number; readonly all: number } | { readonly looked: Looked } | { readonly fault: string }
 );
 
-const kit = load({ locateFile: () => new URL('/solids/manifold.wasm', location.origin).href }).then(solidKit);
+/** Fetched at the first look; where that fails, again at the next. */
+let kit: Promise<SolidKit> | null = null;
+async function fetched(): Promise<SolidKit> {
+  const answer = await fetch('/solids/manifold.wasm');
+  if (!answer.ok) throw new Error(`what cuts solids did not come (${answer.status})`);
+  const wasmBinary = await answer.arrayBuffer();
+  // Its own types know only where it lies.
+  return solidKit(await load({ wasmBinary } as unknown as Parameters<typeof load>[0]));
+}
 const memory = new Map<string, number>();
 /** Told about so often, ms. */
 const TELL_EVERY = 100;
@@ -20,6 +35,7 @@ let last: SolidsMessage | null = null;
 
 addEventListener('message', ({ data }: MessageEvent<SolidsMessage>) => {
   last = data;
+  kit ??= fetched();
   void kit.then(
     (made) => {
       if (last !== data) return;
@@ -38,6 +54,9 @@ addEventListener('message', ({ data }: MessageEvent<SolidsMessage>) => {
         answer({ fault: error instanceof Error ? error.message : String(error) });
       }
     },
-    (error: unknown) => postMessage({ id: data.id, fault: error instanceof Error ? error.message : String(error) }),
+    (error: unknown) => {
+      kit = null;
+      postMessage({ id: data.id, fault: error instanceof Error ? error.message : String(error) });
+    },
   );
 });

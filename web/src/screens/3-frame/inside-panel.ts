@@ -70,7 +70,8 @@ export class InsidePanel {
   protected readonly isWrong = computed(() => this.found().length > 0 || this.look()?.kind === 'failed');
   protected readonly says = computed(() => {
     const look = this.look();
-    if (look?.kind === 'failed') return `It could not be looked at: ${look.reason}. Nothing is known of it.`;
+    if (look?.kind === 'failed')
+      return `It could not be looked at: ${look.reason}. Nothing is known of it; the next change tries again.`;
     if (look?.kind !== 'looked')
       return `Looking whether anything stands inside another${look && look.part > 0 ? `: ${Math.round(100 * look.part)} %` : ''}…`;
     const { pieces, clear, overlaps } = look.looked;
