@@ -46,7 +46,7 @@ export const drilling: StepMaker = {
                 ? say`Clamped to the ${other.name}, ends flush: the hole is drilled through both in one pass, so that they match.`
                 : isRound.has(bar.member)
                   ? say`On the line, and the far wall marked right opposite: a strip of paper round the tube finds it.`
-                  : say`The punch mark is where it should be, measured from both edges.`,
+                  : say`The mark is where it should be, measured from both edges.`,
               caution,
             },
             {
