@@ -1,4 +1,4 @@
-/** How much two pieces may share because a connection says so: thread in thread, nut in pocket, wood round a screw. m³. */
+/** How much two pieces may share because a connection says so: thread in thread, nut in pocket, wood round a screw. A fitting is bored to its pipe: they share nothing. m³. */
 import type { StatedConnection } from '../../model';
 import type { Connection } from '../connections/connection';
 import { CLEARANCE, SUNK_HEAD } from '../hardware/sizes';
@@ -6,8 +6,6 @@ import { nutBore, threadCalled } from '../hardware/thread';
 
 /** Tables and drawn rounds are a little off the true solid. */
 const LENIENT = 1.1;
-/** A tapered socket takes the pipe up by so much all round, m; a pipe's thread cuts so deep into its fitting. */
-const SOCKET = { press: 0.00005, thread: 0.0011 };
 
 /** What a mitred end is drawn too long by, of its face to the power of 3/2: up to a lean of 20 degrees. */
 const MITRE = 0.03;
@@ -34,10 +32,6 @@ function most({ connection: c, stated, a, b, volumes }: SharedInput): number {
   switch (c.kind) {
     case 'bolted':
       return screw === null ? 0 : inThread(c, other) + underHead(c, stated, other);
-    case 'socketed': {
-      const pipe = c.pieces[0];
-      return pipe === a || pipe === b ? SOCKET.thread * Math.cbrt(volumes(pipe)) ** 2 : 0;
-    }
     case 'seated':
       // What sits in a pocket is drawn in solid stuff.
       return c.holes.length > 0 ? 0 : volumes(c.pieces[0]!);
