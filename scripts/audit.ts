@@ -39,6 +39,7 @@ import {
 } from '@tide-pebble/core';
 import fc from 'fast-check';
 import { wholeOf } from '@tide-pebble/core/making';
+import type { Whole } from '@tide-pebble/core';
 import { kit as solids } from './solids';
 
 const AUDIT = new URL('../../shared/audit-whole.mjs', import.meta.url);
@@ -59,7 +60,13 @@ if (!existsSync(AUDIT)) {
   console.log('The audit is not beside this project: nothing was audited.');
   process.exit(0);
 }
-const { audit } = (await import(AUDIT.href)) as { audit: (report: unknown) => readonly string[] };
+const outside = ((await import(AUDIT.href)) as { audit: (report: unknown) => readonly string[] }).audit;
+/** And an order in which it can be put together, each screw within reach of a tool. */
+const audit = (whole: Whole): readonly string[] => [
+  ...outside(whole),
+  ...whole.blocked.map((pieces) => `order: none puts together ${pieces.join(', ')}`),
+  ...whole.unreached.map((id) => `order: no tool reaches ${id}`),
+];
 const demo = readWith(backup, JSON.parse(readFileSync(new URL('../demo/tide-pools.json', import.meta.url), 'utf8')));
 if (!demo.ok) throw new Error('the demo does not read');
 const bodies = <T>(kind: string): readonly T[] =>
@@ -149,18 +156,18 @@ for (const family of FAMILIES)
         edits: [],
       };
       const plain = freed(design);
-      if (plain) count(family.id, 'freed', auditOf(plain, loadout, startValues));
+      if (plain) count(family.id, 'freed', auditOf(plain, loadout, startValues, true), true);
       for (const finding of judged(made.work, startValues, USUAL_WANTS).findings)
         for (const fix of finding.fixes) {
           const after = changedDesign(design, fix.changes, () => `mended-${++n}`);
-          count(family.id, `mended: ${finding.code}`, auditOf(after, loadout, startValues));
+          count(family.id, `mended: ${finding.code}`, auditOf(after, loadout, startValues, true), true);
         }
       for (const wants of HARD_WANTS) {
         const trimmed = trimExplained(made.work.assembly, startValues, wants);
         if (trimmed.kind !== 'impossible') continue;
         for (const remedy of trimmed.remedies.filter((r) => r.whole && r.changes.length > 0)) {
           const after = changedDesign(design, remedy.changes, () => `remedy-${++n}`);
-          count(family.id, `remedy: ${render(remedy.label, METRIC)}`, auditOf(after, loadout, startValues));
+          count(family.id, `remedy: ${render(remedy.label, METRIC)}`, auditOf(after, loadout, startValues, true), true);
         }
       }
       const started = workpiece({ design }, loadout, kit);
@@ -259,11 +266,14 @@ function auditOf(
   design: RigDocument['design'],
   loadout: Loadout,
   values: Readonly<Record<string, number>>,
+  looksInside = false,
 ): readonly string[] {
   const after = workpiece({ design }, loadout, kit);
   if (!after.ok) return [`pieces: ${after.reason}`];
   const { name } = loadout;
-  return audit(wholeOf({ name, loadout: name, work: after.work, values, kerf: 0.0015, bin: [], kit: null }));
+  return audit(
+    wholeOf({ name, loadout: name, work: after.work, values, kerf: 0.0015, bin: [], kit: looksInside ? solids : null }),
+  );
 }
 for (const rig of bodies<RigDocument>('rig')) {
   const loadout = loadouts.find((l) => l.id === rig.loadout) ?? null;

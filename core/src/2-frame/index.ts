@@ -77,9 +77,14 @@ export { nutsFor } from './connections/nutsFor';
 export { threadThatHolds } from './edits/threadThatHolds';
 export type { ConnectionFault } from './connections/kind';
 export { RARER_THREADS, threadCalled, THREADS } from './hardware/thread';
-export { isTabled } from './hardware/sizes';
+export { ACROSS_FLATS, isTabled, WING_SPAN } from './hardware/sizes';
 export { fastenerMass, type Fastener } from './hardware/fastenerMass';
 export { stackUp, type StackInput, type StackLayer, type StackUp } from './hardware/stackUp';
 export { overlapsOf, SEEN as OVERLAP_SEEN, type Looked, type Overlap, type OverlapMemory } from './solids/overlaps';
 export { insideAnother, type InsideAnother } from './solids/insideAnother';
 export { solidKit, type SolidKit } from './solids/solidKit';
+// lines through pieces
+export { pieceShapes, type PieceShape } from './solids/pieceShapes';
+export { columnsOf, latticeAlong, merged, PITCH, type Columns } from './solids/columns';
+export type { Span } from './solids/spansThrough';
+export { runsOf, type Runs } from './solids/runs';

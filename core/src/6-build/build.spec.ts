@@ -1,15 +1,15 @@
 import * as fc from 'fast-check';
 import { METRIC, render } from '../0-base';
-import { changedDesign, FAMILIES, USUAL_HANDS, withHardware, withoutHardware } from '../2-frame';
+import { assemble, changedDesign, FAMILIES, USUAL_HANDS, withHardware, withoutHardware } from '../2-frame';
 import { barPlans, stockPlan } from '../5-stock';
 import type { Joint, Member, Rig } from '../model';
 import { holds } from '../testing/holds';
 import { bentBar, plainRig, usual } from '../testing/rigs';
-import { barTemplate, buildSteps, orderSteps, type BuildStep } from '.';
+import { barTemplate, buildOrder, buildSteps, orderSteps, type BuildStep } from '.';
 import { STEP_MAKERS } from './steps';
 
 const stepsOf = (rig: Rig): readonly BuildStep[] => {
-  const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.002), {});
+  const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.002), {}, buildOrder(assemble(rig, null), {}));
   return ordered.kind === 'ordered' ? ordered.steps : [];
 };
 
@@ -44,7 +44,12 @@ describe('build steps', () => {
   it('put on the washers that are set, and none where none are', () => {
     const rig = bentBar.build(usual);
     const handled = (count: number): boolean => {
-      const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.002), { 'rear-count': count });
+      const ordered = buildSteps(
+        rig,
+        stockPlan(rig, {}, [], 0.002),
+        { 'rear-count': count },
+        buildOrder(assemble(rig, null), { 'rear-count': count }),
+      );
       const steps = ordered.kind === 'ordered' ? ordered.steps : [];
       return steps.some(
         (s) => render(s.title, METRIC).includes('M10 wide washer 30 mm') && s.does?.includes('rear-bolt'),

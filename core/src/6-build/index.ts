@@ -4,3 +4,11 @@ export { orderSteps } from './orderSteps';
 export { cutId, flattenId, type BuildStep } from './step';
 export { barTemplate, type SheetMark } from './sheets/barTemplate';
 export { scaleFor, squareOn, type SquareOnSheet } from './sheets/squareOn';
+export {
+  buildOrder,
+  inStatedOrder,
+  type Blocked,
+  type BuildOrder,
+  type Coming,
+  type Joining,
+} from './order/buildOrder';

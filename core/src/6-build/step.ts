@@ -2,6 +2,7 @@
 import type { Phrase } from '../0-base';
 import type { BarPlan, StockPlan } from '../5-stock';
 import type { Rig } from '../model';
+import type { BuildOrder, Joining } from './order/buildOrder';
 
 export interface BuildStep {
   /** Stays the same while the rig's identifiers do, so that ticks survive a change of size. */
@@ -24,8 +25,14 @@ export interface BuildStep {
   readonly does?: readonly string[];
   readonly makes?: readonly string[];
   readonly handles?: readonly string[];
+  /** What no hand gets at any more once it is done. */
+  readonly shutsIn?: Phrase;
+  /** What comes together, and by which way. */
+  readonly joins?: Joining;
 }
 
+/** The step that makes a connection. */
+export const connectStep = (connection: string): string => `connect:${connection}`;
 /** The operation that saws a piece. */
 export const cutId = (piece: string): string => `${piece}/cut`;
 /** The operation that hammers its end flat. */
@@ -35,6 +42,8 @@ export interface BuildInput {
   readonly rig: Rig;
   readonly bars: readonly BarPlan[];
   readonly stock: StockPlan;
+  /** In what order it is put together. */
+  readonly order: BuildOrder;
 }
 
 export interface StepMaker {

@@ -1,6 +1,6 @@
 import { METRIC, render } from '../0-base';
-import { FAMILIES, USUAL_HANDS } from '../2-frame';
-import { buildSteps } from '.';
+import { assemble, FAMILIES, USUAL_HANDS } from '../2-frame';
+import { buildSteps, inStatedOrder } from '.';
 import { holeSheets, stockPlan } from '../5-stock';
 
 describe('tapped holes', () => {
@@ -13,7 +13,7 @@ describe('tapped holes', () => {
         .flatMap((c) =>
           c.kind === 'bolted' && c.end.kind === 'tapped' ? [{ id: c.id, thread: c.thread, end: c.end }] : [],
         );
-      const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.0015), {});
+      const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.0015), {}, inStatedOrder(assemble(rig, null), {}));
       const steps = ordered.kind === 'ordered' ? ordered.steps : [];
       for (const { id, thread, end } of ends) {
         const mark = holeSheets(rig)

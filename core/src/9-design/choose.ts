@@ -6,7 +6,7 @@ import { judged, workpiece } from './derive';
 import type { Hands, KitItem, Loadout, Wants } from '../model';
 import { startRig, type Start } from './startRig';
 import { stockPlan } from '../5-stock';
-import { buildSteps } from '../6-build';
+import { buildSteps, inStatedOrder } from '../6-build';
 
 /** What the maker wants to shoot and has to build with. Empty lists and nulls ask for nothing. */
 export interface Wishes {
@@ -74,7 +74,8 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
   const { context, evaluation, findings, verdict } = judged(made.work, start.values, wants);
   const { rig } = made.work;
   const stock = stockPlan(rig, start.values, [], KERF);
-  const ordered = buildSteps(rig, stock, start.values);
+  // Hours and tools are the same in any order.
+  const ordered = buildSteps(rig, stock, start.values, inStatedOrder(made.work.assembly, start.values));
   const steps = ordered.kind === 'ordered' ? ordered.steps : [];
   const packed = breakDown(rig, start.values);
   const figures = {

@@ -4,7 +4,7 @@ import { METRIC, render } from '../0-base';
 import { assemble, FAMILIES, FRAME_CHECKS, placedPieces, type Family } from '../2-frame';
 import { familyInput } from '../2-frame/family';
 import { barPlans, stockPlan } from '../5-stock';
-import { barTemplate, buildSteps, scaleFor, squareOn, type BuildStep } from '../6-build';
+import { barTemplate, buildOrder, buildSteps, scaleFor, squareOn, type BuildStep } from '../6-build';
 import type { BinItem, Rig } from '../model';
 import { holds } from '../testing/holds';
 import { frameContext } from '../testing/rigs';
@@ -33,7 +33,7 @@ const rigs: fc.Arbitrary<{ readonly family: Family; readonly rig: Rig }> = fc
 const KERF = 0.0015;
 const membersOf = (rig: Rig): readonly string[] => rig.bodies.flatMap((b) => b.members.map((m) => m.id));
 const stepsOf = (rig: Rig): readonly BuildStep[] => {
-  const ordered = buildSteps(rig, stockPlan(rig, {}, [], KERF), {});
+  const ordered = buildSteps(rig, stockPlan(rig, {}, [], KERF), {}, buildOrder(assemble(rig, null), {}));
   if (ordered.kind !== 'ordered') throw new Error(`${ordered.kind}: ${ordered.ids.join()}`);
   return ordered.steps;
 };

@@ -115,6 +115,9 @@ export const whole = z.strictObject({
   toBuy: z.array(toBuyLine).readonly(),
   marks: z.array(markSheet).readonly(),
   steps: z.array(step).readonly(),
+  /** Pieces that no order puts together, and connections whose screw no tool reaches in any. */
+  blocked: z.array(z.array(z.string()).readonly()).readonly(),
+  unreached: z.array(z.string()).readonly(),
   overlaps: z
     .array(z.strictObject({ a: z.string(), b: z.string(), volume: z.number(), allowedBy: z.string().nullable() }))
     .readonly(),

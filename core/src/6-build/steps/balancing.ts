@@ -1,13 +1,13 @@
 /** Load on and balanced, by the way the rig is borne: the step the rest was for. */
 import { say } from '../../0-base';
 import { wayOfRig } from '../../3-balance';
-import type { StepMaker } from '../step';
+import { connectStep, type StepMaker } from '../step';
+import { hangStep } from './hanging';
 
 export const balancing: StepMaker = {
   id: 'balancing',
   place: 70,
-  make: ({ rig, bars }) => {
-    const stations = rig.bodies.flatMap((b) => b.stations);
+  make: ({ rig, bars, order }) => {
     const way = wayOfRig(rig);
     if (!way) return [];
     return [
@@ -17,8 +17,8 @@ export const balancing: StepMaker = {
         final: false,
         minutes: 30,
         needs: [
-          ...stations.map((s) => `bolt:${s.id}`),
-          ...rig.pivots.map((p) => `hang:${p.id}`),
+          ...order.joinings.map((j) => connectStep(j.id)),
+          ...rig.pivots.map((p) => hangStep(p.id)),
           ...bars.map((b) => `tail:${b.member}`),
         ],
         title: [way.lastStep.title],

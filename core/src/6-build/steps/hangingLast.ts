@@ -1,61 +1,67 @@
 /** What waits for the rig as it will be used: the last holes under the pivot it hangs on, and ends left long until then. */
 import { figure, say } from '../../0-base';
-import type { BuildStep, StepMaker } from '../step';
+import { connectStep, type BuildStep, type StepMaker } from '../step';
 import { workedAs } from '../workedAs';
 
 export const hangingLast: StepMaker = {
   id: 'hangingLast',
   place: 60,
-  make: ({ rig, bars }) => {
-    const hung = rig.pivots.map((p) => `hang:${p.id}`);
+  make: ({ rig, bars, order }) => {
+    const all = order.joinings.map((j) => connectStep(j.id));
     const hangs = rig.pivots.some((p) => p.kind === 'universal');
     return bars.flatMap((bar) => {
       const worked = workedAs(rig, bar.member);
       const caution = `${worked.care} Clamp it: a caught bit spins it.`;
       const last = bar.marks
         .filter((m) => m.last && m.kind === 'hole')
-        .flatMap((mark): BuildStep[] => [
-          {
-            id: `plumb:${mark.id}`,
-            about: bar.member,
-            final: false,
-            minutes: 10,
-            needs: hung,
-            title: say`Hang the rig and plumb the ${mark.name} exactly below the pivot`,
-            tool: 'plumb line, scriber',
-            figures: [
-              say`expect it ${figure('length', mark.along, 1)} from the rear end, along the bar; the plumb line decides`,
-            ],
-            check: say`Look from the side and from the front: the line falls on the mark both ways.`,
-            caution: null,
-          },
-          {
-            id: `pilot:${mark.id}`,
-            about: bar.member,
-            final: false,
-            minutes: 4,
-            needs: [`plumb:${mark.id}`],
-            title: say`Take it down, punch and pilot the ${mark.name} hole`,
-            tool: `${worked.begin}, drill`,
-            figures: [say`small bit first`],
-            check: say`Hang it once more: the pilot is still under the pivot.`,
-            caution,
-          },
-          {
-            id: `drill:${mark.id}`,
-            about: bar.member,
-            final: true,
-            minutes: 4,
-            needs: [`pilot:${mark.id}`],
-            makes: [mark.id],
-            handles: [bar.member],
-            title: say`Drill the ${mark.name} hole to size`,
-            tool: 'drill',
-            figures: [say`${figure('drill', mark.diameter!)}`, ...(worked.drilled ? [say`${worked.drilled}`] : [])],
-            check: say`The bolt passes without force.`,
-            caution,
-          },
-        ]);
+        .flatMap((mark): BuildStep[] => {
+          // It hangs as it will be used but for what this hole is for, and what waits for that.
+          const joining = order.joinings.find((j) =>
+            j.connections.some((c) => mark.id === `${bar.member}/hole/${c.id}`),
+          );
+          return [
+            {
+              id: `plumb:${mark.id}`,
+              about: bar.member,
+              final: false,
+              minutes: 10,
+              needs: joining ? joining.after.map(connectStep) : all,
+              title: say`Hang the rig and plumb the ${mark.name} exactly below the pivot`,
+              tool: 'plumb line, scriber',
+              figures: [
+                say`expect it ${figure('length', mark.along, 1)} from the rear end, along the bar; the plumb line decides`,
+              ],
+              check: say`Look from the side and from the front: the line falls on the mark both ways.`,
+              caution: null,
+            },
+            {
+              id: `pilot:${mark.id}`,
+              about: bar.member,
+              final: false,
+              minutes: 4,
+              needs: [`plumb:${mark.id}`],
+              title: say`Take it down, punch and pilot the ${mark.name} hole`,
+              tool: `${worked.begin}, drill`,
+              figures: [say`small bit first`],
+              check: say`Hang it once more: the pilot is still under the pivot.`,
+              caution,
+            },
+            {
+              id: `drill:${mark.id}`,
+              about: bar.member,
+              final: true,
+              minutes: 4,
+              needs: [`pilot:${mark.id}`],
+              makes: [mark.id],
+              handles: [bar.member],
+              title: say`Drill the ${mark.name} hole to size`,
+              tool: 'drill',
+              figures: [say`${figure('drill', mark.diameter!)}`, ...(worked.drilled ? [say`${worked.drilled}`] : [])],
+              check: say`The bolt passes without force.`,
+              caution,
+            },
+          ];
+        });
       const end = bar.marks.find((m) => m.kind === 'finishedEnd');
       const tail: BuildStep[] = end
         ? [
@@ -64,7 +70,7 @@ export const hangingLast: StepMaker = {
               about: bar.member,
               final: true,
               minutes: 8,
-              needs: [...last.map((s) => s.id), ...hung],
+              needs: [...last.map((s) => s.id), ...all],
               makes: [end.id],
               handles: [bar.member],
               title: hangs

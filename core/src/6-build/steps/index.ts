@@ -2,11 +2,12 @@
 import type { StepMaker } from '../step';
 import { balancing } from './balancing';
 import { bending } from './bending';
-import { connecting } from './connecting';
 import { cutting } from './cutting';
 import { drilling } from './drilling';
+import { drillingParts } from './drillingParts';
 import { dryFitting } from './dryFitting';
 import { flattening } from './flattening';
+import { hanging } from './hanging';
 import { hangingLast } from './hangingLast';
 import { joining } from './joining';
 import { marking } from './marking';
@@ -14,11 +15,12 @@ import { marking } from './marking';
 export const STEP_MAKERS: readonly StepMaker[] = [
   balancing,
   bending,
-  connecting,
   cutting,
   drilling,
+  drillingParts,
   dryFitting,
   flattening,
+  hanging,
   hangingLast,
   joining,
   marking,

@@ -1,109 +1,148 @@
-/** Join the parts at the rig's joints, hang it at its pivots and fit the weight bolts. */
-import { figure, say } from '../../0-base';
-import { connectionsOf, jointFacts, piecesHeld } from '../../2-frame';
-import type { Body, Hold, Joint, Rig } from '../../model';
-import { AND, connectStep } from './connecting';
-import type { BuildStep, StepMaker } from '../step';
-
-const HOLD_WORD: Readonly<Record<Hold, string>> = {
-  threaded: 'Screw',
-  glued: 'Cement',
-  soldered: 'Solder',
-  pressed: 'Press',
-  setScrew: 'Set-screw',
-  pinned: 'Pin',
-};
+/** Everything that is put together, in the order that was found: one step a joining. */
+import { figure, say, type Phrase, type Vec3 } from '../../0-base';
+import { jointName, washerId } from '../../2-frame';
+import { holeSheets, type BarPlan } from '../../5-stock';
+import type { Joint, Rig } from '../../model';
+import type { Joining } from '../order/buildOrder';
+import { AND, joinedAs } from '../joinedAs';
+import { squareCheck } from '../squareCheck';
+import { connectStep, type BuildStep, type StepMaker } from '../step';
 
 export const joining: StepMaker = {
   id: 'joining',
   place: 50,
-  make: ({ rig, bars }) => {
-    const drilled = bars.flatMap((b) =>
-      b.marks.filter((m) => m.kind === 'hole' && !m.last).map((m) => `drill:${m.id}`),
-    );
-    const nameOf = new Map(rig.bodies.flatMap((b) => [...b.parts, ...b.members]).map((e) => [e.id, e.name]));
-    const deburred = bars.map((b) => `deburr:${b.member}`);
-    const connected = connectionsOf(rig, () => 0);
-    const joints = rig.bodies
-      .flatMap((body) => body.joints.map((joint) => ({ body, joint })))
-      .map(({ body, joint }): BuildStep => {
-        const facts = jointFacts(joint);
-        const [first, ...others] = joint.joins.map((j) => nameOf.get(j) ?? j);
-        const own = connected.filter((c) => c.id.startsWith(`${joint.id}/`) || c.id === joint.id);
-        const hardware = own.flatMap((c) => c.hardware).filter((id) => id !== joint.id);
-        return {
-          id: `join:${joint.id}`,
-          about: joint.hub ? joint.id : (joint.joins.at(-1) ?? joint.id),
-          final: !joint.reversible,
-          minutes: facts.minutes,
-          needs: [...deburred, ...drilled, ...before(rig, body, joint), `dryfit:${body.id}`],
-          does: own.map((c) => c.id),
-          handles: [...(joint.hub || joint.mass ? [joint.id] : []), ...joint.joins, ...hardware],
-          title: joint.hold
-            ? say`${HOLD_WORD[joint.hold]} the ${joint.name} ${others.length > 0 ? 'on' : 'over the end of'} the ${joint.joins.map((j) => nameOf.get(j) ?? j).join(', ')}`
-            : say`Fasten the ${others.join(' and ')} to the ${first ?? 'frame'}`,
-          tool: facts.tool,
-          figures: [
-            ...(hardware.length > 0 ? [say`with ${AND.format(hardware.map((id) => nameOf.get(id) ?? 'glue'))}`] : []),
-            ...(joint.hub ? [say`${figure('length', joint.hub.sockets[0]!.depth, 1)} of each pipe goes in`] : []),
-            ...((joint.dryingTime ?? facts.dryingTime) > 0
-              ? [
-                  say`leave it ${figure('time', joint.dryingTime ?? facts.dryingTime, 0)} before it is loaded; the label decides`,
-                ]
-              : []),
-          ],
-          check: joint.reversible
-            ? say`It does not turn or rock when you twist it by hand.`
-            : say`Square and in line with its pencil marks: it cannot be turned once it has set.`,
-          caution: facts.caution,
-          ...((joint.dryingTime ?? facts.dryingTime) > 0 ? { dries: joint.dryingTime ?? facts.dryingTime } : {}),
-        };
-      });
-    const pivots = rig.pivots.map((pivot): BuildStep => ({
-      id: `hang:${pivot.id}`,
-      about: pivot.id,
-      final: false,
-      minutes: 5,
-      needs: joints.map((j) => j.id),
-      title: say`Fit the ${rig.bodies.find((b) => b.id === pivot.heldBy)?.name ?? 'grip'} under the ${pivot.name}`,
-      tool: 'spanners',
-      figures: [],
-      check: say`It turns freely every way and does not drop out when lifted.`,
-      caution: null,
-    }));
-    const onScrews = new Set(rig.bodies.flatMap((b) => (b.connections ?? []).flatMap(piecesHeld)));
-    const stations = rig.bodies
-      .flatMap((b) => b.stations)
-      .filter((s) => !onScrews.has(s.id))
-      .map((station): BuildStep => ({
-        id: `bolt:${station.id}`,
-        about: station.id,
-        final: false,
-        minutes: 3,
+  make: ({ rig, bars, order }) => {
+    const nameOf = namesOf(rig);
+    const stated = new Map(rig.bodies.flatMap((b) => b.connections ?? []).map((c) => [c.id, c]));
+    const joints = new Map(rig.bodies.flatMap((b) => b.joints).map((j) => [j.id, j]));
+    const prepared = preparedBy(rig, bars);
+    const dry = new Map(rig.bodies.flatMap((b) => b.joints.map((j) => [j.id, `dryfit:${b.id}`] as const)));
+    return order.joinings.map((j): BuildStep => {
+      const ways = j.connections.map((c) => joinedAs(c, stated.get(c.id), rig, nameOf));
+      const pieces = [...new Set(j.connections.flatMap((c) => [...c.pieces, ...c.hardware]))];
+      const hardware = [...new Set(j.connections.flatMap((c) => c.hardware))].filter((id) => !joints.has(id));
+      const dries = Math.max(...ways.map((w) => w.dries));
+      const cautions = [
+        ...new Set(ways.flatMap((w) => w.caution ?? [])),
+        ...(j.unreached ? ['No tool reaches its screw past what stands there: change what is in the way first.'] : []),
+      ];
+      return {
+        id: connectStep(j.id),
+        about: j.connections[0]!.pieces[0] ?? j.id,
+        final: j.connections.some((c) => !c.reversible),
+        minutes: ways.reduce((sum, w) => sum + w.minutes, 0),
         needs: [
-          ...joints.map((j) => j.id),
-          ...bars.flatMap((b) => b.marks.filter((m) => m.kind === 'hole').map((m) => `drill:${m.id}`)),
+          ...j.after.map(connectStep),
+          ...pieces.flatMap((p) => prepared.get(p) ?? []),
+          ...j.connections.flatMap((c) => (c.reversible ? [] : (dry.get(c.pieces[1] ?? '') ?? []))),
+          ...j.connections.flatMap((c) => c.holes.map((h) => `drill:${h.piece}/hole/${c.id}`)),
         ],
-        title: say`Fit the bolt for the ${station.name.toLowerCase()}`,
-        tool: 'spanners',
-        figures: [],
-        check: say`The head sits flat and the nut runs the whole thread.`,
-        caution: null,
-      }));
-    return [...joints, ...pivots, ...stations];
+        does: j.connections.map((c) => c.id),
+        handles: pieces,
+        title: different(ways.map((w) => w.title)).flatMap((t, i) => (i === 0 ? t : [', and ', ...decapitalised(t)])),
+        tool: [...new Set(ways.flatMap((w) => w.tool.split(', ')))].join(', '),
+        figures: [
+          ...j.connections.flatMap((c) => {
+            const of = stated.get(c.id);
+            return of?.kind === 'bonded' && of.mitred
+              ? [say`first the end sawn so that it lies flat on the other`]
+              : [];
+          }),
+          ...(hardware.length > 0 ? [say`with ${AND.format(counted(hardware.map(nameOf)))}`] : []),
+          ...waysIn(j, nameOf),
+          ...depths(j, joints),
+          ...different(squareCheck(rig, j.connections, new Set(j.lot))),
+          ...(dries > 0 ? [say`leave it ${figure('time', dries, 0)} before it is loaded; the label decides`] : []),
+        ],
+        check: ways[0]!.check,
+        caution: cautions.length > 0 ? cautions.join(' ') : null,
+        ...(j.shutsIn.length > 0 ? { shutsIn: shutIn(j, order.joinings, nameOf) } : {}),
+        ...(dries > 0 ? { dries } : {}),
+        joins: j,
+      };
+    });
   },
 };
 
-/** What must be in a cap, or on its pipe, before it is closed: its screws, and grips and sleeves. */
-function before(rig: Rig, body: Body, joint: Joint): readonly string[] {
-  if (joint.hub?.sockets.length !== 1) return [];
-  return rig.bodies
-    .flatMap((b) => b.connections ?? [])
-    .filter(
-      (c) =>
-        (c.kind === 'bolted' && piecesHeld(c).includes(joint.id)) ||
-        (c.kind === 'slidOn' &&
-          body.members.some((m) => m.id === c.over && (m.from === joint.node || m.to === joint.node))),
-    )
-    .map((c) => connectStep(c.id));
+const different = (phrases: readonly Phrase[]): readonly Phrase[] => [
+  ...new Map(phrases.map((p) => [JSON.stringify(p), p])).values(),
+];
+/** Of a name that comes more than once, how often. */
+function counted(names: readonly string[]): readonly string[] {
+  return [...new Set(names)].map((name) => {
+    const times = names.filter((n) => n === name).length;
+    return times > 1 ? `${times} × ${name}` : name;
+  });
+}
+
+/** From where each screw goes in. */
+const waysIn = ({ comes, connections }: Joining, nameOf: (piece: string) => string): readonly Phrase[] =>
+  different(
+    comes.flatMap(({ pieces, legs }) => {
+      const screw = pieces.find((p) => connections.some((c) => p === `${c.id}/screw`));
+      const from = legs.length > 0 ? sideOf(legs.at(-1)!.way) : null;
+      return from && screw ? [say`the ${nameOf(screw)} goes in ${from}`] : [];
+    }),
+  );
+
+/** Cosine: further off a side has no name. */
+const NEARLY = 0.94;
+/** What moves this way comes from there; rig axes: forwards, left, up. */
+function sideOf(way: Vec3): string | null {
+  const sides = ['from behind', 'from the right', 'from below'];
+  const others = ['from the front', 'from the left', 'from above'];
+  const i = way.findIndex((x) => Math.abs(x) > NEARLY);
+  return i < 0 ? null : way[i as 0]! > 0 ? sides[i]! : others[i]!;
+}
+
+const decapitalised = ([first, ...rest]: Phrase): Phrase =>
+  typeof first === 'string' ? [first.charAt(0).toLowerCase() + first.slice(1), ...rest] : [first!, ...rest];
+
+/** How much of each pipe goes in, where all go in as far it is said once. */
+function depths(j: Joining, joints: ReadonlyMap<string, Joint>): readonly Phrase[] {
+  const deep = j.connections.flatMap((c) => {
+    const hub = c.kind === 'socketed' ? joints.get(c.pieces[1] ?? '')?.hub : undefined;
+    return hub ? [hub.sockets[0]!.depth] : [];
+  });
+  return [...new Set(deep)].map(
+    (d) => say`${figure('length', d, 1)} of ${deep.length > 1 ? 'each' : 'the'} pipe goes in`,
+  );
+}
+
+/** What cannot be got at any more. */
+function shutIn(j: Joining, all: readonly Joining[], nameOf: (piece: string) => string): Phrase {
+  const shut = all.flatMap((o) => o.connections).filter((c) => j.shutsIn.includes(c.id));
+  const names = [...new Set(shut.map((c) => (c.hardware.length > 0 ? c.name : nameOf(c.pieces[0]!))))];
+  return say`After this the ${AND.format(names)} cannot be got at any more: is it tight?`;
+}
+
+/** The last of what is done to each piece before it is joined to others; what waits for the hanging rig is not asked for. */
+function preparedBy(rig: Rig, bars: readonly BarPlan[]): ReadonlyMap<string, readonly string[]> {
+  const found = new Map<string, string[]>();
+  for (const { member, marks, bends } of bars)
+    found.set(member, [
+      `deburr:${member}`,
+      `flatten:${member}`,
+      ...bends.map((_, i) => `bend:${member}:${i + 1}`),
+      ...marks.flatMap((m) => (m.kind === 'hole' && !m.last ? [`drill:${m.id}`] : [])),
+    ]);
+  for (const { piece, marks } of holeSheets(rig))
+    found.set(
+      piece,
+      marks.map((m) => `drill:${m.id}`),
+    );
+  return found;
+}
+
+export function namesOf({ bodies }: Rig): (piece: string) => string {
+  const known = new Map(
+    bodies.flatMap((b) => [
+      ...[...b.members, ...b.parts].map((e) => [e.id, e.name] as const),
+      ...b.joints.map((j) => [j.id, jointName(j, b)] as const),
+      ...b.stations.flatMap((s) =>
+        Array.from({ length: s.count }, (_, i) => [washerId(s.id, i + 1), s.washer.name] as const),
+      ),
+    ]),
+  );
+  return (id) => known.get(id) ?? 'piece';
 }

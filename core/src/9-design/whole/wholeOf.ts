@@ -2,7 +2,7 @@
 import { METRIC, render } from '../../0-base';
 import { connectionsOf, countOf, overlapsOf, valuesInOrder, type AdjusterValues, type SolidKit } from '../../2-frame';
 import { stockPlan } from '../../5-stock';
-import { buildSteps } from '../../6-build';
+import { buildOrder, buildSteps, inStatedOrder } from '../../6-build';
 import type { RigFile, Whole } from '../../contract';
 import type { BinItem } from '../../model';
 import type { Workpiece } from '../derive';
@@ -19,7 +19,7 @@ export interface WholeInput {
   readonly values: AdjusterValues;
   readonly kerf: number;
   readonly bin: readonly BinItem[];
-  /** What meshes are cut with, to look whether anything stands inside another; null: not looked at. */
+  /** What meshes are cut with, to look whether anything stands inside another; null: neither that is looked at nor an order for building. */
   readonly kit: SolidKit | null;
 }
 
@@ -31,7 +31,8 @@ export function wholeOf({ name, loadout, work, values, kerf, bin, kit }: WholeIn
   const connections = connectionsOf(rig, (station) => counts.get(station) ?? 0);
   const pieces = piecesOf(assembly, values, connections);
   const plan = stockPlan(rig, values, bin, kerf);
-  const ordered = buildSteps(rig, plan, values);
+  const order = kit ? buildOrder(assembly, values) : inStatedOrder(assembly, values);
+  const ordered = buildSteps(rig, plan, values, order);
   const steps = ordered.kind === 'ordered' ? ordered.steps : [];
   const known = new Set(steps.map((s) => s.id));
   return {
@@ -50,6 +51,8 @@ export function wholeOf({ name, loadout, work, values, kerf, bin, kit }: WholeIn
       handles: s.handles ?? [],
       needs: s.needs.filter((n) => known.has(n)),
     })),
+    blocked: order.blocked.map((b) => b.pieces),
+    unreached: order.joinings.flatMap((j) => (j.unreached ? [j.id] : [])),
     ...(kit ? insideOf(overlapsOf(kit, assembly, values), assembly, counts, pieces) : { overlaps: [] }),
   };
 }

@@ -17,7 +17,8 @@ import { ACROSS_FLATS, CLEARANCE, FLAT_WASHER, TAPPING_HOLE } from '../../hardwa
 import { threadCalled, type Thread } from '../../hardware/thread';
 import type { StackLayer } from '../../hardware/stackUp';
 import type { ConnectionHole, Layer, Recess } from '../connection';
-import { crossings, type Span } from '../crossing';
+import { crossings } from '../crossing';
+import type { Span } from '../../solids/spansThrough';
 import { fastenerParts } from '../fastenerParts';
 import { GONE, type ConnectionFault, type KindOfConnection, type Resolved, type Surroundings } from '../kind';
 import { washerId } from '../washerId';

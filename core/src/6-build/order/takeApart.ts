@@ -1,0 +1,232 @@
+/**
+ * A finished rig taken apart, one connection after the other, each only when what it lets go can leave: backwards it is the order
+ * of building. What can leave now can leave later as well, since nothing is ever put back: the first that goes is taken, without
+ * trying others.
+ */
+import type { Vec3 } from '../../0-base';
+import { scale } from '../../0-base';
+import type { Bond, ToPart } from './partsToPart';
+import { FAR, type Room, type WayOut } from './room';
+import type { Tools } from './tools';
+
+/** Pieces that leave others, by their numbers. */
+export interface Leaving {
+  readonly pieces: readonly number[];
+  readonly out: WayOut;
+}
+export interface Parting {
+  readonly undoes: readonly Bond[];
+  readonly leaves: readonly Leaving[];
+  /** What it was a lot of before. */
+  readonly lot: readonly number[];
+  /** Nothing but this was in the way of these: once it is on they are shut in. */
+  readonly frees: readonly Bond[];
+  /** No tool reaches its screw, in whatever order. */
+  readonly unreached: boolean;
+}
+export interface Apart {
+  /** In the order they come off. */
+  readonly partings: readonly Parting[];
+  /** What no way takes apart any further. */
+  readonly stuck: readonly (readonly number[])[];
+}
+
+/** `pieces`: of these alone; left out, all. */
+export function takeApart(
+  of: ToPart,
+  room: Room,
+  tools: Tools,
+  pieces: readonly number[] = of.shapes.map((_, i) => i),
+): Apart {
+  const partings: Parting[] = [];
+  const stuck: (readonly number[])[] = [];
+  const left = new Set(of.bonds.filter((b) => b.binds.length > 1));
+  const waiting = lotsOf(pieces, [...left]);
+  /** Could not be undone when so many were. */
+  const failed = new Map<Bond, number>();
+  while (waiting.length > 0) {
+    const lot = waiting.pop()!;
+    const inLot = new Set(lot);
+    const bonds = [...left].filter((b) => b.binds.every((p) => inLot.has(p)));
+    if (bonds.length === 0) continue;
+    const fail = (bond: Bond): void => void failed.set(bond, partings.length);
+    const found =
+      undoneAlone(lot, bonds, room, tools, fail) ??
+      undoneTogether(lot, bonds, room, of) ??
+      undoneAlone(lot, bonds, room, null, fail);
+    if (!found) {
+      stuck.push(lot);
+      continue;
+    }
+    // The parting just before was all that kept these.
+    const last = partings.at(-1);
+    if (last)
+      partings[partings.length - 1] = {
+        ...last,
+        frees: found.undoes.filter((b) => failed.get(b) === partings.length - 1 && !last.undoes.includes(b)),
+      };
+    partings.push({ ...found, lot, frees: [] });
+    for (const b of found.undoes) left.delete(b);
+    // The largest is taken apart last: so it is built first, and the others are put on it.
+    waiting.push(...lotsOf(lot, [...left]).sort((a, b) => b.length - a.length));
+  }
+  return { partings, stuck };
+}
+type Found = Pick<Parting, 'undoes' | 'leaves' | 'unreached'>;
+
+/** The first connection, of those that come off first, whose pieces can all leave each other. `tools`: left out, none needs to reach. */
+function undoneAlone(
+  lot: readonly number[],
+  bonds: readonly Bond[],
+  room: Room,
+  tools: Tools | null,
+  fail: (bond: Bond) => void,
+): Found | null {
+  for (const bond of inOrderOff(bonds)) {
+    const parts = lotsOf(
+      lot,
+      bonds.filter((b) => b !== bond),
+    );
+    // In a ring nothing leaves: a screw may be drawn out of it, a pipe not.
+    const isRing = parts.length === 1 && NEEDS_ROOM.has(bond.connection.kind) && !bond.opens;
+    const leaves = isRing || tools?.reach(bond, lot) === false ? null : leaving(parts, bond, room);
+    if (leaves) return { undoes: [bond], leaves, unreached: tools === null };
+    fail(bond);
+  }
+  return null;
+}
+
+/** One after the other the lots leave what is left, small ones first; null where not all can. */
+function leaving(parts: readonly (readonly number[])[], bond: Bond, room: Room): readonly Leaving[] | null {
+  const { axis } = bond;
+  const first: readonly Vec3[] = axis ? [axis, scale(axis, -1)] : [];
+  const found: Leaving[] = [];
+  let left = [...parts].sort((a, b) => a.length - b.length);
+  while (left.length > 1) {
+    let one: Leaving | null = null;
+    for (const part of left) {
+      const stay = left.filter((p) => p !== part).flat();
+      const out = room.canTurn(part, stay, bond) ? room.wayOut(part, stay, first) : null;
+      if (!out) continue;
+      one = { pieces: part, out };
+      left = left.filter((p) => p !== part);
+      break;
+    }
+    if (!one) return null;
+    found.push(one);
+  }
+  return found;
+}
+
+/** Several at once along one direction: both legs of a ring out of their sockets. */
+function undoneTogether(lot: readonly number[], bonds: readonly Bond[], room: Room, { axes }: ToPart): Found | null {
+  let best: { readonly found: Found; readonly cost: number } | null = null;
+  for (const axis of axes)
+    for (const way of [axis, scale(axis, -1)])
+      for (const goes of lastOnes(lot, way, room)) {
+        const going = new Set(goes);
+        const undoes = bonds.filter((b) => b.binds.some((p) => going.has(p)) && b.binds.some((p) => !going.has(p)));
+        const cost = undoes.reduce((sum, b) => sum + (b.connection.reversible ? 1 : 10), 0);
+        if (best && cost >= best.cost) continue;
+        // Threads turn, and two that do not lie on one line cannot turn at once.
+        const rest = lot.filter((p) => !going.has(p));
+        const turning = undoes.filter((b) => b.turnsAbout);
+        if (turning.length > 1 || (turning[0] && (undoes.length > 1 || !room.canTurn(goes, rest, turning[0]))))
+          continue;
+        best = { found: { undoes, leaves: [{ pieces: goes, out: [{ way, by: FAR }] }], unreached: false }, cost };
+      }
+  return best?.found ?? null;
+}
+
+/** Sets of pieces that block one another along a way and are blocked by no other: they can go together. None where that is the whole lot. */
+function lastOnes(lot: readonly number[], way: Vec3, room: Room): readonly (readonly number[])[] {
+  const next = lot.map((a) => lot.flatMap((b, j) => (a !== b && room.meets(a, b, way) ? [j] : [])));
+  return strongLots(next)
+    .filter((set) => {
+      const own = new Set(set);
+      return set.length < lot.length && set.every((i) => next[i]!.every((j) => own.has(j)));
+    })
+    .map((set) => set.map((i) => lot[i]!));
+}
+
+/** Strongly connected sets of a directed graph (Tarjan 1972), without recursion. */
+export function strongLots(next: readonly (readonly number[])[]): readonly (readonly number[])[] {
+  const index = new Int32Array(next.length).fill(-1);
+  const low = new Int32Array(next.length);
+  const onStack = new Uint8Array(next.length);
+  const stack: number[] = [];
+  const found: number[][] = [];
+  let count = 0;
+  for (let root = 0; root < next.length; root++) {
+    if (index[root] !== -1) continue;
+    const calls: { readonly node: number; at: number }[] = [];
+    const enter = (node: number): void => {
+      index[node] = low[node] = count++;
+      stack.push(node);
+      onStack[node] = 1;
+      calls.push({ node, at: 0 });
+    };
+    enter(root);
+    while (calls.length > 0) {
+      const call = calls.at(-1)!;
+      const { node } = call;
+      const to = next[node]![call.at++];
+      if (to === undefined) {
+        calls.pop();
+        const above = calls.at(-1);
+        if (above) low[above.node] = Math.min(low[above.node]!, low[node]!);
+        if (low[node] !== index[node]) continue;
+        const set: number[] = [];
+        for (let p = -1; p !== node;) {
+          p = stack.pop()!;
+          onStack[p] = 0;
+          set.push(p);
+        }
+        found.push(set);
+      } else if (index[to] === -1) enter(to);
+      else if (onStack[to]) low[node] = Math.min(low[node]!, index[to]!);
+    }
+  }
+  return found;
+}
+
+const NEEDS_ROOM = new Set(['socketed', 'slidOn', 'seated']);
+
+/** Off first: what waits for the hanging rig, what is packed, what turns, what comes apart without harm; then what was said last. */
+const inOrderOff = (bonds: readonly Bond[]): readonly Bond[] =>
+  bonds
+    .map((bond, i) => ({ bond, i, rank: rankOf(bond) }))
+    .sort((a, b) => a.rank - b.rank || b.i - a.i)
+    .map((b) => b.bond);
+
+function rankOf({ connection: c }: Bond): number {
+  if (c.last) return 0;
+  if (c.comesApart) return 1;
+  if (c.kind === 'hinged') return 2;
+  if (c.kind === 'laid') return 3;
+  if (c.kind === 'slidOn') return 4;
+  if (c.kind === 'seated') return 8;
+  if (!c.reversible) return 7;
+  return c.kind === 'socketed' ? 6 : 5;
+}
+
+/** Pieces that hang together by the connections given. */
+export function lotsOf(pieces: readonly number[], bonds: readonly Bond[]): (readonly number[])[] {
+  const root = new Map(pieces.map((p) => [p, p]));
+  const find = (p: number): number => {
+    let at = p;
+    while (root.get(at) !== at) at = root.get(at)!;
+    return at;
+  };
+  for (const { binds } of bonds) {
+    const here = binds.filter((p) => root.has(p));
+    for (const p of here.slice(1)) root.set(find(p), find(here[0]!));
+  }
+  const lots = new Map<number, number[]>();
+  for (const p of pieces) {
+    const lot = lots.get(find(p));
+    if (lot) lot.push(p);
+    else lots.set(find(p), [p]);
+  }
+  return [...lots.values()];
+}

@@ -1,0 +1,78 @@
+/**
+ * What to measure before pipes are joined for good: with what is there already each makes an angle, and a tape from end to end
+ * says whether it is the drawn one; pipes that go in together stay parallel, and the tape lies across both ways.
+ */
+import { add, dot, figure, length, say, scale, subtract, unit, type Phrase, type Vec3 } from '../0-base';
+import { memberEnds, placesOf, type Connection } from '../2-frame';
+import type { Body, Joint, Member, Rig } from '../model';
+
+/** One pipe in one fitting. */
+interface Socketed {
+  readonly body: Body;
+  readonly pipe: Member;
+  readonly joint: Joint;
+}
+/** Lines closer than this are one: no tape tells their angle (cosine). */
+const STRAIGHT = Math.cos(0.1);
+
+/** `there`: every piece that hangs together once these connections are made. */
+export function squareCheck(
+  rig: Rig,
+  connections: readonly Connection[],
+  there: ReadonlySet<string>,
+): readonly Phrase[] {
+  const made = connections.flatMap((c) => socketedOf(rig, c) ?? []).filter((s) => !s.joint.reversible);
+  const [one, other] = made;
+  if (!one) return [];
+  if (other) return together(one, other, there);
+  const { body, pipe, joint } = one;
+  const end = farEnd(one, there);
+  return body.members
+    .filter((m) => m !== pipe && there.has(m.id) && joint.joins.includes(m.id))
+    .flatMap((m) => {
+      const across = farEnd({ body, pipe: m, joint }, there);
+      const centre = placeOf(body, joint.node);
+      const [a, b] = [unit(subtract(end.at, centre)), unit(subtract(across.at, centre))];
+      if (Math.abs(dot(a, b)) > STRAIGHT) return [];
+      const apart = length(subtract(end.at, across.at));
+      return [say`dry first: ${figure('length', apart, 1)} from the ${end.name} to the ${across.name}`];
+    });
+}
+
+/** Both legs of a ring. */
+function together(one: Socketed, other: Socketed, there: ReadonlySet<string>): readonly Phrase[] {
+  const [a, b] = [placeOf(one.body, one.joint.node), placeOf(other.body, other.joint.node)];
+  const [farA, farB] = [farEnd(one, there).at, farEnd(other, there).at];
+  const diagonals = [length(subtract(a, farB)), length(subtract(b, farA))] as const;
+  return [
+    say`both go in together and stay parallel: ${figure('length', length(subtract(a, b)), 1)} from middle to middle where they go in, ${figure('length', length(subtract(farA, farB)), 1)} at the far ends`,
+    say`dry first, corner to corner: ${figure('length', diagonals[0], 1)} one way, ${figure('length', diagonals[1], 1)} the other`,
+  ];
+}
+
+function socketedOf({ bodies }: Rig, { kind, pieces }: Connection): Socketed | null {
+  if (kind !== 'socketed') return null;
+  for (const body of bodies) {
+    const pipe = body.members.find((m) => m.id === pieces[0]);
+    const joint = body.joints.find((j) => j.id === pieces[1]);
+    if (pipe && joint) return { body, pipe, joint };
+  }
+  return null;
+}
+
+/** The middle of the fitting on a pipe's other end, or of its bare end. */
+function farEnd(
+  { body, pipe, joint }: Socketed,
+  there: ReadonlySet<string>,
+): { readonly at: Vec3; readonly name: string } {
+  const nodes = placesOf(body.nodes);
+  const ends = memberEnds(pipe, nodes, body.joints);
+  const isTo = pipe.from === joint.node;
+  const far = isTo ? ends.to : ends.from;
+  const node = placeOf(body, isTo ? pipe.to : pipe.from);
+  if (far.joint?.hub && there.has(far.joint.id)) return { at: node, name: `middle of the ${far.joint.name}` };
+  const back = unit(subtract(placeOf(body, joint.node), node));
+  return { at: add(node, scale(back, far.takeOff + far.shortBy)), name: `far end of the ${pipe.name}` };
+}
+
+const placeOf = ({ nodes }: Body, id: string): Vec3 => nodes.find((n) => n.id === id)!.at;

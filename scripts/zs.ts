@@ -1,0 +1,15 @@
+import { readFileSync } from 'node:fs';
+import { backup, readWith, METRIC, render, type RigDocument, FAMILIES, wholeOfFile } from '@tide-pebble/core';
+import { adoptRigFile } from '../core/src/contract/adoptRigFile';
+void adoptRigFile;
+import { familyInput } from '../core/src/2-frame/family';
+import { assemble } from '../core/src/2-frame/assemble';
+import { buildOrder, buildSteps } from '../core/src/6-build';
+import { stockPlan } from '../core/src/5-stock';
+const id = process.argv[2];
+const f = FAMILIES.find((x) => x.id === id)!;
+const rig = f.build(familyInput(f, {}, {}).input);
+const values = Object.fromEntries(rig.adjusters.map((x) => [x.id, x.value]));
+const o = buildSteps(rig, stockPlan(rig, values, [], 0.002), values, buildOrder(assemble(rig, null), values));
+if (o.kind === 'ordered') for (const s of o.steps) console.log(s.id.padEnd(40), render(s.title, METRIC), s.figures.map((x) => render(x, METRIC)).join(' | ').slice(0, 140));
+else console.log(o);
