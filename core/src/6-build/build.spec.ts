@@ -61,7 +61,7 @@ describe('build steps', () => {
   it('bend before drilling, small bit first, the foot’s hole on the hanging rig, the tail last of the bar', () => {
     expect(at('bend:bar:1')).toBeLessThan(at('pilot:bar/hole/rear-bolt'));
     expect(at('pilot:bar/hole/rear-bolt')).toBeLessThan(at('drill:bar/hole/rear-bolt'));
-    expect(at('hang:joint')).toBeLessThan(at('plumb:bar/hole/foot-bolt'));
+    expect(at('connect:joint-turns')).toBeLessThan(at('plumb:bar/hole/foot-bolt'));
     expect(at('drill:bar/hole/foot-bolt')).toBeLessThan(at('tail:bar'));
     expect(at('tail:bar')).toBeLessThan(at('balance'));
   });
@@ -210,7 +210,7 @@ describe('steps of joints', () => {
   const step = (rig: Rig, id: string): BuildStep | undefined => stepsOf(rig).find((s) => s.id === id);
 
   it('that can be undone are fastened and tried; nothing waits for them to set', () => {
-    const made = step(rigWith({}), 'join:j')!;
+    const made = step(rigWith({}), 'connect:j')!;
     expect([made.final, made.dries]).toEqual([false, undefined]);
     expect(render(made.title, METRIC)).toBe('Fasten the right to the left');
     expect(render(made.check, METRIC)).toContain('does not turn or rock');
@@ -218,15 +218,15 @@ describe('steps of joints', () => {
   });
   it('that set are put together dry first, marked, and left their time; a time of their own counts before the usual', () => {
     const rig = rigWith({ hold: 'glued', reversible: false });
-    const made = step(rig, 'join:j')!;
+    const made = step(rig, 'connect:j')!;
     expect([made.final, made.dries]).toEqual([true, 7200]);
     expect(made.needs).toContain('dryfit:body');
-    expect(render(made.title, METRIC)).toBe('Cement the elbow on the left, right');
+    expect(render(made.title, METRIC)).toBe('Cement the elbow on the left and right');
     expect(render(made.check, METRIC)).toContain('cannot be turned once it has set');
     expect(made.caution).toContain('gloves');
     const order = stepsOf(rig).map((s) => s.id);
-    expect(order.indexOf('dryfit:body')).toBeLessThan(order.indexOf('join:j'));
-    expect(step(rigWith({ hold: 'glued', reversible: false, dryingTime: 600 }), 'join:j')!.dries).toBe(600);
+    expect(order.indexOf('dryfit:body')).toBeLessThan(order.indexOf('connect:j'));
+    expect(step(rigWith({ hold: 'glued', reversible: false, dryingTime: 600 }), 'connect:j')!.dries).toBe(600);
   });
   it('drill a pair clamped together in one pass, and one alone by its own measure', () => {
     const hole = { id: 'h', name: 'bolt', along: 0.05, across: 0, diameter: 0.0065, afterBending: false };

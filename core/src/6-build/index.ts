@@ -12,3 +12,5 @@ export {
   type Coming,
   type Joining,
 } from './order/buildOrder';
+export { planBuild, type BuildPlan } from './planBuild';
+export { blockedWords, type BlockedWords } from './order/blockedWords';

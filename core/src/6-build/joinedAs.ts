@@ -139,9 +139,11 @@ function ofJoint(joint: Joint, names: readonly string[]): JoinedAs {
   const closes = joint.hub?.sockets.length === 1;
   return {
     title: joint.hold
-      ? closes
-        ? say`${HOLD_WORD[joint.hold]} the ${joint.name} over the end of the ${first ?? 'pipe'}`
-        : say`${HOLD_WORD[joint.hold]} the ${first ?? 'pipe'} into the ${others.join(' and ')}`
+      ? !joint.hub
+        ? say`${HOLD_WORD[joint.hold]} the ${joint.name} on the ${AND.format(names)}`
+        : closes
+          ? say`${HOLD_WORD[joint.hold]} the ${joint.name} over the end of the ${first ?? 'pipe'}`
+          : say`${HOLD_WORD[joint.hold]} the ${first ?? 'pipe'} into the ${others.join(' and ')}`
       : say`Fasten the ${others.join(' and ')} to the ${first ?? 'frame'}`,
     tool: facts.tool,
     minutes: facts.minutes,

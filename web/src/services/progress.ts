@@ -1,9 +1,20 @@
 /** How far the work has come, stage by stage: what the shoreline's pebbles show. */
 import { inject, Injectable } from '@angular/core';
 import type { Judgement } from '@tide-pebble/core';
-import { audit, combineLatest, defer, map, shareReplay, startWith, withLatestFrom, type Observable } from 'rxjs';
+import {
+  audit,
+  combineLatest,
+  distinctUntilChanged,
+  map,
+  of,
+  shareReplay,
+  startWith,
+  switchMap,
+  type Observable,
+} from 'rxjs';
 import type { StagePath } from '../shell/stages';
 import { painted$ } from './after-paint';
+import { BuildPlans } from './building';
 import { Workspace } from './workspace';
 
 export interface StageMark {
@@ -19,15 +30,14 @@ const NOTHING: StageMark = { done: false, count: 0 };
 export class Progress {
   private readonly workspace = inject(Workspace);
 
-  /** In what order it is built, once the cut plan is there. Fetched after the page stands: the first load does without it. */
-  private readonly steps$ = combineLatest([
-    this.workspace.stock$,
-    defer(() => import('@tide-pebble/core/making')),
-  ]).pipe(
-    withLatestFrom(this.workspace.bench$),
-    map(([[stock, { buildSteps }], state]) =>
-      stock && state.kind === 'ready' ? buildSteps(state.bench.work.rig, stock, state.bench.values) : null,
-    ),
+  private readonly plans = inject(BuildPlans);
+
+  /** Its steps are worked out only where some are ticked: without, it is not built. */
+  private readonly steps$ = this.workspace.bench$.pipe(
+    map((state) => state.kind === 'ready' && Object.keys(state.bench.rig.done).length > 0),
+    distinctUntilChanged(),
+    switchMap((isBegun) => (isBegun ? this.plans.plan$ : of(null))),
+    map((building) => (building?.kind === 'planned' ? building.plan.ordered : null)),
     startWith(null),
   );
 

@@ -23,11 +23,13 @@ import {
   chooseFamilies,
   cure,
   learnFrom,
+  planBuild,
   setUpsFor,
   sizesForAll,
   stockPlan,
   type AccuracyInput,
   type AccuracyOutcome,
+  type BuildPlan,
   type Candidate,
   type ChooseInput,
   type Cure,
@@ -61,6 +63,7 @@ export interface JobInputs {
     readonly bin: readonly BinItem[];
     readonly kerf: number;
   };
+  readonly build: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly stock: StockPlan };
   readonly table: TableInput;
   readonly choose: ChooseInput;
   readonly cure: CureInput;
@@ -75,6 +78,7 @@ export interface JobResults {
   readonly learn: LearnOutcome;
   readonly swing: readonly SwingOutcome[];
   readonly stock: StockPlan;
+  readonly build: BuildPlan;
   readonly table: TableOutcome;
   readonly choose: readonly Candidate[];
   readonly cure: readonly Cure[];
@@ -124,6 +128,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return message.input.map(swing);
     case 'stock':
       return stockPlan(message.input.rig, message.input.values, message.input.bin, message.input.kerf);
+    case 'build':
+      return planBuild(message.input.assembly, message.input.values, message.input.stock);
     case 'choose':
       return chooseFamilies(message.input);
     case 'cure':

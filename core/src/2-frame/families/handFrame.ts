@@ -54,8 +54,23 @@ function runsOf(input: FamilyInput): readonly Run[] {
   const more = middleTakeOff(input, [[0, 0, 1]]) - middleTakeOff(input, waysDown(choices));
   const [low, high] = [d['halfWidth']! + Math.max(0, more), d['halfWidth']! + Math.max(0, -more)];
   return [
-    run('bottom-left', 'bottom, left', 'bottom', 'low-left', [0, 1, 0], low, 'bottom-right'),
-    run('bottom-right', 'bottom, right', 'bottom', 'low-right', [0, -1, 0], low, 'bottom-left'),
+    ...(closesByUnion(input)
+      ? [
+          run('bottom-left', 'bottom, left, inner', 'bottom', 'bottom-union', [0, 1, 0], low / 2 - unionTakeOff(input)),
+          run(
+            'bottom-left-outer',
+            'bottom, left, outer',
+            'bottom-union',
+            'low-left',
+            [0, 1, 0],
+            low / 2 - unionTakeOff(input),
+          ),
+          run('bottom-right', 'bottom, right', 'bottom', 'low-right', [0, -1, 0], low),
+        ]
+      : [
+          run('bottom-left', 'bottom, left', 'bottom', 'low-left', [0, 1, 0], low, 'bottom-right'),
+          run('bottom-right', 'bottom, right', 'bottom', 'low-right', [0, -1, 0], low, 'bottom-left'),
+        ]),
     run('side-left', 'side, left', 'low-left', 'high-left', [0, 0, 1], d['side']!, 'side-right'),
     run('side-right', 'side, right', 'low-right', 'high-right', [0, 0, 1], d['side']!, 'side-left'),
     run('top-left', 'top, left', 'high-left', 'top', [0, -1, 0], high, 'top-right'),
@@ -85,6 +100,14 @@ function runsOf(input: FamilyInput): readonly Run[] {
   ];
 }
 
+/** Threads turn: a ring of them closes only where two pipes meet in a union. */
+const closesByUnion = ({ choices, own }: FamilyInput): boolean =>
+  pipeOf(choices['pipe']!, own).system.hold === 'threaded';
+function unionTakeOff({ choices, own }: FamilyInput): number {
+  const { system, size } = pipeOf(choices['pipe']!, own);
+  return hubOf('union', system, size, [[0, 1, 0]]).sockets[0]!.takeOff;
+}
+
 /** What leaves the middle of the bottom beside the two level pieces. */
 const waysDown = (choices: FamilyInput['choices']): readonly Vec3[] => [
   ...(choices['camera'] === 'stub' ? [[1, 0, 0] as const] : []),
@@ -107,6 +130,7 @@ function layOut(input: FamilyInput): Pipework {
     runs: runsOf(input),
     bare: ['neck-end'],
     short: { value: 0, spread: 0.0005 },
+    ...(closesByUnion(input) ? { unions: ['bottom-union'] } : {}),
     // The extension and the stub come out for the bag; the ring is glued for good.
     dry: ['stub-bend'],
     twins: { 'low-left': 'low-right', 'low-right': 'low-left', 'high-left': 'high-right', 'high-right': 'high-left' },

@@ -4,7 +4,7 @@
  */
 import { addScaled, length, scale, subtract, unit, type Vec3 } from '../../0-base';
 import type { Hold, Joint, Member, Node } from '../../model';
-import { FITTING_NAMES, fittingFor } from './fittingFor';
+import { FITTING_NAMES, fittingFor, hubOf } from './fittingFor';
 import { jointFacts } from './jointFacts';
 import type { PipeSize, PipeSystem } from '../parts/pipes';
 
@@ -28,6 +28,8 @@ export interface PipeworkInput {
   readonly bare?: readonly string[];
   /** Joints put together dry to come apart in the bag, whatever the rest is held by. */
   readonly dry?: readonly string[];
+  /** Where two pipes in one line meet in a union instead of a coupling, which does not turn. */
+  readonly unions?: readonly string[];
   /** Parts fastened at a node, besides the pipes. */
   readonly fastens?: Readonly<Record<string, readonly string[]>>;
   readonly twins?: Readonly<Record<string, string>>;
@@ -154,11 +156,22 @@ function jointAt(
   const isDry = input.dry?.includes(node) ?? false;
   // A thread is screwed, whether or not it comes apart.
   const hold: Hold = isDry ? dryHold(system) : system.hold;
-  const fitting = found.kind === 'fits' ? found.fitting : 'weld';
+  const isUnion = found.kind === 'fits' && found.fitting === 'coupling' && input.unions?.includes(node);
+  const fitting = isUnion ? 'union' : found.kind === 'fits' ? found.fitting : 'weld';
   const facts = jointFacts({ fitting, hold });
+  const hub = isUnion
+    ? hubOf(
+        'union',
+        system,
+        size,
+        list.map((w) => w.direction),
+      )
+    : found.kind === 'fits'
+      ? found.hub
+      : null;
   return {
     id: `joint-${node}`,
-    name: found.kind === 'fits' ? FITTING_NAMES[found.fitting] : 'no fitting',
+    name: found.kind === 'fits' ? FITTING_NAMES[fitting] : 'no fitting',
     node,
     fitting,
     hold,
@@ -166,6 +179,6 @@ function jointAt(
     reversible: facts.reversible,
     packs: isDry || facts.packs,
     dryingTime: isDry ? 0 : system.dryingTime,
-    ...(found.kind === 'fits' ? { hub: found.hub } : {}),
+    ...(hub ? { hub } : {}),
   };
 }

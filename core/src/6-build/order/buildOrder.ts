@@ -8,6 +8,7 @@ import {
   type Assembly,
   type Connection,
 } from '../../2-frame';
+import { drilledTogether, type DrilledTogether } from './drilledTogether';
 import { toPart, type Bond, type ToPart } from './partsToPart';
 import { FAR, linesOf, roomFor, type Lines } from './room';
 import { takeApart, type Parting } from './takeApart';
@@ -44,6 +45,7 @@ export interface Blocked {
 }
 export interface BuildOrder {
   readonly joinings: readonly Joining[];
+  readonly drilledTogether: readonly DrilledTogether[];
   readonly blocked: readonly Blocked[];
 }
 
@@ -65,19 +67,18 @@ export function buildOrder(assembly: Assembly, values: AdjusterValues): BuildOrd
   // What is blocked, and what has no solid, is told in the order it is stated.
   const made = new Set(partings.flatMap((p) => p.undoes.map((b) => b.connection.id)));
   const stated = of.bonds.filter((b) => !made.has(b.connection.id));
-  return {
-    joinings: [
-      ...stated.filter((b) => b.binds.length > 1).map((b) => asStated(b.connection)),
-      ...alikeTogether(partings.map((p, i) => joiningOf(p, nextOf(partings, i), ids)).reverse()),
-      ...stated.filter((b) => b.binds.length < 2).map((b) => asStated(b.connection)),
-    ],
-    blocked,
-  };
+  const joinings = [
+    ...stated.filter((b) => b.binds.length > 1).map((b) => asStated(b.connection)),
+    ...alikeTogether(partings.map((p, i) => joiningOf(p, nextOf(partings, i), ids)).reverse()),
+    ...stated.filter((b) => b.binds.length < 2).map((b) => asStated(b.connection)),
+  ];
+  return { joinings, drilledTogether: drilledTogether(joinings, of, room), blocked };
 }
 
 /** Without looking for an order: for figures in which it does not count. */
 export const inStatedOrder = (assembly: Assembly, values: AdjusterValues): BuildOrder => ({
   joinings: connectionsAsSet(assembly, values).map(asStated),
+  drilledTogether: [],
   blocked: [],
 });
 
@@ -112,7 +113,8 @@ function joiningOf(
     })),
     lot: ids(lot),
     after: after.map((p) => p.undoes[0]!.connection.id),
-    shutsIn: frees.map((b) => b.connection.id),
+    // What is glued or soldered is as it is.
+    shutsIn: frees.flatMap(({ connection: c }) => (c.reversible && c.kind !== 'socketed' ? [c.id] : [])),
     unreached,
   };
 }

@@ -98,10 +98,13 @@ function undoneAlone(
 
 /** One after the other the lots leave what is left, small ones first; null where not all can. */
 function leaving(parts: readonly (readonly number[])[], bond: Bond, room: Room): readonly Leaving[] | null {
-  const { axis } = bond;
+  const { axis, binds } = bond;
   const first: readonly Vec3[] = axis ? [axis, scale(axis, -1)] : [];
   const found: Leaving[] = [];
-  let left = [...parts].sort((a, b) => a.length - b.length);
+  // What goes on or into another moves, where both are of a size.
+  let left = [...parts].sort(
+    (a, b) => a.length - b.length || Number(b.includes(binds[0]!)) - Number(a.includes(binds[0]!)),
+  );
   while (left.length > 1) {
     let one: Leaving | null = null;
     for (const part of left) {

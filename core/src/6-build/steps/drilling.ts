@@ -1,6 +1,9 @@
 /** Holes: punched, small bit first, full size after, in the bent bar; the last ones wait for the hanging rig. */
 import { figure, say } from '../../0-base';
-import type { BuildStep, StepMaker } from '../step';
+import { AND } from '../joinedAs';
+import { namesOf } from '../namesOf';
+import { byHole } from '../order/drilledTogether';
+import { connectStep, type BuildStep, type StepMaker } from '../step';
 import { workedAs } from '../workedAs';
 
 /** A pilot about a third of the hole, never under 2 mm: the web of the larger bit then cuts nothing. */
@@ -10,7 +13,9 @@ const CAUTION = 'Sleeves and hair back. Clamp it: a caught bit spins it.';
 export const drilling: StepMaker = {
   id: 'drilling',
   place: 40,
-  make: ({ bars, rig }) => {
+  make: ({ bars, rig, order }) => {
+    const together = byHole(order.drilledTogether);
+    const nameOf = namesOf(rig);
     const twins = new Map(rig.bodies.flatMap((b) => b.members.map((m) => [m.id, m.twin] as const)));
     const byMember = new Map(bars.map((b) => [b.member, b]));
     const isRound = new Set(
@@ -28,13 +33,16 @@ export const drilling: StepMaker = {
         .filter((m) => m.kind === 'hole' && !m.last)
         .flatMap((mark): BuildStep[] => {
           const diameter = mark.diameter!;
+          const glued = together.get(mark.id);
+          // Told once, with the first of them.
+          if (glued && glued.pieces[0] !== bar.member) return [];
           return [
             {
               id: `pilot:${mark.id}`,
               about: bar.member,
               final: false,
               minutes: 3,
-              needs: [`mark:${bar.member}`, ...bends],
+              needs: [`mark:${bar.member}`, ...bends, ...(glued ? [connectStep(glued.after)] : [])],
               title: say`Mark and pilot the hole for the ${mark.name}`,
               tool: `${worked.begin}, drill`,
               figures: [
@@ -42,11 +50,13 @@ export const drilling: StepMaker = {
                 mark.place ?? say`in the middle of the width`,
                 say`pilot ${figure('drill', pilotFor(diameter))}`,
               ],
-              check: other
-                ? say`Clamped to the ${other.name}, ends flush: the hole is drilled through both in one pass, so that they match.`
-                : isRound.has(bar.member)
-                  ? say`On the line, and the far wall marked right opposite: a strip of paper round the tube finds it.`
-                  : say`The mark is where it should be, measured from both edges.`,
+              check: glued
+                ? say`The glue has set, and the mark is where it should be, measured from both edges.`
+                : other
+                  ? say`Clamped to the ${other.name}, ends flush: the hole is drilled through both in one pass, so that they match.`
+                  : isRound.has(bar.member)
+                    ? say`On the line, and the far wall marked right opposite: a strip of paper round the tube finds it.`
+                    : say`The mark is where it should be, measured from both edges.`,
               caution,
             },
             {
@@ -55,9 +65,11 @@ export const drilling: StepMaker = {
               final: true,
               minutes: 4,
               needs: [`pilot:${mark.id}`],
-              makes: [mark.id],
-              handles: [bar.member],
-              title: say`Drill the ${mark.name} hole to size`,
+              makes: glued ? glued.pieces.map((p) => `${p}/hole/${glued.connection}`) : [mark.id],
+              handles: glued ? glued.pieces : [bar.member],
+              title: glued
+                ? say`Drill through the ${AND.format(glued.pieces.map(nameOf))} in one go for the ${mark.name}`
+                : say`Drill the ${mark.name} hole to size`,
               tool: 'drill',
               figures: [say`${figure('drill', diameter)}`, ...(worked.drilled ? [say`${worked.drilled}`] : [])],
               check: say`The bolt passes without force and without rattle.`,

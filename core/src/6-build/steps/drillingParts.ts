@@ -1,7 +1,10 @@
 /** Holes that connections need in plates, boards, prints and fittings: members have theirs on their own sheets. */
 import { figure, say } from '../../0-base';
 import { holeSheets } from '../../5-stock';
-import type { BuildStep, StepMaker } from '../step';
+import { AND } from '../joinedAs';
+import { namesOf } from '../namesOf';
+import { byHole } from '../order/drilledTogether';
+import { connectStep, type BuildStep, type StepMaker } from '../step';
 import { workedAs } from '../workedAs';
 
 const CAUTION = 'Sleeves and hair back. Clamp the piece: a caught bit spins it.';
@@ -9,45 +12,57 @@ const CAUTION = 'Sleeves and hair back. Clamp the piece: a caught bit spins it.'
 export const drillingParts: StepMaker = {
   id: 'drillingParts',
   place: 42,
-  make: ({ rig }) =>
-    holeSheets(rig).flatMap(({ piece, name, marks }) => {
+  make: ({ rig, order }) => {
+    const together = byHole(order.drilledTogether);
+    const nameOf = namesOf(rig);
+    return holeSheets(rig).flatMap(({ piece, name, marks }) => {
       const worked = workedAs(rig, piece);
-      return marks.map((hole): BuildStep => ({
-        id: `drill:${hole.id}`,
-        about: piece,
-        final: true,
-        minutes: 6,
-        needs: [],
-        makes: [hole.id],
-        handles: [piece],
-        title: hole.thread
-          ? say`Drill the ${name} for the ${hole.name} and tap it ${hole.thread}`
-          : say`Drill the ${name} for the ${hole.name}`,
-        tool: [
-          worked.begin,
-          'drill',
-          ...(hole.thread ? [`${hole.thread} tap`] : []),
-          ...(hole.sunk ? ['countersink'] : []),
-        ].join(', '),
-        figures: [
-          hole.place,
-          say`${figure('drill', hole.diameter)}`,
-          ...(worked.drilled ? [say`${worked.drilled}`] : []),
-          ...(hole.recess
-            ? [
-                say`first ${figure('drill', hole.recess.diameter)}, ${figure('length', hole.recess.depth, 1)} deep, for its head`,
-              ]
-            : []),
-          ...(hole.deep === null
-            ? []
-            : [say`thread ${figure('length', hole.deep, 1)} deep${worked.tapped ? `, ${worked.tapped}` : ''}`]),
-        ],
-        check: hole.thread
-          ? say`The screw runs in by hand and does not wobble.`
-          : hole.sunk
-            ? say`The screw passes without rattle, and its head lies flush.`
-            : say`The screw passes without force and without rattle.`,
-        caution: `${worked.care} ${CAUTION}`,
-      }));
-    }),
+      return marks.flatMap((hole): BuildStep[] => {
+        const others = together.get(hole.id);
+        // Told once, with the first of them.
+        if (others && others.pieces[0] !== piece) return [];
+        return [
+          {
+            id: `drill:${hole.id}`,
+            about: piece,
+            final: true,
+            minutes: 6,
+            needs: others ? [connectStep(others.after)] : [],
+            makes: others ? others.pieces.map((p) => `${p}/hole/${others.connection}`) : [hole.id],
+            handles: others ? others.pieces : [piece],
+            title: others
+              ? say`Drill through the ${AND.format(others.pieces.map(nameOf))} in one go for the ${hole.name}`
+              : hole.thread
+                ? say`Drill the ${name} for the ${hole.name} and tap it ${hole.thread}`
+                : say`Drill the ${name} for the ${hole.name}`,
+            tool: [
+              worked.begin,
+              'drill',
+              ...(hole.thread ? [`${hole.thread} tap`] : []),
+              ...(hole.sunk ? ['countersink'] : []),
+            ].join(', '),
+            figures: [
+              hole.place,
+              say`${figure('drill', hole.diameter)}`,
+              ...(worked.drilled ? [say`${worked.drilled}`] : []),
+              ...(hole.recess
+                ? [
+                    say`first ${figure('drill', hole.recess.diameter)}, ${figure('length', hole.recess.depth, 1)} deep, for its head`,
+                  ]
+                : []),
+              ...(hole.deep === null
+                ? []
+                : [say`thread ${figure('length', hole.deep, 1)} deep${worked.tapped ? `, ${worked.tapped}` : ''}`]),
+            ],
+            check: hole.thread
+              ? say`The screw runs in by hand and does not wobble.`
+              : hole.sunk
+                ? say`The screw passes without rattle, and its head lies flush.`
+                : say`The screw passes without force and without rattle.`,
+            caution: `${worked.care} ${CAUTION}`,
+          },
+        ];
+      });
+    });
+  },
 };

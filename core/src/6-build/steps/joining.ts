@@ -1,10 +1,12 @@
 /** Everything that is put together, in the order that was found: one step a joining. */
 import { figure, say, type Phrase, type Vec3 } from '../../0-base';
-import { jointName, washerId } from '../../2-frame';
 import { holeSheets, type BarPlan } from '../../5-stock';
 import type { Joint, Rig } from '../../model';
 import type { Joining } from '../order/buildOrder';
+import { byHole } from '../order/drilledTogether';
+import { closedBy } from '../closedHollow';
 import { AND, joinedAs } from '../joinedAs';
+import { namesOf } from '../namesOf';
 import { squareCheck } from '../squareCheck';
 import { connectStep, type BuildStep, type StepMaker } from '../step';
 
@@ -15,6 +17,17 @@ export const joining: StepMaker = {
     const nameOf = namesOf(rig);
     const stated = new Map(rig.bodies.flatMap((b) => b.connections ?? []).map((c) => [c.id, c]));
     const joints = new Map(rig.bodies.flatMap((b) => b.joints).map((j) => [j.id, j]));
+    const closing = closedBy(rig, order);
+    const cameras = new Set(
+      [...stated.values()].flatMap((c) => (c.kind === 'bolted' && c.end.kind === 'camera' ? [c.id] : [])),
+    );
+    // What is drilled once glued waits for that.
+    const together = new Map(
+      [...byHole(order.drilledTogether)].map(([hole, t]): [string, string] => [
+        `drill:${hole}`,
+        `drill:${t.pieces[0]!}/hole/${t.connection}`,
+      ]),
+    );
     const prepared = preparedBy(rig, bars);
     const dry = new Map(rig.bodies.flatMap((b) => b.joints.map((j) => [j.id, `dryfit:${b.id}`] as const)));
     return order.joinings.map((j): BuildStep => {
@@ -24,6 +37,11 @@ export const joining: StepMaker = {
       const dries = Math.max(...ways.map((w) => w.dries));
       const cautions = [
         ...new Set(ways.flatMap((w) => w.caution ?? [])),
+        ...(closing.has(j.id)
+          ? [
+              'It closes the pipes all round: drill a vent of 3 mm where it does not show first, or steam blows the solder out.',
+            ]
+          : []),
         ...(j.unreached ? ['No tool reaches its screw past what stands there: change what is in the way first.'] : []),
       ];
       return {
@@ -33,9 +51,11 @@ export const joining: StepMaker = {
         minutes: ways.reduce((sum, w) => sum + w.minutes, 0),
         needs: [
           ...j.after.map(connectStep),
-          ...pieces.flatMap((p) => prepared.get(p) ?? []),
-          ...j.connections.flatMap((c) => (c.reversible ? [] : (dry.get(c.pieces[1] ?? '') ?? []))),
-          ...j.connections.flatMap((c) => c.holes.map((h) => `drill:${h.piece}/hole/${c.id}`)),
+          ...pieces.flatMap((p) => prepared.get(p) ?? []).filter((id) => !together.has(id)),
+          ...j.connections.flatMap((c) => (c.reversible ? [] : (dry.get(c.id) ?? dry.get(c.pieces[1] ?? '') ?? []))),
+          ...j.connections
+            .flatMap((c) => c.holes.map((h) => `drill:${h.piece}/hole/${c.id}`))
+            .map((id) => together.get(id) ?? id),
         ],
         does: j.connections.map((c) => c.id),
         handles: pieces,
@@ -49,14 +69,14 @@ export const joining: StepMaker = {
               : [];
           }),
           ...(hardware.length > 0 ? [say`with ${AND.format(counted(hardware.map(nameOf)))}`] : []),
-          ...waysIn(j, nameOf),
+          ...waysIn(j),
           ...depths(j, joints),
           ...different(squareCheck(rig, j.connections, new Set(j.lot))),
           ...(dries > 0 ? [say`leave it ${figure('time', dries, 0)} before it is loaded; the label decides`] : []),
         ],
         check: ways[0]!.check,
         caution: cautions.length > 0 ? cautions.join(' ') : null,
-        ...(j.shutsIn.length > 0 ? { shutsIn: shutIn(j, order.joinings, nameOf) } : {}),
+        ...(j.shutsIn.length > 0 ? { shutsIn: shutIn(j, order.joinings, cameras, nameOf) } : {}),
         ...(dries > 0 ? { dries } : {}),
         joins: j,
       };
@@ -76,12 +96,12 @@ function counted(names: readonly string[]): readonly string[] {
 }
 
 /** From where each screw goes in. */
-const waysIn = ({ comes, connections }: Joining, nameOf: (piece: string) => string): readonly Phrase[] =>
+const waysIn = ({ comes, connections }: Joining): readonly Phrase[] =>
   different(
     comes.flatMap(({ pieces, legs }) => {
       const screw = pieces.find((p) => connections.some((c) => p === `${c.id}/screw`));
       const from = legs.length > 0 ? sideOf(legs.at(-1)!.way) : null;
-      return from && screw ? [say`the ${nameOf(screw)} goes in ${from}`] : [];
+      return from && screw ? [say`the screw goes in ${from}`] : [];
     }),
   );
 
@@ -110,10 +130,18 @@ function depths(j: Joining, joints: ReadonlyMap<string, Joint>): readonly Phrase
 }
 
 /** What cannot be got at any more. */
-function shutIn(j: Joining, all: readonly Joining[], nameOf: (piece: string) => string): Phrase {
+function shutIn(
+  j: Joining,
+  all: readonly Joining[],
+  cameras: ReadonlySet<string>,
+  nameOf: (piece: string) => string,
+): Phrase {
   const shut = all.flatMap((o) => o.connections).filter((c) => j.shutsIn.includes(c.id));
   const names = [...new Set(shut.map((c) => (c.hardware.length > 0 ? c.name : nameOf(c.pieces[0]!))))];
-  return say`After this the ${AND.format(names)} cannot be got at any more: is it tight?`;
+  // A camera's screw waits for its camera.
+  return cameras.has(shut[0]!.id) && shut.length === 1
+    ? say`After this the ${names[0]!} cannot be turned any more: the camera goes on before, or this comes off for it.`
+    : say`After this the ${AND.format(names)} cannot be got at any more: see that all is right first.`;
 }
 
 /** The last of what is done to each piece before it is joined to others; what waits for the hanging rig is not asked for. */
@@ -132,17 +160,4 @@ function preparedBy(rig: Rig, bars: readonly BarPlan[]): ReadonlyMap<string, rea
       marks.map((m) => `drill:${m.id}`),
     );
   return found;
-}
-
-export function namesOf({ bodies }: Rig): (piece: string) => string {
-  const known = new Map(
-    bodies.flatMap((b) => [
-      ...[...b.members, ...b.parts].map((e) => [e.id, e.name] as const),
-      ...b.joints.map((j) => [j.id, jointName(j, b)] as const),
-      ...b.stations.flatMap((s) =>
-        Array.from({ length: s.count }, (_, i) => [washerId(s.id, i + 1), s.washer.name] as const),
-      ),
-    ]),
-  );
-  return (id) => known.get(id) ?? 'piece';
 }

@@ -1,11 +1,14 @@
-/** Build: the steps from the rig's own parts, in a valid order, ticked off and kept; cautions where work can hurt. */
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+/** Build: the steps from the rig's own parts in the order found for them, each shown coming together, ticked off and kept; cautions where work can hurt. */
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { mdiAlert, mdiLock } from '@mdi/js';
+import { fromEvent, map } from 'rxjs';
 import { cautionsOf } from '@tide-pebble/core';
-import { buildSteps, type BuildStep } from '@tide-pebble/core/making';
+import { blockedWords, type BuildStep } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
+import { BuildPlans } from '../../services/building';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
@@ -16,11 +19,12 @@ import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
 import { RigViews } from '../../ui/drawing/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
+import { BuildPicture } from './build-picture';
 
 @Component({
   selector: 'tp-build',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatCheckbox, LeftOut, StageLayout, RigViews, NoBench, Cautions, SayPipe, Icon],
+  imports: [MatButton, MatCheckbox, LeftOut, StageLayout, RigViews, NoBench, Cautions, SayPipe, Icon, BuildPicture],
   templateUrl: './build.html',
   styleUrl: './build.css',
 })
@@ -30,22 +34,34 @@ export class Build {
   protected readonly units = inject(Units).now;
   protected readonly icons = { caution: mdiAlert, final: mdiLock };
   protected readonly bench = injectBench();
-  private readonly stock = toSignal(this.workspace.stock$, { initialValue: null });
+  private readonly building = toSignal(inject(BuildPlans).plan$, { initialValue: null });
 
   protected readonly cautions = computed(() => {
     const bench = this.bench();
     return bench ? cautionsOf(bench.work.rig) : [];
   });
-  private readonly ordered = computed(() => {
+  /** Of the rig as it stands: of one before it nothing is said. */
+  private readonly plan = computed(() => {
+    const building = this.building();
     const bench = this.bench();
-    const stock = this.stock();
-    return bench && stock ? buildSteps(bench.work.rig, stock, bench.values) : null;
+    return building?.kind === 'planned' && bench?.work === building.bench.work && bench.values === building.bench.values
+      ? building.plan
+      : null;
   });
-  protected readonly loop = computed(() =>
-    this.ordered()?.kind === 'loop' ? 'Two steps wait for each other; the rig file must be mended.' : '',
-  );
+  /** Why there are no steps; empty where there are, or soon will be. */
+  protected readonly fault = computed(() => {
+    const building = this.building();
+    if (building?.kind === 'failed')
+      return `The order could not be worked out: ${building.reason}. The next change tries again.`;
+    return this.plan()?.ordered.kind === 'loop' ? 'Two steps wait for each other; the rig file must be mended.' : '';
+  });
+  protected readonly isWorking = computed(() => !this.plan() && !this.fault());
+  protected readonly blocked = computed(() => {
+    const bench = this.bench();
+    return bench ? (this.plan()?.blocked.map((b) => blockedWords(b, bench.work.rig)) ?? []) : [];
+  });
   protected readonly steps = computed(() => {
-    const ordered = this.ordered();
+    const ordered = this.plan()?.ordered;
     const done = this.bench()?.rig.done ?? {};
     return ordered?.kind === 'ordered'
       ? ordered.steps.map((step, i) => ({ step, number: i + 1, done: done[step.id] === true }))
@@ -54,10 +70,37 @@ export class Build {
   protected readonly next = computed(() => this.steps().find((s) => !s.done) ?? null);
   protected readonly doneCount = computed(() => this.steps().filter((s) => s.done).length);
 
+  private readonly narrow = matchMedia('(max-width: 900px)');
+  /** Without a column beside the steps: the picture stands in its own step. */
+  protected readonly isNarrow = toSignal(fromEvent(this.narrow, 'change').pipe(map(() => this.narrow.matches)), {
+    initialValue: this.narrow.matches,
+  });
+
+  /** The step that is looked at: what is next, until another is asked for. */
+  private readonly asked = linkedSignal<string | undefined, string | null>({
+    source: () => this.next()?.step.id,
+    computation: () => null,
+  });
+  protected readonly shown = computed(
+    () => this.steps().find((s) => s.step.id === this.asked()) ?? this.next() ?? this.steps().at(-1) ?? null,
+  );
+  protected show(step: BuildStep): void {
+    this.asked.set(step.id);
+  }
+
   protected tick(step: BuildStep, done: boolean): void {
     this.workspace.editRig(done ? 'ticking a step' : 'unticking a step', (rig) => {
       const { [step.id]: _was, ...others } = rig.done;
       return { ...rig, done: done ? { ...others, [step.id]: true as const } : others };
+    });
+  }
+
+  protected makeUnion(joint: string): void {
+    this.workspace.edit('a union in place of a coupling', {
+      kind: 'fitting',
+      id: crypto.randomUUID(),
+      target: joint,
+      fitting: 'union',
     });
   }
 }

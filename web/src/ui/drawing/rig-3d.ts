@@ -10,8 +10,9 @@ import {
   inject,
   input,
   signal,
+  untracked,
 } from '@angular/core';
-import type { PlacedPiece } from '@tide-pebble/core';
+import type { PlacedPiece, Vec3 } from '@tide-pebble/core';
 import { Pointer } from '../../services/pointer';
 import type { Bench } from '../../services/workspace';
 import { litBy } from './lit';
@@ -40,6 +41,8 @@ const SIDES = 20;
 const STILL_MS = 180;
 const SLOW_MS = 19;
 const COARSEST = 0.4;
+const HOME: ReadonlyMap<string, Vec3> = new Map();
+const NONE: ReadonlySet<string> = new Set();
 const COLOUR_TOKEN = {
   steel: '--steel',
   wood: '--wood',
@@ -78,6 +81,14 @@ export class Rig3d {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly pointer = inject(Pointer);
   readonly bench = input.required<Bench>();
+  /** Pieces that are there, by the element they stand for; null: all. */
+  readonly only = input<ReadonlySet<string> | null>(null);
+  /** How far pieces are away from where they belong, m. */
+  readonly away = input<ReadonlyMap<string, Vec3>>(HOME);
+  /** Lit beside what is pointed at. */
+  readonly picked = input<ReadonlySet<string>>(NONE);
+  /** Of what is looked at: when it changes the onlooker comes to what is there. */
+  readonly about = input('');
   private readonly pieces = computed(() => this.bench().judged.evaluation.pieces);
   protected readonly fault = signal('');
   private readonly scene = new Scene();
@@ -101,17 +112,24 @@ export class Rig3d {
     this.scene.add(this.rig);
     effect(() => {
       this.fill(this.pieces());
-      const rig = this.bench().rig.id;
-      if (rig !== this.seen) this.lookAt(this.pieces());
-      this.seen = rig;
+      untracked(() => this.put());
+      const seen = `${this.bench().rig.id} ${this.about()}`;
+      if (seen !== this.seen) untracked(() => this.lookAt());
+      this.seen = seen;
+      this.paint();
+    });
+    effect(() => {
+      this.put();
       this.paint();
     });
     effect(() => {
       const lit = litBy(this.pointer.at(), this.bench());
-      for (const mesh of this.meshes())
-        mesh.material.color.copy(
-          lit.has(String(mesh.userData['owner'])) ? this.sea : (mesh.userData['colour'] as Color),
-        );
+      const picked = this.picked();
+      this.pieces();
+      for (const mesh of this.meshes()) {
+        const owner = String(mesh.userData['owner']);
+        mesh.material.color.copy(lit.has(owner) || picked.has(owner) ? this.sea : (mesh.userData['colour'] as Color));
+      }
       this.paint();
     });
     afterNextRender(() => this.start(destroyed));
@@ -148,6 +166,20 @@ export class Rig3d {
     this.pointer.point(hit ? String(hit.object.userData['owner']) : null);
   }
 
+  /** Each piece where it is now, and only those that are there. */
+  private put(): void {
+    const [only, away] = [this.only(), this.away()];
+    for (const mesh of this.meshes()) {
+      const owner = String(mesh.userData['owner']);
+      mesh.visible = only === null || only.has(owner);
+      const by = away.get(owner);
+      mesh.matrix.copy(mesh.userData['home'] as Matrix4);
+      if (by) mesh.matrix.setPosition(new Vector3().setFromMatrixPosition(mesh.matrix).add(new Vector3(...by)));
+      // Rays are sent at where it is drawn.
+      mesh.matrixWorldNeedsUpdate = true;
+    }
+  }
+
   private meshes(): Mesh<BufferGeometry, MeshBasicMaterial>[] {
     return this.rig.children as Mesh<BufferGeometry, MeshBasicMaterial>[];
   }
@@ -162,7 +194,7 @@ export class Rig3d {
     }
     element.append(this.renderer.domElement);
     this.controls = new OrbitControls(this.camera, this.renderer.domElement);
-    this.lookAt(this.pieces());
+    this.lookAt();
     this.controls.addEventListener('change', () => this.paint());
     const observer = new ResizeObserver(() => {
       const { clientWidth: width, clientHeight: height } = element;
@@ -218,19 +250,28 @@ export class Rig3d {
       mesh.userData['owner'] = flat.owner;
       mesh.userData['colour'] = mesh.material.color.clone();
       mesh.matrixAutoUpdate = false;
-      mesh.matrix = place;
+      mesh.userData['home'] = place;
+      mesh.matrix.copy(place);
       this.rig.add(mesh);
     }
   }
 
-  /** The whole rig in view: the camera stands off by its size. Done once a rig, so that an edit does not move the onlooker. */
-  private lookAt(pieces: readonly PlacedPiece[]): void {
+  /** All that is there in view: the camera stands off by its size. Done once a rig, so that an edit does not move the onlooker. */
+  private lookAt(): void {
     const box = new Box3();
-    for (const mesh of this.meshes()) box.expandByPoint(new Vector3().setFromMatrixPosition(mesh.matrix));
-    if (pieces.length === 0 || box.isEmpty()) return;
+    for (const mesh of this.meshes()) {
+      if (!mesh.visible) continue;
+      mesh.geometry.computeBoundingBox();
+      box.union(mesh.geometry.boundingBox!.clone().applyMatrix4(mesh.matrix));
+    }
+    if (box.isEmpty()) return;
     const middle = box.getCenter(new Vector3());
-    const size = Math.max(0.25, box.getSize(new Vector3()).length());
-    this.camera.position.copy(middle).add(new Vector3(0.75, -0.95, 0.45).multiplyScalar(size * 1.35));
+    const size = Math.max(0.1, box.getSize(new Vector3()).length());
+    // Once somebody has turned it, it stays turned.
+    const from = this.seen
+      ? this.camera.position.clone().sub(this.controls?.target ?? middle)
+      : new Vector3(0.75, -0.95, 0.45);
+    this.camera.position.copy(middle).add(from.setLength(size * 1.75));
     this.controls?.target.copy(middle);
     this.camera.lookAt(middle);
     this.controls?.update();

@@ -1,0 +1,90 @@
+/** A step in the round: what is there by then, and what comes to it along its way; still where motion is not wanted. */
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  untracked,
+} from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import type { BuildStep } from '@tide-pebble/core/making';
+import type { Bench } from '../../services/workspace';
+import { Rig3d } from '../../ui/drawing/rig-3d';
+import { offsetsAt } from './coming-together';
+
+/** One piece after the other takes so long, and all of them at most, ms. */
+const EACH_MS = 800;
+const ALL_MS = 6000;
+
+@Component({
+  selector: 'tp-build-picture',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Rig3d, MatButton],
+  template: `
+    <tp-rig-3d [bench]="bench()" [only]="there()" [away]="away()" [picked]="handled()" [about]="step().id" />
+    @if (comes().length > 0) {
+      <p class="no-print">
+        @if (still) {
+          <button mat-button (click)="t.set(t() < 1 ? 1 : 0)">
+            {{ t() < 1 ? 'Show it together' : 'Show it apart' }}
+          </button>
+        } @else {
+          <button mat-button (click)="play()">Show it again</button>
+        }
+      </p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-rows: minmax(0, 1fr) auto;
+      height: 100%;
+    }
+    p {
+      margin: 0;
+    }
+  `,
+})
+export class BuildPicture {
+  readonly bench = input.required<Bench>();
+  readonly step = input.required<BuildStep>();
+  protected readonly still = matchMedia('(prefers-reduced-motion: reduce)').matches;
+  protected readonly comes = computed(() => this.step().joins?.comes ?? []);
+  /** How far it has come together, 0 to 1. */
+  protected readonly t = linkedSignal({ source: this.step, computation: () => 0 });
+  protected readonly handled = computed(() => new Set((this.step().handles ?? []).map(ownerOf)));
+  /** Everything that hangs together by then; of a step that handles nothing, the whole rig. */
+  protected readonly there = computed(() =>
+    this.handled().size === 0 ? null : new Set([...(this.step().joins?.lot ?? []), ...this.handled()]),
+  );
+  protected readonly away = computed(() => offsetsAt(this.comes(), this.bench().judged.evaluation.pieces, this.t()));
+  private frame = 0;
+
+  constructor() {
+    effect(() => {
+      this.step();
+      untracked(() => this.play());
+    });
+    inject(DestroyRef).onDestroy(() => cancelAnimationFrame(this.frame));
+  }
+
+  protected play(): void {
+    cancelAnimationFrame(this.frame);
+    this.t.set(0);
+    if (this.still || this.comes().length === 0) return;
+    const lasts = Math.min(ALL_MS, EACH_MS * this.comes().length);
+    const start = performance.now() + EACH_MS / 2;
+    const tick = (now: number): void => {
+      this.t.set(Math.min(1, Math.max(0, (now - start) / lasts)));
+      if (this.t() < 1) this.frame = requestAnimationFrame(tick);
+    };
+    this.frame = requestAnimationFrame(tick);
+  }
+}
+
+/** A washer is drawn with its row. */
+const ownerOf = (piece: string): string => piece.replace(/\/\d+$/, '');
