@@ -77,7 +77,7 @@ export { nutsFor } from './connections/nutsFor';
 export { threadThatHolds } from './edits/threadThatHolds';
 export type { ConnectionFault } from './connections/kind';
 export { RARER_THREADS, threadCalled, THREADS } from './hardware/thread';
-export { ACROSS_FLATS, isTabled, WING_SPAN } from './hardware/sizes';
+export { ACROSS_FLATS, isTabled, SOCKET_WIDE, WING_HEIGHT, WING_SPAN } from './hardware/sizes';
 export { fastenerMass, type Fastener } from './hardware/fastenerMass';
 export { stackUp, type StackInput, type StackLayer, type StackUp } from './hardware/stackUp';
 export { overlapsOf, SEEN as OVERLAP_SEEN, type Looked, type Overlap, type OverlapMemory } from './solids/overlaps';

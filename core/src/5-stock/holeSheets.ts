@@ -26,7 +26,7 @@ export interface HoleMark {
   /** How far, m. */
   readonly deep: number | null;
   /** A pocket round it for its head, m. */
-  readonly recess: { readonly diameter: number; readonly depth: number } | null;
+  readonly recess: { readonly diameter: number; readonly depth: number; readonly six?: true } | null;
   /** For a head that lies flush. */
   readonly sunk: boolean;
   readonly place: Phrase;

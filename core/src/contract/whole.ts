@@ -47,7 +47,7 @@ const connection = z.strictObject({
         diameter: z.number(),
         thread: z.string().nullable(),
         deep: z.number().optional(),
-        recess: z.strictObject({ diameter: z.number(), depth: z.number() }).optional(),
+        recess: z.strictObject({ diameter: z.number(), depth: z.number(), six: z.literal(true).optional() }).optional(),
         sold: z.literal(true).optional(),
         sunk: z.boolean().optional(),
       }),

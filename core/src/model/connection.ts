@@ -57,6 +57,8 @@ const bolted = z.strictObject({
   hole: positive.optional(),
   /** How deep its head lies in the first layer. */
   recess: positive.optional(),
+  /** The recess is filed to the six sides of what lies in it: no tool has to hold it. */
+  held: z.literal(true).optional(),
   /** A rod of the rig that stands for the screw, with a nut for its head. */
   screw: id.optional(),
   /** A stud: instead of a head its first end is screwed so deep into a piece. Its point lies on that piece's face. */

@@ -25,6 +25,8 @@ export interface ConnectionHole {
 export interface Recess {
   readonly diameter: number;
   readonly depth: number;
+  /** Filed to six sides, so that what lies in it cannot turn. */
+  readonly six?: true;
 }
 /** A layer of a stack, from the head on, head and last nut left out. */
 export interface Layer {

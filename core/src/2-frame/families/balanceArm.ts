@@ -185,6 +185,7 @@ function build(input: FamilyInput): Rig {
       way: lay[id].across,
       thread,
       recess,
+      held: true,
       stack: [
         { kind: 'piece', piece: `${id}-clamp`, wall: 'near' },
         { kind: 'row', station: id },

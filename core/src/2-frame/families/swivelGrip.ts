@@ -39,7 +39,7 @@ const EAR = 0.004; // the bracket's flange, clamped against the wood
 const IN_WOOD = 0.03; // of an upright bolt, down to the middle of the cross dowel it is screwed into
 const BARREL = { radius: 0.007, length: 0.028 };
 const FACING = 0.002; // leather or rubber
-const OVER_NUT = 0.008; // between an upright bolt's wings and the plate bridging it: room for the camera's screw
+const OVER_NUT = 0.0105; // between an upright bolt's wings and the plate bridging it: room for the camera's screw
 const PAD = 0.0015;
 /** What the ear reaches below its bolt: the hole’s width and a little, so that it does not tear out. */
 const EAR_BELOW = 0.01;

@@ -241,6 +241,7 @@ function build(input: FamilyInput): Rig {
             rod: true,
             // Nut and end of thread lie in the block, clear of the tube.
             recess: NUT.of({ name: AXLE })! + 2 * threadOf(AXLE).pitch + 0.0002,
+            held: true,
             stack: [piece('pan-block', 'near'), piece('pan-bearing'), piece('grip-sleeve')],
             end: { kind: 'lock' },
           },

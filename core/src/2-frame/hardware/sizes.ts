@@ -59,6 +59,9 @@ export const ACROSS_FLATS = table(
   'ISO 272, ASME B18.2.1',
   [5.5, 7, 8, 10, 13, 16, 18, 11.11, 12.7, 14.29, 19.05],
 );
+/** A socket for a hexagon is so many times as wide as its flats are apart. */
+export const SOCKET_WIDE = 1.5;
+
 export const HEX_HEAD = table(
   'hexagon head',
   'ISO 4014 and 4017, ASME B18.2.1',

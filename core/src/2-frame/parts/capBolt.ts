@@ -1,20 +1,25 @@
 /** Screws through the cap that closes a pipe: what goes up the pipe, and what clears the cap beside it. */
 import { materialOf } from '../../0-base';
 import { fittingFor } from '../fittings/fittingFor';
-import { ACROSS_FLATS, FLAT_WASHER } from '../hardware/sizes';
+import { ACROSS_FLATS, FLAT_WASHER, SOCKET_WIDE } from '../hardware/sizes';
 import type { OwnSizes } from './ownSizes';
 import { pipeOf } from './pipes';
 
 const HEAD_CLEAR = 0.0002; // round the corners of a head, in the pipe
 
-/** The first of these threads whose head or nut, and the washer that plastic asks for, go up the pipe that the cap closes; the last where none does. */
+/** The first of these threads whose head or nut, and the washer that plastic asks for, go up the pipe that the cap closes, and a socket into the cap; the last where none does. */
 export function inPipe(pipe: string, own: OwnSizes, threads: readonly string[]): string {
   const { section, material } = pipeOf(pipe, own).size.stock;
   const bore = section.kind === 'tube' ? section.outerDiameter - 2 * section.wall : 0;
   const isSoft = materialOf(material)?.look === 'plastic';
+  const open = section.kind === 'tube' ? section.outerDiameter : 0;
   const across = (name: string): number =>
     Math.max((2 / Math.sqrt(3)) * ACROSS_FLATS.of({ name })!, isSoft ? FLAT_WASHER.outside.of({ name })! : 0);
-  return threads.find((t) => across(t) <= bore - HEAD_CLEAR) ?? threads.at(-1)!;
+  return (
+    threads.find(
+      (t) => across(t) <= bore - HEAD_CLEAR && SOCKET_WIDE * ACROSS_FLATS.of({ name: t })! <= open - HEAD_CLEAR,
+    ) ?? threads.at(-1)!
+  );
 }
 
 /** A camera screw's head over its corners, and how wide the pipe is that it would lie in, m. */

@@ -36,7 +36,7 @@ export function blockedWords({ pieces, connections, freedBy }: Blocked, rig: Rig
     toDo:
       between.length === 0
         ? say`No single one frees it: see in Frame whether pieces stand in each other, and leave one open until the others are on.`
-        : say`It goes together once it comes apart ${OR.format(named(between))}: ${turns ? 'a union there' : 'a bolt, pin or clamp there'}.`,
+        : say`It goes together with a union ${OR.format(named(between))}.`,
     unions: freedBy.flatMap((c) => {
       const joint = joints.get(c.pieces[1] ?? '');
       return c.kind === 'socketed' && joint?.fitting === 'coupling' ? [{ joint: joint.id, name: joint.name }] : [];

@@ -40,7 +40,7 @@ export interface Joining {
 export interface Blocked {
   readonly pieces: readonly string[];
   readonly connections: readonly Connection[];
-  /** Connections that would free it if they came apart by themselves, as a union does. */
+  /** Pipes in fittings that would free it if they came apart by themselves, as a union does. */
   readonly freedBy: readonly Connection[];
 }
 export interface BuildOrder {
@@ -167,9 +167,10 @@ function nextOf(partings: readonly Parting[], i: number): readonly Parting[] {
   return found;
 }
 
-/** Each connection is tried as if it came apart by itself. */
+/** Each pipe's end is tried as if it came apart by itself there. */
 function freedBy(lot: readonly number[], bonds: readonly Bond[], of: ToPart, lines: Lines): readonly Connection[] {
-  return bonds.slice(0, TRIED_AT_MOST).flatMap((bond) => {
+  const ends = bonds.filter((b) => b.connection.kind === 'socketed');
+  return ends.slice(0, TRIED_AT_MOST).flatMap((bond) => {
     const mended: ToPart = {
       ...of,
       bonds: of.bonds.map((b) => (b === bond ? { ...b, opens: true, turnsAbout: null } : b)),

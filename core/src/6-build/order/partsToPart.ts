@@ -24,6 +24,8 @@ export interface ToPart {
   readonly bonds: readonly Bond[];
   /** Directions that anything goes together by, each once, either way. */
   readonly axes: readonly Vec3[];
+  /** Tape, wraps and straps give way to everything. */
+  readonly soft: ReadonlySet<number>;
   /** The node of a piece, by its id; of a washer, its row's. */
   readonly numberOf: (piece: string) => number | undefined;
 }
@@ -40,6 +42,8 @@ export function toPart(assembly: Assembly, values: AdjusterValues, connections: 
   const numberOf = (piece: string): number | undefined =>
     numbers.get(piece) ?? numbers.get(piece.replace(/\/\d+$/, ''));
   const stated = new Map(rig.bodies.flatMap((b) => b.connections ?? []).map((c) => [c.id, c]));
+  // A clamp opens: what is screwed to it from inside is no prisoner of it.
+  const clamps = new Set(connections.flatMap((c) => (c.kind === 'clamped' ? [c.pieces[0]!] : [])));
   const bonds = connections.map((connection): Bond => {
     const own = (ids: readonly string[]): readonly number[] => [...new Set(ids.flatMap((id) => numberOf(id) ?? []))];
     const of = stated.get(connection.id) ?? null;
@@ -49,11 +53,17 @@ export function toPart(assembly: Assembly, values: AdjusterValues, connections: 
       binds: own([...connection.pieces, ...connection.hardware]),
       hardware: own(connection.hardware),
       axis: axisOf(connection, of, rig, (id) => shapes[numberOf(id) ?? -1]),
-      opens: OPENING.has(connection.kind) || isUnion(connection, rig),
+      opens:
+        OPENING.has(connection.kind) ||
+        isUnion(connection, rig) ||
+        (of?.kind === 'bolted' && of.held === true && clamps.has(connection.pieces[0]!)),
       turnsAbout: turnsAbout(connection, rig),
     };
   });
-  return { shapes, bonds, axes: axesOf(bonds), numberOf };
+  const soft = new Set(
+    connections.flatMap((c) => (c.kind === 'laid' ? [numberOf(c.pieces[0]!)] : [])).filter((n) => n !== undefined),
+  );
+  return { shapes, bonds, axes: axesOf(bonds), soft, numberOf };
 }
 
 function axisOf(

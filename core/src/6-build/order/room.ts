@@ -1,5 +1,5 @@
 /** Whether some pieces can leave others: straight out as far as they like, or a little way and then aside. */
-import { dot, scale, transform, type Vec3 } from '../../0-base';
+import { cross, dot, length, scale, subtract, transform, type Vec3 } from '../../0-base';
 import { columnsOf, latticeAlong, merged, PITCH, runsOf, type Columns, type Runs, type Span } from '../../2-frame';
 import { isAlong, type Bond, type ToPart } from './partsToPart';
 
@@ -120,6 +120,16 @@ export function roomFor(of: ToPart, linesAlong: Lines): Room {
       if (!at || !axis) return true;
       // The pipe itself runs in its fitting's thread.
       const engaged = new Set(binds);
+      const isRound = (p: number): boolean =>
+        shapes[p]!.flats.every(
+          (f) =>
+            f.shape.kind === 'tube' &&
+            isAlong([f.rotation[0][2], f.rotation[1][2], f.rotation[2][2]], axis) &&
+            length(cross(subtract(f.at, at), axis)) < GRAZE,
+        );
+      // What is round about the axis, or gives way, turns where it is.
+      const turning = (pieces: readonly number[]): readonly number[] =>
+        pieces.filter((p) => !of.soft.has(p) && (engaged.has(p) || !isRound(p)));
       const bare = (pieces: readonly number[]): readonly number[] => pieces.filter((p) => !engaged.has(p));
       const meet = (a: readonly number[], b: readonly number[]): boolean => {
         const [own, others] = [rings(a, at, axis), rings(b, at, axis)];
@@ -129,7 +139,8 @@ export function roomFor(of: ToPart, linesAlong: Lines): Room {
               return true;
         return false;
       };
-      return !meet(bare(turns), stay) && !meet(turns, bare(stay));
+      const [own, others] = [turning(turns), turning(stay)];
+      return !meet(bare(own), others) && !meet(own, bare(others));
     },
     meets: (a, b, way) => freeOf([a], [b], way) < Infinity,
     wayOut: (goes, stay, first) => {
@@ -162,9 +173,10 @@ interface Between {
   readonly runsWithin: (a: number, b: number, axis: Vec3) => boolean;
 }
 
-function between({ shapes, bonds }: ToPart): Between {
+function between({ shapes, bonds, soft }: ToPart): Between {
   const n = shapes.length;
   const opens = new Uint8Array(n * n);
+  for (const a of soft) for (let b = 0; b < n; b++) opens[a * n + b] = opens[b * n + a] = 1;
   const known = new Map<number, Bond[]>();
   for (const bond of bonds)
     for (const a of bond.binds)

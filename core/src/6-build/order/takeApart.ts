@@ -5,8 +5,8 @@
  */
 import type { Vec3 } from '../../0-base';
 import { scale } from '../../0-base';
-import type { Bond, ToPart } from './partsToPart';
-import { FAR, type Room, type WayOut } from './room';
+import { isAlong, type Bond, type ToPart } from './partsToPart';
+import type { Room, WayOut } from './room';
 import type { Tools } from './tools';
 
 /** Pieces that leave others, by their numbers. */
@@ -41,34 +41,37 @@ export function takeApart(
   const partings: Parting[] = [];
   const stuck: (readonly number[])[] = [];
   const left = new Set(of.bonds.filter((b) => b.binds.length > 1));
-  const waiting = lotsOf(pieces, [...left]);
+  const waiting = lotsOf(pieces, [...left]).map((lot) => ({ lot, by: -1 }));
   /** Could not be undone when so many were. */
   const failed = new Map<Bond, number>();
   while (waiting.length > 0) {
-    const lot = waiting.pop()!;
+    const { lot, by } = waiting.pop()!;
     const inLot = new Set(lot);
     const bonds = [...left].filter((b) => b.binds.every((p) => inLot.has(p)));
     if (bonds.length === 0) continue;
     const fail = (bond: Bond): void => void failed.set(bond, partings.length);
     const found =
       undoneAlone(lot, bonds, room, tools, fail) ??
+      undoneSideBySide(lot, bonds, room, tools) ??
       undoneTogether(lot, bonds, room, of) ??
-      undoneAlone(lot, bonds, room, null, fail);
+      undoneAlone(lot, bonds, room, null, fail) ??
+      undoneSideBySide(lot, bonds, room, null);
     if (!found) {
       stuck.push(lot);
       continue;
     }
-    // The parting just before was all that kept these.
-    const last = partings.at(-1);
-    if (last)
-      partings[partings.length - 1] = {
-        ...last,
-        frees: found.undoes.filter((b) => failed.get(b) === partings.length - 1 && !last.undoes.includes(b)),
-      };
+    // The parting that left this lot was all that kept these.
+    const last = partings[by];
+    if (last) partings[by] = { ...last, frees: [...last.frees, ...found.undoes.filter((b) => failed.get(b) === by)] };
     partings.push({ ...found, lot, frees: [] });
     for (const b of found.undoes) left.delete(b);
     // The largest is taken apart last: so it is built first, and the others are put on it.
-    waiting.push(...lotsOf(lot, [...left]).sort((a, b) => b.length - a.length));
+    const next = { by: partings.length - 1 };
+    waiting.push(
+      ...lotsOf(lot, [...left])
+        .sort((a, b) => b.length - a.length)
+        .map((l) => ({ lot: l, ...next })),
+    );
   }
   return { partings, stuck };
 }
@@ -89,17 +92,48 @@ function undoneAlone(
     );
     // In a ring nothing leaves: a screw may be drawn out of it, a pipe not.
     const isRing = parts.length === 1 && NEEDS_ROOM.has(bond.connection.kind) && !bond.opens;
-    const leaves = isRing || tools?.reach(bond, lot) === false ? null : leaving(parts, bond, room);
+    const leaves = isRing || tools?.reach(bond, lot) === false ? null : leaving(parts, [bond], room);
     if (leaves) return { undoes: [bond], leaves, unreached: tools === null };
     fail(bond);
   }
   return null;
 }
 
-/** One after the other the lots leave what is left, small ones first; null where not all can. */
-function leaving(parts: readonly (readonly number[])[], bond: Bond, room: Room): readonly Leaving[] | null {
-  const { axis, binds } = bond;
-  const first: readonly Vec3[] = axis ? [axis, scale(axis, -1)] : [];
+/** All screws and rods that go the same way through a piece at once: it comes off them in one go. */
+function undoneSideBySide(
+  lot: readonly number[],
+  bonds: readonly Bond[],
+  room: Room,
+  tools: Tools | null,
+): Found | null {
+  for (const bond of inOrderOff(bonds)) {
+    const { axis, hardware } = bond;
+    if (!axis || hardware.length === 0) continue;
+    for (const piece of bond.binds.filter((p) => !hardware.includes(p))) {
+      const undoes = bonds.filter(
+        (b) => b.axis && b.hardware.length > 0 && isAlong(b.axis, axis) && b.binds.includes(piece),
+      );
+      if (undoes.length < 2 || undoes.some((b) => tools?.reach(b, lot) === false)) continue;
+      const parts = lotsOf(
+        lot,
+        bonds.filter((b) => !undoes.includes(b)),
+      );
+      const leaves = leaving(parts, undoes, room);
+      if (leaves) return { undoes, leaves, unreached: tools === null };
+    }
+  }
+  return null;
+}
+
+/** One after the other the lots leave what is left, small ones first; null where not all can. `first`: the way that is tried before others. */
+function leaving(
+  parts: readonly (readonly number[])[],
+  undone: readonly Bond[],
+  room: Room,
+  way: Vec3 | null = undone[0]!.axis,
+): readonly Leaving[] | null {
+  const { binds } = undone[0]!;
+  const first: readonly Vec3[] = way ? [way, scale(way, -1)] : [];
   const found: Leaving[] = [];
   // What goes on or into another moves, where both are of a size.
   let left = [...parts].sort(
@@ -109,7 +143,7 @@ function leaving(parts: readonly (readonly number[])[], bond: Bond, room: Room):
     let one: Leaving | null = null;
     for (const part of left) {
       const stay = left.filter((p) => p !== part).flat();
-      const out = room.canTurn(part, stay, bond) ? room.wayOut(part, stay, first) : null;
+      const out = undone.every((b) => room.canTurn(part, stay, b)) ? room.wayOut(part, stay, first) : null;
       if (!out) continue;
       one = { pieces: part, out };
       left = left.filter((p) => p !== part);
@@ -123,22 +157,26 @@ function leaving(parts: readonly (readonly number[])[], bond: Bond, room: Room):
 
 /** Several at once along one direction: both legs of a ring out of their sockets. */
 function undoneTogether(lot: readonly number[], bonds: readonly Bond[], room: Room, { axes }: ToPart): Found | null {
-  let best: { readonly found: Found; readonly cost: number } | null = null;
+  const tried: { readonly undoes: readonly Bond[]; readonly way: Vec3; readonly cost: number }[] = [];
   for (const axis of axes)
     for (const way of [axis, scale(axis, -1)])
       for (const goes of lastOnes(lot, way, room)) {
         const going = new Set(goes);
         const undoes = bonds.filter((b) => b.binds.some((p) => going.has(p)) && b.binds.some((p) => !going.has(p)));
-        const cost = undoes.reduce((sum, b) => sum + (b.connection.reversible ? 1 : 10), 0);
-        if (best && cost >= best.cost) continue;
-        // Threads turn, and two that do not lie on one line cannot turn at once.
-        const rest = lot.filter((p) => !going.has(p));
-        const turning = undoes.filter((b) => b.turnsAbout);
-        if (turning.length > 1 || (turning[0] && (undoes.length > 1 || !room.canTurn(goes, rest, turning[0]))))
-          continue;
-        best = { found: { undoes, leaves: [{ pieces: goes, out: [{ way, by: FAR }] }], unreached: false }, cost };
+        // Screws are undone each with its tool; threads turn, and two that do not lie on one line cannot turn at once.
+        if (undoes.some((b) => b.hardware.length > 0)) continue;
+        if (undoes.some((b) => b.turnsAbout) && undoes.length > 1) continue;
+        tried.push({ undoes, way, cost: undoes.reduce((sum, b) => sum + (b.connection.reversible ? 1 : 10), 0) });
       }
-  return best?.found ?? null;
+  for (const { undoes, way } of tried.sort((a, b) => a.cost - b.cost)) {
+    const parts = lotsOf(
+      lot,
+      bonds.filter((b) => !undoes.includes(b)),
+    );
+    const leaves = leaving(parts, undoes, room, way);
+    if (leaves) return { undoes, leaves, unreached: false };
+  }
+  return null;
 }
 
 /** Sets of pieces that block one another along a way and are blocked by no other: they can go together. None where that is the whole lot. */

@@ -1,19 +1,20 @@
 /** Whether a spanner, a socket, a key or fingers reach the two ends of a screw past what is there. */
 import { dot, transform, type Vec3 } from '../../0-base';
-import { ACROSS_FLATS, threadCalled, WING_SPAN, type PieceShape } from '../../2-frame';
+import { ACROSS_FLATS, SOCKET_WIDE, threadCalled, WING_HEIGHT, WING_SPAN, type PieceShape } from '../../2-frame';
 import type { Bolted } from '../../model';
 import type { Bond, ToPart } from './partsToPart';
 import type { Room } from './room';
 
-/** A socket is so many times as wide as the flats are apart, and so long, m. */
-const SOCKET = { wide: 1.5, long: 0.05 };
+/** A socket is so long, m. */
+const SOCKET_LONG = 0.05;
 /** A spanner is so many times as long as the flats are apart, and swings so far before it is put on anew. */
 const SPANNER = { long: 10, swing: Math.PI / 6 };
-/** A key goes straight in so far before it may bend aside, m. */
-const KEY = 0.025;
-/** Fingers round a wing nut, beyond it and round it, m. */
+/** A key cut short goes straight in so far before it bends aside, m. */
+const KEY = 0.018;
+/** Fingers hold the wings from outside, from half way round, m. */
 const FINGERS = 0.02;
-/** What only grazes a tool is no hindrance, m. */
+const HALF_ROUND = Math.PI;
+/** What only grazes a tool is no hindrance, m; nor is seen what reaches less than half a line's distance into its way. */
 const GRAZE = 3e-4;
 /** A full turn is looked at in so many parts. */
 const BINS = 72;
@@ -22,8 +23,10 @@ const BINS = 72;
 interface Site {
   /** In the way straight above it. */
   readonly above: ReadonlySet<number>;
-  /** In the way of a spanner from each side; null where none is used. */
-  readonly beside: readonly ReadonlySet<number>[] | null;
+  /** In the way of a spanner or of fingers from each side, and how much of the round must be free; null where nothing comes from there. */
+  readonly beside: { readonly bins: readonly ReadonlySet<number>[]; readonly free: number } | null;
+  /** Either way will do: a socket from above, or a spanner from the side. */
+  readonly either: boolean;
 }
 export interface Tools {
   /** Both ends of the connection's screw can be turned or held while these pieces are there. */
@@ -44,11 +47,12 @@ export function toolsFor({ shapes }: ToPart, room: Room): Tools {
   };
 }
 
-function isReached({ above, beside }: Site, there: readonly number[]): boolean {
-  if (!there.some((p) => above.has(p))) return true;
-  if (!beside) return false;
-  const free = beside.map((bin) => !there.some((p) => bin.has(p)));
-  const needed = Math.round((SPANNER.swing / (2 * Math.PI)) * BINS);
+function isReached({ above, beside, either }: Site, there: readonly number[]): boolean {
+  const isOpen = !there.some((p) => above.has(p));
+  if (!beside || (either && isOpen)) return isOpen;
+  if (!either && !isOpen) return false;
+  const free = beside.bins.map((bin) => !there.some((p) => bin.has(p)));
+  const needed = Math.round((beside.free / (2 * Math.PI)) * BINS);
   return free.some((_, i) => Array.from({ length: needed }, (_b, k) => free[(i + k) % BINS]).every(Boolean));
 }
 
@@ -61,23 +65,33 @@ interface End {
   readonly outwards: Vec3;
 }
 
+/** Of what is turned, m. */
+interface Sizes {
+  readonly flats: number;
+  readonly diameter: number;
+  readonly wings: number;
+  readonly wingHeight: number;
+}
+
 function sitesOf({ stated, hardware, axis }: Bond, shapes: readonly PieceShape[], room: Room): readonly Site[] {
   const thread = stated?.kind === 'bolted' ? threadCalled(stated.thread) : null;
   if (stated?.kind !== 'bolted' || !axis || !thread) return [];
   const own = new Set(hardware);
-  const flats = ACROSS_FLATS.of(thread) ?? 1.6 * thread.diameter;
-  return endsOf(stated, shapes, hardware, axis, thread.diameter, WING_SPAN.of(thread) ?? 4 * thread.diameter).map(
-    (end) => siteOf(end, flats, thread.diameter, own, room),
-  );
+  const sizes: Sizes = {
+    flats: ACROSS_FLATS.of(thread) ?? 1.6 * thread.diameter,
+    diameter: thread.diameter,
+    wings: WING_SPAN.of(thread) ?? 4 * thread.diameter,
+    wingHeight: WING_HEIGHT.of(thread) ?? 2 * thread.diameter,
+  };
+  return endsOf(stated, shapes, hardware, axis, sizes).map((end) => siteOf(end, sizes, own, room));
 }
 
 function endsOf(
-  { id, head, root, screw, rod, end }: Bolted,
+  { id, head, held, root, screw, rod, end }: Bolted,
   shapes: readonly PieceShape[],
   hardware: readonly number[],
   axis: Vec3,
-  diameter: number,
-  wings: number,
+  { diameter, wings }: Sizes,
 ): readonly End[] {
   const back = axis.map((x) => -x) as unknown as Vec3;
   const round = (role: string): { at: Vec3; thick: number; radius: number } | null => {
@@ -91,7 +105,7 @@ function endsOf(
   };
   const ends: End[] = [];
   const top = screw !== undefined || rod ? round('nut-head') : round('screw');
-  if (top && !root && head !== 'square')
+  if (top && !root && !held && head !== 'square')
     ends.push({
       ...top,
       kind: head === 'sunk' ? 'key' : head === 'wing' ? 'fingers' : 'hex',
@@ -111,33 +125,37 @@ function endsOf(
 
 function siteOf(
   { kind, at, thick, radius, outwards }: End,
-  flats: number,
-  diameter: number,
+  { flats, diameter, wingHeight }: Sizes,
   own: ReadonlySet<number>,
   room: Room,
 ): Site {
-  const { lattice, cell, from: low, to: high, starts, uOf, vOf } = room.seenAlong(outwards).columns;
+  const { lattice, cell, from: starting, to: ending, starts, uOf, vOf } = room.seenAlong(outwards).columns;
   const sense = dot(lattice.axis, outwards) > 0 ? 1 : -1;
   const [u0, v0, t] = transform(lattice.frame, at);
   const face = sense * t + thick / 2;
-  const straight = kind === 'hex' ? (SOCKET.wide * flats) / 2 : kind === 'key' ? diameter / 2 : radius;
-  const long = kind === 'hex' ? SOCKET.long : kind === 'key' ? KEY : FINGERS;
-  const reach = kind === 'hex' ? SPANNER.long * flats : straight;
+  const straight = kind === 'hex' ? (SOCKET_WIDE * flats) / 2 : kind === 'key' ? diameter / 2 : radius;
+  // Wings turn where they stand; a socket and a key come from above.
+  const floor = kind === 'fingers' ? face - thick : face;
+  const top = kind === 'hex' ? face + SOCKET_LONG : kind === 'key' ? face + KEY : floor + wingHeight;
+  const reach = kind === 'hex' ? SPANNER.long * flats : kind === 'fingers' ? radius + FINGERS : straight;
+  const [low, high] = kind === 'hex' ? [face - thick, face] : [floor, top];
   const above = new Set<number>();
-  const beside = Array.from({ length: BINS }, () => new Set<number>());
+  const bins = Array.from({ length: BINS }, () => new Set<number>());
   for (let p = 0; p + 1 < starts.length; p++) {
     if (own.has(p)) continue;
     for (let i = starts[p]!; i < starts[p + 1]!; i++) {
       const [du, dv] = [uOf(cell[i]!) - u0, vOf(cell[i]!) - v0];
       if (Math.abs(du) > reach || Math.abs(dv) > reach) continue;
       const off = Math.hypot(du, dv);
-      const [from, to] = sense > 0 ? [low[i]!, high[i]!] : [-high[i]!, -low[i]!];
-      // Wings are turned from all round them, a socket or a key comes from above.
-      const floor = kind === 'fingers' ? face - thick : face;
-      if (off < straight && to > floor + GRAZE && from < face + long - GRAZE) above.add(p);
-      if (kind === 'hex' && off > flats / 2 && off < reach && to > face - thick + GRAZE && from < face - GRAZE)
-        beside[Math.floor(((Math.atan2(dv, du) + 2 * Math.PI) / (2 * Math.PI)) * BINS) % BINS]!.add(p);
+      const [from, to] = sense > 0 ? [starting[i]!, ending[i]!] : [-ending[i]!, -starting[i]!];
+      if (off < straight && to > floor + GRAZE && from < top - GRAZE) above.add(p);
+      if (kind !== 'key' && off > flats / 2 && off < reach && to > low + GRAZE && from < high - GRAZE)
+        bins[Math.floor(((Math.atan2(dv, du) + 2 * Math.PI) / (2 * Math.PI)) * BINS) % BINS]!.add(p);
     }
   }
-  return { above, beside: kind === 'hex' ? beside : null };
+  return {
+    above,
+    beside: kind === 'key' ? null : { bins, free: kind === 'hex' ? SPANNER.swing : HALF_ROUND },
+    either: kind === 'hex',
+  };
 }

@@ -47,7 +47,7 @@ export const drillingParts: StepMaker = {
               ...(worked.drilled ? [say`${worked.drilled}`] : []),
               ...(hole.recess
                 ? [
-                    say`first ${figure('drill', hole.recess.diameter)}, ${figure('length', hole.recess.depth, 1)} deep, for its head`,
+                    say`first ${figure('drill', hole.recess.diameter)}, ${figure('length', hole.recess.depth, 1)} deep, for its head${hole.recess.six ? ', then filed to its six sides so that it cannot turn' : ''}`,
                   ]
                 : []),
               ...(hole.deep === null

@@ -13,7 +13,7 @@ import {
   type BoltEnd,
   type BoltPiece,
 } from '../../hardware/boltUp';
-import { ACROSS_FLATS, CLEARANCE, FLAT_WASHER, TAPPING_HOLE } from '../../hardware/sizes';
+import { ACROSS_FLATS, CLEARANCE, FLAT_WASHER, SOCKET_WIDE, TAPPING_HOLE } from '../../hardware/sizes';
 import { threadCalled, type Thread } from '../../hardware/thread';
 import type { StackLayer } from '../../hardware/stackUp';
 import type { ConnectionHole, Layer, Recess } from '../connection';
@@ -378,12 +378,12 @@ function roomIn(of: Bolted, { rig }: Surroundings): { headRoom?: number; endRoom
   return { ...(headRoom === null ? {} : { headRoom }), ...(endRoom === null ? {} : { endRoom }) };
 }
 
-/** For a head's corners, or the washer under it, and a little room. */
+/** For the socket that turns a head, or the washer under it; where the recess itself holds it, for its corners: and a little room. */
 function recessOf(of: Bolted, depth: number, thread: Thread, around: Surroundings): Recess {
-  const corners = (ACROSS_FLATS.of(thread) ?? 2 * thread.diameter) / Math.cos(Math.PI / 6);
+  const flats = ACROSS_FLATS.of(thread) ?? 2 * thread.diameter;
   const washer = washersFor(of, around).head ? (FLAT_WASHER.outside.of(thread) ?? 0) : 0;
-  const least = Math.max(corners, washer) + ROUND_IT;
-  return { diameter: Math.ceil(least / DRILL - 1e-9) * DRILL, depth };
+  const least = Math.max(of.held ? flats / Math.cos(Math.PI / 6) : SOCKET_WIDE * flats, washer) + ROUND_IT;
+  return { diameter: Math.ceil(least / DRILL - 1e-9) * DRILL, depth, ...(of.held ? { six: true } : {}) };
 }
 const ROUND_IT = 0.0003;
 /** Bits for pockets go by half millimetres, m. */
