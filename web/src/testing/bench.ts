@@ -1,5 +1,13 @@
 /** A bench with the demo's kind of load, for component specs. */
-import { judged, workpiece, type KitItem, type Loadout, type RigDocument } from '@tide-pebble/core';
+import {
+  judged,
+  withoutHardware,
+  workpiece,
+  type KitItem,
+  type Loadout,
+  type Rig,
+  type RigDocument,
+} from '@tide-pebble/core';
 import type { Bench } from '../services/workspace';
 
 export const camera: KitItem = {
@@ -31,8 +39,20 @@ const limpet: RigDocument = {
   design: { kind: 'family', family: 'gimballed-bent-bar', dimensions: {}, choices: {}, edits: [] },
 };
 
-export function benchAt(values: Readonly<Record<string, number>>, family = 'gimballed-bent-bar'): Bench {
-  const rig: RigDocument = { ...limpet, design: { kind: 'family', family, dimensions: {}, choices: {}, edits: [] } };
+export function benchAt(
+  values: Readonly<Record<string, number>>,
+  family = 'gimballed-bent-bar',
+  choices: Readonly<Record<string, string>> = {},
+): Bench {
+  return benchOf({ kind: 'family', family, dimensions: {}, choices: { ...choices }, edits: [] }, values);
+}
+
+/** The same rig taken in hand and changed. */
+export const withRig = ({ work, values }: Bench, change: (rig: Rig) => Rig): Bench =>
+  benchOf({ kind: 'free', rig: change(withoutHardware(work.rig)) }, values);
+
+function benchOf(design: RigDocument['design'], values: Readonly<Record<string, number>>): Bench {
+  const rig: RigDocument = { ...limpet, design };
   const made = workpiece(rig, loadout, new Map([[camera.id, camera]]));
   if (!made.ok) throw new Error(made.reason);
   return { rig, loadout, setup: null, values, work: made.work, judged: judged(made.work, values, rig.wants) };

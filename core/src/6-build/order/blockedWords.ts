@@ -37,10 +37,9 @@ export function blockedWords({ pieces, connections, freedBy }: Blocked, rig: Rig
       between.length === 0
         ? say`No single one frees it: see in Frame whether pieces stand in each other, and leave one open until the others are on.`
         : say`It goes together with a union ${OR.format(named(between))}.`,
-    unions: freedBy.flatMap((c) => {
-      const joint = joints.get(c.pieces[1] ?? '');
-      return c.kind === 'socketed' && joint?.fitting === 'coupling' ? [{ joint: joint.id, name: joint.name }] : [];
-    }),
+    unions: [...new Set(freedBy.map((c) => joints.get(c.pieces[1] ?? '')))].flatMap((joint) =>
+      joint?.fitting === 'coupling' ? [{ joint: joint.id, name: joint.name }] : [],
+    ),
   };
 }
 

@@ -9,7 +9,7 @@ import {
   type Connection,
 } from '../../2-frame';
 import { drilledTogether, type DrilledTogether } from './drilledTogether';
-import { toPart, type Bond, type ToPart } from './partsToPart';
+import { isAlong, toPart, type Bond, type ToPart } from './partsToPart';
 import { FAR, linesOf, roomFor, type Lines } from './room';
 import { takeApart, type Parting } from './takeApart';
 import { toolsFor } from './tools';
@@ -167,13 +167,16 @@ function nextOf(partings: readonly Parting[], i: number): readonly Parting[] {
   return found;
 }
 
-/** Each pipe's end is tried as if it came apart by itself there. */
+/** Each pipe's end is tried as if it came apart by itself there; in a fitting that could be a union, both ends at once. */
 function freedBy(lot: readonly number[], bonds: readonly Bond[], of: ToPart, lines: Lines): readonly Connection[] {
   const ends = bonds.filter((b) => b.connection.kind === 'socketed');
   return ends.slice(0, TRIED_AT_MOST).flatMap((bond) => {
+    const [, fitting] = bond.connection.pieces;
+    const both = ends.filter((b) => b.connection.pieces[1] === fitting);
+    const opened = both.length === 2 && isAlong(both[0]!.axis!, both[1]!.axis!) ? both : [bond];
     const mended: ToPart = {
       ...of,
-      bonds: of.bonds.map((b) => (b === bond ? { ...b, opens: true, turnsAbout: null } : b)),
+      bonds: of.bonds.map((b) => (opened.includes(b) ? { ...b, opens: true, turnsAbout: null } : b)),
     };
     const room = roomFor(mended, lines);
     return takeApart(mended, room, toolsFor(mended, room), lot).stuck.length === 0 ? [bond.connection] : [];

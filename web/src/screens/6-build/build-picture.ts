@@ -27,6 +27,7 @@ const ALL_MS = 6000;
   template: `
     <tp-rig-3d [bench]="bench()" [only]="there()" [away]="away()" [picked]="handled()" [about]="step().id" />
     @if (comes().length > 0) {
+      <p class="note">{{ says() }}</p>
       <p class="no-print">
         @if (still) {
           <button mat-button (click)="t.set(t() < 1 ? 1 : 0)">
@@ -41,7 +42,7 @@ const ALL_MS = 6000;
   styles: `
     :host {
       display: grid;
-      grid-template-rows: minmax(0, 1fr) auto;
+      grid-template-rows: minmax(0, 1fr) auto auto;
       height: 100%;
     }
     p {
@@ -61,6 +62,12 @@ export class BuildPicture {
   protected readonly there = computed(() =>
     this.handled().size === 0 ? null : new Set([...(this.step().joins?.lot ?? []), ...this.handled()]),
   );
+  /** Washers of a row count as one. */
+  protected readonly says = computed(() => {
+    const lot = this.step().joins!.lot.length;
+    const come = this.comes().reduce((n, c) => n + c.pieces.length, 0);
+    return `${lot} pieces together, the last ${come === 1 ? 'one comes' : `${come} come`} now.`;
+  });
   protected readonly away = computed(() => offsetsAt(this.comes(), this.bench().judged.evaluation.pieces, this.t()));
   private frame = 0;
 

@@ -1,4 +1,4 @@
-import { benchAt } from '../../testing/bench';
+import { benchAt, withRig } from '../../testing/bench';
 import { sheet } from '../../testing/sheets';
 import { Build } from './build';
 
@@ -12,10 +12,11 @@ describe('the build', () => {
   it('shows what is next, ticks it off, and moves on', async () => {
     const { page, fixture, workspace } = await sheet(Build, benchAt({}));
     const [first, second] = items(page).map((li) => li.querySelector('strong')!.textContent.replace(/^\d+\. /, ''));
-    expect(page.querySelector('.now')!.textContent).toBe(first!);
+    const next = (): string => page.querySelector('li.next strong')!.textContent.replace(/^\d+\. /, '');
+    expect(next()).toBe(first!);
     await tick(page, 0, () => fixture.whenStable());
     expect(Object.keys(workspace.now.rig.done)).toHaveSize(1);
-    expect(page.querySelector('.now')!.textContent).toBe(second!);
+    expect(next()).toBe(second!);
     expect(page.textContent).toContain('1 of ');
     await tick(page, 0, () => fixture.whenStable());
     expect(workspace.now.rig.done).toEqual({});
@@ -45,6 +46,41 @@ describe('the build', () => {
     expect(page.querySelectorAll('.caution').length).toBeGreaterThan(0);
     expect(page.textContent).toContain('Cannot be undone: check first.');
     expect(page.textContent).not.toMatch(/NaN|undefined/);
+  });
+  it('says that it is at work until the order is found, and shows the step that is asked for', async () => {
+    const { page, fixture, jobs, workspace } = await sheet(Build, benchAt({}));
+    jobs.held = [];
+    workspace.put(benchAt({ 'camera-fore-aft': 0.004 }));
+    await fixture.whenStable();
+    expect(items(page).map((li) => li.textContent.trim())).toEqual(['Working out in what order it goes together…']);
+    jobs.letGo();
+    await fixture.whenStable();
+    expect(items(page).length).toBeGreaterThan(10);
+    items(page)[7]!.querySelector<HTMLButtonElement>('button.look')!.click();
+    await fixture.whenStable();
+    expect(
+      items(page)
+        .map((li) => li.classList.contains('shown'))
+        .indexOf(true),
+    ).toBe(7);
+  });
+  it('says what no order puts together, and offers what frees it', async () => {
+    const ring = benchAt({}, 'hand-frame', { pipe: 'steel/1/2' });
+    const { page, workspace, press } = await sheet(
+      Build,
+      withRig(ring, (rig) => ({
+        ...rig,
+        bodies: rig.bodies.map((b) => ({
+          ...b,
+          joints: b.joints.map((j) =>
+            j.fitting === 'union' ? { ...j, fitting: 'coupling' as const, name: 'coupling' } : j,
+          ),
+        })),
+      })),
+    );
+    expect(page.querySelector('.blocked')!.textContent).toMatch(/No order puts together .*turns all the way round/s);
+    await press('Make the coupling a union');
+    expect(workspace.edited).toEqual([jasmine.objectContaining({ kind: 'fitting', fitting: 'union' })]);
   });
   it('lights up the part a step is about', async () => {
     const { page, fixture } = await sheet(Build, benchAt({}));
