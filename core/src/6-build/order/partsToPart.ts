@@ -12,6 +12,8 @@ export interface Bond {
   readonly binds: readonly number[];
   /** What it brings. */
   readonly hardware: readonly number[];
+  /** Of that, the screw. */
+  readonly screw: number | null;
   /** The way its screw, pin or pipe goes in, or grip slides on; null where it has none. */
   readonly axis: Vec3 | null;
   /** It comes apart as such: a clamp, tape, a bearing, a union. Its pieces are not in each other's way then. */
@@ -52,6 +54,7 @@ export function toPart(assembly: Assembly, values: AdjusterValues, connections: 
       stated: of,
       binds: own([...connection.pieces, ...connection.hardware]),
       hardware: own(connection.hardware),
+      screw: numberOf(`${connection.id}/screw`) ?? null,
       axis: axisOf(connection, of, rig, (id) => shapes[numberOf(id) ?? -1]),
       opens:
         OPENING.has(connection.kind) ||

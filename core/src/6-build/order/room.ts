@@ -18,6 +18,10 @@ interface Seen {
   readonly free: Float64Array;
 }
 export interface Room {
+  /** The first of these ways along which `goes` leave `stay` for good. */
+  readonly straightOut: (goes: readonly number[], stay: readonly number[], ways: readonly Vec3[]) => WayOut | null;
+  /** Where the middle of a piece lies along a way, m. */
+  readonly placeAlong: (piece: number, way: Vec3) => number;
   /** How `goes` leave `stay`, first tried along `first`; null where nothing lets them. */
   readonly wayOut: (goes: readonly number[], stay: readonly number[], first: readonly Vec3[]) => WayOut | null;
   /** Going along `way`, `a` meets `b`. */
@@ -28,7 +32,7 @@ export interface Room {
 }
 
 /** Tried before a turn aside, of what is free straight ahead. */
-const LEGS = [1, 0.5, 0.2];
+const LEGS = [1, 0.9, 0.75, 0.5, 0.2];
 /** What is this much free has left for good, m. */
 export const FAR = 10;
 /** Beside each other, m. */
@@ -114,8 +118,17 @@ export function roomFor(of: ToPart, linesAlong: Lines): Room {
       }
     return new Map([...found].map(([ring, spans]) => [ring, merged(spans)]));
   };
+  const straightOut: Room['straightOut'] = (goes, stay, tried) => {
+    const way = tried.find((w) => freeOf(goes, stay, w) === Infinity);
+    return way ? [{ way, by: FAR }] : null;
+  };
   return {
     seenAlong,
+    straightOut,
+    placeAlong: (piece, way) => {
+      const { flats } = shapes[piece]!;
+      return flats.reduce((sum, f) => sum + dot(f.at, way), 0) / flats.length;
+    },
     canTurn: (turns, stay, { turnsAbout: at, axis, binds }) => {
       if (!at || !axis) return true;
       // The pipe itself runs in its fitting's thread.

@@ -125,7 +125,10 @@ function undoneSideBySide(
   return null;
 }
 
-/** One after the other the lots leave what is left, small ones first; null where not all can. `first`: the way that is tried before others. */
+/**
+ * One after the other the lots leave what is left, small ones first; null where not all can. `way`: the one that is tried before
+ * others, and off first what lies furthest along it: the nut before its washer, the screw last.
+ */
 function leaving(
   parts: readonly (readonly number[])[],
   undone: readonly Bond[],
@@ -133,23 +136,33 @@ function leaving(
   way: Vec3 | null = undone[0]!.axis,
 ): readonly Leaving[] | null {
   const { binds } = undone[0]!;
-  const first: readonly Vec3[] = way ? [way, scale(way, -1)] : [];
+  const straight: readonly Vec3[] = way ? [way, scale(way, -1)] : [];
+  const screws = new Set(undone.flatMap((b) => b.screw ?? []));
+  const last = (part: readonly number[]): number => Number(part.some((p) => screws.has(p)));
+  const along = new Map(parts.map((p) => [p, way ? room.placeAlong(p[0]!, way) : 0]));
   const found: Leaving[] = [];
   // What goes on or into another moves, where both are of a size.
   let left = [...parts].sort(
-    (a, b) => a.length - b.length || Number(b.includes(binds[0]!)) - Number(a.includes(binds[0]!)),
+    (a, b) =>
+      a.length - b.length ||
+      last(a) - last(b) ||
+      along.get(b)! - along.get(a)! ||
+      Number(b.includes(binds[0]!)) - Number(a.includes(binds[0]!)),
   );
-  while (left.length > 1) {
-    let one: Leaving | null = null;
+  const next = (outOf: (part: readonly number[], stay: readonly number[]) => WayOut | null): Leaving | null => {
     for (const part of left) {
       const stay = left.filter((p) => p !== part).flat();
-      const out = undone.every((b) => room.canTurn(part, stay, b)) ? room.wayOut(part, stay, first) : null;
-      if (!out) continue;
-      one = { pieces: part, out };
-      left = left.filter((p) => p !== part);
-      break;
+      const out = undone.every((b) => room.canTurn(part, stay, b)) ? outOf(part, stay) : null;
+      if (out) return { pieces: part, out };
     }
+    return null;
+  };
+  while (left.length > 1) {
+    const one =
+      next((part, stay) => room.straightOut(part, stay, straight)) ??
+      next((part, stay) => room.wayOut(part, stay, straight));
     if (!one) return null;
+    left = left.filter((p) => p !== one.pieces);
     found.push(one);
   }
   return found;

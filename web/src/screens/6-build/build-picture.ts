@@ -46,7 +46,10 @@ const ALL_MS = 6000;
       height: 100%;
     }
     p {
-      margin: 0;
+      margin: 0 18px;
+    }
+    p:last-child {
+      margin: 0 var(--space-2);
     }
   `,
 })
