@@ -53,6 +53,7 @@ export { jointName } from './fittings/jointName';
 export { jointFacts, usualJointMass } from './fittings/jointFacts';
 export { PIPE_SYSTEMS, pipeOf, pipeWith } from './parts/pipes';
 export { washerOf, WASHERS } from './parts/washers';
+export { isPrinted, printedParts } from './parts/printed';
 export { ownStocks, stockById, STOCK_OPTIONS } from './parts/stocks';
 export { BARS } from './parts/bars';
 export { pipework, type Run } from './fittings/pipework';
@@ -82,6 +83,7 @@ export { fastenerMass, type Fastener } from './hardware/fastenerMass';
 export { stackUp, type StackInput, type StackLayer, type StackUp } from './hardware/stackUp';
 export { overlapsOf, SEEN as OVERLAP_SEEN, type Looked, type Overlap, type OverlapMemory } from './solids/overlaps';
 export { insideAnother, type InsideAnother } from './solids/insideAnother';
+export { printedSolid, type Printed } from './solids/printedSolid';
 export { solidKit, type SolidKit } from './solids/solidKit';
 // lines through pieces
 export { pieceShapes, type PieceShape } from './solids/pieceShapes';

@@ -1,14 +1,18 @@
 /** Where holes go in what is not a bar: a plate's from two edges, a cap's in the middle of its closed end. */
 import {
+  addScaled,
   dot,
   figure,
   IDENTITY,
+  length,
   rotationOf,
   say,
   scale,
+  subtract,
   transpose,
   transform,
   unit,
+  type Mat3,
   type Phrase,
   type Vec3,
 } from '../0-base';
@@ -41,6 +45,7 @@ export interface HoleSheet {
 
 /** The edge that lies that way, by the rig axis it is nearest to: the lower of the two. */
 const EDGES = ['rear', 'right', 'lower'] as const;
+const FAR_EDGES = ['front', 'left', 'upper'] as const;
 
 export function holeSheets(rig: Rig): readonly HoleSheet[] {
   const connections = connectionsOf(rig, () => 0);
@@ -82,18 +87,19 @@ export function holeSheets(rig: Rig): readonly HoleSheet[] {
 }
 
 const fromWords = (edges: readonly string[]): string =>
-  edges.length === 0 ? 'the middle of its closed end' : `${AND.format(edges.map((e) => `its ${e}`))} edge`;
+  edges.length === 0 ? 'the middle of its end' : `${AND.format(edges.map((e) => `its ${e}`))} edge`;
 const AND = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 
 /** From the two outermost edges square to the hole, each told by the way it lies in the rig. */
 function onPlate(
-  { shape, turn }: Part,
+  { shape, at, turn }: Part,
   lengths: readonly Part[],
   hole: Vec3,
   axis: Vec3,
 ): { readonly edges: readonly string[]; readonly place: Phrase } | null {
-  if (shape.kind !== 'box') return null;
   const rotation = turn ? rotationOf(turn) : IDENTITY;
+  if (shape.kind === 'tube') return onRound(shape, at, rotation, hole, axis);
+  if (shape.kind !== 'box') return null;
   const own = ([0, 1, 2] as const).map((k) => [rotation[0][k], rotation[1][k], rotation[2][k]] as Vec3);
   const through = own.reduce(
     (best, a, k) => (Math.abs(dot(a, unit(axis))) > Math.abs(dot(own[best]!, unit(axis))) ? k : best),
@@ -102,10 +108,7 @@ function onPlate(
   const edges = ([0, 1, 2] as const).flatMap((k) => {
     if (k === through) return [];
     const way = own[k]!;
-    const along = ([0, 1, 2] as const).reduce(
-      (best, i) => (Math.abs(way[i]) > Math.abs(way[best]) ? i : best),
-      0 as 0 | 1 | 2,
-    );
+    const along = largest(way);
     const sense = Math.sign(way[along]) || 1;
     const inwards = scale(way, sense);
     const edge = Math.min(...lengths.map((l) => lowest(l, inwards)));
@@ -117,6 +120,37 @@ function onPlate(
     place: [...fromEdge(a), ', ', ...fromEdge(b)],
   };
 }
+
+/** In the end of a round, from its middle; through its side, from one end. */
+function onRound(
+  { length: long }: { readonly length: number },
+  middle: Vec3,
+  rotation: Mat3,
+  hole: Vec3,
+  axis: Vec3,
+): { readonly edges: readonly string[]; readonly place: Phrase } {
+  const own: Vec3 = [rotation[0][2], rotation[1][2], rotation[2][2]];
+  const from = subtract(hole, middle);
+  if (Math.abs(dot(own, unit(axis))) > 0.9) {
+    const off = addScaled(from, own, -dot(from, own));
+    const apart = length(off);
+    if (apart < ON_EDGE) return { edges: [], place: say`in the middle of its end` };
+    const k = largest(off);
+    return {
+      edges: [],
+      place: say`${figure('length', apart, 1)} from its middle, towards its ${off[k] < 0 ? EDGES[k] : FAR_EDGES[k]} edge`,
+    };
+  }
+  const k = largest(own);
+  const inwards = scale(own, Math.sign(own[k]) || 1);
+  const end = { name: EDGES[k], off: dot(from, inwards) + long / 2 };
+  return {
+    edges: [end.name],
+    place: say`${figure('length', end.off, 1)} from its ${end.name} end, straight through its middle`,
+  };
+}
+const largest = (v: Vec3): 0 | 1 | 2 =>
+  ([0, 1, 2] as const).reduce((best, i) => (Math.abs(v[i]) > Math.abs(v[best]) ? i : best), 0 as 0 | 1 | 2);
 
 /** A hole on a seam has its other half in the piece beside it. */
 const fromEdge = ({ name, off }: { readonly name: string; readonly off: number }): Phrase =>

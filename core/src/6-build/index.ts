@@ -1,7 +1,7 @@
 /** Build: the steps in a valid order, and drawings as plain data. */
 export { buildSteps } from './buildSteps';
 export { orderSteps } from './orderSteps';
-export { cutId, flattenId, type BuildStep } from './step';
+export { cutId, flattenId, printId, type BuildStep } from './step';
 export { barTemplate, type SheetMark } from './sheets/barTemplate';
 export { scaleFor, squareOn, type SquareOnSheet } from './sheets/squareOn';
 export {

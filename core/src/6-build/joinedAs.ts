@@ -16,6 +16,14 @@ export interface JoinedAs {
 
 export const AND = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 
+/** Of a name that comes more than once, how often. */
+export function counted(names: readonly string[]): readonly string[] {
+  return [...new Set(names)].map((name) => {
+    const times = names.filter((n) => n === name).length;
+    return times > 1 ? `${times} × ${name}` : name;
+  });
+}
+
 interface Words {
   readonly title: (pieces: readonly string[], connection: Connection) => Phrase;
   readonly tool: string;

@@ -35,6 +35,8 @@ export interface BuildStep {
 export const connectStep = (connection: string): string => `connect:${connection}`;
 /** The operation that saws a piece. */
 export const cutId = (piece: string): string => `${piece}/cut`;
+/** The operation that prints a part. */
+export const printId = (piece: string): string => `${piece}/print`;
 /** The operation that hammers its end flat. */
 export const flattenId = (piece: string): string => `${piece}/flatten`;
 

@@ -105,6 +105,8 @@ const seated = z.strictObject({
   /** A hole of its own size is made for it; and in what else it passes. */
   bored: z.literal(true).optional(),
   through: z.array(id).max(4).optional(),
+  /** In a print: its pocket has six sides, and the print is stopped for it before it closes. */
+  six: z.literal(true).optional(),
   packs: z.boolean().optional(),
 });
 export type Seated = z.infer<typeof seated>;

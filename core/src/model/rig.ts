@@ -68,6 +68,8 @@ export const part = z.strictObject({
   mountTurn: quaternion.optional(),
   holes: z.array(partHole).max(200).optional(),
   supply: supply.optional(),
+  /** It is bought with its holes and threads. */
+  drilled: z.literal(true).optional(),
   /** Of what is sold by weight: how much of it is used, and how much a pack holds, kg; left out: one piece. */
   uses: z.strictObject({ amount: positive, pack: positive }).optional(),
   /** The screw that holds the load here: its length under the head, and what it passes before it comes out. */

@@ -3,7 +3,7 @@ import { scaleFor, squareOn } from '@tide-pebble/core/making';
 import { strFromU8, unzipSync } from 'fflate';
 import { benchAt } from '../testing/bench';
 import { dxfOf } from './dxf';
-import { gltfOf, stlOf, threeMfOf } from './models';
+import { gltfOf, printedStl, printedThreeMf, stlOf, threeMfOf } from './models';
 import { readMesh } from './read-mesh';
 import { paperSize, svgOf } from './svg';
 
@@ -112,5 +112,31 @@ describe('a part from a file', () => {
     expect(reasons[0]).toMatch(/open.*at .* m\./);
     expect(reasons[1]).toContain('inside out');
     expect(reasons[2]).toContain('could not be read');
+  });
+});
+
+describe('one printed part', () => {
+  it('comes back from STL and 3MF as large as it went out, standing on its bed', async () => {
+    // A wedge, 20 mm deep, off its bed.
+    const printed = {
+      vertices: Float32Array.from([0, 0, 5, 30, 0, 5, 0, 0, 25, 0, 20, 5, 30, 20, 5, 0, 20, 25]),
+      triangles: Uint32Array.from([0, 1, 2, 3, 5, 4, 0, 3, 4, 0, 4, 1, 1, 4, 5, 1, 5, 2, 0, 2, 5, 0, 5, 3]),
+      volume: 6e-6,
+    };
+    for (const [name, bytes] of [
+      ['wedge.stl', printedStl(printed)],
+      ['wedge.3mf', printedThreeMf('wedge', printed)],
+    ] as const) {
+      const read = await readMesh(new File([bytes], name));
+      if (!read.ok) return fail(read.reason);
+      expect(read.volume / printed.volume)
+        .withContext(name)
+        .toBeCloseTo(1, 4);
+    }
+    const view = new DataView(printedStl(printed).buffer);
+    const heights = Array.from({ length: 8 * 3 }, (_, i) =>
+      view.getFloat32(84 + Math.floor(i / 3) * 50 + 12 + (i % 3) * 12 + 8, true),
+    );
+    expect(Math.min(...heights)).toBeCloseTo(0, 5);
   });
 });

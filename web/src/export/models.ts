@@ -1,7 +1,14 @@
 /** The whole rig as a model for other programs: STL, 3MF and glTF. Millimetres for print, metres for glTF, as each expects. */
-import type { FlatBody, PlacedPiece } from '@tide-pebble/core';
+import type { FlatBody, PlacedPiece, Printed } from '@tide-pebble/core';
 import { strToU8, zipSync } from 'fflate';
-import { Group, Mesh, MeshStandardMaterial, type BufferGeometry } from 'three';
+import {
+  BufferGeometry,
+  Float32BufferAttribute,
+  Group,
+  Mesh,
+  MeshStandardMaterial,
+  Uint32BufferAttribute,
+} from 'three';
 import { GLTFExporter } from 'three/addons/exporters/GLTFExporter.js';
 import { STLExporter } from 'three/addons/exporters/STLExporter.js';
 import { mergeVertices } from 'three/addons/utils/BufferGeometryUtils.js';
@@ -45,9 +52,10 @@ function group(pieces: readonly PlacedPiece[], scale: number): Group {
 }
 
 export function stlOf(pieces: readonly PlacedPiece[]): Uint8Array<ArrayBuffer> {
-  const view = new STLExporter().parse(group(pieces, MM), { binary: true });
-  return new Uint8Array(view.buffer as ArrayBuffer, view.byteOffset, view.byteLength);
+  return bytes(new STLExporter().parse(group(pieces, MM), { binary: true }));
 }
+const bytes = (view: DataView): Uint8Array<ArrayBuffer> =>
+  new Uint8Array(view.buffer as ArrayBuffer, view.byteOffset, view.byteLength);
 
 export async function gltfOf(pieces: readonly PlacedPiece[]): Promise<string> {
   const made = group(pieces, 1);
@@ -58,8 +66,29 @@ export async function gltfOf(pieces: readonly PlacedPiece[]): Promise<string> {
 }
 
 /** One object a body, in millimetres; the smallest package the format allows. */
-export function threeMfOf(pieces: readonly PlacedPiece[]): Uint8Array<ArrayBuffer> {
-  const objects = meshes(pieces, MM).map(({ piece, geometry }, i) => {
+export const threeMfOf = (pieces: readonly PlacedPiece[]): Uint8Array<ArrayBuffer> =>
+  packed(meshes(pieces, MM).map(({ piece, geometry }) => ({ name: piece.flat.name, geometry })));
+
+/** One printed part, as a printer takes it: laid on its bed. */
+export const printedThreeMf = (name: string, printed: Printed): Uint8Array<ArrayBuffer> =>
+  packed([{ name, geometry: onBed(printed) }]);
+export const printedStl = (printed: Printed): Uint8Array<ArrayBuffer> =>
+  bytes(new STLExporter().parse(new Mesh(onBed(printed)), { binary: true }));
+
+/** Its lowest face at nought. */
+function onBed({ vertices, triangles }: Printed): BufferGeometry {
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new Float32BufferAttribute(vertices, 3));
+  geometry.setIndex(new Uint32BufferAttribute(triangles, 1));
+  geometry.computeBoundingBox();
+  const { min, max } = geometry.boundingBox!;
+  return geometry.translate(-(min.x + max.x) / 2, -(min.y + max.y) / 2, -min.z);
+}
+
+function packed(
+  bodies: readonly { readonly name: string; readonly geometry: BufferGeometry }[],
+): Uint8Array<ArrayBuffer> {
+  const objects = bodies.map(({ name, geometry }, i) => {
     const positions = geometry.getAttribute('position');
     const vertices = Array.from(
       { length: positions.count },
@@ -73,7 +102,7 @@ export function threeMfOf(pieces: readonly PlacedPiece[]): Uint8Array<ArrayBuffe
     )
       .filter(([a, b, c]) => a !== b && b !== c && c !== a)
       .map(([a, b, c]) => `<triangle v1="${a}" v2="${b}" v3="${c}"/>`);
-    return `<object id="${i + 1}" type="model" name="${piece.flat.name.replace(/[&<>"]/g, ' ')}"><mesh><vertices>${vertices.join('')}</vertices><triangles>${triangles.join('')}</triangles></mesh></object>`;
+    return `<object id="${i + 1}" type="model" name="${name.replace(/[&<>"]/g, ' ')}"><mesh><vertices>${vertices.join('')}</vertices><triangles>${triangles.join('')}</triangles></mesh></object>`;
   });
   const model = `<?xml version="1.0" encoding="UTF-8"?><model unit="millimeter" xml:lang="en-US" xmlns="http://schemas.microsoft.com/3dmanufacturing/core/2015/02"><resources>${objects.join('')}</resources><build>${objects.map((_, i) => `<item objectid="${i + 1}"/>`).join('')}</build></model>`;
   return zipSync({

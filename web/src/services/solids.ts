@@ -1,7 +1,7 @@
 /** Whether anything on a rig stands inside another: asked of a worker of its own, which keeps what it has cut before. */
 import { Injectable } from '@angular/core';
-import type { AdjusterValues, Assembly, Looked } from '@tide-pebble/core';
-import { Observable } from 'rxjs';
+import type { AdjusterValues, Assembly, Looked, Printed } from '@tide-pebble/core';
+import { map, Observable, startWith } from 'rxjs';
 import type { SolidsAnswer, SolidsMessage } from '../workers/solids.worker';
 
 export type Look =
@@ -16,6 +16,27 @@ export class Solids {
 
   /** Tells how far it is, then what was found; what is not waited for any more is dropped. */
   look(assembly: Assembly, values: AdjusterValues): Observable<Look> {
+    return this.ask({ assembly, values }).pipe(
+      map((answer): Look => {
+        if ('done' in answer) return { kind: 'looking', part: answer.done / answer.all };
+        if ('looked' in answer) return { kind: 'looked', looked: answer.looked };
+        return { kind: 'failed', reason: 'fault' in answer ? answer.fault : 'it was not looked at' };
+      }),
+      startWith<Look>({ kind: 'looking', part: 0 }),
+    );
+  }
+
+  /** A printed part as one closed solid; null where there is no such part. */
+  printed(assembly: Assembly, values: AdjusterValues, part: string): Observable<Printed | null> {
+    return this.ask({ assembly, values, part }).pipe(
+      map((answer) => {
+        if ('printed' in answer) return answer.printed;
+        throw new Error('fault' in answer ? answer.fault : 'it was not made');
+      }),
+    );
+  }
+
+  private ask(input: Omit<SolidsMessage, 'id'>): Observable<SolidsAnswer> {
     return new Observable((subscriber) => {
       const worker = (this.worker ??= new Worker(new URL('../workers/solids.worker', import.meta.url), {
         type: 'module',
@@ -23,18 +44,14 @@ export class Solids {
       const id = ++this.next;
       const hear = ({ data }: MessageEvent<SolidsAnswer>): void => {
         if (data.id !== id) return;
-        if ('done' in data) return subscriber.next({ kind: 'looking', part: data.done / data.all });
-        subscriber.next(
-          'looked' in data ? { kind: 'looked', looked: data.looked } : { kind: 'failed', reason: data.fault },
-        );
-        subscriber.complete();
+        subscriber.next(data);
+        if (!('done' in data)) subscriber.complete();
       };
       const fail = (event: ErrorEvent): void =>
-        subscriber.next({ kind: 'failed', reason: event.message || 'the computation stopped' });
+        subscriber.next({ id, fault: event.message || 'the computation stopped' });
       worker.addEventListener('message', hear);
       worker.addEventListener('error', fail);
-      subscriber.next({ kind: 'looking', part: 0 });
-      worker.postMessage({ id, assembly, values } satisfies SolidsMessage);
+      worker.postMessage({ id, ...input } satisfies SolidsMessage);
       return () => {
         worker.removeEventListener('message', hear);
         worker.removeEventListener('error', fail);

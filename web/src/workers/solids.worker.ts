@@ -3,10 +3,12 @@
 import load from 'manifold-3d';
 import {
   overlapsOf,
+  printedSolid,
   solidKit,
   type AdjusterValues,
   type Assembly,
   type Looked,
+  type Printed,
   type SolidKit,
 } from '@tide-pebble/core';
 
@@ -14,9 +16,14 @@ export interface SolidsMessage {
   readonly id: number;
   readonly assembly: Assembly;
   readonly values: AdjusterValues;
+  /** A printed part whose solid is asked for; left out: whether anything stands inside another. */
+  readonly part?: string;
 }
 export type SolidsAnswer = { readonly id: number } & (
-  { readonly done: number; readonly all: number } | { readonly looked: Looked } | { readonly fault: string }
+  | { readonly done: number; readonly all: number }
+  | { readonly looked: Looked }
+  | { readonly printed: Printed | null }
+  | { readonly fault: string }
 );
 
 /** Fetched at the first look; where that fails, again at the next. */
@@ -34,11 +41,11 @@ const TELL_EVERY = 100;
 let last: SolidsMessage | null = null;
 
 addEventListener('message', ({ data }: MessageEvent<SolidsMessage>) => {
-  last = data;
+  if (data.part === undefined) last = data;
   kit ??= fetched();
   void kit.then(
     (made) => {
-      if (last !== data) return;
+      if (data.part === undefined && last !== data) return;
       let told = performance.now();
       const answer = (of: Omit<SolidsAnswer, 'id'>): void => postMessage({ id: data.id, ...of });
       try {
@@ -49,6 +56,8 @@ addEventListener('message', ({ data }: MessageEvent<SolidsMessage>) => {
           }
           return true;
         };
+        if (data.part !== undefined)
+          return answer({ printed: printedSolid(made, data.assembly, data.values, data.part) });
         answer({ looked: overlapsOf(made, data.assembly, data.values, { memory, tell }) });
       } catch (error) {
         answer({ fault: error instanceof Error ? error.message : String(error) });

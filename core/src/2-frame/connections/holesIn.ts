@@ -17,6 +17,7 @@ import type { Body, Hole, Member, Part, PartHole, Rig } from '../../model';
 import type { Stretch } from '../members/bend';
 import { bentStrip } from '../members/memberBodies';
 import { memberEnds, placesOf } from '../members/memberEnds';
+import { isPrinted } from '../parts/printed';
 import type { Connection, ConnectionHole, Recess } from './connection';
 
 /** An axis enters a bar within so many of its thicknesses of where it is given. */
@@ -175,26 +176,38 @@ export interface DrilledHole {
   readonly sunk: boolean;
 }
 
-/** Holes that connections need in plates and fittings; what is bought with its hole has none to drill. */
+/** Holes that connections need in plates, round parts and fittings; what is bought with its hole has none to drill, nor what is passed by its own bore. */
 export function drilledElsewhere(rig: Rig, connections: readonly Connection[]): readonly DrilledHole[] {
-  const drilled = new Set(
-    rig.bodies.flatMap((b) => [
-      ...b.joints.map((j) => j.id),
-      ...b.parts.filter((p) => p.shape.kind === 'box').map((p) => p.id),
-    ]),
+  const parts = new Map(
+    rig.bodies.flatMap((b) => b.parts.filter((p) => !p.by && !p.drilled).map((p) => [p.id, p] as const)),
   );
+  const fittings = new Set(rig.bodies.flatMap((b) => b.joints.map((j) => j.id)));
+  const isDrilled = (h: ConnectionHole): boolean => {
+    const part = parts.get(h.piece);
+    return !h.sold && (fittings.has(h.piece) || (part !== undefined && (isPrinted(part) || !isOwnBore(part, h))));
+  };
   return connections.flatMap((c) =>
-    c.holes
-      .filter((h) => drilled.has(h.piece) && !h.sold)
-      .map((h) => ({
-        id: holeId(h.piece, c.id),
-        piece: h.piece,
-        connection: c.id,
-        diameter: h.diameter,
-        thread: h.thread,
-        deep: h.deep ?? null,
-        recess: h.recess ?? null,
-        sunk: h.sunk ?? false,
-      })),
+    c.holes.filter(isDrilled).map((h) => ({
+      id: holeId(h.piece, c.id),
+      piece: h.piece,
+      connection: c.id,
+      diameter: h.diameter,
+      thread: h.thread,
+      deep: h.deep ?? null,
+      recess: h.recess ?? null,
+      sunk: h.sunk ?? false,
+    })),
   );
 }
+
+/** Of what is not a box or a round, nothing is drilled by the maker. */
+function isOwnBore({ shape, at, turn }: Part, hole: ConnectionHole): boolean {
+  if (shape.kind === 'box') return false;
+  if (shape.kind !== 'tube') return true;
+  if (shape.innerRadius === 0) return false;
+  const along = transform(turn ? rotationOf(turn) : IDENTITY, [0, 0, 1]);
+  const off = cross(subtract(hole.at, at), along);
+  return Math.abs(dot(along, unit(hole.axis))) > STRAIGHT && length(off) < shape.innerRadius;
+}
+/** Cosine of what still counts as along an axis. */
+const STRAIGHT = 0.99;

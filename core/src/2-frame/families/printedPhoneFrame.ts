@@ -28,6 +28,7 @@ import {
   NUTS,
   pauseLayer,
   printedMaterial,
+  printing,
   tubeFilled,
   type PrintSettings,
 } from '../parts/printed';
@@ -81,7 +82,7 @@ function build(input: FamilyInput): Rig {
     at: [0, y, under / 2],
     material: 'printed-plate',
     ...(id === 'plate' ? {} : { twin: id === 'plate-left' ? 'plate-right' : 'plate-left' }),
-    supply: { item: 'printing, plate', packOf: 1, packPrice: 4 },
+    supply: { item: printing('plate'), packOf: 1, packPrice: 4 },
   });
   const clampTop: Vec3 = [d['clampForward']!, 0, 0.014];
   const nut = NUTS[choices['nut']!]!;
@@ -113,7 +114,7 @@ function build(input: FamilyInput): Rig {
         at: [0, s * half, under - d['handle']! / 2],
         material: 'printed-handle',
         twin: `handle-${other}`,
-        supply: { item: 'printing, handle', packOf: 1, packPrice: 2.5 },
+        supply: { item: printing('handle'), packOf: 1, packPrice: 2.5 },
       },
       {
         id: `nut-${side}`,
@@ -176,6 +177,7 @@ function build(input: FamilyInput): Rig {
       },
       {
         kind: 'seated',
+        six: true,
         id: `nut-${side}-in`,
         name: `${side} captive nut`,
         piece: `nut-${side}`,

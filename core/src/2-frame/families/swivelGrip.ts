@@ -362,6 +362,7 @@ function clampOf(
     turn: [Math.SQRT1_2, Math.SQRT1_2, 0, 0],
     material: 'steel',
     supply: { item: 'cross dowel M8, 14 mm', packOf: 4, packPrice: 2.8 },
+    drilled: true,
   };
   return {
     parts: [barrel],

@@ -132,6 +132,7 @@ export const rubberFoot = (place: Place & { readonly tall?: number }): Part => (
   mass: { value: 0.005, spread: 0.001, source: 'mass of rubber foot' },
   ...twin(place),
   supply: { item: 'rubber foot, screw-on', packOf: 4, packPrice: 2.6 },
+  drilled: true,
 });
 
 /** Rubber cap over a bare end of a rod or tube `across` wide; `at` is the end, `axis` points out of it. */

@@ -67,6 +67,7 @@ export function jointAndGrip(input: JointInput): JointAndGrip {
           material: 'steel',
           mass: { value: 0.038, spread: 0.003, source: 'mass of joint, upper half' },
           supply: JOINT,
+          drilled: true,
         },
       ],
       connections: [
@@ -136,6 +137,7 @@ const heldParts = (gripLength: number): readonly Part[] => [
     material: 'steel',
     mass: { value: 0.046, spread: 0.003, source: 'mass of joint, lower half' },
     supply: JOINT,
+    drilled: true,
   },
   {
     id: 'grip-sleeve',

@@ -1,4 +1,5 @@
 /** Parts to add by hand, each with its usual size and mass: weigh yours. Placed with their middle where they are put. */
+import { printing } from './printed';
 import type { Vec3 } from '../../0-base';
 import type { Part } from '../../model';
 import {
@@ -176,6 +177,6 @@ export const PART_LIBRARY: readonly LibraryPart[] = [
     id: 'printed-block',
     name: 'printed block',
     group: 'small',
-    make: dense('printed block', { kind: 'box', size: [0.04, 0.03, 0.02] }, 'petg', 'printing, a few hours', 1),
+    make: dense('printed block', { kind: 'box', size: [0.04, 0.03, 0.02] }, 'petg', printing('a few hours'), 1),
   },
 ];

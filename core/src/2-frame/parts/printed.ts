@@ -1,6 +1,19 @@
 /** Printed parts: what walls, skins and infill leave of the solid, and what a bed and a nut pocket allow. */
 import type { Material } from '../../0-base';
 import { MATERIALS } from '../../0-base';
+import type { Part, Rig } from '../../model';
+
+/** What a print is called where its cost is counted. */
+const PRINTING = 'printing';
+export const printing = (what: string): string => `${PRINTING}, ${what}`;
+/** It comes out of the maker's printer, with its holes and pockets: printed plastic that is not bought as something else. */
+export const isPrinted = ({ material, supply }: Pick<Part, 'material' | 'supply'>): boolean =>
+  (material === 'pla' || material === 'petg' || (material?.startsWith('printed-') ?? false)) &&
+  (supply === undefined || supply.item.startsWith(PRINTING));
+
+/** Those of a rig, each printed by itself. */
+export const printedParts = ({ bodies }: Pick<Rig, 'bodies'>): readonly Part[] =>
+  bodies.flatMap((b) => b.parts.filter((p) => isPrinted(p) && !p.by && !p.of && !p.uses));
 
 export interface PrintSettings {
   /** Id of the plastic. */

@@ -108,7 +108,7 @@ export function hole(kit: SolidKit, at: Vec3, way: Vec3, diameter: number, depth
 }
 
 /** Column by column, as the library has them. */
-function matrix(r: Mat3, at: Vec3): Parameters<Mesh['transform']>[0] {
+export function matrix(r: Mat3, at: Vec3): Parameters<Mesh['transform']>[0] {
   return [
     ...[r[0][0], r[1][0], r[2][0], 0],
     ...[r[0][1], r[1][1], r[2][1], 0],

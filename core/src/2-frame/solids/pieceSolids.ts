@@ -45,7 +45,7 @@ export const pieceSolids = (
   });
 
 /** All outsides together, less all bores: an elbow's arm does not close the other. */
-function solidOfPiece(kit: SolidKit, { flats, holes }: PieceShape): Mesh | null {
+export function solidOfPiece(kit: SolidKit, { flats, holes }: PieceShape): Mesh | null {
   const casts = flats.flatMap((f) => castOf(kit, f) ?? []);
   if (casts.length === 0) return null;
   const { Manifold } = kit;

@@ -10,7 +10,10 @@ import { USUAL_HANDS } from '../hands';
 import { FAMILIES } from '../wholeFamilies';
 import { insideAnother } from './insideAnother';
 import { castOf, sidesOf } from './meshOf';
+import { connectionsOf } from '../connections/connectionsOf';
+import { printedParts } from '../parts/printed';
 import { overlapsOf, type Looked } from './overlaps';
+import { printedSolid } from './printedSolid';
 import { solidKit, type SolidKit } from './solidKit';
 
 let kit: SolidKit;
@@ -146,6 +149,43 @@ describe('solids', () => {
     expect(look(rig).overlaps).toEqual([]);
     expect(look(rig, { slide: -0.015 }).overlaps[0]!.volume).toBeCloseTo(0.005 * 4e-4, 12);
   });
+});
+
+describe('a printed part', () => {
+  const family = FAMILIES.find((f) => f.id === 'printed-phone-frame')!;
+  const rig = family.build(family.size(null, USUAL_HANDS));
+  const assembly = assemble(rig, null);
+  it('is closed, and lacks its holes and the pockets of its nuts', () => {
+    const plate = printedParts(rig).find((p) => p.id === 'plate')!;
+    const made = printedSolid(kit, assembly, {}, 'plate')!;
+    if (plate.shape.kind !== 'box') return fail(plate.shape.kind);
+    const nut = rig.bodies.flatMap((b) => b.parts).find((p) => p.id === 'nut-left')!;
+    if (nut.shape.kind !== 'tube') return fail(nut.shape.kind);
+    const flats = 2 * nut.shape.outerRadius * Math.sqrt(Math.PI / (2 * Math.sqrt(3))) + 0.0004;
+    const pockets = 2 * (Math.sqrt(3) / 2) * flats ** 2 * (nut.shape.length + 0.0004);
+    const [long, deep, thick] = plate.shape.size;
+    const holes = connectionsOf(rig, () => 0)
+      .flatMap((c) => c.holes)
+      .filter((h) => h.piece === 'plate')
+      .reduce((sum, h) => sum + (Math.PI / 4) * h.diameter ** 2 * (h.deep ?? thick), 0);
+    // Its slot takes the rest.
+    const part = made.volume / (long * deep * thick - pockets - holes);
+    expect([part < 1.001, part > 0.98]).toEqual([true, true]);
+    // Each edge is shared by two triangles, once each way.
+    const edges = new Map<string, number>();
+    for (let t = 0; t < made.triangles.length; t += 3)
+      for (const [a, b] of [
+        [0, 1],
+        [1, 2],
+        [2, 0],
+      ] as const) {
+        const [from, to] = [made.triangles[t + a]!, made.triangles[t + b]!];
+        const key = `${Math.min(from, to)} ${Math.max(from, to)}`;
+        edges.set(key, (edges.get(key) ?? 0) + (from < to ? 1 : -1));
+      }
+    expect([...edges.values()].every((n) => n === 0)).toBeTrue();
+  });
+  it('is not made of what is not there', () => expect(printedSolid(kit, assembly, {}, 'nothing')).toBeNull());
 });
 
 describe('nothing stands inside another', () => {

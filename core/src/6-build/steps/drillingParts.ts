@@ -1,9 +1,11 @@
 /** Holes that connections need in plates, boards, prints and fittings: members have theirs on their own sheets. */
 import { figure, say } from '../../0-base';
+import { printedParts } from '../../2-frame';
 import { holeSheets } from '../../5-stock';
 import { AND } from '../joinedAs';
 import { namesOf } from '../namesOf';
 import { byHole } from '../order/drilledTogether';
+import { printStep } from './printing';
 import { connectStep, type BuildStep, type StepMaker } from '../step';
 import { workedAs } from '../workedAs';
 
@@ -15,9 +17,12 @@ export const drillingParts: StepMaker = {
   make: ({ rig, order }) => {
     const together = byHole(order.drilledTogether);
     const nameOf = namesOf(rig);
+    const printed = new Set(printedParts(rig).map((p) => p.id));
     return holeSheets(rig).flatMap(({ piece, name, marks }) => {
       const worked = workedAs(rig, piece);
+      const isPrint = printed.has(piece);
       return marks.flatMap((hole): BuildStep[] => {
+        if (isPrint && hole.thread === null) return [];
         const others = together.get(hole.id);
         // Told once, with the first of them.
         if (others && others.pieces[0] !== piece) return [];
@@ -27,13 +32,15 @@ export const drillingParts: StepMaker = {
             about: piece,
             final: true,
             minutes: 6,
-            needs: others ? [connectStep(others.after)] : [],
+            needs: others ? [connectStep(others.after)] : isPrint ? [printStep(piece)] : [],
             makes: others ? others.pieces.map((p) => `${p}/hole/${others.connection}`) : [hole.id],
             handles: others ? others.pieces : [piece],
             title: others
               ? say`Drill through the ${AND.format(others.pieces.map(nameOf))} in one go for the ${hole.name}`
               : hole.thread
-                ? say`Drill the ${name} for the ${hole.name} and tap it ${hole.thread}`
+                ? isPrint
+                  ? say`Tap the ${name} ${hole.thread} for the ${hole.name}`
+                  : say`Drill the ${name} for the ${hole.name} and tap it ${hole.thread}`
                 : say`Drill the ${name} for the ${hole.name}`,
             tool: [
               worked.begin,

@@ -11,6 +11,7 @@ import { hanging } from './hanging';
 import { hangingLast } from './hangingLast';
 import { joining } from './joining';
 import { marking } from './marking';
+import { printing } from './printing';
 
 export const STEP_MAKERS: readonly StepMaker[] = [
   balancing,
@@ -24,4 +25,5 @@ export const STEP_MAKERS: readonly StepMaker[] = [
   hangingLast,
   joining,
   marking,
+  printing,
 ];

@@ -1,13 +1,15 @@
 /** Everything that is put together, in the order that was found: one step a joining. */
 import { figure, say, type Phrase, type Vec3 } from '../../0-base';
+import { printedParts } from '../../2-frame';
 import { holeSheets, type BarPlan } from '../../5-stock';
 import type { Joint, Rig } from '../../model';
 import type { Joining } from '../order/buildOrder';
 import { byHole } from '../order/drilledTogether';
 import { closedBy } from '../closedHollow';
-import { AND, joinedAs } from '../joinedAs';
+import { AND, counted, joinedAs } from '../joinedAs';
 import { namesOf } from '../namesOf';
 import { squareCheck } from '../squareCheck';
+import { droppedInto, printStep } from './printing';
 import { connectStep, type BuildStep, type StepMaker } from '../step';
 
 export const joining: StepMaker = {
@@ -30,71 +32,72 @@ export const joining: StepMaker = {
     );
     const prepared = preparedBy(rig, bars);
     const dry = new Map(rig.bodies.flatMap((b) => b.joints.map((j) => [j.id, `dryfit:${b.id}`] as const)));
-    return order.joinings.map((j): BuildStep => {
-      const ways = j.connections.map((c) => joinedAs(c, stated.get(c.id), rig, nameOf));
-      const pieces = [...new Set(j.connections.flatMap((c) => [...c.pieces, ...c.hardware]))];
-      const hardware = [...new Set(j.connections.flatMap((c) => c.hardware))].filter((id) => !joints.has(id));
-      const dries = Math.max(...ways.map((w) => w.dries));
-      const cautions = [
-        ...new Set(ways.flatMap((w) => w.caution ?? [])),
-        ...(closing.has(j.id)
-          ? [
-              'It closes the pipes all round: drill a vent of 3 mm where it does not show first, or steam blows the solder out.',
-            ]
-          : []),
-        ...(j.unreached ? ['No tool reaches its screw past what stands there: change what is in the way first.'] : []),
-      ];
-      return {
-        id: connectStep(j.id),
-        about: j.connections[0]!.pieces[0] ?? j.id,
-        final: j.connections.some((c) => !c.reversible),
-        minutes: ways.reduce((sum, w) => sum + w.minutes, 0),
-        needs: [
-          ...j.after.map(connectStep),
-          ...pieces.flatMap((p) => prepared.get(p) ?? []).filter((id) => !together.has(id)),
-          ...j.connections.flatMap((c) => (c.reversible ? [] : (dry.get(c.id) ?? dry.get(c.pieces[1] ?? '') ?? []))),
-          ...j.connections
-            .flatMap((c) => c.holes.map((h) => `drill:${h.piece}/hole/${c.id}`))
-            .map((id) => together.get(id) ?? id),
-        ],
-        does: j.connections.map((c) => c.id),
-        handles: pieces,
-        title: different(ways.map((w) => w.title)).flatMap((t, i) => (i === 0 ? t : [', and ', ...decapitalised(t)])),
-        tool: [...new Set(ways.flatMap((w) => w.tool.split(', ')))].join(', '),
-        figures: [
-          ...j.connections.flatMap((c) => {
-            const of = stated.get(c.id);
-            return of?.kind === 'bonded' && of.mitred
-              ? [say`first the end sawn so that it lies flat on the other`]
-              : [];
-          }),
-          ...(hardware.length > 0 ? [say`with ${AND.format(counted(hardware.map(nameOf)))}`] : []),
-          ...waysIn(j),
-          ...depths(j, joints),
-          ...different(squareCheck(rig, j.connections, new Set(j.lot))),
-          ...(dries > 0 ? [say`leave it ${figure('time', dries, 0)} before it is loaded; the label decides`] : []),
-        ],
-        check: ways[0]!.check,
-        caution: cautions.length > 0 ? cautions.join(' ') : null,
-        ...(j.shutsIn.length > 0 ? { shutsIn: shutIn(j, order.joinings, cameras, nameOf) } : {}),
-        ...(dries > 0 ? { dries } : {}),
-        joins: j,
-      };
-    });
+    // What a print shuts in is told with the print.
+    const printed = new Map(
+      printedParts(rig).flatMap((p) => droppedInto(p.id, rig, order).map((c) => [c.id, printStep(p.id)] as const)),
+    );
+    const stepOf = (joining: string): string => printed.get(joining) ?? connectStep(joining);
+    return order.joinings
+      .filter((j) => !printed.has(j.id))
+      .map((j): BuildStep => {
+        const ways = j.connections.map((c) => joinedAs(c, stated.get(c.id), rig, nameOf));
+        const pieces = [...new Set(j.connections.flatMap((c) => [...c.pieces, ...c.hardware]))];
+        const hardware = [...new Set(j.connections.flatMap((c) => c.hardware))].filter((id) => !joints.has(id));
+        const dries = Math.max(...ways.map((w) => w.dries));
+        const cautions = [
+          ...new Set(ways.flatMap((w) => w.caution ?? [])),
+          ...(closing.has(j.id)
+            ? [
+                'It closes the pipes all round: drill a vent of 3 mm where it does not show first, or steam blows the solder out.',
+              ]
+            : []),
+          ...(j.unreached
+            ? ['No tool reaches its screw past what stands there: change what is in the way first.']
+            : []),
+        ];
+        return {
+          id: connectStep(j.id),
+          about: j.connections[0]!.pieces[0] ?? j.id,
+          final: j.connections.some((c) => !c.reversible),
+          minutes: ways.reduce((sum, w) => sum + w.minutes, 0),
+          needs: [
+            ...j.after.map(stepOf),
+            ...pieces.flatMap((p) => prepared.get(p) ?? []).filter((id) => !together.has(id)),
+            ...j.connections.flatMap((c) => (c.reversible ? [] : (dry.get(c.id) ?? dry.get(c.pieces[1] ?? '') ?? []))),
+            ...j.connections
+              .flatMap((c) => c.holes.map((h) => `drill:${h.piece}/hole/${c.id}`))
+              .map((id) => together.get(id) ?? id),
+          ],
+          does: j.connections.map((c) => c.id),
+          handles: pieces,
+          title: different(ways.map((w) => w.title)).flatMap((t, i) => (i === 0 ? t : [', and ', ...decapitalised(t)])),
+          tool: [...new Set(ways.flatMap((w) => w.tool.split(', ')))].join(', '),
+          figures: [
+            ...j.connections.flatMap((c) => {
+              const of = stated.get(c.id);
+              return of?.kind === 'bonded' && of.mitred
+                ? [say`first the end sawn so that it lies flat on the other`]
+                : [];
+            }),
+            ...(hardware.length > 0 ? [say`with ${AND.format(counted(hardware.map(nameOf)))}`] : []),
+            ...waysIn(j),
+            ...depths(j, joints),
+            ...different(squareCheck(rig, j.connections, new Set(j.lot))),
+            ...(dries > 0 ? [say`leave it ${figure('time', dries, 0)} before it is loaded; the label decides`] : []),
+          ],
+          check: ways[0]!.check,
+          caution: cautions.length > 0 ? cautions.join(' ') : null,
+          ...(j.shutsIn.length > 0 ? { shutsIn: shutIn(j, order.joinings, cameras, nameOf) } : {}),
+          ...(dries > 0 ? { dries } : {}),
+          joins: j,
+        };
+      });
   },
 };
 
 const different = (phrases: readonly Phrase[]): readonly Phrase[] => [
   ...new Map(phrases.map((p) => [JSON.stringify(p), p])).values(),
 ];
-/** Of a name that comes more than once, how often. */
-function counted(names: readonly string[]): readonly string[] {
-  return [...new Set(names)].map((name) => {
-    const times = names.filter((n) => n === name).length;
-    return times > 1 ? `${times} × ${name}` : name;
-  });
-}
-
 /** From where each screw goes in. */
 const waysIn = ({ comes, connections }: Joining): readonly Phrase[] =>
   different(
@@ -154,10 +157,8 @@ function preparedBy(rig: Rig, bars: readonly BarPlan[]): ReadonlyMap<string, rea
       ...bends.map((_, i) => `bend:${member}:${i + 1}`),
       ...marks.flatMap((m) => (m.kind === 'hole' && !m.last ? [`drill:${m.id}`] : [])),
     ]);
+  for (const { id } of printedParts(rig)) found.set(id, [printStep(id)]);
   for (const { piece, marks } of holeSheets(rig))
-    found.set(
-      piece,
-      marks.map((m) => `drill:${m.id}`),
-    );
+    found.set(piece, [...(found.get(piece) ?? []), ...marks.map((m) => `drill:${m.id}`)]);
   return found;
 }

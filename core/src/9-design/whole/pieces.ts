@@ -3,13 +3,15 @@ import { boundingBox, boxRound, massCentre, sumsOf, type FlatBody } from '../../
 import { barPlans, type BarMark } from '../../5-stock';
 import {
   drilledElsewhere,
+  isPrinted,
+  printedParts,
   placedPieces,
   washerId,
   type AdjusterValues,
   type Assembly,
   type Connection,
 } from '../../2-frame';
-import { cutId, flattenId } from '../../6-build';
+import { cutId, flattenId, printId } from '../../6-build';
 import type { WholePiece } from '../../contract';
 import type { Rig } from '../../model';
 
@@ -86,7 +88,15 @@ function kindsOf(rig: Rig): ReadonlyMap<string, Kind> {
     for (const m of members) kinds.set(m.id, { kind: 'cut', material: m.stock.material });
     for (const p of parts)
       kinds.set(p.id, {
-        kind: p.uses ? 'consumable' : p.by ? 'fastener' : p.supply ? 'bought' : 'cut',
+        kind: p.uses
+          ? 'consumable'
+          : p.by
+            ? 'fastener'
+            : isPrinted(p) && !p.of
+              ? 'print'
+              : p.supply
+                ? 'bought'
+                : 'cut',
         material: p.material ?? null,
       });
     for (const j of joints)
@@ -116,6 +126,7 @@ function madeOf(rig: Rig, connections: readonly Connection[]): ReadonlyMap<strin
         return kind ? [{ id: m.id, kind, ...(m.last ? { last: true } : {}) }] : [];
       }),
     ]);
+  for (const { id } of printedParts(rig)) made.set(id, [{ id: printId(id), kind: 'print' }]);
   for (const { id, piece } of drilledElsewhere(rig, connections))
     made.set(piece, [...(made.get(piece) ?? []), { id, kind: 'hole' }]);
   return made;

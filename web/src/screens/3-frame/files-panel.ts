@@ -1,8 +1,11 @@
 /** The rig as a model for other programs, and printed parts from them. */
-import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { figure, materialOf, showFigure } from '@tide-pebble/core';
+import { figure, materialOf, printedParts, showFigure, type Part } from '@tide-pebble/core';
+import { firstValueFrom } from 'rxjs';
+import { Pointer } from '../../services/pointer';
 import { saveFile } from '../../services/save-file';
+import { Solids } from '../../services/solids';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { freeId } from './elements';
@@ -28,6 +31,40 @@ const NAMES: Readonly<Record<(typeof PRINTED)[number], string>> = {
       <button matButton="outlined" type="button" [disabled]="busy()" (click)="save('gltf')">glTF</button>
     </p>
     <p class="note">The whole rig with its load; STL and 3MF in millimetres, glTF in metres.</p>
+    @if (prints().length > 0) {
+      <h3>To print</h3>
+      <ul class="plain-list">
+        @for (part of prints(); track part.id) {
+          <li
+            class="row"
+            [class.lit]="pointer.at() === part.id"
+            (mouseenter)="pointer.point(part.id)"
+            (mouseleave)="pointer.point(null)"
+          >
+            <span>{{ part.name }}</span>
+            <button
+              matButton
+              type="button"
+              [disabled]="busy()"
+              [attr.aria-label]="part.name + ' as STL'"
+              (click)="print(part, 'stl')"
+            >
+              STL
+            </button>
+            <button
+              matButton
+              type="button"
+              [disabled]="busy()"
+              [attr.aria-label]="part.name + ' as 3MF'"
+              (click)="print(part, '3mf')"
+            >
+              3MF
+            </button>
+          </li>
+        }
+      </ul>
+      <p class="note">Each by itself on its bed, with its holes and the pockets for what is dropped in.</p>
+    }
     <div class="row">
       <label
         >Printed part of
@@ -58,6 +95,13 @@ const NAMES: Readonly<Record<(typeof PRINTED)[number], string>> = {
     h2 {
       margin: var(--space-4) 0 var(--space-1);
     }
+    h3 {
+      margin: var(--space-2) 0 0;
+      font-size: 1rem;
+    }
+    li.lit {
+      background: var(--tint-pale);
+    }
     .row {
       display: flex;
       flex-wrap: wrap;
@@ -77,6 +121,23 @@ export class FilesPanel {
   protected readonly wrong = signal(false);
   readonly bench = input.required<Bench>();
   readonly added = output<string>();
+
+  private readonly solids = inject(Solids);
+  protected readonly pointer = inject(Pointer);
+  protected readonly prints = computed(() => printedParts(this.bench().work.rig));
+
+  protected async print({ id, name }: Part, kind: 'stl' | '3mf'): Promise<void> {
+    await this.working(async () => {
+      const { printedStl, printedThreeMf } = await import('../../export/models');
+      const { work, values, rig } = this.bench();
+      const printed = await firstValueFrom(this.solids.printed(work.assembly, values, id));
+      if (!printed) return this.say(`The ${name} has no solid to print.`, true);
+      const file = `${rig.name} ${name}.${kind}`;
+      if (kind === 'stl') saveFile(file, printedStl(printed), 'model/stl');
+      else saveFile(file, printedThreeMf(name, printed), 'model/3mf');
+      this.say(`${file} is saved: ${showFigure(figure('count', printed.volume * 1e6, 1), this.units())} cm³ of solid.`);
+    });
+  }
 
   protected async save(kind: 'stl' | '3mf' | 'gltf'): Promise<void> {
     await this.working(async () => {
