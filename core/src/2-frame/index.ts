@@ -49,6 +49,7 @@ export { washerId } from './connections/washerId';
 export type { Connection, ConnectionHole, ConnectionKind, Layer } from './connections/connection';
 // joints and stock
 export { fittingFor, FITTING_NAMES, hubOf } from './fittings/fittingFor';
+export { hollowsOf, openingsOf, type Hollow } from './fittings/hollows';
 export { jointName } from './fittings/jointName';
 export { jointFacts, usualJointMass } from './fittings/jointFacts';
 export { PIPE_SYSTEMS, pipeOf, pipeWith } from './parts/pipes';

@@ -98,3 +98,5 @@ export { bareSwinger, swingerOf, type Swinger } from './swing/swinger';
 export { panPlans, type PanPlan } from './pan/panPlans';
 export { overshootWords, panLimitWords, panMoveWords, panPlanWords, panReadingWords } from './pan/panWords';
 export { panReading, panRigOf, type PanReading } from './pan/panReading';
+export { inWater, WATERS, type InWater, type Water } from './water/inWater';
+export { waterWords, type WaterWords } from './water/waterWords';

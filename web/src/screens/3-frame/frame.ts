@@ -24,6 +24,7 @@ import { ElementList } from './element-list';
 import { FilesPanel } from './files-panel';
 import { InsidePanel } from './inside-panel';
 import { PackPanel } from './pack-panel';
+import { WaterPanel } from './water-panel';
 import { elementOf } from './elements';
 
 type Look = 'square' | 'above' | 'solid';
@@ -51,6 +52,7 @@ const STEP = { mm: 0.001, inch: 0.0254 / 16 };
     FilesPanel,
     InsidePanel,
     PackPanel,
+    WaterPanel,
   ],
   templateUrl: './frame.html',
   styleUrl: './frame.css',
