@@ -1,4 +1,5 @@
 /** Timings of the heavy paths as ratios within this one run, each with its aim. No test asserts any of them. */
+import { measureOrder } from './order';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -106,6 +107,18 @@ line(
   'connections: a size edit built whole, over as stated (usual)',
   `${(usual.whole / usual.bare).toFixed(1)} ×`,
   `aim at most 0.3 ms more; ${(usual.whole - usual.bare).toFixed(2)} ms more here, most ${(most.whole - most.bare).toFixed(2)} (${most.id})`,
+);
+const order = measureOrder();
+const [slowest, middling] = [order.families.at(-1)!, order.families[Math.floor(order.families.length / 2)]!];
+line(
+  'order of building found, the slowest family over the middling one',
+  `${(slowest.ms / middling.ms).toFixed(1)} ×`,
+  `aim under 100 ms each; ${slowest.ms.toFixed(0)} ms here (${slowest.id}), middling ${middling.ms.toFixed(0)}`,
+);
+line(
+  `order of ${order.many.pieces} pieces, over the middling family`,
+  `${(order.many.ms / middling.ms).toFixed(1)} ×`,
+  `aim under 1 s; ${(order.many.ms / 1000).toFixed(2)} s here`,
 );
 const many = madeKit(120, 200);
 const manyKit = new Map(many.kit.map((k) => [k.id, k]));

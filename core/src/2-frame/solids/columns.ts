@@ -53,7 +53,7 @@ export interface Columns {
 }
 
 export function columnsOf(pieces: readonly PieceShape[], lattice: Lattice): Columns {
-  const rects = pieces.flatMap((p) => p.flats.map((f) => rectOf(f, lattice.frame)));
+  const rects = pieces.flatMap((p) => p.flats.map((f) => areaOf(f, lattice.frame).rect));
   const [low, high] = [0, 2].map((k) => Math.floor(Math.min(0, ...rects.map((r) => r[k]!)) / PITCH)) as [
     number,
     number,
@@ -70,30 +70,55 @@ export function columnsOf(pieces: readonly PieceShape[], lattice: Lattice): Colu
     uOf: (cell) => (Math.floor(cell / deep) + low + 0.5) * PITCH,
     vOf: (cell) => ((cell % deep) + high + 0.5) * PITCH,
   };
-  const found: { cell: number; piece: number; from: number; to: number }[] = [];
+  const [cell, piece, from, to]: [number[], number[], number[], number[]] = [[], [], [], []];
   const starts = new Int32Array(pieces.length + 1);
-  pieces.forEach((p, piece) => {
-    for (const [cell, spans] of linesIn(p, lattice, grid))
-      for (const [from, to] of spans) found.push({ cell, piece, from, to });
-    starts[piece + 1] = found.length;
+  pieces.forEach((p, i) => {
+    eachLineIn(p, lattice, grid, (at, spans) => {
+      for (const [start, end] of spans) {
+        cell.push(at);
+        piece.push(i);
+        from.push(start);
+        to.push(end);
+      }
+    });
+    starts[i + 1] = cell.length;
   });
   const first = new Int32Array(wide * deep).fill(-1);
-  const next = new Int32Array(found.length);
-  found.forEach(({ cell }, i) => {
-    next[i] = first[cell]!;
-    first[cell] = i;
+  const next = new Int32Array(cell.length);
+  cell.forEach((at, i) => {
+    next[i] = first[at]!;
+    first[at] = i;
   });
   return {
     lattice,
     ...grid,
-    cell: Int32Array.from(found, (f) => f.cell),
-    piece: Int32Array.from(found, (f) => f.piece),
-    from: Float64Array.from(found, (f) => f.from),
-    to: Float64Array.from(found, (f) => f.to),
+    cell: Int32Array.from(cell),
+    piece: Int32Array.from(piece),
+    from: Float64Array.from(from),
+    to: Float64Array.from(to),
     starts,
     first,
     next,
   };
+}
+type Tell = (cell: number, spans: readonly Span[]) => void;
+
+/** Each cell whose line meets the piece, and where. What is neither drilled nor mitred is told body by body. */
+function eachLineIn(shape: PieceShape, lattice: Lattice, grid: Grid, tell: Tell): void {
+  const { flats, holes, mitres } = shape;
+  const isPlain = holes.length === 0 && mitres.length === 0 && (flats.length === 1 || flats.every((f) => !boreOf(f)));
+  if (!isPlain) {
+    for (const [cell, spans] of linesIn(shape, lattice, grid)) tell(cell, spans);
+    return;
+  }
+  for (const flat of flats) {
+    const through = lineThrough(flat, lattice.frame, flat.shape);
+    walk(grid, areaOf(flat, lattice.frame), (cell, u, v) => {
+      if (cell < 0) return;
+      const spans = through(u, v);
+      if (spans.length > 0) tell(cell, spans);
+    });
+  }
 }
 type Grid = Pick<Columns, 'cellAt' | 'uOf' | 'vOf'>;
 
@@ -104,12 +129,13 @@ function linesIn(
   grid: Grid,
 ): ReadonlyMap<number, readonly Span[]> {
   const solid = new Map<number, readonly Span[]>();
-  for (const flat of flats) fill(solid, grid, rectOf(flat, frame), lineThrough(flat, frame));
+  for (const flat of flats) fill(solid, grid, areaOf(flat, frame), lineThrough(flat, frame));
   for (const [cell, spans] of solid) if (spans.length > 1) solid.set(cell, merged(spans));
   const empty = new Map<number, readonly Span[]>();
   for (const bore of flats.flatMap((f) => boreOf(f) ?? []))
-    fill(empty, grid, rectOf(bore, frame), lineThrough(bore, frame), solid);
-  for (const hole of holes) fill(empty, grid, rectRound(hole, frame), throughHole(hole, frame), solid);
+    fill(empty, grid, areaOf(bore, frame), lineThrough(bore, frame), solid);
+  for (const hole of holes)
+    fill(empty, grid, { rect: rectRound(hole, frame), corners: [] }, throughHole(hole, frame), solid);
   for (const [cell, out] of empty)
     keep(
       solid,
@@ -141,34 +167,66 @@ function keep(columns: Map<number, readonly Span[]>, cell: number, left: readonl
 
 type Through = (u: number, v: number) => readonly Span[];
 type Rect = readonly [fromU: number, toU: number, fromV: number, toV: number];
+/** Where lines may meet a body: within its bounds, and within the outline of these corners where they are given. */
+interface Area {
+  readonly rect: Rect;
+  readonly corners: readonly (readonly [number, number])[];
+}
+
+function walk({ cellAt }: Grid, { rect, corners }: Area, visit: (cell: number, u: number, v: number) => void): void {
+  const [fromU, toU, fromV, toV] = rect;
+  for (let u = (Math.floor(fromU / PITCH) + 0.5) * PITCH; u < toU + PITCH; u += PITCH) {
+    const [least, most] = corners.length > 0 ? acrossAt(corners, u) : [fromV, toV];
+    for (let v = (Math.floor(least / PITCH) + 0.5) * PITCH; v < most + PITCH; v += PITCH) visit(cellAt(u, v), u, v);
+  }
+}
+
+/** From where to where the outline of these corners runs near a row: a long thing that lies askew fills little of its bounds. */
+function acrossAt(corners: Area['corners'], u: number): readonly [number, number] {
+  let [least, most] = [Infinity, -Infinity];
+  for (const [au, av] of corners)
+    for (const [bu, bv] of corners) {
+      if (au > u + PITCH || bu < u - PITCH) continue;
+      // The stretch of this edge within a line's distance of the row.
+      for (const edge of [u - PITCH, u + PITCH]) {
+        const share = bu - au < 1e-12 ? 0 : Math.min(1, Math.max(0, (edge - au) / (bu - au)));
+        const v = av + share * (bv - av);
+        if (v < least) least = v;
+        if (v > most) most = v;
+      }
+    }
+  return [least, most];
+}
 
 /** `only`: cells that are looked at, where not all. */
 function fill(
   into: Map<number, readonly Span[]>,
-  { cellAt }: Grid,
-  [fromU, toU, fromV, toV]: Rect,
+  grid: Grid,
+  area: Area,
   through: Through,
   only?: ReadonlyMap<number, unknown>,
 ): void {
-  for (let u = (Math.floor(fromU / PITCH) + 0.5) * PITCH; u < toU + PITCH; u += PITCH)
-    for (let v = (Math.floor(fromV / PITCH) + 0.5) * PITCH; v < toV + PITCH; v += PITCH) {
-      const cell = cellAt(u, v);
-      if (cell < 0 || (only && !only.has(cell))) continue;
-      const spans = through(u, v);
-      if (spans.length === 0) continue;
-      const there = into.get(cell);
-      into.set(cell, there ? [...there, ...spans] : spans);
-    }
+  walk(grid, area, (cell, u, v) => {
+    if (cell < 0 || (only && !only.has(cell))) return;
+    const spans = through(u, v);
+    if (spans.length === 0) return;
+    const there = into.get(cell);
+    into.set(cell, there ? [...there, ...spans] : spans);
+  });
 }
 
 const fromFrame = (frame: Mat3, u: number, v: number): Vec3 => transform(transpose(frame), [u, v, 0]);
 
-/** Its outside alone: what is bored out of any body of a piece is taken from all of them, so that an elbow's arm does not close the other. */
-function lineThrough(flat: Pick<FlatBody, 'shape' | 'outline' | 'at' | 'rotation'>, frame: Mat3): Through {
+/** Its outside alone, if no other shape is given: what is bored out of any body of a piece is taken from all of them, so that an elbow's arm does not close the other. */
+function lineThrough(
+  flat: Pick<FlatBody, 'shape' | 'outline' | 'at' | 'rotation'>,
+  frame: Mat3,
+  shape = withoutBore(flat.shape),
+): Through {
   const inwards = transpose(flat.rotation);
   const [alongU, alongV, way] = frame.map((row) => transform(inwards, row)) as unknown as [Vec3, Vec3, Vec3];
   const start = transform(inwards, flat.at);
-  const outside = { shape: withoutBore(flat.shape), ...(flat.outline ? { outline: flat.outline } : {}) };
+  const outside = { shape, ...(flat.outline ? { outline: flat.outline } : {}) };
   return (u, v) =>
     spansThrough(
       [
@@ -223,10 +281,30 @@ function throughHole({ at, way, diameter, depth }: Bored, frame: Mat3): Through 
   };
 }
 
-function rectOf(flat: Pick<FlatBody, 'shape' | 'at' | 'rotation'>, frame: Mat3): Rect {
+function areaOf(flat: Pick<FlatBody, 'shape' | 'at' | 'rotation'>, frame: Mat3): Area {
   const { at, rotation, shape } = flat;
-  const [low, high] = boundingBox({ shape, at: transform(frame, at), rotation: multiply(frame, rotation) });
-  return [low[0], high[0], low[1], high[1]];
+  const [middle, turned] = [transform(frame, at), multiply(frame, rotation)];
+  const [low, high] = boundingBox({ shape, at: middle, rotation: turned });
+  return { rect: [low[0], high[0], low[1], high[1]], corners: cornersOf(shape, middle, turned) };
+}
+
+/** Of the box it fits in by its own axes; none where its bounds will do. */
+function cornersOf(shape: FlatBody['shape'], middle: Vec3, turned: Mat3): Area['corners'] {
+  const half =
+    shape.kind === 'box'
+      ? shape.size.map((s) => s / 2)
+      : shape.kind === 'tube'
+        ? [shape.outerRadius, shape.outerRadius, shape.length / 2]
+        : null;
+  if (!half) return [];
+  return [-1, 1].flatMap((x) =>
+    [-1, 1].flatMap((y) =>
+      [-1, 1].map((z): readonly [number, number] => {
+        const [u, v] = transform(turned, [x * half[0]!, y * half[1]!, z * half[2]!]);
+        return [middle[0] + u, middle[1] + v];
+      }),
+    ),
+  );
 }
 
 function rectRound({ at, way, diameter, depth }: Bored, frame: Mat3): Rect {

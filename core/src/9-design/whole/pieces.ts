@@ -88,15 +88,7 @@ function kindsOf(rig: Rig): ReadonlyMap<string, Kind> {
     for (const m of members) kinds.set(m.id, { kind: 'cut', material: m.stock.material });
     for (const p of parts)
       kinds.set(p.id, {
-        kind: p.uses
-          ? 'consumable'
-          : p.by
-            ? 'fastener'
-            : isPrinted(p) && !p.of
-              ? 'print'
-              : p.supply
-                ? 'bought'
-                : 'cut',
+        kind: p.uses ? 'consumable' : p.by ? 'fastener' : isPrinted(p) && !p.of ? 'print' : p.supply ? 'bought' : 'cut',
         material: p.material ?? null,
       });
     for (const j of joints)
