@@ -2,6 +2,7 @@
 import { inject, Injectable } from '@angular/core';
 import type { BuildPlan, StockPlan } from '@tide-pebble/core/making';
 import {
+  BehaviorSubject,
   catchError,
   distinctUntilChanged,
   map,
@@ -9,6 +10,7 @@ import {
   shareReplay,
   startWith,
   switchMap,
+  tap,
   withLatestFrom,
   type Observable,
 } from 'rxjs';
@@ -27,6 +29,10 @@ export class BuildPlans {
   private readonly jobs = inject(Jobs);
   private readonly workspace = inject(Workspace);
 
+  private readonly lastBlocked = new BehaviorSubject<{ readonly bench: Bench; readonly lots: number } | null>(null);
+  /** How much no order puts together, as it was last worked out, and on which rig. */
+  readonly lastBlocked$ = this.lastBlocked.asObservable();
+
   /** Of the rig as it stands; worked out only while somebody looks. */
   readonly plan$: Observable<Building> = this.workspace.stock$.pipe(
     withLatestFrom(this.workspace.bench$),
@@ -42,6 +48,9 @@ export class BuildPlans {
           isSame(a.stock, b.stock)),
     ),
     switchMap((now): Observable<Building> => (now ? this.planned(now.bench, now.stock) : of(WORKING))),
+    tap((now) => {
+      if (now.kind === 'planned') this.lastBlocked.next({ bench: now.bench, lots: now.plan.blocked.length });
+    }),
     shareReplay({ bufferSize: 1, refCount: true }),
   );
 

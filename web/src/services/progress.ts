@@ -15,6 +15,7 @@ import {
 import type { StagePath } from '../shell/stages';
 import { painted$ } from './after-paint';
 import { BuildPlans } from './building';
+import { Solids } from './solids';
 import { Workspace } from './workspace';
 
 export interface StageMark {
@@ -47,8 +48,10 @@ export class Progress {
     this.workspace.stock$,
     this.workspace.log$,
     this.steps$,
+    inject(Solids).lastFound$,
+    this.plans.lastBlocked$,
   ]).pipe(
-    map(([state, stock, log, steps]): StageMarks => {
+    map(([state, stock, log, steps, inside, blocked]): StageMarks => {
       if (state.kind !== 'ready')
         return {
           shelf: NOTHING,
@@ -63,18 +66,25 @@ export class Progress {
       const { rig, loadout, setup, judged } = state.bench;
       const at = (stage: Judgement['stage']): readonly Judgement[] =>
         judged.findings.filter((f) => f.stage === stage && f.severity !== 'note');
-      const mark = (stage: Judgement['stage'], done: boolean): StageMark => ({
-        done: done && at(stage).length === 0,
-        count: at(stage).length,
+      const mark = (stage: Judgement['stage'], done: boolean, more = 0): StageMark => ({
+        done: done && at(stage).length + more === 0,
+        count: at(stage).length + more,
       });
+      // What was looked at by solids counts for the rig it was looked at on.
+      const { assembly } = state.bench.work;
+      const noRoom = inside?.assembly === assembly ? inside.pairs : 0;
+      const noOrder = blocked?.bench.work.assembly === assembly ? blocked.lots : 0;
       const balance = mark('balance', judged.evaluation.hung !== null && loadout !== null);
       return {
         shelf: { done: true, count: 0 },
         load: mark('load', loadout !== null),
-        frame: mark('frame', true),
+        frame: mark('frame', true, noRoom),
         balance,
         stock: { done: stock !== null && stock.lines.every((l) => l.buy === 0), count: 0 },
-        build: { done: steps?.kind === 'ordered' && steps.steps.every((s) => rig.done[s.id]), count: 0 },
+        build: {
+          done: noOrder === 0 && steps?.kind === 'ordered' && steps.steps.every((s) => rig.done[s.id]),
+          count: noOrder,
+        },
         field: { done: balance.done && setup !== null, count: 0 },
         log: { done: log.some((e) => e.rig === rig.id), count: 0 },
       };

@@ -1,7 +1,7 @@
 /** Whether anything on a rig stands inside another: asked of a worker of its own, which keeps what it has cut before. */
 import { Injectable } from '@angular/core';
 import type { AdjusterValues, Assembly, Looked, Printed } from '@tide-pebble/core';
-import { map, Observable, startWith } from 'rxjs';
+import { BehaviorSubject, map, Observable, startWith } from 'rxjs';
 import type { SolidsAnswer, SolidsMessage } from '../workers/solids.worker';
 
 export type Look =
@@ -11,6 +11,11 @@ export type Look =
 
 @Injectable({ providedIn: 'root' })
 export class Solids {
+  private readonly lastFound = new BehaviorSubject<{ readonly assembly: Assembly; readonly pairs: number } | null>(
+    null,
+  );
+  /** How many pairs stood inside each other at the last look, and on which rig. */
+  readonly lastFound$ = this.lastFound.asObservable();
   private worker: Worker | null = null;
   private next = 0;
 
@@ -24,6 +29,10 @@ export class Solids {
       }),
       startWith<Look>({ kind: 'looking', part: 0 }),
     );
+  }
+
+  found(assembly: Assembly, pairs: number): void {
+    this.lastFound.next({ assembly, pairs });
   }
 
   /** A printed part as one closed solid; null where there is no such part. */

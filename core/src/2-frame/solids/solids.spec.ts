@@ -1,8 +1,9 @@
 import * as fc from 'fast-check';
 import load from 'manifold-3d';
 import { alignZ, IDENTITY, METRIC, render, unit, type Vec3 } from '../../0-base';
-import type { Body, Part, Rig, Shape } from '../../model';
+import type { Rig, Shape } from '../../model';
 import { holds } from '../../testing/holds';
+import { partOf, rigOf } from '../../testing/partsRig';
 import { assemble } from '../assemble';
 import { withHardware } from '../connections/withHardware';
 import { familyInput } from '../family';
@@ -22,21 +23,6 @@ beforeAll(async () => {
 });
 
 const box = (size: Vec3): Shape => ({ kind: 'box', size });
-const part = (id: string, shape: Shape, at: Vec3, more: Partial<Part> = {}): Part => ({
-  id,
-  name: id,
-  shape,
-  at,
-  material: 'steel',
-  ...more,
-});
-const rigOf = (parts: readonly Part[], more: Partial<Body> = {}): Rig => ({
-  bodies: [{ id: 'body', name: 'body', nodes: [], members: [], joints: [], parts: [...parts], stations: [], ...more }],
-  pivots: [],
-  contacts: [],
-  poses: [],
-  adjusters: [],
-});
 const look = (rig: Rig, values: Readonly<Record<string, number>> = {}): Looked =>
   overlapsOf(kit, assemble(withHardware(rig), null), values);
 const volume = (shape: Shape): number => {
@@ -66,7 +52,7 @@ describe('solids', () => {
   it('that overlap by a known block are told so, and those that touch or stand apart are not', () => {
     const cube = box([0.02, 0.02, 0.02]);
     const shared = (x: number): number =>
-      look(rigOf([part('a', cube, [0, 0, 0]), part('b', cube, [x, 0, 0])])).overlaps[0]?.volume ?? 0;
+      look(rigOf([partOf('a', cube, [0, 0, 0]), partOf('b', cube, [x, 0, 0])])).overlaps[0]?.volume ?? 0;
     expect(shared(0.02)).toBe(0);
     expect(shared(0.021)).toBe(0);
     expect(shared(0.019)).toBeCloseTo(0.001 * 4e-4, 12);
@@ -132,7 +118,7 @@ describe('solids', () => {
 
   it('are where the adjusters put them', () => {
     const rig: Rig = {
-      ...rigOf([part('a', box([0.02, 0.02, 0.02]), [0, 0, 0]), part('b', box([0.02, 0.02, 0.02]), [0.03, 0, 0])]),
+      ...rigOf([partOf('a', box([0.02, 0.02, 0.02]), [0, 0, 0]), partOf('b', box([0.02, 0.02, 0.02]), [0.03, 0, 0])]),
       adjusters: [
         {
           id: 'slide',

@@ -3,26 +3,14 @@ import { METRIC, render, type Vec3 } from '../../0-base';
 import { assemble, placedPieces } from '../../2-frame';
 import { pipework } from '../../2-frame/fittings/pipework';
 import { pipeOf } from '../../2-frame/parts/pipes';
-import type { Body, Hold, Part, Rig } from '../../model';
+import type { Hold, Part, Rig } from '../../model';
 import { holds } from '../../testing/holds';
+import { partOf, rigOf } from '../../testing/partsRig';
 import { inWater, WATERS, type InWater, type Water } from './inWater';
 import { waterWords } from './waterWords';
 
-const block = (id: string, size: Vec3, at: Vec3, mass: number): Part => ({
-  id,
-  name: id,
-  shape: { kind: 'box', size },
-  at,
-  material: 'steel',
-  mass: { value: mass },
-});
-const rigOf = (parts: readonly Part[], more: Partial<Body> = {}): Rig => ({
-  bodies: [{ id: 'body', name: 'body', nodes: [], members: [], joints: [], parts: [...parts], stations: [], ...more }],
-  pivots: [],
-  contacts: [],
-  poses: [],
-  adjusters: [],
-});
+const block = (id: string, size: Vec3, at: Vec3, mass: number): Part =>
+  partOf(id, { kind: 'box', size }, at, { mass: { value: mass } });
 const found = (rig: Rig, water: Water = 'fresh'): InWater => {
   const pieces = placedPieces(assemble(rig, null), {});
   const mass = pieces.reduce((sum, p) => sum + p.flat.mass, 0);

@@ -2,44 +2,19 @@ import * as fc from 'fast-check';
 import { METRIC, render, type Vec3 } from '../../0-base';
 import { assemble, FAMILIES, USUAL_HANDS, withHardware } from '../../2-frame';
 import { stockPlan } from '../../5-stock';
-import type { Body, Bolted, Part, Rig, Shape, StatedConnection } from '../../model';
+import type { Body, Bolted, Part, Rig, StatedConnection } from '../../model';
 import { pipework, type Run } from '../../2-frame/fittings/pipework';
 import { pipeOf } from '../../2-frame/parts/pipes';
 import { holds } from '../../testing/holds';
+import { partOf, rigOf } from '../../testing/partsRig';
 import { blockedWords } from './blockedWords';
 import { buildOrder, type BuildOrder } from './buildOrder';
 import { buildSteps } from '../buildSteps';
 import { strongLots } from './takeApart';
 
-const part = (id: string, shape: Shape, at: Vec3, more: Partial<Part> = {}): Part => ({
-  id,
-  name: id,
-  shape,
-  at,
-  material: 'steel',
-  ...more,
-});
-const box = (id: string, size: Vec3, at: Vec3): Part => part(id, { kind: 'box', size }, at);
-const rigOf = (parts: readonly Part[], connections: readonly StatedConnection[], more: Partial<Body> = {}): Rig =>
-  withHardware({
-    bodies: [
-      {
-        id: 'body',
-        name: 'body',
-        nodes: [],
-        members: [],
-        joints: [],
-        parts: [...parts],
-        stations: [],
-        connections: [...connections],
-        ...more,
-      },
-    ],
-    pivots: [],
-    contacts: [],
-    poses: [],
-    adjusters: [],
-  });
+const box = (id: string, size: Vec3, at: Vec3): Part => partOf(id, { kind: 'box', size }, at);
+const rigWith = (parts: readonly Part[], connections: readonly StatedConnection[], more: Partial<Body> = {}): Rig =>
+  withHardware(rigOf(parts, { connections: [...connections], ...more }));
 const glued = (id: string, piece: string, to: string): StatedConnection => ({
   kind: 'bonded',
   id,
@@ -70,7 +45,7 @@ const orderOf = (rig: Rig): BuildOrder => buildOrder(assemble(rig, null), {});
 const idsOf = ({ joinings }: BuildOrder): readonly string[] => joinings.flatMap((j) => j.connections.map((c) => c.id));
 
 /** Six walls round a room, the lid glued on, and a block glued to the floor in it. */
-const inABox = rigOf(
+const inABox = rigWith(
   [
     box('floor', [0.1, 0.1, 0.004], [0, 0, -0.05]),
     box('lid', [0.1, 0.1, 0.004], [0, 0, 0.05]),
@@ -106,7 +81,7 @@ describe('the order of building', () => {
     // Two closed square links of a chain, each of one piece of four bars.
     const link = (id: string, at: Vec3, upright: boolean): Part[] => {
       const bar = (n: number, size: Vec3, off: Vec3): Part =>
-        part(
+        partOf(
           n === 0 ? id : `${id}.${n}`,
           { kind: 'box', size },
           [at[0] + off[0], at[1] + off[1], at[2] + off[2]],
@@ -121,7 +96,7 @@ describe('the order of building', () => {
         bar(3, size(0.006, 0.048), side(-0.027, 0)),
       ];
     };
-    const chain = rigOf(
+    const chain = rigWith(
       [...link('one', [0, 0, 0], false), ...link('two', [0.03, 0, 0], true)],
       [glued('held', 'one', 'two')],
     );
@@ -134,7 +109,7 @@ describe('the order of building', () => {
   });
 
   it('puts a screw in before what closes over its head', () => {
-    const shelf = rigOf(
+    const shelf = rigWith(
       [
         box('shelf', [0.1, 0.1, 0.006], [0, 0, 0]),
         box('plate', [0.1, 0.1, 0.006], [0, 0, -0.006]),
@@ -158,10 +133,10 @@ describe('the order of building', () => {
 
   it('says where no tool reaches a screw in any order', () => {
     const well = (deep: number): Rig =>
-      rigOf(
+      rigWith(
         [
           box('floor', [0.06, 0.06, 0.006], [0, 0, 0]),
-          part(
+          partOf(
             'wall',
             { kind: 'tube', outerRadius: 0.02, innerRadius: 0.006, length: deep },
             [0, 0, 0.003 + deep / 2],
@@ -207,12 +182,12 @@ describe('the order of building', () => {
       expect(pipes.gap).toBeLessThan(1e-9);
       const { section } = size.stock;
       const radius = section.kind === 'tube' ? section.outerDiameter / 2 : 0;
-      const grip = part('grip', { kind: 'tube', outerRadius: radius + 0.006, innerRadius: radius, length: 0.08 }, [
+      const grip = partOf('grip', { kind: 'tube', outerRadius: radius + 0.006, innerRadius: radius, length: 0.08 }, [
         pipes.at('a')[0],
         0,
         (pipes.at('a')[2] + pipes.at('d')[2]) / 2,
       ]);
-      return rigOf([grip], [{ kind: 'slidOn', id: 'grip-on', name: 'grip on', piece: 'grip', over: 'rear' }], {
+      return rigWith([grip], [{ kind: 'slidOn', id: 'grip-on', name: 'grip on', piece: 'grip', over: 'rear' }], {
         nodes: [...pipes.nodes],
         members: [...pipes.members],
         joints: [...pipes.joints],

@@ -36,6 +36,7 @@ export const cutting: StepMaker = {
           final: false,
           minutes: 3,
           needs: [`cut:${bar.member}`],
+          handles: [bar.member],
           title: say`Round the cut ends of the ${bar.name}`,
           tool: worked.edges,
           figures: [],

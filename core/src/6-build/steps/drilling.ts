@@ -43,6 +43,7 @@ export const drilling: StepMaker = {
               final: false,
               minutes: 3,
               needs: [`mark:${bar.member}`, ...bends, ...(glued ? [connectStep(glued.after)] : [])],
+              handles: glued ? glued.pieces : [bar.member],
               title: say`Mark and pilot the hole for the ${mark.name}`,
               tool: `${worked.begin}, drill`,
               figures: [

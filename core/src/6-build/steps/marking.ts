@@ -14,6 +14,7 @@ export const marking: StepMaker = {
         final: false,
         minutes: 5,
         needs: [`deburr:${bar.member}`],
+        handles: [bar.member],
         title: say`Mark the ${bar.name}, all from ${bar.bends.length > 0 ? 'its rear end' : 'one end, and mark which'}`,
         tool: 'rule, square, scriber',
         figures: bar.marks

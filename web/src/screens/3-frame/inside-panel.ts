@@ -1,5 +1,5 @@
 /** Does everything have room? Looked at by the true solids of all pieces, once edits pause; what stands inside another is said, and lit. */
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { insideAnother } from '@tide-pebble/core';
 import { filter, map, switchMap } from 'rxjs';
@@ -67,6 +67,12 @@ export class InsidePanel {
     const look = this.look();
     return look?.kind === 'looked' ? insideAnother(look.looked, this.bench().work.rig) : [];
   });
+  constructor() {
+    effect(() => {
+      if (this.look()?.kind === 'looked') this.solids.found(this.bench().work.assembly, this.found().length);
+    });
+  }
+
   protected readonly isWrong = computed(() => this.found().length > 0 || this.look()?.kind === 'failed');
   protected readonly says = computed(() => {
     const look = this.look();

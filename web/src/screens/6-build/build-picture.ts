@@ -61,10 +61,13 @@ export class BuildPicture {
   /** How far it has come together, 0 to 1. */
   protected readonly t = linkedSignal({ source: this.step, computation: () => 0 });
   protected readonly handled = computed(() => new Set((this.step().handles ?? []).map(ownerOf)));
-  /** Everything that hangs together by then; of a step that handles nothing, the whole rig. */
-  protected readonly there = computed(() =>
-    this.handled().size === 0 ? null : new Set([...(this.step().joins?.lot ?? []), ...this.handled()]),
-  );
+  /** Everything that hangs together by then; of a step that handles nothing, the whole rig, with its load only where that goes on. */
+  protected readonly there = computed(() => {
+    const { id, joins } = this.step();
+    if (this.handled().size > 0) return new Set([...(joins?.lot ?? []), ...this.handled()]);
+    const { pieces } = this.bench().judged.evaluation;
+    return new Set(pieces.flatMap((p) => (p.isLoad && id !== 'balance' ? [] : [p.flat.owner])));
+  });
   /** Washers of a row count as one. */
   protected readonly says = computed(() => {
     const lot = this.step().joins!.lot.length;
