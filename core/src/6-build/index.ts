@@ -1,6 +1,7 @@
 /** Build: the steps in a valid order, and drawings as plain data. */
 export { buildSteps } from './buildSteps';
 export { orderSteps } from './orderSteps';
+export { isDone, ticked } from './isDone';
 export { cutId, flattenId, printId, type BuildStep } from './step';
 export { barTemplate, type SheetMark } from './sheets/barTemplate';
 export { scaleFor, squareOn, type SquareOnSheet } from './sheets/squareOn';

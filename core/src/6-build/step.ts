@@ -27,6 +27,8 @@ export interface BuildStep {
   readonly handles?: readonly string[];
   /** What no hand gets at any more once it is done. */
   readonly shutsIn?: Phrase;
+  /** Steps that stood for it in files from before: of each of these, one. */
+  readonly was?: readonly (readonly string[])[];
   /** What comes together, and by which way. */
   readonly joins?: Joining;
 }

@@ -4,6 +4,7 @@ import type { Judgement } from '@tide-pebble/core';
 import {
   audit,
   combineLatest,
+  defer,
   distinctUntilChanged,
   map,
   of,
@@ -37,8 +38,13 @@ export class Progress {
   private readonly steps$ = this.workspace.bench$.pipe(
     map((state) => state.kind === 'ready' && Object.keys(state.bench.rig.done).length > 0),
     distinctUntilChanged(),
-    switchMap((isBegun) => (isBegun ? this.plans.plan$ : of(null))),
-    map((building) => (building?.kind === 'planned' ? building.plan.ordered : null)),
+    switchMap((isBegun) =>
+      isBegun ? combineLatest([this.plans.plan$, defer(() => import('@tide-pebble/core/making'))]) : of(null),
+    ),
+    map((now) => {
+      const [building, { isDone }] = now ?? [null, { isDone: null }];
+      return building?.kind === 'planned' && isDone ? { ordered: building.plan.ordered, isDone } : null;
+    }),
     startWith(null),
   );
 
@@ -82,7 +88,10 @@ export class Progress {
         balance,
         stock: { done: stock !== null && stock.lines.every((l) => l.buy === 0), count: 0 },
         build: {
-          done: noOrder === 0 && steps?.kind === 'ordered' && steps.steps.every((s) => rig.done[s.id]),
+          done:
+            noOrder === 0 &&
+            steps?.ordered.kind === 'ordered' &&
+            steps.ordered.steps.every((s) => steps.isDone(rig.done, s)),
           count: noOrder,
         },
         field: { done: balance.done && setup !== null, count: 0 },

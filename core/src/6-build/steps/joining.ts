@@ -89,6 +89,7 @@ export const joining: StepMaker = {
           caution: cautions.length > 0 ? cautions.join(' ') : null,
           ...(j.shutsIn.length > 0 ? { shutsIn: shutIn(j, order.joinings, cameras, nameOf) } : {}),
           ...(dries > 0 ? { dries } : {}),
+          was: j.connections.map((c) => [connectStep(c.id), `join:${c.kind === 'socketed' ? c.pieces[1]! : c.id}`]),
           joins: j,
         };
       });

@@ -6,7 +6,7 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { mdiAlert, mdiLock } from '@mdi/js';
 import { fromEvent, map } from 'rxjs';
 import { cautionsOf } from '@tide-pebble/core';
-import { blockedWords, type BuildStep } from '@tide-pebble/core/making';
+import { blockedWords, isDone, ticked, type BuildStep } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { BuildPlans } from '../../services/building';
 import { Pointer } from '../../services/pointer';
@@ -64,7 +64,7 @@ export class Build {
     const ordered = this.plan()?.ordered;
     const done = this.bench()?.rig.done ?? {};
     return ordered?.kind === 'ordered'
-      ? ordered.steps.map((step, i) => ({ step, number: i + 1, done: done[step.id] === true }))
+      ? ordered.steps.map((step, i) => ({ step, number: i + 1, done: isDone(done, step) }))
       : [];
   });
   protected readonly next = computed(() => this.steps().find((s) => !s.done) ?? null);
@@ -89,10 +89,10 @@ export class Build {
   }
 
   protected tick(step: BuildStep, done: boolean): void {
-    this.workspace.editRig(done ? 'ticking a step' : 'unticking a step', (rig) => {
-      const { [step.id]: _was, ...others } = rig.done;
-      return { ...rig, done: done ? { ...others, [step.id]: true as const } : others };
-    });
+    this.workspace.editRig(done ? 'ticking a step' : 'unticking a step', (rig) => ({
+      ...rig,
+      done: ticked(rig.done, step, done),
+    }));
   }
 
   protected makeUnion(joint: string): void {
