@@ -19,7 +19,9 @@ const inside: Looked = {
 async function looking() {
   const asked: Subject<Look>[] = [];
   let dropped = 0;
-  const solids: Pick<Solids, 'look'> = {
+  const counted: number[] = [];
+  const solids: Pick<Solids, 'look' | 'found'> = {
+    found: (_assembly, pairs) => void counted.push(pairs),
     look: () =>
       new Observable((subscriber) => {
         const answers = new Subject<Look>();
@@ -44,7 +46,7 @@ async function looking() {
     await fixture.whenStable();
     return (fixture.nativeElement as HTMLElement).textContent!.replace(/\s+/g, ' ');
   };
-  return { asked, said, show, fixture, dropped: () => dropped };
+  return { asked, said, show, fixture, counted, dropped: () => dropped };
 }
 
 describe('room for everything', () => {
@@ -57,12 +59,14 @@ describe('room for everything', () => {
     );
   });
   it('names what does, and nothing that a connection allows', async () => {
-    const { said, fixture } = await looking();
+    const { said, fixture, counted } = await looking();
     const text = await said({ kind: 'looked', looked: inside });
     expect(text).toContain('One pair has no room');
     expect(text).toContain('as much as a cube of 10 mm');
     expect((fixture.nativeElement as HTMLElement).querySelectorAll('li').length).toBe(1);
     expect(text).not.toContain('stud');
+    // For the count at its stage.
+    expect(counted).toEqual([1]);
   });
   it('says nothing of a rig as it was before the last edit, and drops that look', async () => {
     const { asked, said, show, dropped } = await looking();

@@ -8,12 +8,14 @@ import {
   inject,
   input,
   linkedSignal,
+  signal,
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { BuildStep } from '@tide-pebble/core/making';
 import type { Bench } from '../../services/workspace';
 import { Rig3d } from '../../ui/drawing/rig-3d';
+import { RigViews } from '../../ui/drawing/rig-views';
 import { offsetsAt } from './coming-together';
 
 /** One piece after the other takes so long, and all of them at most, ms. */
@@ -23,9 +25,20 @@ const ALL_MS = 6000;
 @Component({
   selector: 'tp-build-picture',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Rig3d, MatButton],
+  imports: [Rig3d, RigViews, MatButton],
   template: `
-    <tp-rig-3d [bench]="bench()" [only]="there()" [away]="away()" [picked]="handled()" [about]="step().id" />
+    @if (has3d()) {
+      <tp-rig-3d
+        [bench]="bench()"
+        [only]="there()"
+        [away]="away()"
+        [picked]="handled()"
+        [about]="step().id"
+        (failed)="has3d.set(false)"
+      />
+    } @else {
+      <tp-rig-views [bench]="bench()" [views]="['side']" />
+    }
     @if (comes().length > 0) {
       <p class="note">{{ says() }}</p>
       <p class="no-print">
@@ -56,6 +69,8 @@ const ALL_MS = 6000;
 export class BuildPicture {
   readonly bench = input.required<Bench>();
   readonly step = input.required<BuildStep>();
+  /** Without it the rig is drawn square-on. */
+  protected readonly has3d = signal(true);
   protected readonly still = matchMedia('(prefers-reduced-motion: reduce)').matches;
   protected readonly comes = computed(() => this.step().joins?.comes ?? []);
   /** How far it has come together, 0 to 1. */

@@ -9,6 +9,7 @@ import {
   ElementRef,
   inject,
   input,
+  output,
   signal,
   untracked,
 } from '@angular/core';
@@ -89,6 +90,8 @@ export class Rig3d {
   readonly picked = input<ReadonlySet<string>>(NONE);
   /** Of what is looked at: when it changes the onlooker comes to what is there. */
   readonly about = input('');
+  /** This browser draws nothing in 3D. */
+  readonly failed = output<void>();
   private readonly pieces = computed(() => this.bench().judged.evaluation.pieces);
   protected readonly fault = signal('');
   private readonly scene = new Scene();
@@ -190,6 +193,7 @@ export class Rig3d {
       this.renderer = new WebGLRenderer({ antialias: false, alpha: false });
     } catch {
       this.fault.set('This browser has no 3D. The square-on views show the same rig.');
+      this.failed.emit();
       return;
     }
     element.append(this.renderer.domElement);
