@@ -6,13 +6,17 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import Database from 'better-sqlite3';
 import {
+  assemble,
   evaluate,
   FAMILIES,
   judged,
   massCentre,
   parseRigFile,
+  placedPieces,
+  quickPairs,
   startRig,
   sumsOf,
+  USUAL_HANDS,
   workpiece,
   type Rig,
 } from '@tide-pebble/core';
@@ -107,6 +111,22 @@ line(
   'connections: a size edit built whole, over as stated (usual)',
   `${(usual.whole / usual.bare).toFixed(1)} ×`,
   `aim at most 0.3 ms more; ${(usual.whole - usual.bare).toFixed(2)} ms more here, most ${(most.whole - most.bare).toFixed(2)} (${most.id})`,
+);
+const coming = FAMILIES.map((family) => {
+  const rig = family.build(family.size(null, USUAL_HANDS));
+  const assembly = assemble(rig, null);
+  const pieces = placedPieces(assembly, {});
+  return {
+    id: family.id,
+    evaluating: timeOf(() => evaluate(assembly, {}), 200),
+    pairs: timeOf(() => quickPairs(rig, pieces), 200),
+  };
+}).sort((a, b) => a.pairs - b.pairs);
+const [longest, common] = [coming.at(-1)!, coming[Math.floor(coming.length / 2)]!];
+line(
+  'what comes into what while dragging, over an evaluation (usual)',
+  `${(common.pairs / common.evaluating).toFixed(1)} ×`,
+  `aim inside a frame of 16 ms; most ${longest.pairs.toFixed(2)} ms here (${longest.id})`,
 );
 const order = measureOrder();
 const [slowest, middling] = [order.families.at(-1)!, order.families[Math.floor(order.families.length / 2)]!];

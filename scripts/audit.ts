@@ -4,15 +4,18 @@
  * an outsider's audit. None may have a fault.
  *
  *   node --import tsx scripts/audit.ts            fails when anything is not whole
- *   node --import tsx scripts/audit.ts --show ID  prints every fault of one family;
+ *   node --import tsx scripts/audit.ts --pairs    all pairs of choices too, not only some; takes long
+ *   node --import tsx scripts/audit.ts --show ID  looks at one family alone and prints every fault.
  */
 import { existsSync, readFileSync } from 'node:fs';
 import {
   backup,
   BARS,
   changedDesign,
+  cornersFor,
   FAMILIES,
   freed,
+  headsFor,
   judged,
   METRIC,
   nutsFor,
@@ -24,8 +27,10 @@ import {
   sizeLike,
   THREADS,
   trimExplained,
+  upperFace,
   USUAL_HANDS,
   withEdit,
+  withoutHardware,
   workpiece,
   type Design,
   type Edit,
@@ -85,6 +90,10 @@ const HARD_WANTS: readonly RigDocument['wants'][] = [
 ];
 /** Of any sizes, a family and loadout. */
 const ANY = Number(process.argv.includes('--any') ? process.argv[process.argv.indexOf('--any') + 1] : 6);
+/** Pairs of choices, a family. */
+const PAIRS = 8;
+/** Of its own for each family: one more of them changes nothing for the others. */
+const seedOf = (name: string): number => [...name].reduce((hash, c) => (hash * 31 + c.charCodeAt(0)) | 0, 7) >>> 1;
 const OWN_SUPPLY = { item: 'own', packOf: 1, packPrice: 1 };
 interface Changed {
   readonly label: string;
@@ -104,11 +113,15 @@ const count = (of: string, choice: string, told: readonly string[], looksInside 
   }
 };
 
-for (const family of FAMILIES)
+for (const family of FAMILIES.filter((f) => !shown || f.id === shown))
   for (const name of LOADOUTS) {
     const loadout = loadouts.find((l) => l.name === name)!;
     const { dimensions, choices, startValues } = family.size(placeLoad(loadout, kit), USUAL_HANDS);
-    for (const { label, changed, own } of [...changes(family, choices), ...ownSizes(family)]) {
+    for (const { label, changed, own } of [
+      ...changes(family, choices),
+      ...(name === LOADOUTS[1] ? pairs(family, choices) : []),
+      ...ownSizes(family),
+    ]) {
       const made = workpiece(
         {
           design: {
@@ -157,6 +170,18 @@ for (const family of FAMILIES)
       };
       const plain = freed(design);
       if (plain) count(family.id, 'freed', auditOf(plain, loadout, startValues, true), true);
+      for (const edit of ownWays(made.work.rig, family)) {
+        const after = withEdit(design, edit);
+        if (!after) continue;
+        count(
+          family.id,
+          `${edit.kind} ${'target' in edit ? edit.target : ''}`,
+          inItsPlace(after, loadout, startValues),
+          true,
+        );
+        const free = plain && withEdit(plain, edit);
+        if (free) count(family.id, `freed, ${edit.kind}`, untold(free, loadout, startValues));
+      }
       for (const finding of judged(made.work, startValues, USUAL_WANTS).findings)
         for (const fix of finding.fixes) {
           const after = changedDesign(design, fix.changes, () => `mended-${++n}`);
@@ -186,6 +211,27 @@ for (const family of FAMILIES)
         );
     }
   }
+
+/** A maker's own ways: the camera on another plate, a bar between corners that folds or not. */
+function ownWays(rig: Rig, { id }: Family): readonly Edit[] {
+  const bare = withoutHardware(rig);
+  const plates = bare.bodies.flatMap((b) => b.parts.filter((p) => !p.mount && upperFace(p)));
+  const corners = bare.bodies.flatMap((b) => {
+    const all = cornersFor(b);
+    return all.flatMap((from, i) => all.slice(i + 1).map((to) => ({ body: b.id, from, to })));
+  });
+  const stock = BARS['aluminium-25x5'] ?? Object.values(BARS)[0]!;
+  return [
+    ...plates.slice(0, 3).map(({ id: target }): Edit => ({ kind: 'mount', id: 'own', target, forward: 0, left: 0 })),
+    ...corners
+      .slice(0, 12)
+      .map((of, i): Edit => ({ kind: 'brace', id: 'own', member: `${id}-brace`, stock, folds: i % 2 === 1, ...of })),
+  ];
+}
+/** It may stand in something's way, which is told on the Frame; all else of it is whole. */
+function inItsPlace(...of: Parameters<typeof untold>): readonly string[] {
+  return untold(...of).filter((f) => !NOT_LOOKED_AT.some((rule) => f.startsWith(rule)));
+}
 
 /** A few changes by hand of what a rig is made of. */
 function editsOf(rig: Rig): fc.Arbitrary<Edit[]> {
@@ -228,12 +274,15 @@ function editsOf(rig: Rig): fc.Arbitrary<Edit[]> {
           fc.tuple(fc.constantFrom(...bolts), fc.nat(9)).map(([b, n]): Edit => {
             const nuts = nutsFor(b);
             const nut = nuts[n % (nuts.length + 1)];
+            const head = headsFor(b)[n % 4];
             return {
               kind: 'fasten',
               id: 'e',
               target: b.id,
               lockWasher: n % 2 ? 'spring' : 'none',
               ...(nut ? { nut } : {}),
+              ...(head ? { head } : {}),
+              ...(n % 3 ? { holes: 'bite' as const } : {}),
             };
           }),
         ]
@@ -275,7 +324,7 @@ function auditOf(
     wholeOf({ name, loadout: name, work: after.work, values, kerf: 0.0015, bin: [], kit: looksInside ? solids : null }),
   );
 }
-for (const rig of bodies<RigDocument>('rig')) {
+for (const rig of shown ? [] : bodies<RigDocument>('rig')) {
   const loadout = loadouts.find((l) => l.id === rig.loadout) ?? null;
   const made = workpiece(rig, loadout, kit);
   if (!made.ok) throw new Error(`${rig.name}: ${made.reason}`);
@@ -346,6 +395,19 @@ function anyOf(family: Family) {
 }
 
 /** As it starts, and each choice changed alone. */
+/** Two choices changed together, since one may show only with another: some of them, or all. */
+function pairs({ id, choices }: Family, usual: Readonly<Record<string, string>>): readonly Changed[] {
+  const others = choices.map((c) => c.options.filter((o) => o.id !== usual[c.id]).map((o) => [c.id, o.id] as const));
+  const all = others.flatMap((first, i) =>
+    others.slice(i + 1).flatMap((second) => first.flatMap((a) => second.map((b) => [a, b] as const))),
+  );
+  const some = process.argv.includes('--pairs')
+    ? all
+    : fc.sample(fc.constantFrom(...(all.length > 0 ? all : [null])), { seed: seedOf(id), numRuns: PAIRS });
+  return [...new Set(some)].flatMap((pair) =>
+    pair ? [{ label: pair.map(([c, o]) => `${c}: ${o}`).join(', '), changed: Object.fromEntries(pair) }] : [],
+  );
+}
 function changes({ choices }: Family, usual: Readonly<Record<string, string>>): readonly Changed[] {
   return [
     { label: 'as it starts', changed: {} },

@@ -2,18 +2,11 @@
  * One rig of each family, changed by hand in size, stock and thread, and trimmed: what its screens say to buy, drill and do is all
  * that the file says, and the file stands an outsider's audit.
  */
-import { existsSync, readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { faultLine, parseRigFile } from '@tide-pebble/core';
-import { analyse, wholeOfFile } from '@tide-pebble/core/making';
-import { allKept, expect, fill, goTo, savedBy, test } from '../support/bench';
-import { kit } from '../../scripts/solids';
+import { expect, fill, goTo, test } from '../support/bench';
 import { FAMILIES, LOADOUTS } from '../support/families';
+import { audited, fileOf } from '../support/whole';
 
-type Whole = Extract<ReturnType<typeof wholeOfFile>, { ok: true }>['whole'];
-const AUDIT = new URL('../../../shared/audit-whole.mjs', import.meta.url);
-/** Findings that say it cannot be built or bought so, though they stop nothing. */
-const TOLD = new Set(['connectionLoose', 'heldByNothing', 'longerThanSold']);
 /** How a step that joins begins. */
 const JOINS = /^\d+\. (Bolt|Put|Slide|Set|Clamp|Glue|Lay|Screw|Join|Cement|Press|Solder)/;
 /** What follows an item's name on the list. */
@@ -57,20 +50,6 @@ async function otherThread(page: Page, thread: string): Promise<boolean> {
 const words = (text: string): string => text.replace(/\s+/g, ' ').trim();
 const read = async (page: Page, what: string): Promise<readonly string[]> =>
   (await page.locator(what).allInnerTexts()).map(words);
-
-/** The rig's file as it leaves the shelf: all of it, and whether its findings say that it cannot be built so. */
-async function fileOf(page: Page, name: string): Promise<{ readonly whole: Whole; readonly isToldBroken: boolean }> {
-  await allKept(page);
-  await goTo(page, 'Shelf');
-  const card = page.getByRole('article').filter({ has: page.getByLabel(`Name of ${name}`) });
-  const file = await savedBy(page, () => card.getByRole('button', { name: `Export ${name}` }).click());
-  const opened = parseRigFile(readFileSync(file, 'utf8'));
-  if (!opened.ok) throw new Error(opened.faults.map(faultLine).join(', '));
-  const [made, told] = [wholeOfFile(opened.value, null, kit), analyse(opened.value, null)];
-  if (!made.ok || !told.ok) throw new Error('the file does not come to a rig');
-  const findings = told.result['findings'] as readonly { readonly code: string; readonly severity: string }[];
-  return { whole: made.whole, isToldBroken: findings.some((f) => f.severity === 'stop' || TOLD.has(f.code)) };
-}
 
 for (const { name: family, size, to, loadouts = LOADOUTS } of FAMILIES)
   test(`whole after changes: ${family}`, async ({ bench: page }) => {
@@ -149,11 +128,10 @@ for (const { name: family, size, to, loadouts = LOADOUTS } of FAMILIES)
     const longest = [...sawn].sort((a, b) => b.length - a.length);
     expect(cuts.map((c) => longest.find((name) => c.startsWith(`${name},`))).sort()).toEqual([...sawn].sort());
     expect(steps).toEqual(whole.steps.map((s, i) => `${i + 1}. ${words(s.title)}`));
-    if (!existsSync(AUDIT) || isToldBroken) return;
+    if (isToldBroken) return;
     // A row of washers is drawn as one, glue not at all.
     const drawn = new Set(whole.pieces.filter((p) => p.kind !== 'consumable').map((p) => p.id.replace(/\/\d+$/, '')));
     expect(whole.blocked).toEqual([]);
     expect(together).toBe(drawn.size);
-    const { audit } = (await import(AUDIT.href)) as { audit: (report: unknown) => readonly string[] };
-    expect(audit(whole)).toEqual([]);
+    expect(await audited(whole)).toEqual([]);
   });

@@ -26,6 +26,8 @@ export interface FlatBody {
   readonly look: 'steel' | 'wood' | 'plastic' | 'rubber' | 'gear';
   /** What a flat box is really sawn to, for drawing: places in its own x and y, m. */
   readonly outline?: readonly (readonly [number, number])[];
+  /** The rig's piece that a thing of the load stands on, where that is not its mount. */
+  readonly carriedBy?: string;
   /** How it moves with each thing that is not known and moves other bodies too. */
   readonly shifts?: readonly Shift[];
 }

@@ -1,7 +1,7 @@
 /** Space round a loadout that a rig must keep free: doors, ports, screens, eyepieces, hands; placed from the mount. */
 import { add, transform, type Mat3, type Vec3 } from '../0-base';
 import type { Clearance, KitItem, Loadout } from '../model';
-import { placeItems } from './placeLoad';
+import type { PlacedItem } from './placeLoad';
 
 export interface FreeSpace {
   readonly kind: Clearance['kind'];
@@ -15,8 +15,8 @@ export interface FreeSpace {
 }
 
 /** The tripod socket and the pin's hole are where a rig takes hold, not what it must keep clear of. */
-export const spacesOf = (loadout: Loadout, kit: ReadonlyMap<string, KitItem>): readonly FreeSpace[] =>
-  placeItems(loadout, kit).items.flatMap(({ entry, item, at, turn }) =>
+export const spacesOf = (placed: readonly PlacedItem[]): readonly FreeSpace[] =>
+  placed.flatMap(({ entry, item, at, turn }) =>
     (item.clearances ?? [])
       .filter((c) => c.kind !== 'tripod socket' && c.kind !== 'pin hole')
       .map((c) => ({

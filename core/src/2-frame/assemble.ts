@@ -56,6 +56,8 @@ export interface Assembly {
   readonly mount: Vec3 | null;
   /** How the load is turned on it. */
   readonly mountTurn: Mat3;
+  /** Indices of the adjusters that move it. */
+  readonly mountMovedBy: readonly number[];
   /** Washers that may be put on. */
   readonly atHand: AtHand;
   readonly faults: readonly RigFault[];
@@ -69,9 +71,12 @@ export function assemble(rig: Rig, load: PlacedLoad | null, atHand: AtHand = nul
   const stacks: Omit<StackPlace, 'riders'>[] = [];
   let mount: Vec3 | null = null;
   let mountTurn: Mat3 = IDENTITY;
+  let mountMovedBy: readonly number[] = [];
+  const allShifts = new Map<string, readonly Shift[]>();
   for (const body of rig.bodies) {
     const movers = (id: string): readonly number[] => moversOf(rig.adjusters, body.id, id);
     const shifts = shortShifts(rig, body);
+    for (const [id, by] of shifts) allShifts.set(id, by);
     const known = (piece: Piece, id: string): Piece =>
       shifts.has(id) ? { ...piece, flat: { ...piece.flat, shifts: shifts.get(id)! } } : piece;
     pieces.push(...framePieces(rig, body, movers, faults).map((piece) => known(piece, piece.flat.owner)));
@@ -84,25 +89,37 @@ export function assemble(rig: Rig, load: PlacedLoad | null, atHand: AtHand = nul
     const holder = body.parts.find((p) => p.mount);
     if (holder?.mount && mount === null) {
       mount = holder.mount;
-      const turn = holder.mountTurn ? rotationOf(holder.mountTurn) : IDENTITY;
-      for (const flat of load?.bodies ?? [])
-        pieces.push(
-          known(
-            {
-              body: body.id,
-              flat: shifted(turnedBody(flat, turn), holder.mount),
-              movedBy: movers(holder.id),
-              isLoad: true,
-            },
-            holder.id,
-          ),
-        );
-      mountTurn = turn;
+      mountMovedBy = movers(holder.id);
+      mountTurn = holder.mountTurn ? rotationOf(holder.mountTurn) : IDENTITY;
     }
   }
+  if (load && mount !== null) pieces.push(...loadPieces(rig, load, { mount, turn: mountTurn }, allShifts));
   if (load && mount === null)
     faults.push({ about: 'load', reason: 'No part of this rig carries a camera: give one part a mount.' });
-  return { rig, ...ridden(rig, pieces, stacks), mount, mountTurn, atHand, faults };
+  return { rig, ...ridden(rig, pieces, stacks), mount, mountTurn, mountMovedBy, atHand, faults };
+}
+
+/** What stands on the mount first, then what stands on other pieces: each goes where what carries it goes. */
+function loadPieces(
+  rig: Rig,
+  load: PlacedLoad,
+  { mount, turn }: { readonly mount: Vec3; readonly turn: Mat3 },
+  shifts: ReadonlyMap<string, readonly Shift[]>,
+): readonly Piece[] {
+  const carriers = new Map(rig.bodies.flatMap((b) => b.parts.map((p) => [p.id, { body: b.id, part: p }] as const)));
+  const holder = [...carriers.values()].find(({ part }) => part.mount)!;
+  const placed = load.bodies.map((flat): Piece => {
+    const { body, part } = carriers.get(flat.carriedBy ?? holder.part.id) ?? holder;
+    const at = shifted(turnedBody(flat, turn), mount);
+    const known = shifts.get(part.id);
+    return {
+      body,
+      flat: known ? { ...at, shifts: known } : at,
+      movedBy: moversOf(rig.adjusters, body, part.id),
+      isLoad: true,
+    };
+  });
+  return [...placed.filter((p) => !p.flat.carriedBy), ...placed.filter((p) => p.flat.carriedBy)];
 }
 
 /** Pieces that lie on a stack and stacks that carry pieces, told of each other. */
@@ -125,7 +142,8 @@ function ridden(
   return { pieces: told, stacks: stacks.map((s, i) => ({ ...s, riders: riders[i]! })) };
 }
 
-function moversOf(adjusters: readonly Adjuster[], body: string, id: string): readonly number[] {
+/** Indices of the adjusters that move a piece of a body. */
+export function moversOf(adjusters: readonly Adjuster[], body: string, id: string): readonly number[] {
   return adjusters.flatMap((a, i) =>
     a.kind !== 'count' &&
     a.moves.some(

@@ -4,6 +4,7 @@ export {
   bodiesBeyond,
   countOf,
   contactAt,
+  moversOf,
   pivotAt,
   placedPieces,
   shiftOf,
@@ -31,6 +32,7 @@ export {
   type Sizing,
 } from './family';
 export { USUAL_HANDS } from './hands';
+export { kitPlaces, placesMissing, placesOnRig, type KitPlaceOnRig } from './kitPlaces';
 export { FRAME_CHECKS } from './checks';
 // bends and cuts
 export { followBends, frameAlong, neutralFractionFor, outerStrain, stripStart, type Stretch } from './members/bend';
@@ -62,6 +64,9 @@ export { breakDown, fitsBag } from './fittings/breakDown';
 
 export { CARRIES, MOVES, optionsOf, type Suitability } from './family';
 export { pinPlay } from './clearances/pinPlay';
+export { mountedAt, upperFace } from './edits/mountOn';
+export { partCopied } from './edits/placePart';
+export { braceBetween, cornersFor } from './edits/braceBetween';
 export { snapOf } from './edits/snapOf';
 export { freed, withEdit, withoutWeight } from './edits/withEdit';
 export { BORROWED } from './parts/borrowed';
@@ -75,7 +80,7 @@ export { sweep } from './clearances/sweep';
 // drawing
 export { boreOutline, nearness, outline, project, type Point2, type View } from './outlines/outline';
 export { NUT_WORDS } from './hardware/boltUp';
-export { nutsFor } from './connections/nutsFor';
+export { headsFor, nutsFor } from './connections/nutsFor';
 export { threadThatHolds } from './edits/threadThatHolds';
 export type { ConnectionFault } from './connections/kind';
 export { RARER_THREADS, threadCalled, THREADS } from './hardware/thread';
@@ -83,7 +88,8 @@ export { ACROSS_FLATS, isTabled, SOCKET_WIDE, WING_HEIGHT, WING_SPAN } from './h
 export { fastenerMass, type Fastener } from './hardware/fastenerMass';
 export { stackUp, type StackInput, type StackLayer, type StackUp } from './hardware/stackUp';
 export { overlapsOf, SEEN as OVERLAP_SEEN, type Looked, type Overlap, type OverlapMemory } from './solids/overlaps';
-export { insideAnother, type InsideAnother } from './solids/insideAnother';
+export { comesInto, pairOf, quickPairs, standing, type PairKey, type Standing } from './solids/quickPairs';
+export { insideAnother, pieceNames, type InsideAnother } from './solids/insideAnother';
 export { printedSolid, type Printed } from './solids/printedSolid';
 export { solidKit, type SolidKit } from './solids/solidKit';
 // lines through pieces

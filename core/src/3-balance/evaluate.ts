@@ -176,9 +176,9 @@ function calmOf(
   sums: Sums,
   at: Vec3,
 ): Calm | null {
-  const load = hanging.filter((p) => p.isLoad);
+  const load = hanging.filter((p) => p.isLoad && !p.flat.carriedBy);
   if (load.length === 0 || !assembly.mount) return null;
-  const shift = shiftOf(assembly.rig, assembly.pieces.find((p) => p.isLoad)?.movedBy ?? [], inOrder);
+  const shift = shiftOf(assembly.rig, assembly.mountMovedBy, inOrder);
   const foot: Vec3 = [assembly.mount[0] + shift[0], assembly.mount[1] + shift[1], assembly.mount[2] + shift[2]];
   const bare = inertiaAbout(sumsOf(load.map((p) => p.flat)), foot);
   const whole = inertiaAbout(sums, at);

@@ -52,7 +52,8 @@ export {
 export { holdTimeWords, holdWords } from './borne/held/holdWords';
 export { markFromEnd } from './adjusters/markFromEnd';
 export { type HeldPose } from './borne/held/held';
-export { elbowMoment, reachOfArm, shoulderOf, stanceOf, statureOf, type Stance } from './borne/held/person';
+export { elbowMoment, reachOfArm, statureOf, type Stance } from './borne/held/person';
+export { besideRig, stancesOf } from './borne/held/stances';
 export { comfortOf } from './borne/worn/worn';
 export { freeAxes, heldPoses, poleHinge, setToZero, supportAt, supportOf } from './borne/support';
 export { ALL_DAY, holdFor, wristAtMost } from './borne/held/wantsOfHands';

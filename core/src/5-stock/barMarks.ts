@@ -14,6 +14,10 @@ export interface BarMark {
   /** When it is drilled or cut: “on the flat bar”. */
   readonly when: string;
   readonly diameter: number | null;
+  /** Cut in the hole, and by what; null where there is none. */
+  readonly thread: Hole['thread'] | null;
+  /** A pocket round it, and from which face; null where there is none. */
+  readonly recess: Hole['recess'] | null;
   /** Of a hole, across the bar or round it; null for all else. */
   readonly place: Phrase | null;
   /** From the middle of the width towards the upper edge of the drawing, m. */
@@ -64,6 +68,8 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
         kind,
         last: false,
         diameter: null,
+        thread: null,
+        recess: null,
         place: null,
         across: 0,
       });
@@ -97,6 +103,8 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
       kind: 'hole',
       last: hole.afterBending,
       diameter: hole.diameter,
+      thread: hole.thread ?? null,
+      recess: hole.recess ?? null,
       place: placeAcross(hole, member),
       across: isRound(member) ? 0 : hole.across,
     });
@@ -108,6 +116,8 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
       kind: 'finishedEnd',
       last: true,
       diameter: null,
+      thread: null,
+      recess: null,
       place: null,
       across: 0,
     });

@@ -27,6 +27,8 @@ export interface HoleMark {
   readonly diameter: number;
   /** Cut in it; null for a plain hole. */
   readonly thread: string | null;
+  /** Drilled under size: the bolt cuts it, and no tap. */
+  readonly bitten: boolean;
   /** How far, m. */
   readonly deep: number | null;
   /** A pocket round it for its head, m. */
@@ -77,13 +79,31 @@ export function holeSheets(rig: Rig): readonly HoleSheet[] {
       connection: hole.connection,
       diameter: hole.diameter,
       thread: hole.thread,
+      bitten: hole.bitten,
       deep: hole.deep,
       recess: hole.recess,
       sunk: hole.sunk,
-      place: placed?.place ?? say`in the middle of its closed end`,
+      place: placed?.place ?? onFitting(axis, rig, hole.piece),
     });
   }
   return [...sheets.values()].map(({ edges, ...sheet }) => ({ ...sheet, from: fromWords([...edges]) }));
+}
+
+/** Of a fitting: through its closed end, or square through its middle where pipes leave it. */
+function onFitting(axis: Vec3, { bodies }: Rig, piece: string): Phrase {
+  const sockets = bodies.flatMap((b) => b.joints).find((j) => j.id === piece)?.hub?.sockets ?? [];
+  const [only, more] = sockets;
+  if (only && !more && Math.abs(dot(unit(only.direction), unit(axis))) > ALONG)
+    return say`in the middle of its closed end`;
+  return say`straight through its middle, ${throughWords(axis)}, square to its pipes`;
+}
+const ALONG = 0.9;
+function throughWords(axis: Vec3): string {
+  const k = ([0, 1, 2] as const).reduce<0 | 1 | 2>(
+    (best, i) => (Math.abs(axis[i]) > Math.abs(axis[best]) ? i : best),
+    0,
+  );
+  return ['front to back', 'side to side', 'top to bottom'][k]!;
 }
 
 const fromWords = (edges: readonly string[]): string =>

@@ -1,7 +1,7 @@
 /** How each kind of connection is made by hand: what it is called, with what, how it shows that it is right. No family has words of its own. */
 import { say, type Phrase } from '../0-base';
 import { jointFacts, type Connection, type ConnectionKind } from '../2-frame';
-import type { Glue, Hold, Joint, Rig, StatedConnection } from '../model';
+import type { Bolted, Glue, Hold, Joint, Rig, StatedConnection } from '../model';
 
 export interface JoinedAs {
   readonly title: Phrase;
@@ -125,6 +125,7 @@ export function joinedAs(
   const names = [...new Set(connection.pieces.map(nameOf))];
   const plain = { ...words, title: words.title(names, connection), dries: 0, caution: null };
   const joint = jointOf(connection, rig);
+  if (stated?.kind === 'bolted') return { ...plain, tool: turnedBy(stated) };
   if (joint) return ofJoint(joint, names);
   if (stated?.kind !== 'bonded' || !stated.glue) return plain;
   const facts = jointFacts(LIKE[stated.glue]);
@@ -135,6 +136,16 @@ export function joinedAs(
     dries: facts.dryingTime,
     caution: facts.caution,
   };
+}
+
+/** What turns its head and what turns or holds its end. */
+function turnedBy({ head, held, end }: Bolted): string {
+  const top =
+    head === 'sunk' || head === 'low' ? 'hex key' : head === 'wing' || head === 'square' || held ? null : 'spanner';
+  const bottom = end.kind === 'wing' ? null : end.kind === 'tapped' || end.kind === 'camera' ? null : 'spanner';
+  const tools = [top, bottom].filter((t) => t !== null);
+  if (tools.length === 2 && top === bottom) return 'spanners';
+  return tools.length > 0 ? tools.join(', ') : 'fingers';
 }
 
 /** The fitting, or what else a joint of the rig says of it. */

@@ -1,5 +1,5 @@
 /**
- * What to measure before pipes are joined for good: with what is there already each makes an angle, and a tape from end to end
+ * What to measure before pieces are joined for good. Pipes: with what is there already each makes an angle, and a tape from end to end
  * says whether it is the drawn one; pipes that go in together stay parallel, and the tape lies across both ways.
  */
 import { add, dot, figure, length, say, scale, subtract, unit, type Phrase, type Vec3 } from '../0-base';
@@ -23,7 +23,7 @@ export function squareCheck(
 ): readonly Phrase[] {
   const made = connections.flatMap((c) => socketedOf(rig, c) ?? []).filter((s) => !s.joint.reversible);
   const [one, other] = made;
-  if (!one) return [];
+  if (!one) return connections.flatMap((c) => bevel(rig, c));
   if (other) return together(one, other, there);
   const { body, pipe, joint } = one;
   const end = farEnd(one, there);
@@ -37,6 +37,21 @@ export function squareCheck(
       const apart = length(subtract(end.at, across.at));
       return [say`dry first: ${figure('length', apart, 1)} from the ${end.name} to the ${across.name}`];
     });
+}
+
+/** Two bars glued to each other at an angle, and boards face to face. */
+function bevel({ bodies }: Rig, { kind, pieces }: Connection): readonly Phrase[] {
+  if (kind !== 'bonded') return [];
+  for (const body of bodies) {
+    const [a, b] = pieces.map((id) => body.members.find((m) => m.id === id));
+    if (!a || !b || a.path.kind !== 'straight' || b.path.kind !== 'straight') continue;
+    const run = (m: Member): Vec3 => unit(subtract(placeOf(body, m.to), placeOf(body, m.from)));
+    const turn = Math.acos(Math.min(1, Math.max(-1, dot(run(a), run(b)))));
+    return Math.abs(Math.cos(turn)) > STRAIGHT
+      ? [say`dry first: their edges flush from end to end`]
+      : [say`dry first: ${figure('angle', turn, 0)} between the ${a.name} and the ${b.name}, by a bevel set to it`];
+  }
+  return [];
 }
 
 /** Both legs of a ring. */

@@ -1,8 +1,9 @@
 import { cure, type CureInput } from './cure';
 import { judged, workpiece } from './derive';
 import { findingKey, type Judgement } from '../0-base';
-import { changedDesign, FAMILIES, freed } from '../2-frame';
+import { changedDesign, comesInto, FAMILIES, freed, standing } from '../2-frame';
 import { startRig } from './startRig';
+import { tried } from './tried';
 import { THREE_LOADS } from '../testing/loads';
 import { figuresOf, wants as usualWants } from '../testing/rigs';
 import type { Wants } from '../model';
@@ -120,5 +121,39 @@ describe('cure: a change looked for', () => {
     const heavy: CureInput = { ...input, rig: { ...input.rig, wants: { ...wants, massAtMost: 0.01 } } };
     const found = findings(heavy).find((f) => f.code === 'tooHeavy')!;
     expect(cure({ ...heavy, finding: found })).toEqual([]);
+  });
+
+  it('offers nothing that brings a piece into another that it was clear of', () => {
+    let asked = 0;
+    for (const [i, family] of FAMILIES.entries()) {
+      // A search takes seconds: some families, and of each the gravest finding.
+      if (i % 3 !== 0) continue;
+      const input = started(i);
+      const made = workpiece(input.rig, input.loadout, input.kit);
+      if (!made.ok) continue;
+      const before = standing(made.work.assembly, input.values);
+      for (const finding of findings(input)
+        .filter((f) => f.severity === 'mend' || f.severity === 'stop')
+        .slice(0, 1))
+        for (const { changes } of cure({ ...input, finding })) {
+          const changed = after(input, changes);
+          const now = workpiece(changed.rig, changed.loadout, changed.kit);
+          asked++;
+          expect(now.ok && comesInto(before, now.work.assembly, changed.values))
+            .withContext(`${family.id} ${JSON.stringify(changes)}`)
+            .toBeFalse();
+        }
+    }
+    expect(asked).toBeGreaterThan(2);
+  });
+
+  it('a change that does bring one is seen as that', () => {
+    const input = started(FAMILIES.findIndex((f) => f.id === 'gimballed-bent-bar'));
+    const made = workpiece(input.rig, input.loadout, input.kit);
+    const grip = made.ok ? made.work.rig.bodies.flatMap((b) => b.parts).find((p) => p.name === 'hand grip')! : null;
+    const stage = { kind: 'move' as const, id: grip!.id, by: [0, 0, 0.12] as const };
+    const [some] = findings(input);
+    expect(tried(input, findings(input), some!, [stage])!.comesInto).toBeTrue();
+    expect(tried(input, findings(input), some!, [])!.comesInto).toBeFalse();
   });
 });

@@ -53,7 +53,7 @@ export function cure(input: CureInput, tell: (part: number) => void = () => unde
     return knob.tries.flatMap((tries) => {
       const value = nearestCure(tries, (v) => attempt([knob.change(v)])?.cures ?? false);
       const made = value === null ? null : attempt([knob.change(value)]);
-      return value === null || !made || made.brings.length > 0
+      return value === null || !made || made.brings.length > 0 || made.comesInto
         ? []
         : [{ made, label: knob.label(value), changes: [knob.change(value)], effort: knob.effort(value) }];
     });

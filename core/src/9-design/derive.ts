@@ -2,6 +2,7 @@
 import {
   lensCones,
   loadFindings,
+  placeItems,
   placeLoad,
   socketOf,
   spacesOf,
@@ -13,6 +14,8 @@ import {
   assemble,
   atHand,
   designRig,
+  placesMissing,
+  placesOnRig,
   threadThatHolds,
   USUAL_HANDS,
   type AdjusterValues,
@@ -68,7 +71,9 @@ export function workpiece(
   const socket = loadout ? socketOf(loadout, kit) : null;
   const designed = designRig(document.design, socket?.depth ? { socketDepth: socket.depth } : null);
   if (!designed.ok) return { ok: false, reason: designed.reason };
-  const load = loadout ? placeLoad(loadout, kit) : null;
+  const onRig = placesOnRig(designed.rig);
+  const load = loadout ? placeLoad(loadout, kit, onRig) : null;
+  const placed = loadout ? placeItems(loadout, kit, onRig).items : [];
   const assembly = assemble(designed.rig, load, bin && document.wants ? atHand(document.wants, bin) : null);
   const { rig, family, input } = designed;
   // Looked at one by one by what is drawn after the figures: made when first asked for.
@@ -76,6 +81,7 @@ export function workpiece(
   const advice = once(() => [
     ...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })),
     ...(loadout ? loadFindings(loadout, kit) : []),
+    ...(loadout ? placesMissing(rig, loadout, kit) : []),
   ]);
   return {
     ok: true,
@@ -85,8 +91,8 @@ export function workpiece(
       input,
       assembly,
       hands: document.hands ?? USUAL_HANDS,
-      cones: loadout ? lensCones(loadout, kit).flatMap((c) => (c.kind === 'cone' ? [c.cone] : [])) : [],
-      spaces: loadout ? spacesOf(loadout, kit) : [],
+      cones: loadout ? lensCones(loadout, kit, placed).flatMap((c) => (c.kind === 'cone' ? [c.cone] : [])) : [],
+      spaces: spacesOf(placed),
       socket,
       get quick() {
         return quick();
@@ -144,7 +150,8 @@ export function judged(work: Workpiece, values: AdjusterValues, wants: RigDocume
   };
 }
 
-function threadInstead(rig: Rig, { connection, name }: ConnectionFault): Finding['fixes'] {
+function instead(rig: Rig, { connection, name, move }: ConnectionFault): Finding['fixes'] {
+  if (move) return [{ label: move.words, changes: [{ kind: 'move', id: move.id, by: move.by }] }];
   const thread = threadThatHolds(rig, connection);
   return thread
     ? [{ label: say`Take ${thread} for the ${name}`, changes: [{ kind: 'thread', id: connection, thread }] }]
@@ -167,7 +174,7 @@ function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Fi
       why: fault.reason,
       toDo: say`Move its pieces together, or change what it passes.`,
       leavesOut: true,
-      fixes: threadInstead(rig, fault),
+      fixes: instead(rig, fault),
     })),
     ...outOfRange.map((fault): Finding => {
       const [least, most] = fault.range.map((v) => figure(kindOf(fault.id), v)) as [
@@ -214,6 +221,8 @@ function describeEdit(edit: Edit): string {
       return `add ${edit.member.name}`;
     case 'addStation':
       return `add ${edit.station.name}`;
+    case 'brace':
+      return 'a bar between corners';
     case 'price':
       return `price of ${edit.item}`;
     default:

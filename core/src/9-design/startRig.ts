@@ -3,6 +3,7 @@ import { placeLoad, type PlacedLoad } from '../1-load';
 import {
   assemble,
   placedPieces,
+  placesOnRig,
   USUAL_HANDS,
   valuesInOrder,
   type AdjusterValues,
@@ -37,13 +38,14 @@ export function startRig(
       choices: { ...sized.choices },
       edits: [],
     },
-    values: setUp(family, sized, load, wants),
+    values: setUp(family, sized, loadout && ((rig) => placeLoad(loadout, kit, placesOnRig(rig))), wants),
   };
 }
 
-function setUp(family: Family, sized: Sizing, load: PlacedLoad | null, wants: Wants): AdjusterValues {
-  const assembly = assemble(family.build(sized), load);
-  if (!load) return sized.startValues;
+function setUp(family: Family, sized: Sizing, loadOn: ((rig: Rig) => PlacedLoad) | null, wants: Wants): AdjusterValues {
+  if (!loadOn) return sized.startValues;
+  const rig = family.build(sized);
+  const assembly = assemble(rig, loadOn(rig));
   const axes = (values: AdjusterValues) =>
     axesIn(assembly, valuesInOrder(assembly.rig, values), placedPieces(assembly, values));
   if (axes(sized.startValues).length > 0) return balancedAxes(assembly, sized.startValues, axes);
@@ -85,7 +87,7 @@ export function holdPlaces(
   const [least, most] = adjuster.range;
   const balances = loadouts.map((loadout) => ({
     loadout,
-    quick: quickBalance(assemble(rig, placeLoad(loadout, kit))),
+    quick: quickBalance(assemble(rig, placeLoad(loadout, kit, placesOnRig(rig)))),
   }));
   return {
     adjuster,

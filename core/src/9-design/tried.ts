@@ -1,7 +1,7 @@
 /** A change tried on a copy of the rig before it is offered: what it cures, and what else it would do. */
 import { findingKey, type Change, type Finding, type Judgement } from '../0-base';
 import { judged, workpiece, type Workpiece } from './derive';
-import { changedDesign, type AdjusterValues } from '../2-frame';
+import { changedDesign, comesInto, standing, type AdjusterValues, type Standing } from '../2-frame';
 import type { KitItem, Loadout, RigDocument } from '../model';
 
 export interface TriedOn {
@@ -23,6 +23,8 @@ export interface Tried {
   readonly trimAfter: boolean;
   /** Among those, one that stops all else: it turns over. */
   readonly stops: boolean;
+  /** A piece comes into another that it was clear of, by boxes and rounds; of pieces that the change brings the proof tells afterwards. */
+  readonly comesInto: boolean;
 }
 
 /** What a trim is for. */
@@ -68,6 +70,7 @@ export function tried(
 ): Tried | null {
   const made = judgedWith(on, changes);
   if (!made) return null;
+  const stands = standingOf(on);
   const was = new Map(before.map((f) => [findingKey(f), f]));
   const target = was.get(findingKey(finding));
   const left = made.findings.find((f) => findingKey(f) === findingKey(finding));
@@ -91,7 +94,19 @@ export function tried(
     brings,
     trimAfter: all.length > brings.length,
     stops: all.some((f) => f.severity === 'stop'),
+    comesInto: stands !== null && comesInto(stands, made.work.assembly, made.values),
   };
+}
+
+const known = new WeakMap<TriedOn, Standing | null>();
+/** As it stands before any try; worked out once for all tries on it. */
+function standingOf(on: TriedOn): Standing | null {
+  const found = known.get(on);
+  if (found !== undefined) return found;
+  const made = judgedWith(on, []);
+  const stands = made && standing(made.work.assembly, made.values);
+  known.set(on, stands);
+  return stands;
 }
 
 /** Whether a fix that a check has worked out may be offered: it helps, and brings nothing as grave that a trim would not mend. Kit to be mounted is always told. */
@@ -108,6 +123,7 @@ export function mayOffer(
     found !== null &&
     found.helps &&
     !found.stops &&
+    !found.comesInto &&
     found.brings.every((b) => GRAVE[b.severity] < GRAVE[finding.severity])
   );
 }

@@ -51,12 +51,16 @@ const bolted = z.strictObject({
   way: vec3,
   /** By its usual name: “M6”, “1/4-20”. */
   thread: name,
-  /** Flush with the first layer's face; a dome with a square neck let into it; a wing nut on a rod; left out: a hexagon. */
-  head: z.enum(['sunk', 'square', 'wing']).optional(),
+  /** Flush with the first layer's face; a low dome turned by a key; a dome with a square neck let into it; a wing nut on a rod; left out: a hexagon. */
+  head: z.enum(['sunk', 'low', 'square', 'wing']).optional(),
   /** What its holes are drilled to, where that is not the usual clearance. */
   hole: positive.optional(),
+  /** Its holes in plastic are drilled under size: it cuts its own thread there, and stays when its nut is off. */
+  bites: z.literal(true).optional(),
   /** How deep its head lies in the first layer. */
   recess: positive.optional(),
+  /** How deep what turns at its end lies in the last layer. */
+  endRecess: positive.optional(),
   /** The recess is filed to the six sides of what lies in it: no tool has to hold it. */
   held: z.literal(true).optional(),
   /** A rod of the rig that stands for the screw, with a nut for its head. */
@@ -105,6 +109,8 @@ const seated = z.strictObject({
   /** A hole of its own size is made for it; and in what else it passes. */
   bored: z.literal(true).optional(),
   through: z.array(id).max(4).optional(),
+  /** A pin that goes on into the load, so that it cannot turn on its screw: how wide its hole there is. */
+  intoLoad: positive.optional(),
   /** In a print: its pocket has six sides, and the print is stopped for it before it closes. */
   six: z.literal(true).optional(),
   packs: z.boolean().optional(),

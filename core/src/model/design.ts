@@ -37,6 +37,8 @@ export const edit = z.discriminatedUnion('kind', [
     member,
     joints: z.array(joint).max(2),
   }),
+  /** A flat bar bolted between two corners that are there, wherever they are; one that folds comes off a wing nut. */
+  z.strictObject({ kind: z.literal('brace'), id, body: id, member: id, from: id, to: id, stock, folds: z.boolean() }),
   z.strictObject({
     kind: z.literal('addStation'),
     id,
@@ -55,13 +57,15 @@ export const edit = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('screw'), id, target: id, length: size }),
   /** Another thread for a connection's screw: its length, nuts, washers and holes follow. */
   z.strictObject({ kind: z.literal('thread'), id, target: id, thread: name }),
-  /** Another nut at its end, and a spring washer under it or none. */
+  /** Another nut at its end, a spring washer under it or none, another head, holes it passes or cuts its thread in. */
   z.strictObject({
     kind: z.literal('fasten'),
     id,
     target: id,
     nut: z.enum(NUT_KINDS).optional(),
     lockWasher: z.enum(['spring', 'none']).optional(),
+    head: z.enum(['hexagon', 'low', 'sunk']).optional(),
+    holes: z.enum(['clear', 'bite']).optional(),
   }),
   z.strictObject({
     kind: z.literal('fitting'),
@@ -74,6 +78,8 @@ export const edit = z.discriminatedUnion('kind', [
     depth: notNegative.optional(),
     clearance: notNegative.max(0.02).optional(),
   }),
+  /** The load stands on this plate, so far forward and left of the middle of its upper face, m. */
+  z.strictObject({ kind: z.literal('mount'), id, target: id, forward: finite, left: finite }),
   /** What the maker can bear at a contact for a while, N. */
   z.strictObject({ kind: z.literal('comfort'), id, target: id, limit: newtons.max(2000) }),
   /** What a joint or clamp was read to hold by friction, N m; what a mount was read to let go at, N. */

@@ -45,6 +45,7 @@ export {
   type Hole,
   type Hub,
   type Joint,
+  type KitPlace,
   type Member,
   type Node,
   type Part,

@@ -158,6 +158,8 @@ export const mounted = z.strictObject({
   item: id,
   /** The mounted entry it stands on, and at which of its points; null for the one on the rig. */
   on: z.strictObject({ mounted: id, point: id }).nullable(),
+  /** A place of the rig's own: a shoe, a rail, a hole. It stands there on every rig that has one of that name, on `on` elsewhere. */
+  onRig: id.optional(),
   offset: vec3,
   turn: quaternion.optional(),
   /** Choice by state. A state left open may be any of its choices while shooting; balance takes the first. */

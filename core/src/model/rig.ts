@@ -21,6 +21,7 @@ import {
   vec3,
 } from './quantity';
 import { statedConnection } from './connection';
+import { MOUNT_KINDS } from './load';
 import { shape } from './shape';
 
 export const material = z.strictObject({
@@ -52,6 +53,10 @@ export type PartHole = z.infer<typeof partHole>;
  * Parts, members and nodes may have a `twin`: the same thing mirrored in the plane y = 0. What is done to one is done
  * to the other, mirrored.
  */
+/** Where kit may stand on it, beside the load: its place, the way it stands up from it, rig axes. */
+export const kitPlace = z.strictObject({ id, name, at: vec3, up: vec3, kind: z.enum(MOUNT_KINDS) });
+export type KitPlace = z.infer<typeof kitPlace>;
+
 export const part = z.strictObject({
   id,
   name,
@@ -67,18 +72,18 @@ export const part = z.strictObject({
   mount: vec3.optional(),
   mountTurn: quaternion.optional(),
   holes: z.array(partHole).max(200).optional(),
+  takes: z.array(kitPlace).max(20).optional(),
   supply: supply.optional(),
   /** It is bought with its holes and threads. */
   drilled: z.literal(true).optional(),
   /** Of what is sold by weight: how much of it is used, and how much a pack holds, kg; left out: one piece. */
   uses: z.strictObject({ amount: positive, pack: positive }).optional(),
-  /** The screw that holds the load here: its length under the head, and what it passes before it comes out. */
+  /** Of a rig freed before connections were kept: the screw that holds the load here, its length under the head, what it passes before it comes out. */
   screw: z
     .strictObject({
       diameter: positive,
       length: positive,
       passes: notNegative,
-      /** The hole it passes, and a pin beside it that keeps the load from turning: how loose they sit is seen in the picture. */
       hole: positive.optional(),
       pin: z.strictObject({ diameter: positive, hole: positive, fromScrew: positive }).optional(),
     })
@@ -154,6 +159,10 @@ export const hole = z.strictObject({
   /** In a round bar: how far round from the line scribed along it, clockwise seen from its start, rad; it goes through both walls, so under half a turn. */
   turn: finite.optional(),
   diameter: positive,
+  /** Cut in it, by a tap or by the bolt itself. */
+  thread: z.strictObject({ name, by: z.enum(['tap', 'bolt']) }).optional(),
+  /** A flat-bottomed pocket round it, from this face on. */
+  recess: z.strictObject({ diameter: positive, depth: positive, face: name }).optional(),
   /** True when its place is only known once the member is bent and its pivot is fixed: drilled last. */
   afterBending: z.boolean(),
   /** The connection that needs it: worked out anew with every change, never stored. */

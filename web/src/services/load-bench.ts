@@ -4,19 +4,24 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import {
   changedLoadout,
   KIT_CLASSES,
+  kitPlaces,
   loadFindings,
   newItem,
   placeItems,
   placeLoad,
+  placesMissing,
+  placesOnRig,
   type KitClass,
+  type Judgement,
   type KitItem,
+  type KitPlaceOnRig,
   type Loadout,
   type LoadoutChange,
   type Mounted,
   type Quantity,
 } from '@tide-pebble/core';
 import { coverageOf, lensCones, weighedAs } from '@tide-pebble/core/measuring';
-import { map } from 'rxjs';
+import { distinctUntilChanged, map } from 'rxjs';
 import { Documents } from './keeping/documents';
 import { Workspace } from './workspace';
 
@@ -53,21 +58,40 @@ export class LoadBench {
     return all.find((l) => l.id === this.wanted()) ?? all.find((l) => l.id === this.rig()?.loadout) ?? all[0] ?? null;
   });
   readonly coverage = computed(() => coverageOf(this.loadouts(), this.kit()));
+  private readonly rigAtHand = toSignal(
+    this.workspace.bench$.pipe(
+      map((state) => (state.kind === 'ready' ? state.bench.work.rig : null)),
+      distinctUntilChanged(),
+    ),
+    { initialValue: null },
+  );
+  /** Kit on the rig's own places is drawn where it stands there. */
+  readonly onRig = computed(() => {
+    const rig = this.rigAtHand();
+    return rig ? placesOnRig(rig) : undefined;
+  });
   readonly placed = computed(() => {
     const loadout = this.loadout();
-    return loadout ? placeItems(loadout, this.kit()) : { items: [], faults: [] };
+    return loadout ? placeItems(loadout, this.kit(), this.onRig()) : { items: [], faults: [] };
   });
   readonly bodies = computed(() => {
     const loadout = this.loadout();
-    return loadout ? placeLoad(loadout, this.kit()).bodies : [];
+    return loadout ? placeLoad(loadout, this.kit(), this.onRig()).bodies : [];
   });
   readonly cones = computed(() => {
     const loadout = this.loadout();
     return loadout ? lensCones(loadout, this.kit(), this.placed().items) : [];
   });
-  readonly findings = computed(() => {
-    const loadout = this.loadout();
-    return loadout ? loadFindings(loadout, this.kit()) : [];
+  readonly findings = computed<readonly Judgement[]>(() => {
+    const [loadout, rig] = [this.loadout(), this.rigAtHand()];
+    if (!loadout) return [];
+    return [...loadFindings(loadout, this.kit()), ...(rig ? placesMissing(rig, loadout, this.kit()) : [])];
+  });
+
+  /** Where the rig at hand takes kit beside its load. */
+  readonly rigPlaces = computed<readonly KitPlaceOnRig[]>(() => {
+    const rig = this.rigAtHand();
+    return rig ? kitPlaces(rig) : [];
   });
 
   show(loadout: string): void {

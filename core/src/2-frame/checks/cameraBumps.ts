@@ -28,6 +28,8 @@ export const cameraBumps: FrameCheck = {
     const hits = framePieces(frame).flatMap(({ flat }) => {
       if (flat.owner === holder || into.has(flat.owner) || gapUnder(flat, mountAt, MOUNT_REACH) !== null) return [];
       const gaps = load.flatMap((l) => {
+        // What it stands on by itself it may touch.
+        if (l.flat.carriedBy === flat.owner) return [];
         const gap = gapUnder(l.flat, flat, LEAST);
         return gap === null ? [] : [{ gap, load: l.flat.name }];
       });

@@ -2,7 +2,7 @@ import { applyEdits, assemble, changedDesign, designRig, familyById, FRAME_CHECK
 import { familyInput } from '../family';
 import type { FrameContext } from '../frameCheck';
 import { METRIC, render, type Change, type Finding, type Vec3 } from '../../0-base';
-import { lensCones, placeLoad, spacesOf } from '../../1-load';
+import { lensCones, placeItems, placeLoad, spacesOf } from '../../1-load';
 import { THREE_LOADS } from '../../testing/loads';
 import { plainRig, frameContext } from '../../testing/rigs';
 import type { Part, Rig } from '../../model';
@@ -75,7 +75,7 @@ describe('fits and clearances', () => {
 
   it('something in the battery door is told, with a riser worked out', () =>
     cures(withPart(built('pipe-post'), block([0, -0.05, 0.22], [0.03, 0.03, 0.012])), 'doorsFree', {
-      spaces: spacesOf(long.loadout, long.kit),
+      spaces: spacesOf(placeItems(long.loadout, long.kit).items),
     }));
 
   it('a part a hair from the camera is told and moved off', () => {
@@ -218,7 +218,7 @@ describe('fits and clearances', () => {
             frameContext(
               assemble(rig, placeLoad(l.loadout, l.kit)),
               {},
-              { cones: cones(l), spaces: spacesOf(l.loadout, l.kit) },
+              { cones: cones(l), spaces: spacesOf(placeItems(l.loadout, l.kit).items) },
             ),
           ),
         );

@@ -1,9 +1,11 @@
 /** Looseness seen in the picture: a pin in its hole, a carriage on its rails, a thread not screwed home, a clamp or sleeve with room; as an angle and as a part of the frame at the lens in use. */
-import { DEGREE, figure, say, type Finding } from '../../0-base';
+import { cross, DEGREE, figure, length, say, subtract, unit, type Finding } from '../../0-base';
 import type { FrameCheck, FrameContext } from '../frameCheck';
-import type { Body } from '../../model';
+import type { Body, Bolted } from '../../model';
 import { bodiesBeyond } from '../assemble';
 import { memberEnds, placesOf } from '../members/memberEnds';
+import { CLEARANCE } from '../hardware/sizes';
+import { threadCalled } from '../hardware/thread';
 import { pinPlay } from '../clearances/pinPlay';
 
 /** Half a per cent of the frame's width each way is seen as a tick; three times that spoils the take. */
@@ -26,37 +28,46 @@ function partOfFrame({ cones }: FrameContext, angle: number): { readonly part: n
 }
 
 function pins(frame: FrameContext): readonly Finding[] {
-  return frame.rig.bodies
-    .flatMap((b) => b.parts)
-    .flatMap((part): readonly Finding[] => {
-      const { screw } = part;
-      if (!screw?.pin) return [];
-      const { pin, diameter, hole = diameter } = screw;
-      const playAt = (pinHole: number): number =>
-        pinPlay({ pin: pin.diameter, pinHole, pinToScrew: pin.fromScrew, screw: diameter, screwHole: hole });
-      const angle = playAt(pin.hole);
-      const { part: shift, across } = partOfFrame(frame, angle);
-      if (shift <= SEEN) return [];
-      const smaller = Math.max(pin.diameter, Math.floor((pin.hole - DRILL_STEP / 2) / DRILL_STEP) * DRILL_STEP);
-      const next = partOfFrame(frame, playAt(smaller)).part;
-      const pinBlamed = pin.hole - pin.diameter >= hole - diameter;
-      return [
-        {
-          code: 'playInPicture',
-          severity: shift > SPOILS ? 'mend' : 'note',
-          about: part.id,
-          figure: figure('percent', shift),
-          limit: figure('percent', SEEN),
-          title: say`The camera turns ${figure('angle', angle, 2)} each way on its pin: ${figure('percent', shift)} of the picture.`,
-          why: say`The pin has ${figure('length', pin.hole - pin.diameter, 2)} of room and the screw ${figure('length', hole - diameter, 2)}, ${figure('length', pin.fromScrew, 1)} apart; the picture is ${figure('angle', across, 0)} wide. ${pinBlamed ? 'The pin’s hole' : 'The screw’s hole'} does most of it.`,
-          toDo:
-            smaller < pin.hole - 1e-9
-              ? say`Drill the pin’s hole ${figure('length', smaller, 1)}: that leaves ${figure('percent', next)}. Or set the pin further from the screw.`
-              : say`Set the pin further from the screw, or close up the screw’s hole with a sleeve.`,
-          fixes: [],
-        },
-      ];
-    });
+  return frame.rig.bodies.flatMap((body) => {
+    const screw = body.connections?.find((c) => c.kind === 'bolted' && c.end.kind === 'camera');
+    if (screw?.kind !== 'bolted') return [];
+    return (body.connections ?? []).flatMap((c) =>
+      c.kind === 'seated' && c.intoLoad !== undefined ? pin(frame, body, screw, c.piece, c.intoLoad) : [],
+    );
+  });
+}
+
+/** Beside the screw, into a hole of the load. */
+function pin(frame: FrameContext, { parts }: Body, screw: Bolted, id: string, pinHole: number): readonly Finding[] {
+  const part = parts.find((p) => p.id === id);
+  const thread = threadCalled(screw.thread);
+  if (part?.shape.kind !== 'tube' || !thread) return [];
+  const [wide, through] = [2 * part.shape.outerRadius, screw.hole ?? CLEARANCE.medium.of(thread) ?? thread.diameter];
+  const fromScrew = length(cross(subtract(part.at, screw.point), unit(screw.way)));
+  const playAt = (hole: number): number =>
+    pinPlay({ pin: wide, pinHole: hole, pinToScrew: fromScrew, screw: thread.diameter, screwHole: through });
+  const angle = playAt(pinHole);
+  const { part: shift, across } = partOfFrame(frame, angle);
+  if (shift <= SEEN) return [];
+  const smaller = Math.max(wide, Math.floor((pinHole - DRILL_STEP / 2) / DRILL_STEP) * DRILL_STEP);
+  const next = partOfFrame(frame, playAt(smaller)).part;
+  const pinBlamed = pinHole - wide >= through - thread.diameter;
+  return [
+    {
+      code: 'playInPicture',
+      severity: shift > SPOILS ? 'mend' : 'note',
+      about: id,
+      figure: figure('percent', shift),
+      limit: figure('percent', SEEN),
+      title: say`The camera turns ${figure('angle', angle, 2)} each way on its pin: ${figure('percent', shift)} of the picture.`,
+      why: say`The pin has ${figure('length', pinHole - wide, 2)} of room and the screw ${figure('length', through - thread.diameter, 2)}, ${figure('length', fromScrew, 1)} apart; the picture is ${figure('angle', across, 0)} wide. ${pinBlamed ? 'The pin’s hole' : 'The screw’s hole'} does most of it.`,
+      toDo:
+        smaller < pinHole - 1e-9
+          ? say`Drill the pin’s hole ${figure('length', smaller, 1)}: that leaves ${figure('percent', next)}. Or set the pin further from the screw.`
+          : say`Set the pin further from the screw, or close up the screw’s hole with a sleeve.`,
+      fixes: [],
+    },
+  ];
 }
 
 const WAYS = { roll: 'rolls', pitch: 'nods', pan: 'turns' } as const;

@@ -72,7 +72,7 @@ function surface(shape: Shape): readonly Vec3[] {
 /** From load axes at the mount to rig axes, with the adjusters set; null when nothing carries a load. */
 export function loadPlace({ assembly, values }: Pick<FrameContext, 'assembly' | 'values'>): ((p: Vec3) => Vec3) | null {
   if (!assembly.mount) return null;
-  const movedBy = assembly.pieces.find((p) => p.isLoad)?.movedBy ?? [];
+  const movedBy = assembly.mountMovedBy;
   const origin = add(assembly.mount, shiftOf(assembly.rig, movedBy, valuesInOrder(assembly.rig, values)));
   return (p) => add(origin, transform(assembly.mountTurn, p));
 }

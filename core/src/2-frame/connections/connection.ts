@@ -12,6 +12,8 @@ export interface ConnectionHole {
   readonly diameter: number;
   /** Cut in it; null for a plain hole. */
   readonly thread: string | null;
+  /** Drilled under size: the bolt cuts the thread itself. */
+  readonly bitten?: true;
   /** How deep its thread goes, m. */
   readonly deep?: number;
   /** The piece is bought with it. */

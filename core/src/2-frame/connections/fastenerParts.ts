@@ -52,6 +52,13 @@ export function fastenerParts(
 
 function lengthsOf({ fastener: f, mass }: BoltPiece): readonly Length[] {
   switch (f.type) {
+    case 'lowHeadScrew': {
+      const head = fastenerMass({ ...f, length: SLIVER, threadLength: 0 }, STEEL).mass / mass;
+      return [
+        { outside: f.threadDiameter / 2, inside: 0, from: f.at, length: f.length, share: 1 - head },
+        { outside: f.headDiameter / 2, inside: 0, from: f.at - f.headHeight, length: f.headHeight, share: head },
+      ];
+    }
     case 'hexHeadScrew': {
       const head = fastenerMass({ ...f, length: SLIVER, threadLength: 0 }, STEEL).mass / mass;
       return [

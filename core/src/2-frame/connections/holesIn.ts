@@ -43,11 +43,37 @@ export function memberDrilled(member: Member, body: Body, wanted: HolesByPiece):
   const holes = (wanted.get(member.id) ?? []).flatMap(({ of: { id, name, last }, hole: h }): Hole[] => {
     const place = onBlank(member, body, h);
     if (!place) return [];
-    const named = `${name}${h.sunk ? ', countersunk' : ''}${h.thread ? `, tapped ${h.thread}` : ''}`;
-    const made = { name: named, ...place, diameter: h.diameter, afterBending: last === member.id, by: id };
+    const named = `${name}${h.sunk ? ', countersunk' : ''}${h.bitten ? `, under size for ${h.thread}` : h.thread ? `, tapped ${h.thread}` : ''}`;
+    const thread = h.thread ? { thread: { name: h.thread, by: h.bitten ? ('bolt' as const) : ('tap' as const) } } : {};
+    const recess = h.recess
+      ? { recess: { diameter: h.recess.diameter, depth: h.recess.depth, face: faceOf(h.axis) } }
+      : {};
+    const made = {
+      name: named,
+      ...place,
+      diameter: h.diameter,
+      ...thread,
+      ...recess,
+      afterBending: last === member.id,
+      by: id,
+    };
     return [{ id: holeId(member.id, id), ...made }];
   });
   return holes.length === 0 ? member : { ...member, holes: [...member.holes, ...holes] };
+}
+
+/** The face that a hole along this axis begins in, by the way it looks. */
+const FACES = [
+  ['rear', 'front'],
+  ['right', 'left'],
+  ['lower', 'upper'],
+] as const;
+function faceOf(axis: Vec3): string {
+  const k = ([0, 1, 2] as const).reduce<0 | 1 | 2>(
+    (best, i) => (Math.abs(axis[i]) > Math.abs(axis[best]) ? i : best),
+    0,
+  );
+  return FACES[k][axis[k] > 0 ? 0 : 1];
 }
 
 /** How far a connection's screw slides in a piece, and the middle of that from where it stands; null where it stays. */
@@ -171,6 +197,8 @@ export interface DrilledHole {
   readonly diameter: number;
   /** Cut in it; null for a plain hole. */
   readonly thread: string | null;
+  /** The bolt cuts it, and no tap. */
+  readonly bitten: boolean;
   readonly deep: number | null;
   readonly recess: Recess | null;
   readonly sunk: boolean;
@@ -193,6 +221,7 @@ export function drilledElsewhere(rig: Rig, connections: readonly Connection[]): 
       connection: c.id,
       diameter: h.diameter,
       thread: h.thread,
+      bitten: h.bitten ?? false,
       deep: h.deep ?? null,
       recess: h.recess ?? null,
       sunk: h.sunk ?? false,

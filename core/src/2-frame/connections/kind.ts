@@ -1,5 +1,5 @@
 /** What each kind of connection answers: one file a kind in `kinds`, walked by everything that asks. */
-import type { Phrase } from '../../0-base';
+import type { Phrase, Vec3 } from '../../0-base';
 import type { FlatBody } from '../../1-load';
 import type { Part, Rig, StatedConnection } from '../../model';
 import type { Connection } from './connection';
@@ -16,6 +16,8 @@ export interface ConnectionFault {
   readonly connection: string;
   readonly name: string;
   readonly reason: Phrase;
+  /** What would mend it, where a part stands off what holds it: how far it goes, m, and up to what. */
+  readonly move?: { readonly id: string; readonly by: Vec3; readonly words: Phrase };
 }
 export interface Resolved {
   readonly connection: Connection;

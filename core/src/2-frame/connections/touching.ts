@@ -35,8 +35,8 @@ export function nearestTo(
   return best;
 }
 
-/** From the nearest point of one to the nearest of the other, by turns. */
-function between(a: FlatBody, b: FlatBody): Vec3 {
+/** From the nearest point of one to the nearest of the other, by turns; nought long where one lies in the other, a bore counting as filled. */
+export function between(a: FlatBody, b: FlatBody): Vec3 {
   let p: Vec3 = b.at;
   let way: Vec3 = [Infinity, 0, 0];
   for (let round = 0; round < 40; round++) {

@@ -3,11 +3,13 @@ import { add, subtract, type Quaternion, type Vec3 } from '../../0-base';
 import type { Body, Edit, Joint, Member, Part, Pivot, Rig, StatedConnection, Supply } from '../../model';
 import { mirroredMember, mirroredNode, mirroredPart, mirroredPoint, mirroredTurn } from './mirror';
 import { attached } from './attach';
+import { braceBetween } from './braceBetween';
 import { beyondEnd } from './beyondEnd';
 import { carryWeight } from './carryWeight';
 import { FITTING_NAMES } from '../fittings/fittingFor';
 import { jointFacts } from '../fittings/jointFacts';
 import { fastened, threaded } from './fastening';
+import { mountedOn } from './mountOn';
 import { movedPivot } from './movedPivot';
 import { heldBy, removed } from './removed';
 import { partMoved, partTurned } from './placePart';
@@ -46,6 +48,10 @@ function applied(rig: Rig, edit: Edit): Rig | null {
         inBody(rig, edit.body, (body) => withMember(body, edit)),
         edit,
       );
+    case 'brace': {
+      const made = braceBetween(rig, edit);
+      return made.kind === 'made' ? made.rig : null;
+    }
     case 'addStation':
       return withStation(rig, edit);
     case 'weigh':
@@ -74,6 +80,8 @@ function applied(rig: Rig, edit: Edit): Rig | null {
       return fastened(rig, edit);
     case 'fitting':
       return measuredFitting(rig, edit);
+    case 'mount':
+      return mountedOn(rig, edit);
     case 'comfort':
       return rig.contacts.some((c) => c.id === edit.target)
         ? { ...rig, contacts: rig.contacts.map((c) => (c.id === edit.target ? { ...c, comfortLimit: edit.limit } : c)) }

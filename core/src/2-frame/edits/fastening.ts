@@ -1,6 +1,6 @@
 /** Another thread, nut or lock washer for a screw of the rig's own; all else of it follows. */
 import type { Bolted, Edit, Rig } from '../../model';
-import { nutsFor } from '../connections/nutsFor';
+import { headsFor, nutsFor } from '../connections/nutsFor';
 import { threadCalled } from '../hardware/thread';
 
 type EditOf<K extends Edit['kind']> = Extract<Edit, { kind: K }>;
@@ -23,14 +23,22 @@ export function threaded(rig: Rig, { target, thread }: EditOf<'thread'>): Rig | 
   };
 }
 
-/** Another nut where one turns at its end, if it is made in that thread; a spring washer anywhere. */
-export function fastened(rig: Rig, { target, nut, lockWasher }: EditOf<'fasten'>): Rig | null {
+/** Another nut where one turns at its end, if it is made in that thread; a spring washer anywhere; another head where it is a screw's own; holes as they are to be. */
+export function fastened(rig: Rig, { target, nut, lockWasher, head, holes }: EditOf<'fasten'>): Rig | null {
   const own = rig.bodies.flatMap((b) => b.connections ?? []).find((c) => c.id === target);
-  if (own?.kind !== 'bolted' || (nut && !nutsFor(own).includes(nut))) return null;
-  const { lockWasher: _before, ...rest } = own;
+  if (own?.kind !== 'bolted' || (nut && !nutsFor(own).includes(nut)) || (head && !headsFor(own).includes(head)))
+    return null;
+  const { lockWasher: lockBefore, head: headBefore, bites: before, ...rest } = own;
+  const [lock, heads, bites] = [
+    lockWasher === undefined ? lockBefore : lockWasher === 'spring' ? lockWasher : undefined,
+    head === undefined ? headBefore : head === 'hexagon' ? undefined : head,
+    holes === undefined ? before : holes === 'bite' ? (true as const) : undefined,
+  ];
   const next: Bolted = {
-    ...(lockWasher ? rest : own),
-    ...(lockWasher === 'spring' ? { lockWasher } : {}),
+    ...rest,
+    ...(lock ? { lockWasher: lock } : {}),
+    ...(heads ? { head: heads } : {}),
+    ...(bites ? { bites } : {}),
     ...(nut ? { end: { kind: nut } } : {}),
   };
   return {

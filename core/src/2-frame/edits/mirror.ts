@@ -16,6 +16,16 @@ export function mirroredPart(part: Part, id: string): Part {
     at: mirroredPoint(part.at),
     ...(part.turn ? { turn: mirroredTurn(part.turn) } : {}),
     ...(part.massCentre ? { massCentre: mirroredPoint(part.massCentre) } : {}),
+    ...(part.takes
+      ? {
+          takes: part.takes.map((t) => ({
+            ...t,
+            id: t.id.replace(part.id, id),
+            at: mirroredPoint(t.at),
+            up: mirroredPoint(t.up),
+          })),
+        }
+      : {}),
     ...(part.holes
       ? {
           holes: part.holes.map((h) => ({

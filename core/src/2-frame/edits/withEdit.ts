@@ -99,6 +99,8 @@ const addedId = (e: Edit): string | null =>
       ? e.part.id
       : e.kind === 'addMember'
         ? e.member.id
-        : e.kind === 'addStation'
-          ? e.station.id
-          : null;
+        : e.kind === 'brace'
+          ? e.member
+          : e.kind === 'addStation'
+            ? e.station.id
+            : null;

@@ -2,9 +2,9 @@
  * Closed hand frame: an upright rectangle of pipe, the camera on a stub set forward of it, a handle on a pin above, what
  * else threads in below. The middle of the bottom pipe is the origin.
  */
-import { addScaled, DEGREE, figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
+import { DEGREE, figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
-import type { Hands, Joint, Member, Part, Rig, StatedConnection } from '../../model';
+import type { Hands, Part, Rig } from '../../model';
 import { fittingFor, hubOf } from '../fittings/fittingFor';
 import { cutLengthOf } from '../members/memberEnds';
 import type { Family, FamilyInput, Sizing } from '../family';
@@ -14,6 +14,7 @@ import {
   lengthSpec,
   loadBox,
   named,
+  namesOf,
   toFiveMillimetres,
   usualInput,
   weighed,
@@ -22,21 +23,22 @@ import {
 } from '../familyTools';
 import { intoCamera } from '../parts/camera';
 import { inPipe } from '../parts/capBolt';
-import { CLAMP_TOP, foamGrip, gripOnPipe, handlebarClamp, shoulderPad } from '../parts/hardware';
+import { GRIPPING } from '../hands';
+import { handleFits, handleReach, NECK, pinnedHandle } from '../parts/pinnedHandle';
+import { extensionOn, extensionRuns, EXTENSIONS } from '../parts/pipeExtension';
+import { CLAMP_TOP, gripOnPipe, handlebarClamp } from '../parts/hardware';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
-import { pipeLike, type OwnSizes } from '../parts/ownSizes';
-import { dryHold, pipework, type Pipework, type Run } from '../fittings/pipework';
+import { ROUND_TUBES } from '../parts/bars';
+import { pipeLike, ROUND_TUBE, type OwnSizes } from '../parts/ownSizes';
+import { pipework, type Pipework, type Run } from '../fittings/pipework';
 
 const PLATE: Vec3 = [0.07, 0.055, 0.006];
 const KERF = 0.0015; // a hacksaw's, for what one length of pipe gives
-const NECK = 0.05; // of pipe above the top tee, between the straps that hold the handle
-const STRAP = { width: 0.02, thickness: 0.003, beyond: 0.012 };
-const STRAP_BOLTS = [0.038, 0.012]; // down from the neck's end
-const BEHIND_PIN = 0.016; // of handle, or its hole tears out
+const PAD = 0.0015; // of rubber under a camera on a round fitting
+const USUAL_FITTING = 0.014; // radius of a fitting on half-inch pipe
 const AHEAD = 0.028; // camera hole from the screw that holds its plate: the slot between them is 15 mm each way
 const SLIDE = 0.015;
-const PAD_BOARD = 0.006;
 const ARM = { width: 0.025, thickness: 0.006 };
 
 function runsOf(input: FamilyInput): readonly Run[] {
@@ -82,21 +84,7 @@ function runsOf(input: FamilyInput): readonly Run[] {
           run('riser', 'riser', 'stub-bend', 'camera-end', [0, 0, 1], d['riser']!),
         ]
       : []),
-    ...(choices['extension'] === 'monopod' || choices['extension'] === 'longHandle'
-      ? [
-          run(
-            'extension',
-            choices['extension'] === 'monopod' ? 'monopod leg' : 'long handle',
-            'bottom',
-            'extension-end',
-            [0, 0, -1],
-            d['extension']!,
-          ),
-        ]
-      : []),
-    ...(choices['extension'] === 'shoulder'
-      ? [run('extension', 'shoulder tube', 'bottom', 'extension-end', [-1, 0, 0], d['extension']!)]
-      : []),
+    ...extensionRuns(choices['extension']!, d['extension']!),
   ];
 }
 
@@ -111,9 +99,13 @@ function unionTakeOff({ choices, own }: FamilyInput): number {
 /** What leaves the middle of the bottom beside the two level pieces. */
 const waysDown = (choices: FamilyInput['choices']): readonly Vec3[] => [
   ...(choices['camera'] === 'stub' ? [[1, 0, 0] as const] : []),
-  ...(choices['extension'] === 'shoulder' ? [[-1, 0, 0] as const] : []),
-  ...(choices['extension'] === 'monopod' || choices['extension'] === 'longHandle' ? [[0, 0, -1] as const] : []),
+  ...extensionRuns(choices['extension']!, 0).map((r) => r.direction),
+  ...openWays(choices),
 ];
+
+/** A camera straight on the middle stands on a tee, whose branch looks back and stays open: the ends of the pipes leave its screw room. */
+const openWays = (choices: FamilyInput['choices']): readonly Vec3[] =>
+  choices['camera'] === 'fitting' && choices['extension'] === 'none' ? [[-1, 0, 0]] : [];
 
 /** Of the fitting in the middle of two level pieces, with these other ways, m. */
 function middleTakeOff({ choices, own }: FamilyInput, others: readonly Vec3[]): number {
@@ -129,6 +121,7 @@ function layOut(input: FamilyInput): Pipework {
     start: { node: 'bottom', at: [0, 0, 0] },
     runs: runsOf(input),
     bare: ['neck-end'],
+    open: { bottom: openWays(input.choices) },
     short: { value: 0, spread: 0.0005 },
     ...(closesByUnion(input) ? { unions: ['bottom-union'] } : {}),
     // The extension and the stub come out for the bag; the ring is glued for good.
@@ -142,42 +135,12 @@ function build(input: FamilyInput): Rig {
   const pipes = layOut(input);
   const { size } = pipeOf(choices['pipe']!, own);
   const outside = size.stock.section.kind === 'tube' ? size.stock.section.outerDiameter : 0;
-  const lean: Vec3 = [Math.sin(d['handleAngle']!), 0, Math.cos(d['handleAngle']!)];
-  const neck = pipes.at('neck-end');
-  const pin = addScaled(neck, [0, 0, 1], pinAbove(input));
-  const handleEnd = addScaled(pin, lean, d['handle']!);
-  const hand = addScaled(pin, lean, d['handle']! - d['gripLength']! / 2 - size.depth - size.takeOff.cap);
-  // The handle is the same pipe, held over the neck between two straps: its own length runs from the pin.
-  const handle: Member = {
-    id: 'handle',
-    name: 'handle',
-    from: 'handle-start',
-    to: 'handle-end',
-    stock: size.stock,
-    leftLong: 0,
-    path: { kind: 'straight', widthDirection: [0, 1, 0] },
-    holes: [],
-  };
-  const joints: Joint[] = [
-    {
-      id: 'joint-handle-end',
-      name: 'cap',
-      node: 'handle-end',
-      fitting: 'cap',
-      hold: dryHold(pipeOf(choices['pipe']!, own).system),
-      joins: ['handle'],
-      reversible: true,
-      packs: false,
-      hub: hubOf('cap', pipeOf(choices['pipe']!, own).system, size, [[-lean[0], 0, -lean[2]]]),
-    },
-  ];
+  const handle = pinnedHandle(input, pipes.at('neck-end'));
   const camera = cameraParts(input, pipes);
-  const straps = strapsOf(neck, pin, outside);
-  const pad = choices['extension'] === 'shoulder' ? padOn(input, pipes.at('extension-end')) : null;
+  const extension = extensionOn(input, pipes, d['gripLength']!);
   const parts: Part[] = [
     ...camera.parts,
-    ...straps.parts,
-    foamGrip({ id: 'grip', at: hand, axis: lean, length: d['gripLength']!, inside: outside }),
+    ...handle.parts,
     ...(['left', 'right'] as const).map((side) =>
       gripOnPipe(
         {
@@ -190,27 +153,22 @@ function build(input: FamilyInput): Rig {
         pipes.bare(`side-${side}`),
       ),
     ),
-    ...(pad?.parts ?? []),
+    ...extension.parts,
   ];
   return {
     bodies: [
       {
         id: 'frame',
         name: 'frame',
-        nodes: [
-          ...pipes.nodes,
-          { id: 'handle-start', at: addScaled(pin, lean, -BEHIND_PIN) },
-          { id: 'handle-end', at: handleEnd },
-        ],
-        members: [...pipes.members, handle],
-        joints: [...pipes.joints, ...joints],
+        nodes: [...pipes.nodes, ...handle.nodes],
+        members: [...pipes.members, handle.member],
+        joints: [...pipes.joints, ...handle.joints],
         parts,
         stations: [],
         connections: [
           ...camera.connections,
-          ...straps.connections,
-          ...(pad?.connections ?? []),
-          { kind: 'slidOn', id: 'grip-on', name: 'grip on the handle', piece: 'grip', over: 'handle' },
+          ...handle.connections,
+          ...extension.connections,
           { kind: 'slidOn', id: 'grip-left-on', name: 'grip on the left side', piece: 'grip-left', over: 'side-left' },
           {
             kind: 'slidOn',
@@ -224,7 +182,7 @@ function build(input: FamilyInput): Rig {
     ],
     pivots: [],
     contacts: [
-      { id: 'hand-on-top', name: 'hand', kind: 'hand', body: 'frame', at: hand, direction: [0, 0, 1] },
+      { id: 'hand-on-top', name: 'hand', kind: 'hand', body: 'frame', at: handle.hand, direction: [0, 0, 1] },
       {
         id: 'left-hand',
         name: 'left hand',
@@ -232,6 +190,7 @@ function build(input: FamilyInput): Rig {
         body: 'frame',
         at: sideMiddle(pipes, 'left'),
         direction: [0, 0, 1],
+        also: [...GRIPPING],
       },
       {
         id: 'right-hand',
@@ -240,24 +199,29 @@ function build(input: FamilyInput): Rig {
         body: 'frame',
         at: sideMiddle(pipes, 'right'),
         direction: [0, 0, 1],
+        also: [...GRIPPING],
       },
+      ...extension.contacts,
     ],
     poses: [
       { id: 'both-hands', name: 'Both hands on the sides', contacts: ['left-hand', 'right-hand'], arm: 0.3 },
       { id: 'one-hand-low', name: 'One hand on the handle, low', contacts: ['hand-on-top'], arm: 0.12 },
+      ...extension.poses,
     ],
-    adjusters: [
-      {
-        id: 'camera-fore-aft',
-        name: 'Camera along its plate',
-        kind: 'slide',
-        axis: [1, 0, 0],
-        range: [-SLIDE, SLIDE],
-        step: 0.0005,
-        value: 0,
-        moves: [{ kind: 'part', id: 'camera-plate' }],
-      },
-    ],
+    adjusters: camera.parts.some((p) => p.id === 'camera-plate')
+      ? [
+          {
+            id: 'camera-fore-aft',
+            name: 'Camera along its plate',
+            kind: 'slide',
+            axis: [1, 0, 0],
+            range: [-SLIDE, SLIDE],
+            step: 0.0005,
+            value: 0,
+            moves: [{ kind: 'part', id: 'camera-plate' }],
+          },
+        ]
+      : [],
   };
 }
 
@@ -265,101 +229,6 @@ const sideMiddle = (pipes: Pipework, side: 'left' | 'right'): Vec3 => {
   const [low, high] = [pipes.at(`low-${side}`), pipes.at(`high-${side}`)];
   return [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2];
 };
-
-/** Of the handle's pin over the neck's end: the leaning handle's own end swings clear of it. */
-function pinAbove({ dimensions: d, choices, own }: FamilyInput): number {
-  const { section } = pipeOf(choices['pipe']!, own).size.stock;
-  const outside = section.kind === 'tube' ? section.outerDiameter : 0;
-  const lean = Math.abs(d['handleAngle']!);
-  return BEHIND_PIN * Math.cos(lean) + (outside / 2) * Math.sin(lean) + 0.002;
-}
-
-/** Two straps of flat bar on either side of neck and handle, two bolts through the neck and the one the handle turns on. */
-function strapsOf(neck: Vec3, pin: Vec3, outside: number): Held {
-  const [low, high] = [neck[2] - STRAP_BOLTS[0]! - STRAP.beyond, pin[2] + STRAP.beyond];
-  const strap = (side: 'left' | 'right', s: 1 | -1): Part =>
-    plate({
-      id: `strap-${side}`,
-      name: `${side} strap`,
-      middle: [neck[0], s * (outside / 2 + STRAP.thickness / 2), (low + high) / 2],
-      size: [STRAP.width, STRAP.thickness, high - low],
-      material: 'steel',
-      twin: `strap-${side === 'left' ? 'right' : 'left'}`,
-      supply: { item: `steel flat 20 × 3, ${Math.round((high - low) * 1000)} mm`, packOf: 1, packPrice: 1.2 },
-    });
-  const through = (id: string, name: string, z: number, piece: string, end: 'nut' | 'lock'): StatedConnection => ({
-    kind: 'bolted',
-    id,
-    name,
-    on: piece,
-    point: [neck[0], outside / 2 + STRAP.thickness, z],
-    way: [0, -1, 0],
-    thread: 'M5',
-    stack: ['strap-left', piece, 'strap-right'].map((p) => ({ kind: 'piece' as const, piece: p })),
-    end: { kind: end },
-    ...(piece === 'handle' ? { packs: true } : {}),
-  });
-  return {
-    parts: [strap('left', 1), strap('right', -1)],
-    connections: [
-      through('strap-low', 'lower bolt of the straps', neck[2] - STRAP_BOLTS[0]!, 'neck', 'nut'),
-      through('strap-high', 'upper bolt of the straps', neck[2] - STRAP_BOLTS[1]!, 'neck', 'nut'),
-      through('handle-pin', 'bolt the handle leans on', pin[2], 'handle', 'lock'),
-    ],
-  };
-}
-
-/** A board bolted on the end of the shoulder tube's cap, and the pad glued to it. */
-function padOn({ choices, own }: FamilyInput, end: Vec3): Held {
-  const board: Vec3 = [PAD_BOARD, 0.08, 0.06];
-  const back = end[0] - PAD_BOARD;
-  const pad = shoulderPad({ id: 'shoulder-pad', at: [0, 0, 0] });
-  const { size } = pad.shape as Extract<Part['shape'], { kind: 'box' }>;
-  return {
-    parts: [
-      plate({
-        id: 'pad-board',
-        name: 'pad board',
-        middle: [end[0] - PAD_BOARD / 2, end[1], end[2]],
-        size: board,
-        material: 'birchPly',
-        supply: { item: 'plywood 6 mm, 80 × 60', packOf: 1, packPrice: 1.5 },
-      }),
-      // Its flat side on the board.
-      {
-        ...pad,
-        shape: { kind: 'box', size: [size[2], size[1], size[0] / 2] },
-        at: [back - size[2] / 2, end[1], end[2]],
-      },
-    ],
-    connections: [
-      {
-        kind: 'bolted',
-        id: 'pad-board-on',
-        name: 'pad board on its tube',
-        on: 'joint-extension-end',
-        point: [back, end[1], end[2]],
-        way: [1, 0, 0],
-        thread: inPipe(choices['pipe']!, own, ['M6', 'M5']),
-        head: 'sunk',
-        stack: [
-          { kind: 'piece', piece: 'pad-board' },
-          { kind: 'piece', piece: 'joint-extension-end' },
-        ],
-        end: { kind: 'nut' },
-      },
-      {
-        kind: 'bonded',
-        id: 'pad-on',
-        name: 'pad on its board',
-        piece: 'shoulder-pad',
-        to: 'pad-board',
-        glue: 'contact',
-        area: board[1] * board[2],
-      },
-    ],
-  };
-}
 
 /** The plate that slides over one flush screw, and ahead of it the camera's own, flush from below. */
 function cameraPlate(on: string, [x, y, z]: Vec3, thread: string): Held {
@@ -407,7 +276,35 @@ function cameraPlate(on: string, [x, y, z]: Vec3, thread: string): Held {
   };
 }
 
+/** Straight on the tee in the middle of the bottom, on a pad; the screw goes up through both its walls. */
+function onFitting(pipes: Pipework): Held {
+  // Where no fitting is sold that takes all that meets there, which is told, a usual one's.
+  const high = pipes.joints.find((j) => j.node === 'bottom')?.hub?.outerRadius ?? USUAL_FITTING;
+  return {
+    parts: [
+      {
+        id: 'camera-pad',
+        name: 'rubber pad under the camera',
+        shape: { kind: 'box', size: [0.03, 0.03, PAD] },
+        at: [0, 0, high + PAD / 2],
+        material: 'rubberFoam',
+        mount: [0, 0, high + PAD],
+        supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3 },
+      },
+    ],
+    connections: [
+      intoCamera({
+        on: 'joint-bottom',
+        point: [0, 0, -high],
+        washer: 'flat',
+        stack: ['joint-bottom', 'camera-pad'].map((piece) => ({ kind: 'piece' as const, piece })),
+      }),
+    ],
+  };
+}
+
 function cameraParts({ dimensions: d, choices, own }: FamilyInput, pipes: Pipework): Held {
+  if (choices['camera'] === 'fitting') return onFitting(pipes);
   if (choices['camera'] !== 'clamp') {
     const end = pipes.at('camera-end');
     return cameraPlate('joint-camera-end', [end[0], 0, end[2]], inPipe(choices['pipe']!, own, ['M6', 'M5']));
@@ -481,7 +378,15 @@ const dimensions = [
     'From upright: enough brings the hand over the mass centre.',
   ),
   lengthSpec('gripLength', 'Grip length', 'grip', 0.118, 0.07, 0.2, 'Foam on handle and sides.'),
-  lengthSpec('extension', 'Extension', 'extension', 0.4, 0.1, 1.4, 'Sawn length of what threads in below or behind.'),
+  lengthSpec(
+    'extension',
+    'Extension length',
+    'extension',
+    0.4,
+    0.1,
+    1.4,
+    'Sawn length of what threads in below or behind.',
+  ),
 ];
 
 /** Pipes it can be made of. */
@@ -491,23 +396,30 @@ const choices = [
   choiceSpec(
     'camera',
     'Camera on',
-    'A stub of the same pipe, or a bought clamp.',
+    'A stub of the same pipe ahead of the frame, a bought clamp, or the frame itself: then a wide lens sees it.',
     'stub',
-    named({ stub: 'a stub with an elbow', clamp: 'a handlebar clamp' }),
+    named({
+      stub: 'a stub with an elbow',
+      clamp: 'a handlebar clamp',
+      fitting: 'the tee in the middle of the bottom, straight on it',
+    }),
   ),
   choiceSpec(
-    'extension',
-    'Extension',
-    'What threads in at the bottom.',
-    'none',
-    named({ none: 'none', shoulder: 'shoulder piece', longHandle: 'long handle', monopod: 'monopod foot' }),
+    'handlePipe',
+    'Handle from',
+    'The same pipe held between two straps, or a leftover tube that slides over the neck or into it and is pinned through both.',
+    'same',
+    [{ id: 'same', name: 'the same pipe' }, ...namesOf(ROUND_TUBES)],
+    ROUND_TUBE,
   ),
+  choiceSpec('extension', 'Extension', 'What threads in at the bottom.', 'none', named(EXTENSIONS)),
 ];
 
 /** All that is sawn from the pipe, a kerf for each piece, and what one length sold leaves over. */
 export function oneLength(rig: Rig, sold: number): { readonly needed: number; readonly over: number } {
   const body = rig.bodies[0]!;
-  const needed = body.members.reduce((sum, m) => sum + cutLengthOf(m, body) + KERF, 0);
+  const { name } = body.members[0]!.stock;
+  const needed = body.members.reduce((sum, m) => (m.stock.name === name ? sum + cutLengthOf(m, body) + KERF : sum), 0);
   return { needed, over: sold - needed };
 }
 
@@ -543,10 +455,7 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
     halfWidth = Math.floor(Math.min(0.25, halfWidth + (spare - longer) / 4) * 1000) / 1000;
   }
   const { centre } = weighed(build(at(handle, 0)), load);
-  const neck = build(at(handle, 0)).bodies[0]!.nodes.find((n) => n.id === 'neck-end')!.at;
-  const pin = addScaled(neck, [0, 0, 1], pinAbove(at(handle, 0)));
-  const { size: pipe } = pipeOf(picked.pipe, []);
-  const reach = handle - gripLength / 2 - pipe.depth - pipe.takeOff.cap;
+  const { pin, reach } = handleReach(at(handle, 0), layOut(at(handle, 0)).at('neck-end'));
   const handleAngle = within(
     Math.round(Math.asin(within((centre[0] - pin[0]) / reach, -0.34, 0.86)) / DEGREE) * DEGREE,
     -20 * DEGREE,
@@ -565,12 +474,38 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   return { ...sized, reasons, startValues: {} };
 }
 
+/** A screw up through the middle fitting, or a clamp round it, needs it free below. */
+function meetsLeg({ choices: c }: FamilyInput): readonly Finding[] {
+  const below = extensionRuns(c['extension']!, 0).some((r) => r.direction[2] !== 0);
+  const is = c['camera'];
+  if (!below || is === 'stub') return [];
+  return [
+    {
+      code: 'cameraMeetsLeg',
+      severity: 'stop',
+      about: 'extension',
+      figure: null,
+      limit: null,
+      title: say`The camera’s ${is === 'clamp' ? 'clamp' : 'screw'} and the pipe below want the same place.`,
+      why:
+        is === 'clamp'
+          ? say`The clamp goes all round the fitting that the pipe goes into.`
+          : say`The screw comes up through the fitting that the pipe goes into.`,
+      toDo: say`Put the camera on a stub, or leave the extension off.`,
+      fixes: [
+        { label: say`Camera on a stub`, changes: [{ kind: 'choice', id: 'camera', value: 'stub' }] },
+        { label: say`No extension`, changes: [{ kind: 'choice', id: 'extension', value: 'none' }] },
+      ],
+    },
+  ];
+}
+
 function advise(input: FamilyInput, rig: Rig): readonly Finding[] {
   const { dimensions: d, choices: c, own } = input;
   const needed = oneLength(rig, 0).needed;
   const sold = soldFor(c['pipe']!, own, needed);
   const over = sold - needed;
-  const findings: Finding[] = [];
+  const findings: Finding[] = [...handleFits(input), ...meetsLeg(input)];
   const longer = Math.min(0.4, d['handle']! + over);
   if (over > 0.005 && over < 0.25) {
     findings.push({
@@ -649,7 +584,7 @@ export const handFrame: Family = {
     ) as [Vec3, Vec3, Vec3, Vec3];
     const rig = build(input);
     const end = rig.bodies[0]!.nodes.find((o) => o.id === 'handle-end')!.at;
-    const pin = addScaled(pipes.at('neck-end'), [0, 0, 1], pinAbove(input));
+    const { pin } = handleReach(input, pipes.at('neck-end'));
     return [
       { dimension: 'halfWidth', from: bottom, to: lowLeft, view: 'front', offset: 44 },
       { dimension: 'side', from: lowRight, to: [lowRight[0], lowRight[1], highLeft[2]], view: 'front', offset: -52 },

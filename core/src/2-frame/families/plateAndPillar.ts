@@ -2,7 +2,7 @@
  * Plate and pillar: two level bars joined by two hand posts, the camera on the lower bar between them, a handle on top,
  * feet to set it down. The middle of the lower bar's top face is the origin; the posts stand to left and right.
  */
-import { figure, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
+import { figure, materialOf, say, type Finding, type Phrase, type Vec3 } from '../../0-base';
 import type { PlacedLoad } from '../../1-load';
 import type { Contact, Hands, Member, Part, Rig, StatedConnection } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
@@ -24,11 +24,16 @@ import { plate } from '../parts/plate';
 import { USUAL_SOCKET } from '../parts/camera';
 import { boltThread } from '../parts/washers';
 import { ANY_FLAT } from '../parts/ownSizes';
-import { NUT, WIDE_WASHER } from '../hardware/sizes';
+import { ACROSS_FLATS, FLAT_WASHER, NUT, SOCKET_WIDE, WIDE_WASHER } from '../hardware/sizes';
 import { threadOf, type Thread } from '../hardware/thread';
 
 const TURNS_BEYOND = 2.5; // of a rod's thread beyond its nut
-const PLATE_SCREWS = 0.018; // of the camera plate from its middle, each side
+const TURNS_SUNK = 2; // the same, where the nut lies in the bar
+const CAP_THICK = 0.002; // of what closes its pocket
+const CAP_PROUD = 0.0005; // of the bar's face, to be got out again
+const LEFT_UNDER = 0.005; // of wood under a pocket
+const PLATE = { screws: 0.018, wide: 0.06 }; // of the camera plate: its screws from its middle, each side
+const UNDER_CLAMP = { screws: 0.034, wide: 0.084 }; // the same, clear of a clamp on it: its own screw is under the plate
 const SLIDE = 0.02;
 const PLATE_BEYOND = 0.03; // of the camera's hole and of what the plate slides on
 const FROM_EDGE = 0.00675; // of a foot bar's M4 screws, from the lower bar's edges: one and a half holes
@@ -49,6 +54,8 @@ interface Layout {
   /** Of the wide washers on each side of a bar, and beyond the last one: a nut and some turns. */
   readonly washer: { readonly outside: number; readonly thickness: number };
   readonly beyond: number;
+  /** How deep nuts lie in the bars' outer faces, under their caps; nought where they stand on them. */
+  readonly sunk: number;
 }
 
 function layOut({ dimensions: d, choices, own }: FamilyInput): Layout {
@@ -59,7 +66,11 @@ function layOut({ dimensions: d, choices, own }: FamilyInput): Layout {
   const rodDiameter = rod.section.kind === 'rod' ? rod.section.diameter : 0.008;
   const thread = threadOf(boltThread(rodDiameter));
   const washer = { outside: WIDE_WASHER.outside.of(thread)!, thickness: WIDE_WASHER.thick.of(thread)! };
-  const beyond = NUT.of(thread)! + TURNS_BEYOND * thread.pitch;
+  // Where the bars do not take a pocket they are drawn on them, and it is told.
+  const isSunk = choices['nuts'] === 'sunk' && takesPocket(bar, thread);
+  const beyond = NUT.of(thread)! + (isSunk ? TURNS_SUNK : TURNS_BEYOND) * thread.pitch;
+  const sunk = isSunk ? pocketDeep(thread) : 0;
+  const outer = isSunk ? FLAT_WASHER.thick.of(thread)! - sunk : washer.thickness;
   return {
     bar,
     thickness: section.thickness,
@@ -67,12 +78,23 @@ function layOut({ dimensions: d, choices, own }: FamilyInput): Layout {
     rod,
     rodDiameter,
     upper: d['post']! + 2 * washer.thickness,
-    rodLength: d['post']! + 2 * section.thickness + 4 * washer.thickness + 2 * beyond,
+    rodLength: d['post']! + 2 * section.thickness + 2 * washer.thickness + 2 * (outer + beyond),
     thread,
     washer,
     beyond,
+    sunk,
   };
 }
+
+/** For washer, nut, thread beyond it and cap, in whole millimetres. */
+const pocketDeep = (thread: Thread): number =>
+  Math.ceil((FLAT_WASHER.thick.of(thread)! + NUT.of(thread)! + TURNS_SUNK * thread.pitch + CAP_THICK) * 1000 - 1e-6) /
+  1000;
+/** Pockets are bored in wood, and leave enough of it to bear the nut. */
+const takesPocket = ({ section, material }: Member['stock'], thread: Thread): boolean =>
+  materialOf(material)?.look === 'wood' &&
+  section.kind === 'flat' &&
+  section.thickness >= pocketDeep(thread) + LEFT_UNDER - 1e-9;
 
 function build(input: FamilyInput): Rig {
   const { dimensions: d, choices } = input;
@@ -103,7 +125,7 @@ function build(input: FamilyInput): Rig {
     level('lower-bar', 'lower bar', -lay.thickness / 2),
     level('upper-bar', 'upper bar', lay.upper + lay.thickness / 2),
   ];
-  const below = -lay.thickness - lay.washer.thickness - lay.beyond;
+  const below = lay.upper / 2 - lay.rodLength / 2;
   const rods = sides.map(({ side, s }) => ({
     nodes: [
       {
@@ -134,6 +156,10 @@ function build(input: FamilyInput): Rig {
   const top = topHandle(input, lay);
   const piece = (id: string): { readonly kind: 'piece'; readonly piece: string } => ({ kind: 'piece', piece: id });
   const wide = { kind: 'washer' as const, washer: 'wide' as const };
+  // In its pocket there is room for a common one.
+  const outer = { kind: 'washer' as const, washer: lay.sunk > 0 ? ('flat' as const) : ('wide' as const) };
+  const sunk = lay.sunk > 0 ? { recess: lay.sunk, endRecess: lay.sunk } : {};
+  const caps = sides.flatMap(({ side, s }) => capsOf(side, s * half, lay));
   const nuts = sides.map(({ side, s }): StatedConnection => ({
     kind: 'bolted',
     id: `nuts-${side}`,
@@ -143,14 +169,15 @@ function build(input: FamilyInput): Rig {
     way: [0, 0, 1],
     thread: lay.thread.name,
     screw: `rod-${side}`,
+    ...sunk,
     stack: [
-      wide,
+      outer,
       piece('lower-bar'),
       wide,
       piece(choices['posts'] === 'foam' ? `sleeve-${side}` : `post-${side}`),
       wide,
       piece('upper-bar'),
-      wide,
+      outer,
     ],
     end: { kind: 'nut' },
     packs: true,
@@ -164,9 +191,16 @@ function build(input: FamilyInput): Rig {
         nodes: [...lower.nodes, ...upper.nodes, ...rods.flatMap((r) => r.nodes)],
         members: [lower.member, upper.member, ...rods.map((r) => r.member)],
         joints: [],
-        parts: [...posts.parts, ...camera.parts, ...top.parts, ...feet.parts],
+        parts: [...posts.parts, ...camera.parts, ...top.parts, ...feet.parts, ...caps.flatMap((c) => c.parts)],
         stations: [],
-        connections: [...nuts, ...posts.connections, ...camera.connections, ...top.connections, ...feet.connections],
+        connections: [
+          ...nuts,
+          ...posts.connections,
+          ...camera.connections,
+          ...top.connections,
+          ...feet.connections,
+          ...caps.flatMap((c) => c.connections),
+        ],
       },
     ],
     pivots: [],
@@ -216,6 +250,45 @@ function build(input: FamilyInput): Rig {
     ],
   };
 }
+
+/** Plugs pressed into the pockets over the nuts, a hair proud of the bars' outer faces. */
+function capsOf(side: 'left' | 'right', y: number, lay: Layout): readonly Held[] {
+  if (lay.sunk === 0) return [];
+  const across = pocketFor(lay);
+  return (['low', 'high'] as const).map((end): Held => {
+    const id = `cap-${side}-${end}`;
+    const out = CAP_PROUD - CAP_THICK / 2;
+    const z = end === 'low' ? -lay.thickness - out : lay.upper + lay.thickness + out;
+    return {
+      parts: [
+        {
+          id,
+          name: `${side} end cap`,
+          shape: { kind: 'tube', outerRadius: across / 2, innerRadius: 0, length: CAP_THICK },
+          at: [0, y, z],
+          material: 'pvc',
+          twin: `cap-${side === 'left' ? 'right' : 'left'}-${end}`,
+          supply: { item: `blanking plug ${Math.round(across * 2000) / 2} mm`, packOf: 4, packPrice: 1.8 },
+        },
+      ],
+      connections: [
+        {
+          kind: 'seated',
+          id: `${id}-in`,
+          name: 'cap over its nut',
+          piece: id,
+          in: end === 'low' ? 'lower-bar' : 'upper-bar',
+          packs: true,
+        },
+      ],
+    };
+  });
+}
+/** As its bit is: a socket turns in it. */
+const pocketFor = ({ thread }: Layout): number =>
+  Math.ceil(
+    (Math.max(SOCKET_WIDE * ACROSS_FLATS.of(thread)!, FLAT_WASHER.outside.of(thread)!) + 0.0003) * 2000 - 1e-6,
+  ) / 2000;
 
 function postParts({ dimensions: d, choices }: FamilyInput, lay: Layout): Held {
   const middle = lay.upper / 2;
@@ -285,6 +358,7 @@ function cameraParts({ dimensions: d, choices }: FamilyInput): Held {
   const quick = choices['release'] === 'quick';
   const ahead = d['cameraForward']!;
   const thick = 0.006;
+  const { screws: aside, wide } = quick ? UNDER_CLAMP : PLATE;
   const slot = SLIDE + PLATE_BEYOND / 2;
   const [rear, front] = [Math.min(-slot, ahead - PLATE_BEYOND), Math.max(slot, ahead + PLATE_BEYOND)];
   const base: Part = {
@@ -292,9 +366,13 @@ function cameraParts({ dimensions: d, choices }: FamilyInput): Held {
       id: 'camera-plate',
       name: 'camera plate',
       middle: [(rear + front) / 2, 0, thick / 2],
-      size: [front - rear, 0.06, thick],
+      size: [front - rear, wide, thick],
       material: 'aluminium',
-      supply: { item: `aluminium plate ${Math.round((front - rear) * 1000)} × 60 × 6`, packOf: 1, packPrice: 5 },
+      supply: {
+        item: `aluminium plate ${Math.round((front - rear) * 1000)} × ${wide * 1000} × 6`,
+        packOf: 1,
+        packPrice: 5,
+      },
     }),
     ...(quick ? {} : { mount: [ahead, 0, thick] as Vec3 }),
   };
@@ -303,7 +381,7 @@ function cameraParts({ dimensions: d, choices }: FamilyInput): Held {
     id: `plate-${s > 0 ? 'left' : 'right'}`,
     name: `${s > 0 ? 'left' : 'right'} screw of the camera plate`,
     on: 'lower-bar',
-    point: [0, s * PLATE_SCREWS, thick],
+    point: [0, s * aside, thick],
     way: [0, 0, -1],
     thread: 'M5',
     head: 'sunk',
@@ -429,7 +507,7 @@ function footParts({ dimensions: d }: FamilyInput, lay: Layout): Held & { readon
     })),
   );
   // Feet stand below the rods' nuts, or the nuts would be the feet.
-  const tall = Math.max(FOOT_HEIGHT, lay.washer.thickness + lay.beyond - thick + 0.004);
+  const tall = Math.max(FOOT_HEIGHT, lay.sunk > 0 ? 0 : lay.washer.thickness + lay.beyond - thick + 0.004);
   return {
     parts: [
       ...(
@@ -551,6 +629,13 @@ const choices = [
     barOptions(Object.fromEntries(Object.entries(RODS).filter(([id]) => id.startsWith('rod-')))),
   ),
   choiceSpec(
+    'nuts',
+    'Rods’ nuts',
+    'Sunk, nothing catches on them; that wants thick wooden bars.',
+    'on',
+    named({ on: 'on the bars', sunk: 'sunk in the bars, under end caps' }),
+  ),
+  choiceSpec(
     'posts',
     'Hand posts',
     'What your hands close on.',
@@ -602,6 +687,30 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   };
 }
 
+function tooThinToSink({ choices }: FamilyInput, { bar, thread, thickness, sunk }: Layout): readonly Finding[] {
+  if (choices['nuts'] !== 'sunk' || sunk > 0) return [];
+  const isWood = materialOf(bar.material)?.look === 'wood';
+  const deep = pocketDeep(thread);
+  return [
+    {
+      code: 'tooThinToSink',
+      severity: 'mend',
+      about: 'lower-bar',
+      figure: figure('length', thickness, 1),
+      limit: figure('length', deep + LEFT_UNDER, 1),
+      title: isWood
+        ? say`Bars of ${figure('length', thickness, 1)} are too thin to sink these nuts in; they are drawn on them.`
+        : say`Nuts are sunk in wooden bars, not in ${bar.name}; they are drawn on them.`,
+      why: say`A pocket is ${figure('length', deep, 1)} deep; under it ${figure('length', LEFT_UNDER, 1)} of wood bears the nut.`,
+      toDo: say`Take thicker bars or thinner rods, or leave the nuts on the bars.`,
+      fixes: [
+        { label: say`Nuts on the bars`, changes: [{ kind: 'choice', id: 'nuts', value: 'on' }] },
+        { label: say`Bars of oak, 18 thick`, changes: [{ kind: 'choice', id: 'bar', value: 'oak-45x18' }] },
+      ],
+    },
+  ];
+}
+
 function advise(input: FamilyInput): readonly Finding[] {
   const { choices: c } = input;
   const lay = layOut(input);
@@ -633,6 +742,7 @@ function advise(input: FamilyInput): readonly Finding[] {
       fixes: [{ label: say`M6 rods`, changes: [{ kind: 'choice', id: 'rod', value: 'rod-m6' }] }],
     });
   }
+  findings.push(...tooThinToSink(input, lay));
   findings.push({
     code: 'rodLength',
     severity: 'note',
@@ -640,7 +750,7 @@ function advise(input: FamilyInput): readonly Finding[] {
     figure: figure('length', lay.rodLength),
     limit: null,
     title: say`Cut both rods ${figure('length', lay.rodLength)} long.`,
-    why: say`The post of ${figure('length', input.dimensions['post']!)}, two bars, four washers, two nuts and ${figure('length', TURNS_BEYOND * lay.thread.pitch, 1)} of thread beyond each.`,
+    why: say`The post of ${figure('length', input.dimensions['post']!)}, two bars, four washers, two nuts and ${figure('length', lay.beyond - NUT.of(lay.thread)!, 1)} of thread beyond each${lay.sunk > 0 ? ', less what lies in the pockets' : ''}.`,
     toDo:
       c['posts'] === 'foam'
         ? say`Both the same, or the bars are not parallel.`

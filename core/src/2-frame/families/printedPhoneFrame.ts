@@ -264,19 +264,20 @@ function build(input: FamilyInput): Rig {
 }
 
 function shoes(which: string, half: number): readonly Part[] {
-  const shoe = (id: string, y: number, other: string): Part => ({
+  const shoe = (id: string, side: string, y: number, other: string): Part => ({
     id,
     name: 'shoe',
     shape: { kind: 'box', size: [0.02, 0.02, 0.006] },
     at: [0, y, 0.003],
     material: 'aluminium',
     mass: { value: 0.009, spread: 0.001, source: 'mass of shoe' },
+    takes: [{ id: `${id}/top`, name: `${side} shoe`, at: [0, y, 0.006], up: [0, 0, 1], kind: 'shoe' }],
     ...(other ? { twin: other } : {}),
     supply: { item: 'shoe, screw-on', packOf: 2, packPrice: 4 },
   });
   return which === 'one'
-    ? [shoe('shoe-left', half - 0.02, '')]
-    : [shoe('shoe-left', half - 0.02, 'shoe-right'), shoe('shoe-right', 0.02 - half, 'shoe-left')];
+    ? [shoe('shoe-left', 'left', half - 0.02, '')]
+    : [shoe('shoe-left', 'left', half - 0.02, 'shoe-right'), shoe('shoe-right', 'right', 0.02 - half, 'shoe-left')];
 }
 
 const dimensions = [

@@ -8,7 +8,6 @@ import {
   DEGREE,
   figure,
   fromColumns,
-  materialOf,
   quaternionOf,
   say,
   type Finding,
@@ -16,7 +15,7 @@ import {
   type Vec3,
 } from '../../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
-import type { Hands, Joint, Member, Node, Part, Rig, StatedConnection, Stock } from '../../model';
+import type { Hands, Part, Rig, StatedConnection, Stock } from '../../model';
 import type { Family, FamilyInput, Sizing } from '../family';
 import {
   angleSpec,
@@ -31,26 +30,17 @@ import {
   given,
   setOn,
 } from '../familyTools';
-import { followBends, neutralFractionFor, stripStart } from '../members/bend';
-import { barOf, WOOD_STRIPS } from '../parts/bars';
+import { WOOD_STRIPS } from '../parts/bars';
 import { intoCamera } from '../parts/camera';
 import { FLAT_BARS } from '../parts/flatBars';
 import { gripOnPipe, strap } from '../parts/hardware';
-import { CLIP_FACE, pipeClip } from '../parts/pipeClip';
-import { pipeOf } from '../parts/pipes';
-import { plate } from '../parts/plate';
+import { goesThrough, isOfPipe, lShape } from '../parts/lShape';
 import { ANY_FLAT } from '../parts/ownSizes';
-import { pipework, type Bare } from '../fittings/pipework';
+import type { Bare } from '../fittings/pipework';
 
-const SCREW = 0.00635; // 1/4-20
 const PAD = 0.0015; // of rubber under the camera: its hole, a size small, keeps the screw on the shelf
 const PIN_OUT = 0.0035; // of the pin, into the camera
-const WOOD_SCREW = { diameter: 0.004, into: 0.022 };
-const BEND_INSIDE = 0.012; // of a metal strip's corner
-const THIN = 0.008; // a strip under this is bent, not joined
 const WRAP = 0.003;
-const PIPE = 'pvc/1/2';
-const PLATE_THICKNESS = 0.006;
 const SLEEVE = 0.1; // of foam or wrap under the hand
 const WRAP_UNDER = 0.006; // of a leaning grip's wrap from the shelf
 const WRAP_CLEAR = 0.001;
@@ -62,203 +52,6 @@ const CLEAR_OF_GRIP = 0.02; // of the camera's hole from the corner: a washer li
 
 const STRIPS: Readonly<Record<string, Stock>> = { ...WOOD_STRIPS, 'aluminium-30x6': FLAT_BARS['aluminium-30x6']! };
 
-interface Layout {
-  readonly nodes: readonly Node[];
-  readonly members: readonly Member[];
-  readonly joints: readonly Joint[];
-  /** The face the camera stands on, over the hole, and how much the screw passes under it. */
-  readonly top: number;
-  /** What the camera's screw passes below its pad, and how thick that is. */
-  readonly under: string;
-  readonly thickness: number;
-  readonly parts: readonly Part[];
-  readonly connections: readonly StatedConnection[];
-  /** Of the grip, the way it lies fore and aft. */
-  readonly deep: number;
-  /** Of a grip of pipe, what stands free of its fittings. */
-  readonly bare?: Bare;
-  readonly down: Vec3;
-  readonly corner: Vec3;
-  readonly outside: number;
-}
-
-function layOut(input: FamilyInput): Layout {
-  return input.choices['make'] === 'pipe' ? pipes(input) : strips(input, barOf(input.choices['make']!, input.own));
-}
-
-function strips({ dimensions: d }: FamilyInput, stock: Stock): Layout {
-  const { section } = stock;
-  if (section.kind !== 'flat') throw new TypeError('the L is made of flat strips');
-  const lean = d['angle']! - 90 * DEGREE;
-  const down: Vec3 = [-Math.sin(lean), 0, -Math.cos(lean)];
-  const corner = addScaled([0, 0, 0], down, -d['handBelow']!);
-  const end = addScaled(corner, down, d['grip']!);
-  const top = corner[2] + section.thickness;
-  const shelfMiddle = corner[2] + section.thickness / 2;
-  const [rear, front]: [Vec3, Vec3] = [
-    [corner[0] - section.thickness / 2, 0, shelfMiddle],
-    [corner[0] - section.thickness / 2 + d['shelf']!, 0, shelfMiddle],
-  ];
-  const common = { top, thickness: section.thickness, down, corner, outside: section.width, deep: section.thickness };
-  if (section.thickness < THIN)
-    return { ...common, ...bentStrip(stock, front, corner, down, d['grip']!), under: 'grip' };
-  const straight = (id: string, name: string, from: string, to: string): Member => ({
-    id,
-    name,
-    from,
-    to,
-    stock,
-    leftLong: 0,
-    holes: [],
-    path: { kind: 'straight', widthDirection: [0, 1, 0] },
-  });
-  const long = Math.ceil((section.thickness + WOOD_SCREW.into) / 0.005) * 0.005;
-  return {
-    ...common,
-    under: 'shelf',
-    nodes: [
-      { id: 'corner', at: corner },
-      { id: 'grip-end', at: end },
-      { id: 'shelf-rear', at: rear },
-      { id: 'shelf-front', at: front },
-    ],
-    members: [straight('grip', 'grip', 'corner', 'grip-end'), straight('shelf', 'shelf', 'shelf-rear', 'shelf-front')],
-    joints: [],
-    parts: [],
-    connections: [
-      {
-        kind: 'bonded',
-        id: 'corner-joint',
-        name: 'corner',
-        piece: 'shelf',
-        to: 'grip',
-        mitred: true,
-        glue: materialOf(stock.material)?.look === 'wood' ? 'wood' : 'epoxy',
-        area: section.width * section.thickness,
-      },
-      ...([-1, 1] as const).map((s): StatedConnection => ({
-        kind: 'screwedIn',
-        id: `corner-screw-${s < 0 ? 'right' : 'left'}`,
-        name: `${s < 0 ? 'right' : 'left'} screw of the corner`,
-        point: addScaled([corner[0], (s * section.width) / 4, corner[2] + section.thickness], down, -0.01),
-        way: down,
-        diameter: WOOD_SCREW.diameter,
-        length: long,
-        through: 'shelf',
-        into: 'grip',
-      })),
-    ],
-  };
-}
-
-/** One strip, from the shelf's front back and down round the corner. */
-function bentStrip(
-  stock: Stock,
-  front: Vec3,
-  corner: Vec3,
-  down: Vec3,
-  grip: number,
-): Pick<Layout, 'nodes' | 'members' | 'joints' | 'parts' | 'connections'> {
-  const { section } = stock;
-  if (section.kind !== 'flat') throw new TypeError('the L is bent from flat bar');
-  const turn = Math.acos(-down[0]);
-  // Where the middles of shelf and grip would meet.
-  const meet: Vec3 = [corner[0] + (section.thickness / 2) * (down[0] / -down[2]) * -1, 0, front[2]];
-  const short = (BEND_INSIDE + section.thickness / 2) * Math.tan(turn / 2);
-  const neutralFraction = neutralFractionFor(BEND_INSIDE, section.thickness);
-  const segments = [
-    { straight: Math.max(0.005, front[0] - meet[0] - short) },
-    { angle: turn, insideRadius: BEND_INSIDE, neutralFraction },
-    { straight: Math.max(0.005, grip - short) },
-  ];
-  const strip = followBends(section, segments, stripStart(front, [-1, 0, 0], [0, 0, -1]));
-  return {
-    nodes: [
-      { id: 'shelf-front', at: front },
-      { id: 'grip-end', at: strip.end.at },
-    ],
-    members: [
-      {
-        id: 'grip',
-        name: 'bent grip',
-        from: 'shelf-front',
-        to: 'grip-end',
-        stock,
-        leftLong: 0,
-        holes: [],
-        path: { kind: 'bent', along: [-1, 0, 0], across: [0, 0, -1], segments },
-      },
-    ],
-    joints: [],
-    parts: [],
-    connections: [],
-  };
-}
-
-/** Two lengths of pipe in an elbow; the camera on a plate bolted to the level one. The elbow is square, whatever angle is asked. */
-function pipes({ dimensions: d }: FamilyInput): Layout {
-  const pipe = pipeOf(PIPE, []);
-  const outside = pipe.size.stock.section.kind === 'tube' ? pipe.size.stock.section.outerDiameter : 0.021;
-  const corner: Vec3 = [0, 0, d['handBelow']!];
-  const laid = pipework({
-    pipe,
-    start: { node: 'corner', at: corner },
-    runs: [
-      { id: 'grip', name: 'grip', from: 'corner', to: 'grip-end', direction: [0, 0, -1], cut: d['grip']! },
-      { id: 'shelf', name: 'shelf', from: 'corner', to: 'shelf-front', direction: [1, 0, 0], cut: d['shelf']! },
-    ],
-  });
-  const reach = (node: string): number => {
-    const socket = laid.joints.find((j) => j.node === node)!.hub!.sockets[0]!;
-    return socket.takeOff + socket.depth + 0.001;
-  };
-  const [rear, front] = [corner[0] + reach('corner'), laid.at('shelf-front')[0] - reach('shelf-front')];
-  const width = Math.max(0.012, Math.min(0.04, front - rear));
-  const clip = pipeClip({
-    id: 'plate-clip',
-    name: 'clip under the camera plate',
-    at: [(rear + front) / 2, 0, corner[2]],
-    along: [1, 0, 0],
-    face: [0, 0, 1],
-    outside,
-    width,
-    pipe: 'shelf',
-    holds: ['camera-plate'],
-    thickness: PLATE_THICKNESS,
-  });
-  const under = corner[2] + outside / 2 + CLIP_FACE;
-  const camera = corner[0] + d['cameraForward']!;
-  const [back, ahead] = [
-    Math.min(camera, camera + d['pinFromScrew']!, clip.part.at[0] - width / 2) - 0.015,
-    Math.max(camera, camera + d['pinFromScrew']!, clip.part.at[0] + width / 2) + 0.015,
-  ];
-  return {
-    nodes: [...laid.nodes],
-    members: [...laid.members],
-    joints: [...laid.joints],
-    top: under + PLATE_THICKNESS,
-    under: 'camera-plate',
-    thickness: PLATE_THICKNESS,
-    parts: [
-      clip.part,
-      plate({
-        id: 'camera-plate',
-        name: 'camera plate',
-        middle: [(back + ahead) / 2, 0, under + PLATE_THICKNESS / 2],
-        size: [ahead - back, 0.045, PLATE_THICKNESS],
-        material: 'aluminium',
-        supply: { item: `aluminium plate ${Math.round((ahead - back) * 1000)} × 45 × 6`, packOf: 1, packPrice: 2.6 },
-      }),
-    ],
-    connections: clip.connections,
-    down: [0, 0, -1],
-    bare: laid.bare('grip'),
-    corner,
-    outside,
-    deep: outside,
-  };
-}
-
 /** Up till fingers and wrap meet the shelf, down till the hand or its wrap runs out of grip, from where it is drawn. */
 const handTravel = (handBelow: number, grip: number, hasStrap: boolean): [number, number] => {
   const wrapEnds = SLEEVE / 2 + (hasStrap ? STRAP.from + STRAP.wide / 2 : 0) + WRAP_CLEAR;
@@ -268,16 +61,20 @@ const handTravel = (handBelow: number, grip: number, hasStrap: boolean): [number
   ];
 };
 
+/** What of the grip's pipe is left for foam over the strap. */
+const aboveStrap = ({ from, to }: Bare, choices: FamilyInput['choices']): Bare =>
+  choices['strap'] === 'yes' ? { from, to: [to[0], to[1], to[2] + STRAP.from + STRAP.wide / 2] } : { from, to };
+
 function build(input: FamilyInput): Rig {
   const { dimensions: d, choices } = input;
-  const lay = layOut(input);
-  const at: Vec3 = [lay.corner[0] + d['cameraForward']!, 0, lay.top];
+  const lay = lShape(input);
+  const at: Vec3 = [lay.corner[0] + (lay.level?.screw ?? d['cameraForward']!), 0, lay.top];
   const onPad: Vec3 = [at[0], 0, lay.top + PAD];
   // Clear of the heads of the corner's screws.
-  const padRear = Math.max(at[0] - 0.02, lay.corner[0] + 0.008);
-  const padFront = at[0] + 0.02;
+  const padRear = Math.max(at[0] - 0.02, lay.level?.free.from[0] ?? lay.corner[0] + 0.008);
+  const padFront = Math.min(at[0] + 0.02, lay.level?.free.to[0] ?? Infinity);
   const passes = lay.thickness + PAD;
-  const isPipe = choices['make'] === 'pipe';
+  const isPipe = isOfPipe(input);
   const end = lay.nodes.find((n) => n.id === 'grip-end')!.at;
   const fore = cross([0, 1, 0], lay.down);
   const parts: Part[] = [
@@ -289,13 +86,6 @@ function build(input: FamilyInput): Rig {
       at: [(padFront + padRear) / 2, 0, lay.top + PAD / 2],
       material: 'rubberFoam',
       mount: onPad,
-      screw: {
-        diameter: SCREW,
-        length: passes + 0.005,
-        passes,
-        hole: d['screwHole']!,
-        pin: { diameter: d['pin']!, hole: d['pinHole']!, fromScrew: d['pinFromScrew']! },
-      },
       supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3 },
     },
     {
@@ -307,7 +97,12 @@ function build(input: FamilyInput): Rig {
       supply: { item: 'wire nail, shank filed to its hole', packOf: 10, packPrice: 0.5 },
     },
     ...(isPipe
-      ? [gripOnPipe({ id: 'sleeve', at: [0, 0, 0], length: SLEEVE, inside: lay.outside }, lay.bare!)]
+      ? [
+          gripOnPipe(
+            { id: 'sleeve', at: [0, 0, 0], length: SLEEVE, inside: lay.outside },
+            aboveStrap(lay.bare!, choices),
+          ),
+        ]
       : [
           {
             id: 'sleeve',
@@ -343,13 +138,22 @@ function build(input: FamilyInput): Rig {
       point: [at[0], 0, lay.top - lay.thickness],
 
       hole: d['screwHole']!,
-      ...(isPipe ? { head: 'sunk' as const } : { washer: 'flat' as const }),
+      ...(isPipe && !goesThrough(input) ? { head: 'sunk' as const } : { washer: 'flat' as const }),
       stack: [
         { kind: 'piece', piece: lay.under },
         { kind: 'piece', piece: 'camera-pad' },
       ],
     }),
-    { kind: 'seated', id: 'pin-in', name: 'pin', piece: 'pin', in: lay.under, bored: true, through: ['camera-pad'] },
+    {
+      kind: 'seated',
+      id: 'pin-in',
+      name: 'pin',
+      piece: 'pin',
+      in: lay.under,
+      bored: true,
+      through: ['camera-pad'],
+      intoLoad: d['pinHole']!,
+    },
     isPipe
       ? { kind: 'slidOn', id: 'sleeve-on', name: 'foam on the grip', piece: 'sleeve', over: 'grip' }
       : { kind: 'laid', id: 'sleeve-on', name: 'wrap round the grip', piece: 'sleeve', on: 'grip' },
@@ -467,7 +271,11 @@ const choices = [
     'Made of',
     'Both legs of the L.',
     'oak-45x18',
-    [...namesOf(STRIPS), { id: 'pipe', name: 'PVC pipe and an elbow' }],
+    [
+      ...namesOf(STRIPS),
+      { id: 'pipe', name: 'PVC pipe and an elbow, a plate clipped on' },
+      { id: 'pipeThrough', name: 'PVC pipe and an elbow, screw and pin straight through' },
+    ],
     ANY_FLAT,
   ),
   choiceSpec('strap', 'Wrist strap', 'For water and heights.', 'yes', named({ yes: 'with a strap', no: 'none' })),
@@ -498,11 +306,51 @@ function size(load: PlacedLoad | null, hands: Hands): Sizing {
   };
 }
 
+/** Screw and pin go through the pipe itself, and not through a fitting that it stands in: where they cannot they are drawn as near as they go. */
+function besideFittings(input: FamilyInput): readonly Finding[] {
+  const { level } = lShape(input);
+  const { dimensions: d } = input;
+  if (!level) return [];
+  const [asked, ahead] = [d['cameraForward']!, Math.ceil(level.screw * 1000 - 1e-6) / 1000];
+  const longer = Math.ceil((level.shelf + (ahead - level.screw)) * 1000 - 1e-6) / 1000;
+  const isLonger = level.shelf > d['shelf']! + 1e-9;
+  if (!isLonger && Math.abs(asked - level.screw) < 1e-9) return [];
+  return [
+    {
+      code: 'screwThroughFitting',
+      severity: 'mend',
+      about: 'shelf',
+      figure: figure('length', asked, 1),
+      limit: figure('length', level.screw, 1),
+      title: isLonger
+        ? say`On this shelf there is no room for screw and pin between the fittings.`
+        : asked < level.screw
+          ? say`The screw would go through the elbow.`
+          : say`The pin would go through the end cap.`,
+      why: say`A washer lies round the screw, and both go through the pipe alone. They are drawn ${figure('length', level.screw, 1)} ahead of the corner${isLonger ? ', on a longer shelf' : ''}.`,
+      toDo: say`Move the camera along the pipe, or take a longer one.`,
+      fixes: [
+        {
+          label: [
+            ...say`Screw ${figure('length', ahead)} ahead`,
+            ...(longer > d['shelf']! + 1e-9 ? say` on a shelf of ${figure('length', longer)}` : []),
+          ],
+          changes: [
+            { kind: 'dimension', id: 'cameraForward', value: ahead },
+            ...(longer > d['shelf']! + 1e-9 ? [{ kind: 'dimension' as const, id: 'shelf', value: longer }] : []),
+          ],
+        },
+      ],
+    },
+  ];
+}
+
 function advise(input: FamilyInput): readonly Finding[] {
-  const { dimensions: d, choices: c } = input;
+  const { dimensions: d } = input;
   const lean = d['angle']! - 90 * DEGREE;
   const findings: Finding[] = [];
-  if (c['make'] === 'pipe' && Math.abs(lean) > 0.5 * DEGREE) {
+  findings.push(...besideFittings(input));
+  if (isOfPipe(input) && Math.abs(lean) > 0.5 * DEGREE) {
     findings.push({
       code: 'elbowIsSquare',
       severity: 'note',
@@ -608,7 +456,7 @@ export const selfFilmingGrip: Family = {
   build,
   advise,
   drawn: (input) => {
-    const lay = layOut(input);
+    const lay = lShape(input);
     const end = lay.nodes.find((n) => n.id === 'grip-end')!.at;
     return [
       { dimension: 'grip', from: lay.corner, to: end, view: 'side', offset: -96 },

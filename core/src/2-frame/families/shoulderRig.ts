@@ -36,6 +36,7 @@ import { inPipe } from '../parts/capBolt';
 import { discOf, DISC_PLATES, sideError } from '../parts/discs';
 import { foamGrip, gripOnPipe } from '../parts/hardware';
 import { CLIP_FACE, pipeClip } from '../parts/pipeClip';
+import { GRIPPING } from '../hands';
 import { pipeOf, pipeOptions } from '../parts/pipes';
 import { plate } from '../parts/plate';
 import { ANY_DISC, pipeLike } from '../parts/ownSizes';
@@ -53,13 +54,6 @@ const CLEAR = 0.001; // of a clip from a fitting's rim
 const TAIL_WASHER = { radius: 0.03, thickness: 0.004 }; // on the discs, whose bore no nut covers
 const HANDLE = { base: 0.005, width: 0.025, post: 0.046, tube: 0.017, wall: 0.002, posts: 0.0875, beyond: 0.012 };
 const GRIP = 0.11; // foam on each hand pipe
-/** Ways a hand that grips can push, beside up: it draws down, pushes forward and pulls back. */
-const GRIPPING: readonly Vec3[] = [
-  [0, 0, -1],
-  [1, 0, 0],
-  [-1, 0, 0],
-];
-
 interface Layout {
   readonly pipes: Pipework;
   readonly outside: number;

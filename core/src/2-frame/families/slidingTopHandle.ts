@@ -15,7 +15,7 @@ import {
   type Vec3,
 } from '../../0-base';
 import { massCentre, sumsOf, type PlacedLoad } from '../../1-load';
-import type { Adjuster, Hands, Part, PartHole, Rig, StatedConnection } from '../../model';
+import type { Adjuster, Hands, KitPlace, Part, PartHole, Rig, StatedConnection } from '../../model';
 import type { DimensionSpec, Family, FamilyInput, Sizing } from '../family';
 import { choiceSpec, lengthSpec, named, namesOf, toFiveMillimetres, usualInput, within, given } from '../familyTools';
 import { USUAL_SOCKET } from '../parts/camera';
@@ -115,6 +115,7 @@ function build(input: FamilyInput): Rig {
       at: [lay.middle, 0, RAIL.thick / 2],
       material: 'aluminium',
       holes,
+      takes: railEnds(lay, finder.parts.length > 0),
       mount: [0, 0, -d['topHeight']!],
       supply: { item: `dovetail rail ${lay.rail.name}`, packOf: 1, packPrice: lay.rail.price },
     },
@@ -289,6 +290,18 @@ function build(input: FamilyInput): Rig {
     adjusters: [slide],
   };
 }
+
+/** Where a clamp of the kit's own goes on the rail: both its ends, but for the finder's. */
+const railEnds = ({ middle, rail, travel }: ReturnType<typeof layOut>, hasFinder: boolean): KitPlace[] =>
+  ([1, -1] as const)
+    .filter((e) => travel > 0 && !(hasFinder && e > 0))
+    .map((e) => ({
+      id: `rail/${e > 0 ? 'front' : 'rear'}`,
+      name: `${e > 0 ? 'front' : 'rear'} end of the rail`,
+      at: [middle + e * (rail.length / 2 - RAIL_END), 0, RAIL.thick],
+      up: [0, 0, 1],
+      kind: 'dovetail',
+    }));
 
 /** A clamp of its own at the rail's end, an arm of flat bar on it, and at the arm's end the finder. */
 function finderParts(

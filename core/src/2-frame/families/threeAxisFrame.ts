@@ -38,7 +38,7 @@ const ROLL_PLATE = { thick: 0.006, wide: 0.09, tall: 0.07, screws: 0.03, off: 0.
 const ANGLE = { thick: 0.003, deep: 0.025, tall: 0.02, long: 0.06, screws: 0.02 }; // under the plate, on each cheek
 const PLATE = 0.006;
 const PAD = 0.0015;
-const GUSSET = { side: 0.06, thick: 0.003, screw: 0.025 };
+const GUSSET = { side: 0.06, thick: 0.003, screw: 0.025, edge: 0.00825, least: 0.009, clear: 0.002 };
 const TRAVEL = { foreAft: 0.04, height: 0.02, side: 0.012, arm: 0.02, pan: 0.08 };
 const BEARINGS: Readonly<Record<string, { readonly name: string; readonly friction: number; readonly price: number }>> =
   {
@@ -132,7 +132,12 @@ function build(input: FamilyInput): Rig {
         ],
       };
     const normal: Vec3 = flat === 'y' ? [0, 1, 0] : [0, 0, 1];
-    const middle = addScaled(at, add(tubes[0]![1], tubes[1]![1]), GUSSET.side / 2 - lay.outside / 2);
+    // Those of the roll arm end behind the camera's plate, which tilts between them.
+    const room = flat === 'y' ? Infinity : d['reach']! + lay.outside / 2 + plateEnds(d)[0] - GUSSET.clear;
+    const least = lay.outside + GUSSET.least + GUSSET.edge;
+    const wide = Math.min(GUSSET.side, Math.max(least, room));
+    const screw = Math.min(GUSSET.screw, wide - lay.outside / 2 - GUSSET.edge);
+    const middle = addScaled(at, add(tubes[0]![1], tubes[1]![1]), wide / 2 - lay.outside / 2);
     const side = (end: 1 | -1): string => `${id}-plate-${end > 0 ? 1 : 2}`;
     return {
       parts: ([1, -1] as const).map((end) =>
@@ -140,9 +145,13 @@ function build(input: FamilyInput): Rig {
           id: side(end),
           name: `${end > 0 ? 'first' : 'second'} plate of the ${name}`,
           middle: addScaled(middle, normal, end * (lay.outside / 2 + GUSSET.thick / 2)),
-          size: flat === 'y' ? [GUSSET.side, GUSSET.thick, GUSSET.side] : [GUSSET.side, GUSSET.side, GUSSET.thick],
+          size: flat === 'y' ? [wide, GUSSET.thick, wide] : [wide, wide, GUSSET.thick],
           material: 'aluminium',
-          supply: { item: 'aluminium plate 60 × 60 × 3', packOf: 1, packPrice: 1.6 },
+          supply: {
+            item: `aluminium plate ${Math.round(wide * 1000)} × ${Math.round(wide * 1000)} × 3`,
+            packOf: 1,
+            packPrice: 1.6,
+          },
         }),
       ),
       connections: tubes.map(([tube, along], i): StatedConnection => ({
@@ -150,7 +159,7 @@ function build(input: FamilyInput): Rig {
         id: `${id}-bolt-${i + 1}`,
         name: `${i === 0 ? 'first' : 'second'} bolt of the ${name}`,
         on: tube,
-        point: addScaled(addScaled(at, along, GUSSET.screw), normal, lay.outside / 2 + GUSSET.thick),
+        point: addScaled(addScaled(at, along, screw), normal, lay.outside / 2 + GUSSET.thick),
         way: scale(normal, -1),
         thread: 'M5',
         stack: [side(1), tube, side(-1)].map((p) => ({ kind: 'piece' as const, piece: p })),
@@ -463,13 +472,18 @@ function build(input: FamilyInput): Rig {
   };
 }
 
+/** Of the camera's plate, behind and ahead of the tilt axis: under its slots, and under the camera's screw. */
+function plateEnds({ cameraForward }: FamilyInput['dimensions']): readonly [number, number] {
+  const reach = TRAVEL.foreAft + 0.015;
+  return [Math.min(-reach, cameraForward! - 0.03), Math.max(reach, cameraForward! + 0.03)];
+}
+
 /** The camera's plate on two angles, the angles in slots of the cheeks, the axles through cheek, bearing and arm. */
 function cradleOn({ dimensions: d }: FamilyInput, { half }: ReturnType<typeof layOut>): Held {
   const ahead = d['cameraForward']!;
   const top = -d['drop']!;
   const under = top - PLATE;
-  const reach = TRAVEL.foreAft + 0.015;
-  const [rear, front] = [Math.min(-reach, ahead - 0.03), Math.max(reach, ahead + 0.03)];
+  const [rear, front] = plateEnds(d);
   const sides = [
     ['left', 1],
     ['right', -1],

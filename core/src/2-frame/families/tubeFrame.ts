@@ -43,6 +43,8 @@ const DECK_TRAVEL = 0.04;
 const PAD = 0.0015;
 const FROM_END = 0.012; // of a deck screw, from the deck's end and from the tube's fittings
 const SHIM_STEP = 0.0005;
+const BOLT_BEFORE_CORNER = 0.03; // the rear one
+const CLEAR_OF_ELBOW = 0.001;
 const BOLT_BEHIND_CORNER = 0.05; // clear of the elbow's socket, for the hole must not pass through the joint
 
 const mirrorId = (id: string): string => id.replace('left', 'right');
@@ -106,9 +108,10 @@ function build(input: FamilyInput): Rig {
   const { washer, boltDiameter } = washerOf(choices['washer']!, own);
   const rod = RODS[boltDiameter > 0.0099 ? 'rod-m10' : boltDiameter > 0.0075 ? 'rod-m8' : 'rod-m6']!;
   const rodDiameter = rod.section.kind === 'rod' ? rod.section.diameter : boltDiameter;
-  // For the two rods, drilled with both sides clamped together, from the front end of each foot tube.
-  const frontAlong = BOLT_BEHIND_CORNER;
-  const rearAlong = d['footTube']! - 0.03;
+  // For the two rods, drilled with both sides clamped together, from the front end of each foot tube; washers and nuts clear the elbows.
+  const clear = size.depth + Math.max(washer.outerRadius, boltDiameter) + CLEAR_OF_ELBOW;
+  const frontAlong = Math.max(BOLT_BEHIND_CORNER, clear);
+  const rearAlong = d['footTube']! - Math.max(BOLT_BEFORE_CORNER, clear);
   const members = left.members;
   const right = members.map((m) => ({
     ...mirroredMember(m, m.twin!, mirrorId),

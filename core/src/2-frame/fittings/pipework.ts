@@ -30,6 +30,8 @@ export interface PipeworkInput {
   readonly dry?: readonly string[];
   /** Where two pipes in one line meet in a union instead of a coupling, which does not turn. */
   readonly unions?: readonly string[];
+  /** Ways of a fitting that nothing goes into. */
+  readonly open?: Readonly<Record<string, readonly Vec3[]>>;
   /** Parts fastened at a node, besides the pipes. */
   readonly fastens?: Readonly<Record<string, readonly string[]>>;
   readonly twins?: Readonly<Record<string, string>>;
@@ -148,27 +150,15 @@ function jointAt(
   system: PipeSystem,
   size: PipeSize,
 ): Joint {
-  const found = fittingFor(
-    system,
-    size,
-    list.map((w) => w.direction),
-  );
+  const ways = [...list.map((w) => w.direction), ...(input.open?.[node] ?? [])];
+  const found = fittingFor(system, size, ways);
   const isDry = input.dry?.includes(node) ?? false;
   // A thread is screwed, whether or not it comes apart.
   const hold: Hold = isDry ? dryHold(system) : system.hold;
   const isUnion = found.kind === 'fits' && found.fitting === 'coupling' && input.unions?.includes(node);
   const fitting = isUnion ? 'union' : found.kind === 'fits' ? found.fitting : 'weld';
   const facts = jointFacts({ fitting, hold });
-  const hub = isUnion
-    ? hubOf(
-        'union',
-        system,
-        size,
-        list.map((w) => w.direction),
-      )
-    : found.kind === 'fits'
-      ? found.hub
-      : null;
+  const hub = isUnion ? hubOf('union', system, size, ways) : found.kind === 'fits' ? found.hub : null;
   return {
     id: `joint-${node}`,
     name: found.kind === 'fits' ? FITTING_NAMES[fitting] : 'no fitting',

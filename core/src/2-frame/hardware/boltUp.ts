@@ -10,6 +10,7 @@ import {
   CAP_NUT,
   CAP_NUT_DEPTH,
   HEX_HEAD,
+  LOW_HEAD,
   SPRING_WASHER,
   LOCK_NUT,
   NUT,
@@ -43,8 +44,8 @@ export interface Bolt {
   readonly end: BoltEnd;
   /** Under the nut; or under the head, where none turns at its end. */
   readonly lockWasher?: 'spring';
-  /** Flush with the first layer's face; a dome whose square neck is let into it; a wing nut on a rod; left out: a hexagon. */
-  readonly head?: 'sunk' | 'square' | 'wing';
+  /** Flush with the first layer's face; a low dome with a key; a dome whose square neck is let into it; a wing nut on a rod; left out: a hexagon. */
+  readonly head?: 'sunk' | 'low' | 'square' | 'wing';
   /** A stud that is screwed so deep into something instead of having a head, m. */
   readonly root?: number;
   /** Threaded rod with a nut for its head, whatever screws are sold. */
@@ -373,19 +374,31 @@ function shankPieces({ thread, head, full }: Bolt, shank: Shank, at: number): re
           socketDepth: sizeOf(SUNK_HEAD.keyDepth, thread),
           ...long,
         }
-      : {
-          type: 'hexHeadScrew',
-          at,
-          ...(head === 'square' ? domed(thread) : hexagonal(thread)),
-          ...long,
-        };
+      : head === 'low'
+        ? {
+            type: 'lowHeadScrew',
+            at,
+            headDiameter: sizeOf(LOW_HEAD.diameter, thread),
+            headHeight: sizeOf(LOW_HEAD.height, thread),
+            socketAcrossFlats: sizeOf(LOW_HEAD.key, thread),
+            socketDepth: sizeOf(LOW_HEAD.keyDepth, thread),
+            ...long,
+          }
+        : {
+            type: 'hexHeadScrew',
+            at,
+            ...(head === 'square' ? domed(thread) : hexagonal(thread)),
+            ...long,
+          };
   const all = sold?.threadLength === undefined ? ', threaded all along' : '';
   const item =
     head === 'sunk'
       ? `${name} countersunk screw`
-      : head === 'square'
-        ? `${name} square-necked bolt`
-        : `${name} hexagon screw${all}`;
+      : head === 'low'
+        ? `${name} low-head screw`
+        : head === 'square'
+          ? `${name} square-necked bolt`
+          : `${name} hexagon screw${all}`;
   return [
     { ...weighedPiece(thread, 'screw', item, screw, 'screw'), ...(shank.sawnTo === undefined ? {} : { sawn: true }) },
   ];

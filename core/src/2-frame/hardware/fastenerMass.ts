@@ -19,6 +19,7 @@ interface Key {
 export type Fastener = { readonly at: number } & (
   | ({ readonly type: 'hexHeadScrew'; readonly acrossFlats: number; readonly headHeight: number } & Shank)
   | ({ readonly type: 'socketHeadScrew'; readonly headDiameter: number; readonly headHeight: number } & Shank & Key)
+  | ({ readonly type: 'lowHeadScrew'; readonly headDiameter: number; readonly headHeight: number } & Shank & Key)
   | ({ readonly type: 'countersunkScrew'; readonly headDiameter: number; readonly headHeight: number } & Shank & Key)
   | ({ readonly type: 'threadedRod'; readonly length: number } & Threaded)
   | ({ readonly type: 'hexNut'; readonly acrossFlats: number; readonly height: number } & Threaded)
@@ -58,6 +59,16 @@ function frustum(wide: number, narrow: number, from: number, length: number): Sl
     middle: from + (length * (a * a + 2 * a * b + 3 * b * b)) / (4 * whole),
   };
 }
+/** A part of a ball on its flat side at `base`, towards the axis's beginning. */
+function cap(diameter: number, height: number, base: number): Slice {
+  const a = diameter / 2;
+  const ball = (a * a + height * height) / (2 * height);
+  const offMiddle = (3 * (2 * ball - height) ** 2) / (4 * (3 * ball - height));
+  return {
+    volume: (Math.PI * height * (3 * a * a + height * height)) / 6,
+    middle: base - (offMiddle - (ball - height)),
+  };
+}
 const without = (slice: Slice): Slice => ({ ...slice, volume: -slice.volume });
 /** Of no depth where there is none. */
 const keyed = ({ socketAcrossFlats = 0, socketDepth = 0 }: Key, from: number): Slice =>
@@ -83,6 +94,8 @@ function slices(f: Fastener): readonly Slice[] {
         keyed(f, f.at - f.headHeight),
         ...shank(f, f.at, f.length),
       ];
+    case 'lowHeadScrew':
+      return [cap(f.headDiameter, f.headHeight, f.at), keyed(f, f.at - f.headHeight), ...shank(f, f.at, f.length)];
     case 'countersunkScrew':
       return [
         frustum(f.headDiameter, f.threadDiameter, f.at, f.headHeight),

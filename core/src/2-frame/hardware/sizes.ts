@@ -89,6 +89,22 @@ export const SUNK_HEAD = {
     true,
   ),
 } as const;
+/** Low dome of a button-head screw: its diameter and height, its hexagon socket's key and depth. */
+export const LOW_HEAD = {
+  diameter: table('low head', 'ISO 7380-1, ASME B18.3', [5.7, 7.6, 9.5, 10.5, 14, 17.5, 21, 11.1, 13.89, 16.66, 22.23]),
+  height: table(
+    'low head, height',
+    'ISO 7380-1, ASME B18.3',
+    [1.65, 2.2, 2.75, 3.3, 4.4, 5.5, 6.6, 3.35, 4.22, 5.05, 6.73],
+  ),
+  key: table('low head, key', 'ISO 7380-1, ASME B18.3', [2, 2.5, 3, 4, 5, 6, 8, 3.97, 4.76, 5.56, 7.94]),
+  keyDepth: table(
+    'low head, depth of its key',
+    'ISO 7380-1, ASME B18.3',
+    [1.04, 1.3, 1.56, 2.08, 2.6, 3.12, 4.16, 1.78, 2.21, 2.64, 3.56],
+    true,
+  ),
+} as const;
 export const NUT = table(
   'hexagon nut',
   'ISO 4032, ASME B18.2.2',

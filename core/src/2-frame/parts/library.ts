@@ -98,14 +98,19 @@ export const PART_LIBRARY: readonly LibraryPart[] = [
     id: 'dovetail',
     name: 'dovetail rail',
     group: 'plates',
-    make: solid(
-      'dovetail rail',
-      { kind: 'box', size: [0.15, 0.045, 0.012] },
-      'aluminium',
-      0.19,
-      'dovetail rail 150 mm',
-      14,
-    ),
+    make: (id, at) => ({
+      ...solid(
+        'dovetail rail',
+        { kind: 'box', size: [0.15, 0.045, 0.012] },
+        'aluminium',
+        0.19,
+        'dovetail rail 150 mm',
+        14,
+      )(id, at),
+      takes: [
+        { id: `${id}/top`, name: 'dovetail rail', at: [at[0], at[1], at[2] + 0.006], up: [0, 0, 1], kind: 'dovetail' },
+      ],
+    }),
   },
   {
     id: 'quick-release',
@@ -173,6 +178,24 @@ export const PART_LIBRARY: readonly LibraryPart[] = [
   { id: 'wing-nut', name: 'wing nut', group: 'small', make: (id, at) => wingNut({ id, at, axis: [0, 0, 1] }) },
   { id: 'foot', name: 'rubber foot', group: 'small', make: (id, at) => rubberFoot({ id, at }) },
   { id: 'strap', name: 'hook-and-loop strap', group: 'small', make: (id, at) => strap({ id, at }) },
+  {
+    id: 'shoe',
+    name: 'accessory shoe',
+    group: 'small',
+    make: (id, at) => ({
+      ...solid(
+        'accessory shoe',
+        { kind: 'box', size: [0.02, 0.02, 0.006] },
+        'aluminium',
+        0.009,
+        'shoe, screw-on',
+        2,
+      )(id, at),
+      takes: [
+        { id: `${id}/top`, name: 'accessory shoe', at: [at[0], at[1], at[2] + 0.003], up: [0, 0, 1], kind: 'shoe' },
+      ],
+    }),
+  },
   {
     id: 'printed-block',
     name: 'printed block',

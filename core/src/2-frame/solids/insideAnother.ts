@@ -11,14 +11,18 @@ export interface InsideAnother {
   readonly toDo: Phrase;
 }
 
-export function insideAnother(looked: Looked, rig: Rig): readonly InsideAnother[] {
-  const names = new Map(
-    rig.bodies.flatMap((b) => [
+/** What each piece is called, by id; a fitting by what meets in it. */
+export const pieceNames = ({ bodies }: Rig): ReadonlyMap<string, string> =>
+  new Map(
+    bodies.flatMap((b) => [
       ...[...b.members, ...b.parts].map((e) => [e.id, e.name] as const),
       ...b.joints.map((j) => [j.id, jointName(j, b)] as const),
       ...b.stations.map((s) => [s.id, s.name] as const),
     ]),
   );
+
+export function insideAnother(looked: Looked, rig: Rig): readonly InsideAnother[] {
+  const names = pieceNames(rig);
   const name = (id: string): string => names.get(id) ?? 'piece';
   const found = looked.overlaps.filter((o) => o.allowedBy === null);
   const called = (o: (typeof found)[number]): string => `${name(o.a)} ${name(o.b)}`;

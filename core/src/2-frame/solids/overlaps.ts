@@ -4,7 +4,7 @@ import { countOf, valuesInOrder } from '../assemble';
 import { connectionsOf } from '../connections/connectionsOf';
 import { allowedOverlap } from './allowedOverlap';
 import { MM } from './meshOf';
-import { pieceSolids, type PieceSolid } from './pieceSolids';
+import { pairKey, pieceSolids, type PieceSolid } from './pieceSolids';
 import type { SolidKit } from './solidKit';
 
 export interface Overlap {
@@ -29,7 +29,7 @@ export const SEEN = 1e-9;
 const MEET = 0.01;
 const PER_M3 = MM ** 3;
 
-/** Volumes shared by pairs seen before; the caller keeps it from one look to the next. */
+/** Volumes shared by pairs seen before, wherever the pair stood; the caller keeps it from one look to the next. */
 export type OverlapMemory = Map<string, number>;
 const KEPT_AT_MOST = 20_000;
 
@@ -49,7 +49,7 @@ export function overlapsOf(
   const connections = connectionsOf(rig, (station) => counts.get(station) ?? 0);
   const stated = new Map(rig.bodies.flatMap((b) => b.connections ?? []).map((c) => [c.id, c]));
   const solids = pieceSolids(kit, assembly, values, connections);
-  const volumes = new Map(solids.map((s) => [s.id, s.mesh.volume() / PER_M3]));
+  const byId = new Map(solids.map((s) => [s.id, s]));
   const joining = (a: string, b: string) =>
     connections.filter((c) => {
       const all = [...c.pieces, ...c.hardware].map((p) => p.replace(/\/\d+$/, ''));
@@ -64,8 +64,8 @@ export function overlapsOf(
   if (memory.size > KEPT_AT_MOST) memory.clear();
   for (const [i, [a, b]] of pairs.entries()) {
     if (!tell(i, pairs.length)) break;
-    const key = `${a.key} ${b.key}`;
-    const volume = memory.get(key) ?? a.mesh.intersect(b.mesh).volume() / PER_M3;
+    const key = pairKey(a, b);
+    const volume = memory.get(key) ?? a.mesh().intersect(b.mesh()).volume() / PER_M3;
     memory.set(key, volume);
     if (volume < SEEN) {
       clear.push([a.id, b.id]);
@@ -80,7 +80,7 @@ export function overlapsOf(
           stated: stated.get(connection.id),
           a: a.id,
           b: b.id,
-          volumes: (piece) => volumes.get(piece) ?? 0,
+          volumes: (piece) => (byId.get(piece)?.mesh().volume() ?? 0) / PER_M3,
         }),
       0,
     );

@@ -33,7 +33,9 @@ export function solidKit(library: ManifoldToplevel): SolidKit {
     });
   };
   for (const name of MAKES.Manifold) watched(library.Manifold, name);
-  for (const name of MAKES.prototype) watched(library.Manifold.prototype as object, name);
+  // What the constructor calls its prototype is not the one that meshes have.
+  const one = library.Manifold.cube([1, 1, 1]);
+  for (const name of MAKES.prototype) watched(Reflect.getPrototypeOf(one)!, name);
   return {
     Manifold: library.Manifold,
     CrossSection: library.CrossSection,

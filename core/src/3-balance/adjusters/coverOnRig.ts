@@ -1,10 +1,12 @@
 /** The loadouts at hand on the rig at hand: what each asks of the slide that carries them. */
-import { unit, type Vec3 } from '../../0-base';
-import { addSums, moveSums, NO_SUMS, placeLoad, sumsOf, sumsOfOne, type Sums } from '../../1-load';
+import { add, unit, type Vec3 } from '../../0-base';
+import { addSums, moveSums, NO_SUMS, placeLoad, sumsOf, sumsOfOne, turnedBody, type Sums } from '../../1-load';
 import {
   bodiesBeyond,
   countOf,
+  moversOf,
   pivotAt,
+  placesOnRig,
   shiftOf,
   stackSums,
   valuesInOrder,
@@ -35,7 +37,14 @@ export function coverOnRig(
   if (!pivot || !mount) return [];
   const beyond = bodiesBeyond(rig, pivot);
   const holder = rig.bodies.flatMap((b) => b.parts).find((p) => p.mount)!;
-  const loads = loadouts.map((l) => ({ id: l.id, sums: sumsOf(placeLoad(l, kit).bodies) }));
+  const onRig = placesOnRig(rig);
+  const turn = assembly.mountTurn;
+  // What stands on another piece of the rig is neither moved by the slide nor left behind: it is that piece's own.
+  const loads = loadouts.map((l) => ({
+    id: l.id,
+    bodies: placeLoad(l, kit, onRig).bodies.map((b) => turnedBody(b, turn)),
+  }));
+  const carriers = new Map(rig.bodies.flatMap((b) => b.parts.map((p) => [p.id, b.id] as const)));
   return rig.adjusters.flatMap((adjuster, index): SlideCover[] => {
     const direction = unit(adjuster.axis ?? [0, 0, 1]);
     if (adjuster.kind === 'count' || Math.abs(direction[2]) > 0.7 || !adjuster.moves.some((m) => m.id === holder.id))
@@ -52,13 +61,20 @@ export function coverOnRig(
     for (const stack of assembly.stacks) {
       if (beyond.has(stack.body)) take(stackSums(stack, countOf(stack, inOrder)), stack.movedBy);
     }
-    const movers = rig.adjusters.flatMap((a, i) =>
-      a.kind !== 'count' && a.moves.some((m) => m.id === holder.id) ? [i] : [],
-    );
-    const foot = mount.map((x, i) => x + shiftOf(rig, movers, inOrder)[i]!) as unknown as Vec3;
-    const onRail = loads
-      .filter((l) => l.sums.mass > 0)
-      .map((l) => ({ id: l.id, onRail: addSums(fixed.onRail, moveSums(l.sums, foot)) }));
+    const foot = mount.map((x, i) => x + shiftOf(rig, assembly.mountMovedBy, inOrder)[i]!) as unknown as Vec3;
+    const onRail = loads.flatMap(({ id, bodies }) => {
+      const standing = sumsOf(bodies.filter((b) => !b.carriedBy));
+      if (!(standing.mass > 0)) return [];
+      const aside = bodies.filter((b) => b.carriedBy && beyond.has(carriers.get(b.carriedBy) ?? ''));
+      let [off, on] = [NO_SUMS, addSums(fixed.onRail, moveSums(standing, foot))];
+      for (const body of aside) {
+        const movedBy = moversOf(rig.adjusters, carriers.get(body.carriedBy!)!, body.carriedBy!);
+        const sums = moveSums(sumsOfOne(body), add(mount, shiftOf(rig, movedBy, inOrder)));
+        if (movedBy.includes(index)) on = addSums(on, sums);
+        else off = addSums(off, sums);
+      }
+      return [{ id, alsoFixed: off, onRail: on }];
+    });
     return [
       {
         adjuster,

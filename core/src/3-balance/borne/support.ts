@@ -53,12 +53,12 @@ export function poleHinge(rig: Rig): { readonly hinge: Pivot; readonly swivel: P
   return hinge?.kind === 'hinge' && swivel?.kind === 'swivel' && more.length === 0 ? { hinge, swivel } : null;
 }
 
-/** Poses in which shoulder, chest or more than two hands bear: what each carries is an estimate. */
+/** Poses in which shoulder, chest, the ground or more than two hands bear: what each carries is an estimate. */
 export function wornPoses(rig: Rig): readonly { readonly pose: Pose; readonly bearing: readonly Contact[] }[] {
   const contacts = new Map(rig.contacts.map((c) => [c.id, c]));
   return rig.poses.flatMap((pose) => {
     const bearing = pose.contacts.flatMap((id) => contacts.get(id) ?? []);
-    return bearing.some((c) => c.kind === 'shoulder' || c.kind === 'chest') ||
+    return bearing.some((c) => c.kind === 'shoulder' || c.kind === 'chest' || c.kind === 'ground') ||
       bearing.filter((c) => c.kind === 'hand').length > 2
       ? [{ pose, bearing }]
       : [];

@@ -1,8 +1,9 @@
 /** Can the maker reach each pose, and does the eye meet the camera when it stands on the shoulder. */
 import { figure, say, type Finding } from '../../0-base';
-import { contactAt, valuesInOrder } from '../../2-frame';
+import { valuesInOrder } from '../../2-frame';
 import type { BalanceCheck } from '../balanceCheck';
-import { shoulderOf, stanceOf } from '../borne/held/person';
+import { shoulderOf } from '../borne/held/person';
+import { stancesOf } from '../borne/held/stances';
 
 /** From the eye to a camera's back: a finder or screen is used within this, m. */
 const NEAREST = 0.015;
@@ -14,13 +15,8 @@ export const poseReach: BalanceCheck = {
   look: ({ assembly: { rig }, values, hands, evaluation }) => {
     const inOrder = valuesInOrder(rig, values);
     return rig.poses.flatMap((pose): readonly Finding[] => {
-      const held = rig.contacts.filter((c) => c.kind === 'hand' && pose.contacts.includes(c.id));
-      const rest = shoulderOf(pose, rig.contacts);
-      const onShoulder = rest ? contactAt(rig, rest, inOrder) : null;
-      const stances = held.map((c) => ({
-        contact: c,
-        stance: stanceOf(pose, contactAt(rig, c, inOrder), hands, onShoulder),
-      }));
+      const stances = stancesOf(rig, pose, inOrder, hands);
+      const onShoulder = shoulderOf(pose, rig.contacts);
       const far = stances.flatMap(({ contact, stance }) =>
         stance.kind === 'outOfReach' ? [{ contact, stance }] : [],
       )[0];

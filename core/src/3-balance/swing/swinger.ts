@@ -109,13 +109,9 @@ export function bareSwinger(
   evaluation: Evaluation,
   firmness: Firmness = 'usual',
 ): Swinger | null {
-  const load = evaluation.pieces.filter((p) => p.isLoad).map((p) => p.flat);
+  const load = evaluation.pieces.filter((p) => p.isLoad && !p.flat.carriedBy).map((p) => p.flat);
   if (load.length === 0 || !assembly.mount) return null;
-  const shift = shiftOf(
-    assembly.rig,
-    assembly.pieces.find((p) => p.isLoad)?.movedBy ?? [],
-    valuesInOrder(assembly.rig, values),
-  );
+  const shift = shiftOf(assembly.rig, assembly.mountMovedBy, valuesInOrder(assembly.rig, values));
   const foot: Vec3 = [assembly.mount[0] + shift[0], assembly.mount[1] + shift[1], assembly.mount[2] + shift[2]];
   const both = !evaluation.hung && (evaluation.held[0]?.hands.length ?? 1) > 1;
   const beside = (by: number): Vec3 => [foot[0], foot[1] + by, foot[2]];

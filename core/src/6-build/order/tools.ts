@@ -7,6 +7,8 @@ import type { Room } from './room';
 
 /** A socket is so long, m. */
 const SOCKET_LONG = 0.05;
+/** A deep one takes so much of a rod beyond its nut, m. */
+const DEEP = 0.02;
 /** A spanner is so many times as long as the flats are apart, and swings so far before it is put on anew. */
 const SPANNER = { long: 10, swing: Math.PI / 6 };
 /** A key cut short goes straight in so far before it bends aside, m. */
@@ -77,13 +79,14 @@ function sitesOf({ stated, hardware, axis }: Bond, shapes: readonly PieceShape[]
   const thread = stated?.kind === 'bolted' ? threadCalled(stated.thread) : null;
   if (stated?.kind !== 'bolted' || !axis || !thread) return [];
   const own = new Set(hardware);
+  const rod = stated.screw === undefined ? -1 : shapes.findIndex((s) => s.id === stated.screw);
   const sizes: Sizes = {
     flats: ACROSS_FLATS.of(thread) ?? 1.6 * thread.diameter,
     diameter: thread.diameter,
     wings: WING_SPAN.of(thread) ?? 4 * thread.diameter,
     wingHeight: WING_HEIGHT.of(thread) ?? 2 * thread.diameter,
   };
-  return endsOf(stated, shapes, hardware, axis, sizes).map((end) => siteOf(end, sizes, own, room));
+  return endsOf(stated, shapes, hardware, axis, sizes).map((end) => siteOf(end, sizes, { own, rod }, room));
 }
 
 function endsOf(
@@ -108,8 +111,8 @@ function endsOf(
   if (top && !root && !held && head !== 'square')
     ends.push({
       ...top,
-      kind: head === 'sunk' ? 'key' : head === 'wing' ? 'fingers' : 'hex',
-      radius: head === 'sunk' ? diameter / 2 : head === 'wing' ? wings / 2 : top.radius,
+      kind: head === 'sunk' || head === 'low' ? 'key' : head === 'wing' ? 'fingers' : 'hex',
+      radius: head === 'sunk' || head === 'low' ? diameter / 2 : head === 'wing' ? wings / 2 : top.radius,
       outwards: back,
     });
   const nut = end.kind === 'tapped' || end.kind === 'camera' ? null : round('nut');
@@ -126,7 +129,7 @@ function endsOf(
 function siteOf(
   { kind, at, thick, radius, outwards }: End,
   { flats, diameter, wingHeight }: Sizes,
-  own: ReadonlySet<number>,
+  { own, rod }: { readonly own: ReadonlySet<number>; readonly rod: number },
   room: Room,
 ): Site {
   const { lattice, cell, from: starting, to: ending, starts, uOf, vOf } = room.seenAlong(outwards).columns;
@@ -139,15 +142,22 @@ function siteOf(
   const top = kind === 'hex' ? face + SOCKET_LONG : kind === 'key' ? face + KEY : floor + wingHeight;
   const reach = kind === 'hex' ? SPANNER.long * flats : kind === 'fingers' ? radius + FINGERS : straight;
   const [low, high] = kind === 'hex' ? [face - thick, face] : [floor, top];
+  const [lowest, highest] = [Math.min(low, floor) + GRAZE, Math.max(high, top) - GRAZE];
   const above = new Set<number>();
   const bins = Array.from({ length: BINS }, () => new Set<number>());
   for (let p = 0; p + 1 < starts.length; p++) {
     if (own.has(p)) continue;
     for (let i = starts[p]!; i < starts[p + 1]!; i++) {
-      const [du, dv] = [uOf(cell[i]!) - u0, vOf(cell[i]!) - v0];
+      const from = sense > 0 ? starting[i]! : -ending[i]!;
+      const to = sense > 0 ? ending[i]! : -starting[i]!;
+      // Most lies above or below all that the tool takes.
+      if (to <= lowest || from >= highest) continue;
+      const du = uOf(cell[i]!) - u0;
+      const dv = vOf(cell[i]!) - v0;
       if (Math.abs(du) > reach || Math.abs(dv) > reach) continue;
-      const off = Math.hypot(du, dv);
-      const [from, to] = sense > 0 ? [starting[i]!, ending[i]!] : [-ending[i]!, -starting[i]!];
+      const off = Math.sqrt(du * du + dv * dv);
+      // The end of its own rod goes up into a deep socket.
+      if (p === rod && off < diameter && to < face + DEEP) continue;
       if (off < straight && to > floor + GRAZE && from < top - GRAZE) above.add(p);
       if (kind !== 'key' && off > flats / 2 && off < reach && to > low + GRAZE && from < high - GRAZE)
         bins[Math.floor(((Math.atan2(dv, du) + 2 * Math.PI) / (2 * Math.PI)) * BINS) % BINS]!.add(p);

@@ -3,6 +3,7 @@ import { figure, say } from '../../0-base';
 import { AND } from '../joinedAs';
 import { namesOf } from '../namesOf';
 import { byHole } from '../order/drilledTogether';
+import { BITES } from './drillingParts';
 import { connectStep, type BuildStep, type StepMaker } from '../step';
 import { workedAs } from '../workedAs';
 
@@ -71,9 +72,23 @@ export const drilling: StepMaker = {
               title: glued
                 ? say`Drill through the ${AND.format(glued.pieces.map(nameOf))} in one go for the ${mark.name}`
                 : say`Drill the ${mark.name} hole to size`,
-              tool: 'drill',
-              figures: [say`${figure('drill', diameter)}`, ...(worked.drilled ? [say`${worked.drilled}`] : [])],
-              check: say`The bolt passes without force and without rattle.`,
+              tool: mark.thread?.by === 'tap' ? `drill, ${mark.thread.name} tap` : 'drill',
+              figures: [
+                ...(mark.recess
+                  ? [
+                      say`first ${figure('drill', mark.recess.diameter)}, ${figure('length', mark.recess.depth, 1)} deep from the ${mark.recess.face} face, with a flat-bottomed bit`,
+                    ]
+                  : []),
+                say`${figure('drill', diameter)}`,
+                ...(worked.drilled ? [say`${worked.drilled}`] : []),
+                ...(mark.thread?.by === 'tap' && worked.tapped ? [say`thread ${worked.tapped}`] : []),
+                ...(mark.thread?.by === 'bolt' ? [say`${mark.thread.name} cuts its own thread in it`] : []),
+              ],
+              check: !mark.thread
+                ? say`The bolt passes without force and without rattle.`
+                : mark.thread.by === 'bolt'
+                  ? say`${BITES}`
+                  : say`The screw runs in by hand and does not wobble.`,
               caution,
             },
           ];

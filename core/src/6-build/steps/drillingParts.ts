@@ -9,6 +9,9 @@ import { printStep } from './printing';
 import { connectStep, type BuildStep, type StepMaker } from '../step';
 import { workedAs } from '../workedAs';
 
+/** Of a hole that a bolt cuts its thread in. */
+export const BITES =
+  'The bolt just starts by hand. Turn it in slowly and straight, back a little for each turn, and leave it: each time out it holds less.';
 const CAUTION = 'Sleeves and hair back. Clamp the piece: a caught bit spins it.';
 
 export const drillingParts: StepMaker = {
@@ -22,7 +25,7 @@ export const drillingParts: StepMaker = {
       const worked = workedAs(rig, piece);
       const isPrint = printed.has(piece);
       return marks.flatMap((hole): BuildStep[] => {
-        if (isPrint && hole.thread === null) return [];
+        if (isPrint && (hole.thread === null || hole.bitten)) return [];
         const others = together.get(hole.id);
         // Told once, with the first of them.
         if (others && others.pieces[0] !== piece) return [];
@@ -37,15 +40,17 @@ export const drillingParts: StepMaker = {
             handles: others ? others.pieces : [piece],
             title: others
               ? say`Drill through the ${AND.format(others.pieces.map(nameOf))} in one go for the ${hole.name}`
-              : hole.thread
-                ? isPrint
-                  ? say`Tap the ${name} ${hole.thread} for the ${hole.name}`
-                  : say`Drill the ${name} for the ${hole.name} and tap it ${hole.thread}`
-                : say`Drill the ${name} for the ${hole.name}`,
+              : hole.bitten
+                ? say`Drill the ${name} under size for the ${hole.name}`
+                : hole.thread
+                  ? isPrint
+                    ? say`Tap the ${name} ${hole.thread} for the ${hole.name}`
+                    : say`Drill the ${name} for the ${hole.name} and tap it ${hole.thread}`
+                  : say`Drill the ${name} for the ${hole.name}`,
             tool: [
               worked.begin,
               'drill',
-              ...(hole.thread ? [`${hole.thread} tap`] : []),
+              ...(hole.thread && !hole.bitten ? [`${hole.thread} tap`] : []),
               ...(hole.sunk ? ['countersink'] : []),
             ].join(', '),
             figures: [
@@ -57,15 +62,19 @@ export const drillingParts: StepMaker = {
                     say`first ${figure('drill', hole.recess.diameter)}, ${figure('length', hole.recess.depth, 1)} deep, for its head${hole.recess.six ? ', then filed to its six sides so that it cannot turn' : ''}`,
                   ]
                 : []),
-              ...(hole.deep === null
-                ? []
-                : [say`thread ${figure('length', hole.deep, 1)} deep${worked.tapped ? `, ${worked.tapped}` : ''}`]),
+              ...(hole.bitten
+                ? [say`${hole.thread!} cuts its own thread in it`]
+                : hole.deep === null
+                  ? []
+                  : [say`thread ${figure('length', hole.deep, 1)} deep${worked.tapped ? `, ${worked.tapped}` : ''}`]),
             ],
-            check: hole.thread
-              ? say`The screw runs in by hand and does not wobble.`
-              : hole.sunk
-                ? say`The screw passes without rattle, and its head lies flush.`
-                : say`The screw passes without force and without rattle.`,
+            check: hole.bitten
+              ? say`${BITES}`
+              : hole.thread
+                ? say`The screw runs in by hand and does not wobble.`
+                : hole.sunk
+                  ? say`The screw passes without rattle, and its head lies flush.`
+                  : say`The screw passes without force and without rattle.`,
             caution: `${worked.care} ${CAUTION}`,
           },
         ];

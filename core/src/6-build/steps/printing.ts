@@ -49,9 +49,9 @@ export const printing: StepMaker = {
   },
 };
 
-/** Plain holes are printed; a thread is cut afterwards. */
+/** Plain holes are printed, and those that a bolt cuts its thread in; a tap's thread is cut afterwards. */
 export const printedHoles = (piece: string, sheets: readonly HoleSheet[]): HoleSheet['marks'] =>
-  sheets.find((s) => s.piece === piece)?.marks.filter((m) => m.thread === null) ?? [];
+  sheets.find((s) => s.piece === piece)?.marks.filter((m) => m.thread === null || m.bitten) ?? [];
 
 /** What is shut in by the print itself. */
 export function droppedInto(piece: string, rig: Rig, { joinings }: BuildOrder): readonly Connection[] {

@@ -24,6 +24,7 @@ export const LOADOUT_COLUMNS: readonly Column[] = [
   { id: 'item', heading: 'item', aliases: ['kit', 'what'], kind: 'text', needed: true },
   { id: 'on', heading: 'on', aliases: ['stands on', 'mounted on'], kind: 'text' },
   { id: 'point', heading: 'at_point', aliases: ['point', 'at'], kind: 'text' },
+  { id: 'onRig', heading: 'on_the_rig_at', aliases: [], kind: 'text' },
   { id: 'forward', heading: 'forward_mm', aliases: ['x'], kind: 'signedLength' },
   { id: 'left', heading: 'left_mm', aliases: ['y'], kind: 'signedLength' },
   { id: 'up', heading: 'up_mm', aliases: ['z'], kind: 'signedLength' },
@@ -52,6 +53,7 @@ export function loadoutRows(
       item: kit.get(m.item)?.name ?? m.item,
       on: m.on?.mounted ?? '',
       point: m.on?.point ?? '',
+      onRig: m.onRig ?? '',
       ...Object.fromEntries(OFFSETS.map((id, i) => [id, digits(m.offset[i]! * 1000)])),
       ...Object.fromEntries(TURNS.map((id) => [id, turns ? digits(turns[id] / DEGREE) : ''])),
       states: Object.entries(m.states ?? {})
@@ -169,6 +171,7 @@ function readEntry(
     id: text('entry') ?? `row-${line}-${place}`,
     item: item?.id ?? 'unknown',
     on: on === undefined ? null : { mounted: on, point: text('point') ?? 'top' },
+    ...(text('onRig') === undefined ? {} : { onRig: text('onRig')! }),
     offset,
     ...(turned ? { turn: quaternionOfTurns(turns) } : {}),
     ...(states ? { states } : {}),

@@ -109,8 +109,8 @@ export class EntryEditor {
     const now = q ? turnsOfRotation(q) : { toTheLeft: 0, noseDown: 0, leftSideDown: 0 };
     return TURNS.map((t) => ({ ...t, value: Math.abs(now[t.id]) < 1e-9 ? 0 : now[t.id] }));
   });
-  protected readonly standing = computed(() => place(this.entry().on));
-  /** Every point of everything else that does not stand on this; and the rig itself. */
+  protected readonly standing = computed(() => placeOf(this.entry()));
+  /** The rig itself, places of its own, and every point of everything else that does not stand on this. */
   protected readonly places = computed(() => {
     const kit = this.load.kit();
     const all = this.loadout().items;
@@ -127,7 +127,18 @@ export class EntryEditor {
         const item = kit.get(m.item);
         return (item?.mountPoints ?? []).map((p) => ({ value: `${m.id} ${p.id}`, label: `${item!.name}, ${p.name}` }));
       });
-    return [{ value: '', label: 'the rig' }, ...points];
+    // The load's own foot stands on the mount, or nothing would.
+    const isFoot = all.find((m) => m.on === null)?.id === this.entry().id;
+    const own = (isFoot ? [] : this.load.rigPlaces()).map((p) => ({
+      value: `${ON_RIG}${p.id}`,
+      label: `the rig’s ${p.name}`,
+    }));
+    const { onRig } = this.entry();
+    const gone =
+      onRig !== undefined && !own.some((p) => p.value === `${ON_RIG}${onRig}`)
+        ? [{ value: `${ON_RIG}${onRig}`, label: 'a place that this rig has not' }]
+        : [];
+    return [{ value: '', label: 'the rig, where its load stands' }, ...own, ...gone, ...points];
   });
   protected readonly states = computed(() =>
     (this.load.kit().get(this.entry().item)?.states ?? []).map((s) => ({
@@ -156,9 +167,12 @@ export class EntryEditor {
     });
   }
 
+  /** On a place of the rig's own it keeps what it stands on elsewhere, for rigs that have no such place. */
   protected standOn(value: string): void {
+    if (value.startsWith(ON_RIG))
+      return this.change((m) => ({ ...m, onRig: value.slice(ON_RIG.length), offset: [0, 0, 0] }));
     const [mounted, point] = value.split(' ');
-    this.change((m) => ({ ...m, on: mounted && point ? { mounted, point } : null }));
+    this.change(({ onRig: _place, ...m }) => ({ ...m, on: mounted && point ? { mounted, point } : null }));
   }
 
   protected state(id: string, choice: string): void {
@@ -177,4 +191,7 @@ export class EntryEditor {
   }
 }
 
-const place = (on: Mounted['on']): string => (on ? `${on.mounted} ${on.point}` : '');
+/** Before a place of the rig's own, in the list. */
+const ON_RIG = 'rig: ';
+const placeOf = ({ on, onRig }: Mounted): string =>
+  onRig !== undefined ? `${ON_RIG}${onRig}` : on ? `${on.mounted} ${on.point}` : '';

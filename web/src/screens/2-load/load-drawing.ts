@@ -2,6 +2,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
 import {
   add,
+  IDENTITY,
   outline,
   project,
   render,
@@ -9,6 +10,8 @@ import {
   transform,
   transpose,
   type FlatBody,
+  type Mat3,
+  type PlacedItem,
   type Point2,
   type Vec3,
   type View,
@@ -33,7 +36,7 @@ interface Drag {
   readonly pixelsPerMetre: number;
   readonly start: Point2;
   readonly offset: Vec3;
-  readonly parentTurn: readonly [Vec3, Vec3, Vec3];
+  readonly parentTurn: Mat3;
 }
 
 @Component({
@@ -116,7 +119,6 @@ export class LoadDrawing {
     if (!placed || event.button !== 0) return;
     event.preventDefault();
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
-    const parent = this.load.placed().items.find((p) => p.entry.id === placed.entry.on?.mounted);
     this.held.set(this.sheet());
     this.drag.set({
       entry,
@@ -124,11 +126,7 @@ export class LoadDrawing {
       pixelsPerMetre: this.sheet().pixelsPerMetre,
       start: [event.clientX, event.clientY],
       offset: placed.entry.offset,
-      parentTurn: parent?.turn ?? [
-        [1, 0, 0],
-        [0, 1, 0],
-        [0, 0, 1],
-      ],
+      parentTurn: this.turnUnder(placed),
     });
   }
 
@@ -157,29 +155,18 @@ export class LoadDrawing {
     event.preventDefault();
     const placed = this.load.placed().items.find((p) => p.entry.id === entry);
     if (!way || !placed) return;
-    const parent = this.load.placed().items.find((p) => p.entry.id === placed.entry.on?.mounted);
     const step = event.shiftKey ? 10 * STEP : STEP;
-    this.move(
-      entry,
-      view,
-      placed.entry.offset,
-      [way[0] * step, way[1] * step],
-      parent?.turn ?? [
-        [1, 0, 0],
-        [0, 1, 0],
-        [0, 0, 1],
-      ],
-    );
+    this.move(entry, view, placed.entry.offset, [way[0] * step, way[1] * step], this.turnUnder(placed));
+  }
+
+  /** How what it stands on is turned: a place of the rig's own, another item, or the mount. */
+  private turnUnder({ entry }: PlacedItem): Mat3 {
+    const own = entry.onRig === undefined ? undefined : this.load.onRig()?.get(entry.onRig);
+    return own?.turn ?? this.load.placed().items.find((p) => p.entry.id === entry.on?.mounted)?.turn ?? IDENTITY;
   }
 
   /** What is seen is in the rig's axes; an offset is in those of what the item stands on. */
-  private move(
-    entry: string,
-    view: View,
-    from: Vec3,
-    [across, up]: Point2,
-    parentTurn: readonly [Vec3, Vec3, Vec3],
-  ): void {
+  private move(entry: string, view: View, from: Vec3, [across, up]: Point2, parentTurn: Mat3): void {
     const seen: Vec3 = view === 'side' ? [across, 0, up] : view === 'front' ? [0, across, up] : [across, up, 0];
     const offset = add(from, transform(transpose(parentTurn), seen)).map(
       (x) => Math.round(x * 1e5) / 1e5,

@@ -119,7 +119,7 @@ describe('the Load stage', () => {
     expect(entry.states).toEqual({ screen: 'out' });
     const places = [...page.querySelectorAll('select[aria-label="Stands on"] option')].map((o) => o.textContent);
     // Nothing may stand on what stands on it.
-    expect(places).toEqual(['the rig']);
+    expect(places).toEqual(['the rig, where its load stands']);
   });
   it('tells travel, extremes, the reason, and what to measure next', async () => {
     load.copyLoadout(ebb);

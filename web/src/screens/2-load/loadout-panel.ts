@@ -116,6 +116,10 @@ export class LoadoutPanel {
   }
 
   private nameUnder(loadout: Loadout, m: Mounted): string {
+    if (m.onRig !== undefined) {
+      const place = this.load.rigPlaces().find((p) => p.id === m.onRig);
+      return place ? `on the rig’s ${place.name}` : 'on a place that this rig has not';
+    }
     if (!m.on) return 'on the rig';
     const below = loadout.items.find((other) => other.id === m.on!.mounted);
     const item = below && this.load.kit().get(below.item);

@@ -1,24 +1,39 @@
 /** Add to the rig: a part from the list, a pipe or bar from a corner, a bolt for washers. */
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+} from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
 import {
   BORROWED,
+  braceBetween,
+  cornersFor,
   hubOf,
   jointFacts,
   PART_LIBRARY,
   ownStocks,
   pipeWith,
+  render,
   stockById,
   STOCK_OPTIONS,
   unit,
   washerOf,
+  withoutHardware,
   WASHERS,
   type Edit,
   type Joint,
   type Node,
   type Vec3,
 } from '@tide-pebble/core';
+import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { Notices } from '../../services/notices';
 import { QuantityField } from '../../ui/figures/quantity-field';
@@ -43,13 +58,14 @@ const WAYS: Readonly<Record<string, Vec3>> = {
 @Component({
   selector: 'tp-add-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, QuantityField],
+  imports: [MatButton, MatCheckbox, QuantityField],
   templateUrl: './add-panel.html',
   styleUrl: './add-panel.css',
 })
 export class AddPanel {
   private readonly workspace = inject(Workspace);
   private readonly notices = inject(Notices);
+  private readonly units = inject(Units).now;
   protected readonly library = PART_LIBRARY;
   protected readonly own = toSignal(this.workspace.sizes$, { initialValue: [] });
   protected readonly stocks = computed(() => [...STOCK_OPTIONS, ...ownStocks(this.own())]);
@@ -89,6 +105,19 @@ export class AddPanel {
     const asked = this.cornerId() ?? this.picked();
     return this.corners().find((c) => c.id === asked)?.id ?? this.corners()[0]?.id ?? null;
   });
+
+  /** Corners that a bolt goes through, for a bar between two of them. */
+  protected readonly boltable = computed(() => {
+    const body = this.still()?.work.rig.bodies.find((b) => b.id === this.bodyId());
+    return body ? cornersFor(body).map((id) => ({ id, name: nodeName(id) })) : [];
+  });
+  protected readonly flats = computed(() =>
+    this.stocks().filter((s) => stockById(s.id, this.own())?.section.kind === 'flat'),
+  );
+  protected readonly flat = linkedSignal(() => this.flats()[0]?.id ?? '');
+  protected readonly braceFrom = linkedSignal(() => this.boltable()[0]?.id ?? null);
+  protected readonly braceTo = linkedSignal(() => this.boltable()[1]?.id ?? null);
+  protected readonly folds = signal(false);
 
   protected pickCorner(id: string): void {
     this.cornerId.set(id);
@@ -178,6 +207,18 @@ export class AddPanel {
       member.name,
       id,
     );
+  }
+
+  protected addBrace(): void {
+    const stock = stockById(this.flat(), this.own());
+    const [from, to] = [this.braceFrom(), this.braceTo()];
+    if (!stock || !from || !to) return this.notices.say('This body has no two corners with fittings to bolt a bar to.');
+    const { rig } = this.bench().work;
+    const member = freeId(rig, 'brace');
+    const brace = { body: this.body().id, member, from, to, stock, folds: this.folds() };
+    const tried = braceBetween(withoutHardware(rig), brace);
+    if (tried.kind === 'refused') return this.notices.say(render(tried.reason, this.units()));
+    this.keep({ kind: 'brace', id: crypto.randomUUID(), ...brace }, 'bar between corners', member);
   }
 
   protected addStation(): void {

@@ -7,12 +7,15 @@ import {
   cutLengthOf,
   figure,
   FITTING_NAMES,
+  headsFor,
   HOLDS,
   isTabled,
   memberEnds,
+  mountedAt,
   NUT_WORDS,
   nutsFor,
   ownStocks,
+  partCopied,
   quaternionOf,
   RARER_THREADS,
   rotationAbout,
@@ -21,6 +24,7 @@ import {
   STOCK_OPTIONS,
   threadCalled,
   THREADS,
+  upperFace,
   usualJointMass,
   type Body,
   type Edit,
@@ -28,8 +32,8 @@ import {
   type Hold,
   type Member,
   type NutKind,
-  type Part,
   type Quantity,
+  type StackedLayer,
   type Vec3,
 } from '@tide-pebble/core';
 import { Units } from '../../services/units';
@@ -80,6 +84,7 @@ export class ElementEditor {
   protected readonly holds = HOLDS.map((id) => ({ id, name: HOLD_NAMES[id] }));
   protected readonly fittingNames = FITTING_NAMES;
   protected readonly nutNames = NUT_WORDS;
+  protected readonly headNames = { hexagon: 'hexagon', low: 'low, turned by a key', sunk: 'sunk flush' } as const;
   protected readonly reach = REACH;
   protected readonly ways = [
     { axis: 0, name: 'Forward of the middle' },
@@ -133,6 +138,11 @@ export class ElementEditor {
       nut: screw.end.kind,
       nuts: nutsFor(screw),
       isLocked: screw.lockWasher !== undefined,
+      head: screw.head ?? 'hexagon',
+      heads: headsFor(screw),
+      bites: screw.bites === true,
+      // Only what is soft enough for a steel thread to cut its way.
+      canBite: this.passesPlastic(screw.stack),
     };
   });
   /** What is being typed for a thread of one's own; null while one of the list is meant. */
@@ -208,6 +218,21 @@ export class ElementEditor {
       fittings: straight ? STRAIGHT : [],
     };
   });
+  /** Of a plate or board: whether the load stands on it, and where; null for what can carry none. */
+  protected readonly plate = computed(() => {
+    const found = this.found();
+    if (found?.kind !== 'part' || found.element.of || this.broughtBy() !== null) return null;
+    const face = upperFace(found.element);
+    if (!face) return null;
+    return {
+      carries: found.element.mount !== undefined,
+      ways: [
+        { key: 'forward', name: 'Camera forward of its middle', most: face.reach[0] },
+        { key: 'left', name: 'Camera left of its middle', most: face.reach[1] },
+      ] as const,
+      at: mountedAt(found.body, found.element),
+    };
+  });
   protected readonly supply = computed(() => {
     const found = this.found();
     return found?.kind === 'part' ? (found.element.supply ?? null) : null;
@@ -236,6 +261,23 @@ export class ElementEditor {
 
   protected changeNut(connection: string, nut: NutKind): void {
     this.apply('changing the nut', { kind: 'fasten', target: connection, nut });
+  }
+
+  protected changeHead(connection: string, head: 'hexagon' | 'low' | 'sunk'): void {
+    this.apply('changing the head', { kind: 'fasten', target: connection, head });
+  }
+
+  protected changeHoles(connection: string, holes: 'clear' | 'bite'): void {
+    this.apply('its holes', { kind: 'fasten', target: connection, holes });
+  }
+
+  private passesPlastic(stack: readonly StackedLayer[]): boolean {
+    const plastic = new Set(
+      this.bench()
+        .judged.evaluation.pieces.filter((p) => p.flat.look === 'plastic')
+        .map((p) => p.flat.owner),
+    );
+    return stack.some((l) => l.kind === 'piece' && plastic.has(l.piece));
   }
 
   protected changeLock(connection: string, isLocked: boolean): void {
@@ -291,21 +333,23 @@ export class ElementEditor {
     this.apply('measuring a fitting', { kind: 'fitting', target: this.target(), ...change });
   }
 
+  protected standHere(): void {
+    if (this.apply('the camera on', { kind: 'mount', target: this.target(), forward: 0, left: 0 }))
+      this.notices.sayWithUndo(`The camera stands on the ${this.name()}; its screw went with it.`);
+  }
+
+  protected standAt(at: { readonly forward: number; readonly left: number }, key: keyof typeof at, to: number): void {
+    const place = { ...at, [key]: to };
+    this.apply('the camera on', { kind: 'mount', target: this.target(), ...place }, `mount ${this.target()}`);
+  }
+
   protected copy(): void {
     const found = this.found();
     if (found?.kind === 'member') return this.copyMember(found.body, found.element);
     if (found?.kind !== 'part') return;
     const id = freeId(this.bench().work.rig, found.element.id.replace(/-\d+$/, ''));
-    const { mount: _mount, mountTurn: _turn, twin: _twin, screw: _screw, ...part } = found.element;
     // A little to the side, so that two things are seen.
-    const moved: Part = {
-      ...part,
-      id,
-      at: [part.at[0] + 0.02, part.at[1], part.at[2]],
-      ...(part.holes
-        ? { holes: part.holes.map((h) => ({ ...h, at: [h.at[0] + 0.02, h.at[1], h.at[2]] as Vec3 })) }
-        : {}),
-    };
+    const moved = partCopied(found.element, id, [0.02, 0, 0]);
     if (this.apply('copying', { kind: 'add', body: found.body.id, part: moved })) this.picked.emit(id);
   }
 
@@ -316,10 +360,10 @@ export class ElementEditor {
     if (Math.abs(found.element.at[1]) < 0.001)
       return this.notices.say('It stands in the middle plane: its mirror image would be in its place.');
     const id = freeId(this.bench().work.rig, found.element.id.replace(/-\d+$/, ''));
-    const { mount: _mount, mountTurn: _turn, screw: _screw, ...part } = found.element;
+    const part = partCopied(found.element, id, [0, 0, 0]);
     // The pair is added as one: from then on what is done to one is done to both.
     const pair: readonly Edit[] = [
-      { kind: 'add', id: crypto.randomUUID(), body: found.body.id, part: { ...part, id, twin: `${id}-twin` } },
+      { kind: 'add', id: crypto.randomUUID(), body: found.body.id, part: { ...part, twin: `${id}-twin` } },
       { kind: 'remove', id: crypto.randomUUID(), target: this.target() },
     ];
     if (this.workspace.edit(`mirroring ${this.name()}`, pair)) this.picked.emit(id);

@@ -1,8 +1,8 @@
 import { TestBed } from '@angular/core/testing';
-import type { Looked } from '@tide-pebble/core';
+import type { Looked, Rig } from '@tide-pebble/core';
 import { Observable, Subject } from 'rxjs';
 import { Solids, type Look } from '../../services/solids';
-import { benchAt } from '../../testing/bench';
+import { benchAt, withRig } from '../../testing/bench';
 import { pause } from '../../testing/pause';
 import { InsidePanel } from './inside-panel';
 
@@ -15,6 +15,14 @@ const inside: Looked = {
   clear: [],
   pieces: 3,
 };
+
+const platformLowered = (rig: Rig): Rig => ({
+  ...rig,
+  bodies: rig.bodies.map((b) => ({
+    ...b,
+    parts: b.parts.map((p) => ({ ...p, at: [p.at[0] + 0.02, p.at[1], p.at[2] - 0.012] as const })),
+  })),
+});
 
 async function looking() {
   const asked: Subject<Look>[] = [];
@@ -74,6 +82,23 @@ describe('room for everything', () => {
     await show({ 'rear-count': 3 });
     expect([asked.length, dropped()]).toEqual([2, 1]);
     expect(await said({ kind: 'looked', looked: clear }, 0)).toContain('Looking whether');
+  });
+  it('while something is dragged tells at once what it comes into, by boxes and rounds, till it is looked at again', async () => {
+    const { said, show, fixture } = await looking();
+    const coming = (): readonly string[] =>
+      [...(fixture.nativeElement as HTMLElement).querySelectorAll('[aria-label="Coming into each other"] strong')].map(
+        (e) => e.textContent!.trim(),
+      );
+    await said({ kind: 'looked', looked: clear });
+    expect(coming()).toEqual([]);
+    await show({ 'stage-fore-aft': 0.002 });
+    expect(coming()).toEqual([]);
+    // All but the bar so far down that it comes into it.
+    fixture.componentRef.setInput('bench', withRig(benchAt({}), platformLowered));
+    await fixture.whenStable();
+    expect(coming().length).toBeGreaterThan(0);
+    await pause(fixture);
+    expect(await said({ kind: 'looked', looked: clear })).not.toContain('comes into');
   });
   it('says that nothing is known where it could not be looked at', async () => {
     const { said } = await looking();

@@ -1,7 +1,10 @@
-/** Does everything have room? Looked at by the true solids of all pieces, once edits pause; what stands inside another is said, and lit. */
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+/**
+ * Does everything have room? Looked at by the true solids of all pieces, once edits pause; what stands inside another is said, and
+ * lit. While something is dragged, boxes and rounds tell at once what it comes into.
+ */
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { insideAnother } from '@tide-pebble/core';
+import { insideAnother, pairOf, pieceNames, quickPairs, type PairKey } from '@tide-pebble/core';
 import { filter, map, switchMap } from 'rxjs';
 import { Pointer } from '../../services/pointer';
 import { Solids } from '../../services/solids';
@@ -10,6 +13,9 @@ import type { Bench } from '../../services/workspace';
 import { SayPipe } from '../../ui/figures/figures.pipe';
 import { settled } from '../../ui/timing/settled';
 
+/** More at once are one thing that has gone wrong. */
+const SHOWN = 4;
+
 @Component({
   selector: 'tp-inside-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -17,6 +23,16 @@ import { settled } from '../../ui/timing/settled';
   template: `
     <h2>Room for everything</h2>
     <p role="status" [class.wrong]="isWrong()">{{ says() }}</p>
+    @if (coming().length > 0) {
+      <ul class="plain-list" aria-label="Coming into each other">
+        @for (c of coming(); track c.pieces.join()) {
+          <li>
+            <strong>The {{ c.names[0] }} comes into the {{ c.names[1] }}.</strong>
+            <span class="note">By their boxes and rounds; their true shapes are looked at when you let go.</span>
+          </li>
+        }
+      </ul>
+    }
     <ul class="plain-list">
       @for (f of found(); track f.pieces.join()) {
         <li
@@ -66,6 +82,25 @@ export class InsidePanel {
   protected readonly found = computed(() => {
     const look = this.look();
     return look?.kind === 'looked' ? insideAnother(look.looked, this.bench().work.rig) : [];
+  });
+  /** As it stood when it was last looked at: what reached into what by boxes and rounds, right or not. */
+  private readonly before = linkedSignal<Bench | null, ReadonlySet<PairKey> | null>({
+    source: () => (this.look()?.kind === 'looked' ? this.bench() : null),
+    computation: (bench, previous) =>
+      bench ? quickPairs(bench.work.rig, bench.judged.evaluation.pieces) : (previous?.value ?? null),
+  });
+  /** Till the next look: pairs that were apart then. */
+  protected readonly coming = computed(() => {
+    const [before, { work, judged }] = [this.before(), this.bench()];
+    if (!before || this.look()?.kind === 'looked') return [];
+    const named = pieceNames(work.rig);
+    return [...quickPairs(work.rig, judged.evaluation.pieces)]
+      .filter((key) => !before.has(key))
+      .slice(0, SHOWN)
+      .map((key) => {
+        const pieces = pairOf(key);
+        return { pieces, names: pieces.map((id) => named.get(id) ?? 'piece') };
+      });
   });
   constructor() {
     effect(() => {

@@ -2,14 +2,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { MatCheckbox } from '@angular/material/checkbox';
 import {
+  besideRig,
   comfortOf,
-  contactAt,
   elbowMoment,
   figure,
   reachOfArm,
-  shoulderOf,
   showFigure,
-  stanceOf,
+  stancesOf,
   statureOf,
   USUAL_HANDS,
   valuesInOrder,
@@ -46,20 +45,19 @@ const MEASURES: readonly {
   },
 ];
 
-/** Everyone who is drawn for a pose: one figure a hand, on one body. */
-export function peopleOf({ work, values }: Bench, poseId: string | null): readonly Stance[] {
-  const { rig, hands } = work;
+/** One figure a hand, on one body; with z up. */
+function holdersOf({ work: { rig, hands }, values }: Bench, poseId: string | null): readonly Stance[] {
   const pose = rig.poses.find((p) => p.id === poseId);
-  if (!pose) return [];
-  const inOrder = valuesInOrder(rig, values);
-  const rest = shoulderOf(pose, rig.contacts);
-  return rig.contacts
-    .filter((c) => c.kind === 'hand' && pose.contacts.includes(c.id))
-    .slice(0, 2)
-    .flatMap((c) => {
-      const stance = stanceOf(pose, contactAt(rig, c, inOrder), hands, rest ? contactAt(rig, rest, inOrder) : null);
-      return stance.kind === 'reaches' ? [stance] : [];
-    });
+  return pose
+    ? stancesOf(rig, pose, valuesInOrder(rig, values), hands)
+        .slice(0, 2)
+        .flatMap(({ stance }) => (stance.kind === 'reaches' ? [stance] : []))
+    : [];
+}
+/** Everyone who is drawn for a pose, beside the rig as it is drawn. */
+export function peopleOf(bench: Bench, poseId: string | null): readonly Stance[] {
+  const pose = bench.work.rig.poses.find((p) => p.id === poseId);
+  return pose ? holdersOf(bench, poseId).map((s) => besideRig(pose, s)) : [];
 }
 
 @Component({
@@ -141,7 +139,7 @@ export class HolderPanel {
   protected readonly poses = computed(() => this.bench().work.rig.poses);
   protected readonly says = computed(() => {
     const bench = this.bench();
-    const people = peopleOf(bench, this.pose());
+    const people = holdersOf(bench, this.pose());
     if (!this.pose()) return '';
     const say = (kind: 'length' | 'torque', value: number, decimals?: number): string =>
       showFigure(figure(kind, value, decimals), this.units());
@@ -161,7 +159,7 @@ export class HolderPanel {
     const { work } = this.bench();
     const pose = work.rig.poses.find((p) => p.id === this.pose());
     return work.rig.contacts
-      .filter((c) => pose?.contacts.includes(c.id))
+      .filter((c) => c.kind !== 'ground' && pose?.contacts.includes(c.id))
       .map((c) => ({
         id: c.id,
         name: c.name[0]!.toUpperCase() + c.name.slice(1),

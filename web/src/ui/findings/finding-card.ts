@@ -76,12 +76,8 @@ export class FindingCard {
       kit,
       finding,
     } = asked;
-    return {
-      finding,
-      fixes: finding.fixes.filter((fix) =>
-        mayOffer({ rig, loadout, kit, values }, judged.findings, finding, fix.changes),
-      ),
-    };
+    const on = { rig, loadout, kit, values };
+    return { finding, fixes: finding.fixes.filter((fix) => mayOffer(on, judged.findings, finding, fix.changes)) };
   });
   protected readonly tried = computed(
     () => this.finding().fixes.length === 0 || this.proven()?.finding === this.finding(),

@@ -13,7 +13,16 @@ import {
   type BoltEnd,
   type BoltPiece,
 } from '../../hardware/boltUp';
-import { ACROSS_FLATS, CLEARANCE, FLAT_WASHER, SOCKET_WIDE, TAPPING_HOLE } from '../../hardware/sizes';
+import {
+  ACROSS_FLATS,
+  CLEARANCE,
+  FLAT_WASHER,
+  LOW_HEAD,
+  SOCKET_WIDE,
+  SUNK_HEAD,
+  TAPPING_HOLE,
+  WIDE_WASHER,
+} from '../../hardware/sizes';
 import { threadCalled, type Thread } from '../../hardware/thread';
 import type { StackLayer } from '../../hardware/stackUp';
 import type { ConnectionHole, Layer, Recess } from '../connection';
@@ -33,10 +42,10 @@ export const bolted: KindOfConnection<'bolted'> = {
   kind: 'bolted',
   datum: (of) => of.on,
   holds: (of) => [...(of.screw ? [of.screw] : []), ...of.stack.flatMap(held), ...endsIn(of)],
-  // It holds on to what is left, while that is two things.
+  // It holds on to what is left, while that is two things; what is screwed on later is one.
   without: (of, gone) => {
     const stack = of.stack.filter((l) => !held(l).some((p) => gone.has(p)));
-    const left = stack.flatMap(held).length + endsIn(of).length;
+    const left = stack.flatMap(held).length + endsIn(of).length + (of.end.kind === 'camera' ? 1 : 0);
     if (gone.has(of.on) || [of.screw, ...endsIn(of)].some((p) => p !== undefined && gone.has(p)) || left < 2)
       return null;
     return stack.length === of.stack.length ? of : { ...of, stack };
@@ -101,12 +110,14 @@ function resolved(of: Bolted, around: Surroundings): Resolved {
           : say`No screw is sold that suits what it passes.`,
     );
   // The corners of what lies in a pipe.
-  const corners = (ACROSS_FLATS.of(thread) ?? 0) / Math.cos(Math.PI / 6);
-  const isInPipe = of.head === undefined || of.head === 'wing' ? bolt.headRoom : undefined;
+  const isLow = of.head === 'low';
+  const corners = isLow ? (LOW_HEAD.diameter.of(thread) ?? 0) : (ACROSS_FLATS.of(thread) ?? 0) / Math.cos(Math.PI / 6);
+  const isInPipe = of.head === undefined || of.head === 'wing' || isLow ? bolt.headRoom : undefined;
   if (isInPipe !== undefined && corners > isInPipe)
     faults.push(
-      say`Its head is ${figure('length', corners, 1)} over its corners, and the pipe it goes into ${figure('length', isInPipe, 1)} wide inside.`,
+      say`Its head is ${figure('length', corners, 1)} ${isLow ? 'across' : 'over its corners'}, and the pipe it goes into ${figure('length', isInPipe, 1)} wide inside.`,
     );
+  faults.push(...headDeeper(of, thread, layers[0]?.thickness ?? 0, around));
   const turnsAtEnd = end.kind !== 'tapped' && end.kind !== 'camera';
   const washers = (isUnder: boolean): readonly Layer[] =>
     screw.pieces.filter((p) => p.role.startsWith('washer') && isAtEnd(p, turnsAtEnd) === isUnder).map(layerOf(of.id));
@@ -245,9 +256,11 @@ function stackOf(of: Bolted, thread: Thread, around: Surroundings): Stacked | { 
         start ??= from - standing;
         faults.push(...apartFrom(name, from - start - standing));
         spans.push(span);
-        layers.push({ name, thickness: span[1] - from });
-        passed.push({ piece: layer.piece, thickness: span[1] - from });
-        standing = span[1] - start;
+        const isLast = !of.stack.slice(i + 1).some((l) => l.kind === 'piece' || l.kind === 'row');
+        const to: number = span[1] - (isLast && of.endRecess ? Math.min(of.endRecess, span[1] - from) : 0);
+        layers.push({ name, thickness: to - from });
+        passed.push({ piece: layer.piece, thickness: to - from });
+        standing = to - start;
         break;
       }
     }
@@ -358,7 +371,7 @@ function washersFor({ stack, end, head, washer }: Bolted, { solids }: Surroundin
   const soft = (layer: Bolted['stack'][number]): boolean =>
     layer.kind === 'piece' && SOFT.has(solids(layer.piece)[0]?.look ?? 'steel');
   return {
-    ...((washer || soft(first)) && (!head || head === 'wing') ? { head: 'flat' as const } : {}),
+    ...((washer || soft(first)) && (!head || head === 'wing' || head === 'low') ? { head: 'flat' as const } : {}),
     ...(end.kind !== 'camera' && end.kind !== 'tapped' && last.kind === 'piece' ? { end: 'flat' as const } : {}),
   };
 }
@@ -378,10 +391,30 @@ function roomIn(of: Bolted, { rig }: Surroundings): { headRoom?: number; endRoom
   return { ...(headRoom === null ? {} : { headRoom }), ...(endRoom === null ? {} : { endRoom }) };
 }
 
+/** A head that is sunk goes no deeper than what it is sunk in. */
+function headDeeper(of: Bolted, thread: Thread, thick: number, { solids }: Surroundings): readonly Phrase[] {
+  const [first] = of.stack;
+  const high = of.head === 'sunk' ? (SUNK_HEAD.height.of(thread) ?? 0) : 0;
+  if (first?.kind !== 'piece' || high <= thick + TOUCH) return [];
+  return [
+    say`Its head goes in ${figure('length', high, 1)} and the ${solids(first.piece)[0]!.name} is ${figure('length', thick, 1)} thick there: take a low head.`,
+  ];
+}
+
 /** For the socket that turns a head, or the washer under it; where the recess itself holds it, for its corners: and a little room. */
-function recessOf(of: Bolted, depth: number, thread: Thread, around: Surroundings): Recess {
+function recessOf(
+  of: Bolted,
+  depth: number,
+  thread: Thread,
+  around: Surroundings,
+  end: 'head' | 'end' = 'head',
+): Recess {
   const flats = ACROSS_FLATS.of(thread) ?? 2 * thread.diameter;
-  const washer = washersFor(of, around).head ? (FLAT_WASHER.outside.of(thread) ?? 0) : 0;
+  const lies = end === 'head' ? of.stack[0] : of.stack.at(-1);
+  const kind = lies?.kind === 'washer' ? lies.washer : washersFor(of, around)[end];
+  const washer = kind ? ((kind === 'wide' ? WIDE_WASHER : FLAT_WASHER).outside.of(thread) ?? 0) : 0;
+  if (end === 'head' && of.head === 'low')
+    return { diameter: Math.ceil(((LOW_HEAD.diameter.of(thread) ?? 0) + ROUND_IT) / DRILL) * DRILL, depth };
   const least = Math.max(of.held ? flats / Math.cos(Math.PI / 6) : SOCKET_WIDE * flats, washer) + ROUND_IT;
   return { diameter: Math.ceil(least / DRILL - 1e-9) * DRILL, depth, ...(of.held ? { six: true } : {}) };
 }
@@ -403,16 +436,28 @@ function holesOf(
   const { rig, counts } = around;
   const stations = new Map(rig.bodies.flatMap((b) => b.stations).map((s) => [s.id, s]));
   const holes: ConnectionHole[] = [];
+  const places = of.stack.flatMap((l, i) => (l.kind === 'piece' ? [i] : []));
+  const [first, last] = [places[0], places.at(-1)];
   of.stack.forEach((layer, i) => {
     if (layer.kind === 'piece')
       holes.push({
         piece: layer.piece,
-        at: addScaled(of.point, way, spans[i]![0]),
-        axis: way,
+        // From the face that its recess is cut in.
+        at: addScaled(of.point, way, spans[i]![of.endRecess && i === last ? 1 : 0]),
+        axis: of.endRecess && i === last ? scale(way, -1) : way,
         diameter,
         thread: null,
+        ...(of.bites && isPlastic(layer.piece, around)
+          ? {
+              diameter: TAPPING_HOLE.of(thread)!,
+              thread: of.thread,
+              bitten: true as const,
+              deep: spans[i]![1] - spans[i]![0],
+            }
+          : {}),
         ...(of.head === 'sunk' && i === 0 ? { sunk: true } : {}),
-        ...(of.recess && i === 0 ? { recess: recessOf(of, of.recess, thread, around) } : {}),
+        ...(of.recess && i === first ? { recess: recessOf(of, of.recess, thread, around) } : {}),
+        ...(of.endRecess && i === last ? { recess: recessOf(of, of.endRecess, thread, around, 'end') } : {}),
       });
     else if (layer.kind === 'row')
       for (let n = 1; n <= counts(layer.station); n++)
@@ -444,6 +489,9 @@ function holesOf(
   const tapped = { piece, at: end, axis: way, diameter: TAPPING_HOLE.of(thread)!, thread: of.thread, deep };
   return [...through, sold ? { ...tapped, sold } : tapped];
 }
+
+/** Soft enough for a steel thread to cut its way. */
+const isPlastic = (piece: string, { solids }: Surroundings): boolean => solids(piece)[0]?.look === 'plastic';
 
 function broken(of: Bolted, reason: Phrase): Resolved {
   return {

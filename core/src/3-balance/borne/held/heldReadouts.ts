@@ -1,12 +1,13 @@
 /** Pose by pose: what each hand carries, what shoulder and elbow feel, for how long, where the lens is, and how to rest. */
-import { add, figure, say, scale, subtract, transform, rotationOf, IDENTITY, type Phrase } from '../../../0-base';
-import { shiftOf, valuesInOrder, contactAt } from '../../../2-frame';
+import { add, figure, say, scale, subtract, transform, type Phrase } from '../../../0-base';
+import { shiftOf, valuesInOrder } from '../../../2-frame';
 import type { BalanceContext } from '../../balanceCheck';
 import type { Readout } from '../way';
 import { NO_TORQUE, NOSE, SIDES, fallsWay, wayOfSign, type TwoWays } from '../words';
 import type { HeldHand, HeldPose } from './held';
 import { holdWords } from './holdWords';
-import { elbowMoment, shoulderHeightOf, shoulderOf, stanceOf, type Stance } from './person';
+import { elbowMoment, shoulderHeightOf, type Stance } from './person';
+import { groundUnder, stancesOf, turnOf } from './stances';
 import { restAfter } from './restAfter';
 import { holdFor } from './wantsOfHands';
 import { pushWords } from '../worn/pushWords';
@@ -50,7 +51,7 @@ function evenly({ hands, pose, bears }: HeldPose): readonly Phrase[] {
   const share = b.up / whole;
   // A hand that carries nothing is told as that.
   if (!(whole > 0) || Math.abs(share - 0.5) < EVEN || Math.min(share, 1 - share) < EVEN) return [];
-  const turn = pose.turn ? rotationOf(pose.turn) : IDENTITY;
+  const turn = turnOf(pose);
   const run = transform(turn, subtract(b.at, a.at));
   const by = scale(run, 0.5 - share);
   const level = Math.hypot(by[0], by[1]);
@@ -67,7 +68,7 @@ function loose({ evaluation }: BalanceContext, { hands, bears, pose }: HeldPose)
   const [only, second] = hands;
   if (bears.length > 0 || !only || second || !evaluation.massCentre) return [];
   if (evaluation.hung || evaluation.axes.length > 0) return [];
-  const turn = pose.turn ? rotationOf(pose.turn) : IDENTITY;
+  const turn = turnOf(pose);
   const [x, , z] = transform(turn, subtract(evaluation.massCentre, only.at));
   if (z >= 0) return [];
   const angle = Math.atan2(x, -z);
@@ -83,12 +84,10 @@ function arm(context: BalanceContext, held: HeldPose): readonly Phrase[] {
   const { assembly, values, hands } = context;
   const { rig } = assembly;
   const inOrder = valuesInOrder(rig, values);
-  const pad = shoulderOf(held.pose, rig.contacts);
-  const on = pad ? contactAt(rig, pad, inOrder) : null;
-  const stances = held.hands.flatMap(({ contact, at, up }) => {
-    const stance = stanceOf(held.pose, at, hands, on);
-    return stance.kind === 'reaches' ? [{ contact, stance, up }] : [];
-  });
+  const upOf = new Map(held.hands.map(({ contact, up }) => [contact.id, up]));
+  const stances = stancesOf(rig, held.pose, inOrder, hands).flatMap(({ contact, stance }) =>
+    stance.kind === 'reaches' ? [{ stance, up: upOf.get(contact.id) ?? 0 }] : [],
+  );
   const elbow = Math.max(0, ...stances.map(({ stance, up }) => elbowMoment(stance, Math.max(0, up))));
   const [first] = stances;
   return [
@@ -106,7 +105,7 @@ function arm(context: BalanceContext, held: HeldPose): readonly Phrase[] {
   ];
 }
 
-/** Above the ground, standing, by the maker's stature; over all that a telescope or pole can be drawn out. */
+/** Above the ground, standing, by the maker's stature, or by the foot it stands on; over all that a telescope or pole can be drawn out. */
 function lensHeight(
   { assembly, values, hands, evaluation }: BalanceContext,
   { shoulder }: Stance,
@@ -115,14 +114,12 @@ function lensHeight(
   const { rig, mount } = assembly;
   if (!mount || evaluation.loadMass === 0) return [];
   const inOrder = valuesInOrder(rig, values);
-  const movedBy = assembly.pieces.find((p) => p.isLoad)?.movedBy ?? [];
-  const turn = pose.turn ? rotationOf(pose.turn) : IDENTITY;
-  const heightAt = (settings: readonly number[]): number => {
-    const at = transform(turn, add(mount, shiftOf(rig, movedBy, settings)));
-    return shoulderHeightOf(hands) + at[2] - transform(turn, shoulder)[2];
-  };
+  const movedBy = assembly.mountMovedBy;
+  const ground = groundUnder(rig, pose, inOrder) ?? shoulder[2] - shoulderHeightOf(hands);
+  const heightAt = (settings: readonly number[]): number =>
+    transform(turnOf(pose), add(mount, shiftOf(rig, movedBy, settings)))[2] - ground;
   const drawn = rig.adjusters.findIndex((a, i) => a.kind === 'telescope' && movedBy.includes(i));
-  const now = say`The camera’s foot is ${figure('length', heightAt(inOrder), 0)} above the ground, standing.`;
+  const now = say`The camera’s foot is ${figure('length', heightAt(inOrder), 0)} above the ground, ${groundUnder(rig, pose, inOrder) === null ? 'standing' : 'on its foot'}.`;
   if (drawn < 0) return [now];
   const [low, high] = rig.adjusters[drawn]!.range.map((value) =>
     heightAt(inOrder.map((v, i) => (i === drawn ? value : v))),

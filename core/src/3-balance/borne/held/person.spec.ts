@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
-import { elbowMoment, judge, reachOfArm, stanceOf, statureOf } from '../..';
+import { elbowMoment, judge, reachOfArm, statureOf } from '../..';
+import { stanceOf } from './person';
 import { length, subtract, type Vec3 } from '../../../0-base';
 import { assemble, familyById, USUAL_HANDS } from '../../../2-frame';
 import { familyInput } from '../../../2-frame/family';
@@ -68,8 +69,8 @@ describe('a person who holds a rig', () => {
 
   it('one contact on the shoulder fixes the shoulder there', () => {
     const on: Vec3 = [0, 0, 0];
-    const found = stanceOf(pose(0.3), [0.35, 0.1, -0.1], USUAL_HANDS, on);
+    const found = stanceOf(pose(0.3), [0.35, 0.1, -0.1], USUAL_HANDS, { onShoulder: on, ground: null });
     expect(found.kind === 'reaches' && found.shoulder).toEqual(on);
-    expect(stanceOf(pose(0.3), [2, 0, 0], USUAL_HANDS, on).kind).toBe('outOfReach');
+    expect(stanceOf(pose(0.3), [2, 0, 0], USUAL_HANDS, { onShoulder: on, ground: null }).kind).toBe('outOfReach');
   });
 });

@@ -31,6 +31,7 @@ export interface Stance {
   readonly eye: Vec3;
   readonly head: { readonly centre: Vec3; readonly radius: number };
 }
+const NOWHERE = { onShoulder: null, ground: null };
 export type StanceOutcome = Stance | { readonly kind: 'outOfReach'; readonly reach: number; readonly asked: number };
 
 /** Of whoever stands upright, above the ground, m. */
@@ -42,9 +43,15 @@ export const reachOfArm = (hands: Hands): number =>
 
 /**
  * Who holds `hand` (m, rig axes) with the arm out by the pose's own distance, or with the shoulder under a contact that rests
- * on it. They stand behind the rig and look along the lens; before it where the lens looks back at them.
+ * on it. They stand behind the rig and look along the lens; before it where the lens looks back at them. Where the rig stands
+ * on the ground (its height, m) so do they: they kneel for a hand that is low, and do not grow for one that is high.
  */
-export function stanceOf(pose: Pose, hand: Vec3, hands: Hands, onShoulder: Vec3 | null = null): StanceOutcome {
+export function stanceOf(
+  pose: Pose,
+  hand: Vec3,
+  hands: Hands,
+  { onShoulder, ground }: { readonly onShoulder: Vec3 | null; readonly ground: number | null } = NOWHERE,
+): StanceOutcome {
   const stature = statureOf(hands);
   const reach = reachOfArm(hands);
   const ahead = pose.facesHolder ? -1 : 1;
@@ -53,11 +60,9 @@ export function stanceOf(pose: Pose, hand: Vec3, hands: Hands, onShoulder: Vec3 
   if (onShoulder === null && arm > reach) return { kind: 'outOfReach', reach, asked: arm };
   // A hand that hangs carries low; one held out is about at the height that leaves the arm a little bent.
   const drop = Math.sqrt(Math.max(0, (STRAIGHT * reach) ** 2 - arm ** 2));
-  const shoulder: Vec3 = onShoulder ?? [
-    hand[0] - ahead * arm,
-    hand[1],
-    hand[2] + (pose.facesHolder ? 0.25 : 0.9) * drop,
-  ];
+  const high = hand[2] + (pose.facesHolder ? 0.25 : 0.9) * drop;
+  const standing = ground === null ? Infinity : ground + shoulderHeightOf(hands);
+  const shoulder: Vec3 = onShoulder ?? [hand[0] - ahead * arm, hand[1], Math.min(high, standing)];
   const asked = length(subtract(hand, shoulder));
   if (asked > reach) return { kind: 'outOfReach', reach, asked };
   const [upper, fore] = [OF_STATURE.upperArm * stature, (OF_STATURE.forearm + OF_STATURE.toGrip) * stature];
