@@ -106,12 +106,15 @@ export class Frame {
       return { ...spec, value, asSet: asSet(spec, value, bench.work.rig, bench.values) };
     });
   });
-  /** Angles of what carries the camera, where the rig has any. */
+  /** Angles of what carries the camera, where the rig has any: as they are now, as keys come faster than frames and each turns on from the last. */
   protected readonly tilts = computed(() => {
-    const mount = this.shown()
-      ?.work.rig.bodies.flatMap((b) => b.parts)
-      .find((p) => p.mount)?.id;
-    return this.fields().filter((f) => f.kind === 'angle' && f.about === mount);
+    const { work } = this.bench() ?? {};
+    const mount = work?.rig.bodies.flatMap((b) => b.parts).find((p) => p.mount)?.id;
+    const { family, input } = work ?? {};
+    if (!family || !input) return [];
+    return family.dimensions
+      .filter((spec) => spec.kind === 'angle' && spec.about === mount)
+      .map((spec) => ({ ...spec, value: input.dimensions[spec.id]! }));
   });
   protected readonly choices = computed(() => {
     const { family, input } = this.shown()?.work ?? {};
