@@ -1,12 +1,20 @@
 /** Printed parts go out one by one, closed and with their pockets; and a rig is asked what becomes of it in water. */
 import { readFileSync } from 'node:fs';
-import { expect, goTo, savedBy, test } from '../support/bench';
-
-test.use({ demo: true });
+import { expect, fill, goTo, savedBy, test } from '../support/bench';
+import { audited, fileOf } from '../support/whole';
 
 test('a printed part is saved as a solid that closes, and the rig is taken into the water', async ({ bench: page }) => {
-  await page.getByRole('button', { name: 'Put Sandeel on the bench' }).click();
-  await goTo(page, 'Frame');
+  const press = (name: string): Promise<void> => page.getByRole('button', { name }).first().click();
+  await goTo(page, 'Load');
+  await press('Add an item');
+  await fill(page, 'Name', 'Slate phone');
+  await page.getByLabel('Kind', { exact: true }).selectOption('phone');
+  await page.getByRole('link', { name: 'Back to kit and loadouts' }).click();
+  await fill(page, 'Mass of Slate phone', '190 g');
+  await press('New loadout');
+  await goTo(page, 'Shelf');
+  await page.getByPlaceholder('Limpet, say').fill('Skerry');
+  await press('Start this one: Printed phone frame');
   const file = await savedBy(page, () => page.getByRole('button', { name: 'left handle as STL' }).click());
   await expect(page.getByText(/left handle\.stl is saved: [\d.]+ cm³ of solid\./)).toBeVisible();
   const stl = readFileSync(file);
@@ -38,4 +46,8 @@ test('a printed part is saved as a solid that closes, and the rig is taken into 
   await expect(water).toContainText('Tether it');
   await water.getByLabel('Which water').selectOption('fresh');
   await expect(water).toContainText('in fresh water');
+
+  const { whole } = await fileOf(page, 'Skerry');
+  expect(whole.blocked).toEqual([]);
+  expect(await audited(whole)).toEqual([]);
 });

@@ -52,6 +52,8 @@ export interface Columns {
   readonly vOf: (cell: number) => number;
 }
 
+const NO_ROW = { cell: -1, from: 0, to: 0 };
+
 export function columnsOf(pieces: readonly PieceShape[], lattice: Lattice): Columns {
   const rects = pieces.flatMap((p) => p.flats.map((f) => areaOf(f, lattice.frame).rect));
   const [low, high] = [0, 2].map((k) => Math.floor(Math.min(0, ...rects.map((r) => r[k]!)) / PITCH)) as [
@@ -67,6 +69,11 @@ export function columnsOf(pieces: readonly PieceShape[], lattice: Lattice): Colu
       const [i, j] = [Math.floor(u / PITCH) - low, Math.floor(v / PITCH) - high];
       return i < 0 || j < 0 || i >= wide || j >= deep ? -1 : i * deep + j;
     },
+    lent: [new Int32Array(wide * deep), new Int32Array(wide * deep)],
+    rowAt: (u) => {
+      const i = Math.floor(u / PITCH) - low;
+      return i < 0 || i >= wide ? NO_ROW : { cell: i * deep - high, from: high, to: high + deep };
+    },
     uOf: (cell) => (Math.floor(cell / deep) + low + 0.5) * PITCH,
     vOf: (cell) => ((cell % deep) + high + 0.5) * PITCH,
   };
@@ -74,11 +81,11 @@ export function columnsOf(pieces: readonly PieceShape[], lattice: Lattice): Colu
   const starts = new Int32Array(pieces.length + 1);
   pieces.forEach((p, i) => {
     eachLineIn(p, lattice, grid, (at, spans) => {
-      for (const [start, end] of spans) {
+      for (let k = 0; k < spans.length; k++) {
         cell.push(at);
         piece.push(i);
-        from.push(start);
-        to.push(end);
+        from.push(spans[k]![0]);
+        to.push(spans[k]![1]);
       }
     });
     starts[i + 1] = cell.length;
@@ -91,7 +98,9 @@ export function columnsOf(pieces: readonly PieceShape[], lattice: Lattice): Colu
   });
   return {
     lattice,
-    ...grid,
+    cellAt: grid.cellAt,
+    uOf: grid.uOf,
+    vOf: grid.vOf,
     cell: Int32Array.from(cell),
     piece: Int32Array.from(piece),
     from: Float64Array.from(from),
@@ -108,61 +117,81 @@ function eachLineIn(shape: PieceShape, lattice: Lattice, grid: Grid, tell: Tell)
   const { flats, holes, mitres } = shape;
   const isPlain = holes.length === 0 && mitres.length === 0 && (flats.length === 1 || flats.every((f) => !boreOf(f)));
   if (!isPlain) {
-    for (const [cell, spans] of linesIn(shape, lattice, grid)) tell(cell, spans);
+    tellLinesIn(shape, lattice, grid, tell);
     return;
   }
   for (const flat of flats) {
     const through = lineThrough(flat, lattice.frame, flat.shape);
     walk(grid, areaOf(flat, lattice.frame), (cell, u, v) => {
-      if (cell < 0) return;
       const spans = through(u, v);
       if (spans.length > 0) tell(cell, spans);
     });
   }
 }
-type Grid = Pick<Columns, 'cellAt' | 'uOf' | 'vOf'>;
+interface Grid extends Pick<Columns, 'cellAt' | 'uOf' | 'vOf'> {
+  /** Two fields over all cells, all nought, to work in and to give back so. */
+  readonly lent: readonly [Int32Array, Int32Array];
+  /** Of a row of lines: to the number of a line along v, counted from nought, this makes its cell; and from which to before which line there are cells. */
+  readonly rowAt: (u: number) => { readonly cell: number; readonly from: number; readonly to: number };
+}
 
 /** By cell: where its line runs within one piece, in order. */
-function linesIn(
-  { flats, holes, mitres }: PieceShape,
-  { axis, frame }: Lattice,
-  grid: Grid,
-): ReadonlyMap<number, readonly Span[]> {
-  const solid = new Map<number, readonly Span[]>();
+class Lines {
+  /** Cells that were met, each once. */
+  readonly cells: number[] = [];
+  private readonly spans: (readonly Span[])[] = [];
+  /** Cell by cell one more than its place in `cells`; 0: not met. Lent, and given back clean. */
+  constructor(private readonly places: Int32Array) {}
+
+  has(cell: number): boolean {
+    return this.places[cell]! > 0;
+  }
+  at(cell: number): readonly Span[] {
+    const place = this.places[cell]!;
+    return place > 0 ? this.spans[place - 1]! : NONE;
+  }
+  set(cell: number, spans: readonly Span[]): void {
+    const place = this.places[cell]!;
+    if (place > 0) this.spans[place - 1] = spans;
+    else this.places[cell] = this.cells.push(cell);
+    if (place === 0) this.spans.push(spans);
+  }
+  giveBack(): void {
+    for (const cell of this.cells) this.places[cell] = 0;
+  }
+}
+const NONE: readonly Span[] = [];
+
+function tellLinesIn({ flats, holes, mitres }: PieceShape, { axis, frame }: Lattice, grid: Grid, tell: Tell): void {
+  const solid = new Lines(grid.lent[0]);
   for (const flat of flats) fill(solid, grid, areaOf(flat, frame), lineThrough(flat, frame));
-  for (const [cell, spans] of solid) if (spans.length > 1) solid.set(cell, merged(spans));
-  const empty = new Map<number, readonly Span[]>();
+  for (const cell of solid.cells) if (solid.at(cell).length > 1) solid.set(cell, merged(solid.at(cell)));
+  const empty = new Lines(grid.lent[1]);
   for (const bore of flats.flatMap((f) => boreOf(f) ?? []))
     fill(empty, grid, areaOf(bore, frame), lineThrough(bore, frame), solid);
   for (const hole of holes)
     fill(empty, grid, { rect: rectRound(hole, frame), corners: [] }, throughHole(hole, frame), solid);
-  for (const [cell, out] of empty)
-    keep(
-      solid,
-      cell,
-      out.reduce((left, hole) => left.flatMap((s) => without(s, hole)), solid.get(cell)!),
-    );
-  for (const { normal, at } of mitres)
-    for (const [cell, spans] of solid) {
-      const speed = dot(normal, axis);
+  const planes = mitres.map(({ normal, at }) => ({ normal, at, speed: dot(normal, axis) }));
+  for (const cell of solid.cells) {
+    let left = solid.at(cell);
+    const holesHere = empty.at(cell);
+    for (let k = 0; k < holesHere.length; k++) left = cutFrom(left, holesHere[k]!);
+    for (const { normal, at, speed } of planes) {
       const start = dot(normal, subtract(at, fromFrame(frame, grid.uOf(cell), grid.vOf(cell))));
       // Beyond the plane it is sawn off.
-      if (Math.abs(speed) < 1e-9) keep(solid, cell, start < 0 ? [] : spans);
-      else {
-        const off: Span = speed > 0 ? [start / speed, Infinity] : [-Infinity, start / speed];
-        keep(
-          solid,
-          cell,
-          spans.flatMap((s) => without(s, off)),
-        );
-      }
+      if (Math.abs(speed) < 1e-9) left = start < 0 ? NONE : left;
+      else left = cutFrom(left, speed > 0 ? [start / speed, Infinity] : [-Infinity, start / speed]);
     }
-  return solid;
+    if (left.length > 0) tell(cell, left);
+  }
+  solid.giveBack();
+  empty.giveBack();
 }
 
-function keep(columns: Map<number, readonly Span[]>, cell: number, left: readonly Span[]): void {
-  if (left.length > 0) columns.set(cell, left);
-  else columns.delete(cell);
+function cutFrom(spans: readonly Span[], hole: Span): readonly Span[] {
+  // Nearly always there is one, and the hole lies in it or beside it.
+  if (spans.length === 1) return without(spans[0]!, hole);
+  return spans.flatMap((s) => without(s, hole));
 }
 
 type Through = (u: number, v: number) => readonly Span[];
@@ -173,45 +202,51 @@ interface Area {
   readonly corners: readonly (readonly [number, number])[];
 }
 
-function walk({ cellAt }: Grid, { rect, corners }: Area, visit: (cell: number, u: number, v: number) => void): void {
+function walk({ rowAt }: Grid, { rect, corners }: Area, visit: (cell: number, u: number, v: number) => void): void {
   const [fromU, toU, fromV, toV] = rect;
+  const edges = edgesOf(corners);
+  let [least, most] = [fromV, toV];
   for (let u = (Math.floor(fromU / PITCH) + 0.5) * PITCH; u < toU + PITCH; u += PITCH) {
-    const [least, most] = corners.length > 0 ? acrossAt(corners, u) : [fromV, toV];
-    for (let v = (Math.floor(least / PITCH) + 0.5) * PITCH; v < most + PITCH; v += PITCH) visit(cellAt(u, v), u, v);
+    if (edges.length > 0) [least, most] = acrossAt(edges, u);
+    const start = Math.floor(least / PITCH);
+    const { cell, from, to } = rowAt(u);
+    for (let j = start, v = (start + 0.5) * PITCH; v < most + PITCH; j++, v = (j + 0.5) * PITCH)
+      if (j >= from && j < to) visit(cell + j, u, v);
   }
 }
 
-/** From where to where the outline of these corners runs near a row: a long thing that lies askew fills little of its bounds. */
-function acrossAt(corners: Area['corners'], u: number): readonly [number, number] {
+/** From each corner to each further along u: au, av, bu, bv, one after the other. */
+function edgesOf(corners: Area['corners']): Float64Array {
+  const edges: number[] = [];
+  for (const [au, av] of corners) for (const [bu, bv] of corners) if (bu >= au) edges.push(au, av, bu, bv);
+  return Float64Array.from(edges);
+}
+
+/** From where to where the outline of these edges runs near a row: a long thing that lies askew fills little of its bounds. */
+function acrossAt(edges: Float64Array, u: number): [number, number] {
   let [least, most] = [Infinity, -Infinity];
-  for (const [au, av] of corners)
-    for (const [bu, bv] of corners) {
-      if (au > u + PITCH || bu < u - PITCH) continue;
-      // The stretch of this edge within a line's distance of the row.
-      for (const edge of [u - PITCH, u + PITCH]) {
-        const share = bu - au < 1e-12 ? 0 : Math.min(1, Math.max(0, (edge - au) / (bu - au)));
-        const v = av + share * (bv - av);
-        if (v < least) least = v;
-        if (v > most) most = v;
-      }
-    }
+  for (let k = 0; k < edges.length; k += 4) {
+    const [au, bu] = [edges[k]!, edges[k + 2]!];
+    if (au > u + PITCH || bu < u - PITCH) continue;
+    const [av, bv] = [edges[k + 1]!, edges[k + 3]!];
+    // The stretch of this edge within a line's distance of the row.
+    const slope = bu - au < 1e-12 ? 0 : (bv - av) / (bu - au);
+    const first = av + slope * (Math.max(au, u - PITCH) - au);
+    const last = av + slope * (Math.min(bu, u + PITCH) - au);
+    least = Math.min(least, first, last);
+    most = Math.max(most, first, last);
+  }
   return [least, most];
 }
 
 /** `only`: cells that are looked at, where not all. */
-function fill(
-  into: Map<number, readonly Span[]>,
-  grid: Grid,
-  area: Area,
-  through: Through,
-  only?: ReadonlyMap<number, unknown>,
-): void {
+function fill(into: Lines, grid: Grid, area: Area, through: Through, only?: Lines): void {
   walk(grid, area, (cell, u, v) => {
-    if (cell < 0 || (only && !only.has(cell))) return;
+    if (only && !only.has(cell)) return;
     const spans = through(u, v);
     if (spans.length === 0) return;
-    const there = into.get(cell);
-    into.set(cell, there ? [...there, ...spans] : spans);
+    const there = into.at(cell);
+    into.set(cell, there.length > 0 ? [...there, ...spans] : spans);
   });
 }
 
