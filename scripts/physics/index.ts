@@ -1,6 +1,7 @@
 /** All kinds of physics case; written by scripts/lists.mjs from the files in this folder. */
 import type { CaseKind } from '../physicsCase';
 import { axesInsideAxes } from './axesInsideAxes';
+import { buckling } from './buckling';
 import { contacts } from './contacts';
 import { counterweights } from './counterweights';
 import { cutLength } from './cutLength';
@@ -9,7 +10,10 @@ import { dropTimeWanted } from './dropTimeWanted';
 import { endurance } from './endurance';
 import { equivalentPendulum } from './equivalentPendulum';
 import { fastenerMass } from './fastenerMass';
+import { footfallResponse } from './footfallResponse';
 import { frameFraction } from './frameFraction';
+import { frameModes } from './frameModes';
+import { frameStatic } from './frameStatic';
 import { hang } from './hang';
 import { heldBoom } from './heldBoom';
 import { loadouts } from './loadouts';
@@ -19,7 +23,9 @@ import { nest } from './nest';
 import { panLean } from './panLean';
 import { pushResponse } from './pushResponse';
 import { rigidHandleTorque } from './rigidHandleTorque';
+import { ringing } from './ringing';
 import { screwStack } from './screwStack';
+import { semiRigidFrame } from './semiRigidFrame';
 import { shapeOfBend } from './shapeOfBend';
 import { spinningPole } from './spinningPole';
 import { stackUp } from './stackUp';
@@ -29,6 +35,7 @@ import { uncertainty } from './uncertainty';
 
 export const KINDS: readonly CaseKind[] = [
   axesInsideAxes,
+  buckling,
   contacts,
   counterweights,
   cutLength,
@@ -37,7 +44,10 @@ export const KINDS: readonly CaseKind[] = [
   endurance,
   equivalentPendulum,
   fastenerMass,
+  footfallResponse,
   frameFraction,
+  frameModes,
+  frameStatic,
   hang,
   heldBoom,
   loadouts,
@@ -47,7 +57,9 @@ export const KINDS: readonly CaseKind[] = [
   panLean,
   pushResponse,
   rigidHandleTorque,
+  ringing,
   screwStack,
+  semiRigidFrame,
   shapeOfBend,
   spinningPole,
   stackUp,

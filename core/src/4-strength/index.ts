@@ -1,4 +1,4 @@
-/** Strength: for now screws, pins and clamped faces; beams come with the strength stage. */
+/** Strength: how a frame bends, rings and buckles, and what holds it: screws, pins, clamped faces. */
 export {
   requiredEngagement,
   screwFit,
@@ -8,3 +8,40 @@ export {
   type Socket,
 } from './screwStack';
 export { preload, slipTwist } from './clampedRing';
+// frames of beams
+export type {
+  EndSpring,
+  FrameArc,
+  FrameEquipment,
+  FrameLink,
+  FrameLoad,
+  FrameMember,
+  FrameModel,
+  FrameSupport,
+  Six,
+} from './frame/frameModel';
+export { barSection, boxSection, tubeSection, type Section } from './frame/section';
+export type { BeamMaterial, Theory } from './frame/element';
+export { frameSystem, type FrameSystem } from './frame/frameSystem';
+export {
+  frameAtRest,
+  type FrameAnswer,
+  type FrameOutcome,
+  type Motion,
+  type Moved,
+  type SpringMoment,
+  type Through,
+} from './frame/frameAnswer';
+export { modesOf, settledModes, type FrameMode, type FrameModes, type Settled } from './frame/modesOf';
+export { skinStress, type SkinStress } from './frame/skinStress';
+export { bucklingOf, type Buckling } from './frame/bucklingOf';
+// what answers
+export { shakenBy, type Harmonic, type Shaken, type Shaking, type Swing } from './answer/shakenBy';
+export {
+  heardRinging,
+  lumpedStiffness,
+  springHeard,
+  type Flick,
+  type Heard,
+  type UnknownSpring,
+} from './answer/ringing';
