@@ -45,3 +45,18 @@ export {
   type Heard,
   type UnknownSpring,
 } from './answer/ringing';
+export { footfall } from './answer/footfall';
+// a rig
+export { rigFrame, type RigFrame, type RigFrameInput, type RigFrameOutcome } from './rig/rigFrame';
+export {
+  FELT_BELOW,
+  FIRM_ABOVE,
+  strengthOf,
+  type Carried,
+  type LivesIn,
+  type RigMode,
+  type RigStrength,
+  type Strain,
+  type StrengthInput,
+  type StrengthOutcome,
+} from './rig/strengthOf';

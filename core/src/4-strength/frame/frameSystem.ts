@@ -17,6 +17,8 @@ export interface Element {
   readonly weight: Float64Array | null;
   /** A support's springs: what they bear comes from outside. */
   readonly toGround?: true;
+  /** Which of the model's links it is. */
+  readonly link?: number;
   /** Which piece of a member it is, and how its unknowns move that piece's twelve (12 × unknowns). */
   readonly beam?: { readonly member: number; readonly piece: MemberPiece; readonly ends: Float64Array };
 }
@@ -87,7 +89,7 @@ export function frameSystem(model: FrameModel, pieces: (member: number) => numbe
       before = after;
     });
   });
-  for (const link of model.links) elements.push(linkElement(link, model, sixOf));
+  model.links.forEach((link, i) => elements.push({ ...linkElement(link, model, sixOf), link: i }));
   for (const { node, mass, offset, inertia } of model.equipment)
     elements.push({ unknowns: sixOf(node), stiffness: null, ...rigidMass(mass, offset, inertia) });
   const isHeld = new Uint8Array(count);
