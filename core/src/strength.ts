@@ -1,3 +1,18 @@
 /** How a rig bends, rings and holds. A door of its own (`@tide-pebble/core/strength`), fetched by that stage. */
 export * from './4-strength';
-export { strengthReport, USUAL_BUMP, type StrengthReport } from './9-design/strengthReport';
+export { strengthReport, USUAL_BUMP, type StrengthReport } from './9-design/strength/strengthReport';
+export {
+  strengthSheet,
+  SURE,
+  type ShownMode,
+  type StrengthSheet,
+  type StrengthSheetOutcome,
+  type StrengthWord,
+} from './9-design/strength/strengthSheet';
+export {
+  stiffenings,
+  type StiffenInput,
+  type Stiffened,
+  type Stiffening,
+  type Stiffenings,
+} from './9-design/strength/stiffen';

@@ -2,7 +2,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '../support/bench';
 
-const STAGES = ['shelf', 'load', 'frame', 'balance', 'stock', 'build', 'field', 'log'];
+const STAGES = ['shelf', 'load', 'frame', 'balance', 'strength', 'stock', 'build', 'field', 'log'];
 
 for (const demo of [true, false]) {
   test.describe(demo ? 'with the demo' : 'on an empty folder', () => {

@@ -17,6 +17,7 @@ import type { StagePath } from '../shell/stages';
 import { painted$ } from './after-paint';
 import { BuildPlans } from './building';
 import { Solids } from './solids';
+import { Strengths } from './strengths';
 import { Workspace } from './workspace';
 
 export interface StageMark {
@@ -56,14 +57,16 @@ export class Progress {
     this.steps$,
     inject(Solids).lastFound$,
     this.plans.lastBlocked$,
+    inject(Strengths).lastFound$,
   ]).pipe(
-    map(([state, stock, log, steps, inside, blocked]): StageMarks => {
+    map(([state, stock, log, steps, inside, blocked, strength]): StageMarks => {
       if (state.kind !== 'ready')
         return {
           shelf: NOTHING,
           load: NOTHING,
           frame: NOTHING,
           balance: NOTHING,
+          strength: NOTHING,
           stock: NOTHING,
           build: NOTHING,
           field: NOTHING,
@@ -80,12 +83,14 @@ export class Progress {
       const { assembly } = state.bench.work;
       const noRoom = inside?.assembly === assembly ? inside.pairs : 0;
       const noOrder = blocked?.bench.work.assembly === assembly ? blocked.lots : 0;
+      const bends = strength?.assembly === assembly ? { done: strength.faults === 0, count: strength.faults } : NOTHING;
       const balance = mark('balance', judged.evaluation.hung !== null && loadout !== null);
       return {
         shelf: { done: true, count: 0 },
         load: mark('load', loadout !== null),
         frame: mark('frame', true, noRoom),
         balance,
+        strength: bends,
         stock: { done: stock !== null && stock.lines.every((l) => l.buy === 0), count: 0 },
         build: {
           done:

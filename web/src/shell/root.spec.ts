@@ -58,7 +58,7 @@ describe('the keys of the bench', () => {
     const { went } = await screen(Root, held);
     const help = spyOn(TestBed.inject(Dialogs), 'open').and.resolveTo(undefined);
     key('4', { altKey: true });
-    key('9', { altKey: true });
+    key('0', { altKey: true });
     key('4');
     expect(went).toEqual(['/balance']);
     key('u');

@@ -139,7 +139,7 @@ export class Root {
     } else if (command && !typing && event.key.toLowerCase() === 'y') {
       event.preventDefault();
       this.redo();
-    } else if (event.altKey && /^[1-8]$/.test(event.key)) {
+    } else if (event.altKey && /^[1-9]$/.test(event.key)) {
       event.preventDefault();
       // What is half typed is taken before its field goes.
       if (document.activeElement instanceof HTMLElement) document.activeElement.blur();

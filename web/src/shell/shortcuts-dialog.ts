@@ -4,7 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
 
 const KEYS = [
-  ['Alt 1 … Alt 8', 'go to a stage, Shelf to Log'],
+  ['Alt 1 … Alt 9', 'go to a stage, Shelf to Log'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Y, Ctrl Shift Z', 'do again'],
   ['U', 'millimetres or inches'],

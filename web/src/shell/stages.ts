@@ -41,10 +41,15 @@ export const STAGES = [
       { path: 'swing', load: () => import('../screens/4-balance/swing/swing').then((m) => m.SwingSheet) },
     ],
   },
-  { path: 'stock', title: 'Stock', load: () => import('../screens/5-stock/stock').then((m) => m.Stock) },
-  { path: 'build', title: 'Build', load: () => import('../screens/6-build/build').then((m) => m.Build) },
-  { path: 'field', title: 'Field', load: () => import('../screens/7-field/field').then((m) => m.Field) },
-  { path: 'log', title: 'Log', load: () => import('../screens/8-log/log').then((m) => m.Log) },
+  {
+    path: 'strength',
+    title: 'Strength',
+    load: () => import('../screens/5-strength/strength').then((m) => m.Strength),
+  },
+  { path: 'stock', title: 'Stock', load: () => import('../screens/6-stock/stock').then((m) => m.Stock) },
+  { path: 'build', title: 'Build', load: () => import('../screens/7-build/build').then((m) => m.Build) },
+  { path: 'field', title: 'Field', load: () => import('../screens/8-field/field').then((m) => m.Field) },
+  { path: 'log', title: 'Log', load: () => import('../screens/9-log/log').then((m) => m.Log) },
 ] as const satisfies readonly Stage[];
 
 export type StagePath = (typeof STAGES)[number]['path'];

@@ -41,6 +41,14 @@ import {
   type SizesForAll,
   type StockPlan,
 } from '@tide-pebble/core/making';
+import {
+  stiffenings,
+  strengthSheet,
+  type StiffenInput,
+  type Stiffenings,
+  type StrengthInput,
+  type StrengthSheetOutcome,
+} from '@tide-pebble/core/strength';
 import { readTable, type TableInput, type TableOutcome, type TablePart } from './read-table';
 
 export interface JobInputs {
@@ -67,6 +75,8 @@ export interface JobInputs {
   readonly table: TableInput;
   readonly choose: ChooseInput;
   readonly cure: CureInput;
+  readonly strength: StrengthInput;
+  readonly stiffen: StiffenInput;
 }
 export interface JobResults {
   readonly trim: ExplainedTrim;
@@ -82,6 +92,8 @@ export interface JobResults {
   readonly table: TableOutcome;
   readonly choose: readonly Candidate[];
   readonly cure: readonly Cure[];
+  readonly strength: StrengthSheetOutcome;
+  readonly stiffen: Stiffenings | null;
 }
 export type JobName = keyof JobInputs;
 export type JobRequest<N extends JobName> = JobInputs[N];
@@ -134,6 +146,10 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return chooseFamilies(message.input);
     case 'cure':
       return cure(message.input, ofOne);
+    case 'strength':
+      return strengthSheet(message.input);
+    case 'stiffen':
+      return stiffenings(message.input, ofOne);
     case 'table':
       return readTable(message.input, tell);
   }

@@ -7,7 +7,19 @@ import { INCH, showLength, type Fraction, type LengthSystem } from './length';
 import { showMass } from './mass';
 
 export type QuantityKind =
-  'length' | 'mass' | 'angle' | 'time' | 'count' | 'money' | 'ratio' | 'percent' | 'torque' | 'force' | 'drill';
+  | 'length'
+  | 'mass'
+  | 'angle'
+  | 'time'
+  | 'count'
+  | 'money'
+  | 'ratio'
+  | 'percent'
+  | 'torque'
+  | 'force'
+  | 'drill'
+  | 'frequency'
+  | 'stress';
 export interface Figure {
   readonly kind: QuantityKind;
   /** SI; a percent is stored as a part of one. */
@@ -24,6 +36,7 @@ export interface UnitChoice {
 
 const POUND_FORCE = 4.4482216152605; // N, exact
 const POUND_INCH = POUND_FORCE * 0.0254;
+const PSI = POUND_FORCE / 0.0254 ** 2;
 
 export const METRIC: UnitChoice = { system: 'mm', fraction: 32 };
 
@@ -86,6 +99,12 @@ export function showFigure({ kind, value, decimals, beside }: Figure, units: Uni
       return units.system === 'inch'
         ? `${(value / POUND_FORCE).toFixed(decimals ?? 1)} lbf`
         : `${value.toFixed(decimals ?? 0)} N`;
+    case 'frequency':
+      return `${value.toFixed(decimals ?? (value < 100 ? 1 : 0))} Hz`;
+    case 'stress':
+      return units.system === 'inch'
+        ? `${Number((value / PSI).toPrecision(2))} psi`
+        : `${(value / 1e6).toFixed(decimals ?? (value < 20e6 ? 1 : 0))} MPa`;
     case 'percent':
       return `${(value * 100).toFixed(decimals ?? 1)} %`;
   }

@@ -1,7 +1,7 @@
 /** All of a rig's strength as plain data, with the model it was reckoned on: what the command line prints, for somebody else's program to check. */
-import { strengthOf, type RigStrength } from '../4-strength';
-import type { RigFile } from '../contract';
-import { workOfFile } from './workOfFile';
+import { strengthOf, type RigStrength } from '../../4-strength';
+import type { RigFile } from '../../contract';
+import { workOfFile } from '../workOfFile';
 
 export type StrengthReport =
   | { readonly ok: true; readonly report: Readonly<Record<string, unknown>> }

@@ -1,0 +1,94 @@
+import { render, METRIC } from '../../0-base';
+import { FAMILIES } from '../../2-frame';
+import { changedDesign } from '../../2-frame';
+import { kit, loadout, wants } from '../../testing/rigs';
+import type { RigDocument } from '../../model';
+import { workpiece } from '../derive';
+import { stiffenings } from './stiffen';
+import { SURE, strengthSheet } from './strengthSheet';
+
+const rigOf = (family: string): RigDocument => ({
+  id: 'r',
+  name: 'Limpet',
+  notes: '',
+  loadout: loadout.id,
+  done: {},
+  kerf: 0.0015,
+  fastenersCounted: true,
+  wants,
+  design: { kind: 'family', family, dimensions: {}, choices: {}, edits: [] },
+});
+const workOf = (rig: RigDocument) => {
+  const made = workpiece(rig, loadout, kit);
+  if (!made.ok) throw new Error(made.reason);
+  return made.work;
+};
+const sheetOf = (rig: RigDocument) => {
+  const { assembly } = workOf(rig);
+  const outcome = strengthSheet({ assembly, values: {}, pose: assembly.rig.poses[0] ?? null, bump: 3 });
+  if (outcome.kind !== 'told') throw new Error(render(outcome.word.title, METRIC));
+  return outcome.sheet;
+};
+
+describe('the sheet of strength', () => {
+  for (const { id } of FAMILIES)
+    it(`${id}: tells sag, how it rings, the weakest place and lines to draw, all finite`, () => {
+      const sheet = sheetOf(rigOf(id));
+      expect(sheet.lowest!.frequency).toBeGreaterThan(0.5);
+      expect(sheet.sag!.down).toBeGreaterThan(0);
+      expect(sheet.weakest).not.toBeNull();
+      expect(sheet.proven).toBeTrue();
+      expect(sheet.lines.length).toBeGreaterThan(2);
+      for (const { from, to } of sheet.lines)
+        expect(sheet.nodes[from]!.concat(sheet.nodes[to]!).every(Number.isFinite)).toBeTrue();
+      for (const mode of sheet.modes) {
+        expect(mode.shape.length).toBe(sheet.nodes.length);
+        expect(mode.shape.flat().every(Number.isFinite)).toBeTrue();
+      }
+      for (const w of sheet.words)
+        for (const phrase of [w.title, w.why, w.toDo])
+          expect(render(phrase, METRIC)).not.toMatch(/NaN|undefined|not known/);
+      expect(sheet.strains.slice(3).every((s) => s.reserve < SURE)).toBeTrue();
+    });
+
+  it('a slack joint of a slim boom is said to wobble, with where it gives', () => {
+    const rig = rigOf('boom');
+    const long = {
+      ...rig,
+      design: changedDesign(rig.design, [{ kind: 'dimension', id: 'length', value: 2 }], () => 'x'),
+    };
+    const word = sheetOf(long).words.find((w) => render(w.title, METRIC).startsWith('It wobbles'))!;
+    expect(word.severity).toBe('mend');
+    expect(render(word.why, METRIC)).toContain('boom tube');
+  });
+
+  it('a heavier bump strains as much more', () => {
+    const { assembly } = workOf(rigOf('boom'));
+    const at = (bump: number) => {
+      const outcome = strengthSheet({ assembly, values: {}, pose: null, bump });
+      return outcome.kind === 'told' ? outcome.sheet.weakest!.stress : NaN;
+    };
+    expect(at(6) / at(3)).toBeCloseTo(2, 9);
+  });
+});
+
+describe('what each stiffening buys', () => {
+  for (const id of ['boom', 'hand-frame', 'tube-frame'])
+    it(`${id}: each told change, once made, rings as told and higher than before`, () => {
+      const rig = rigOf(id);
+      const found = stiffenings({ rig, loadout, kit, values: {}, pose: null, bump: 3 })!;
+      expect(found.tried).toBeGreaterThan(3);
+      expect(found.better.length).toBeGreaterThan(0);
+      const [best] = found.better;
+      const made = { ...rig, design: changedDesign(rig.design, best!.changes, () => 'x') };
+      const { assembly } = workOf(made);
+      const outcome = strengthSheet({ assembly, values: {}, pose: assembly.rig.poses[0] ?? null, bump: 3, modes: 3 });
+      if (outcome.kind !== 'told') throw new Error('it cannot be told');
+      expect(outcome.sheet.lowest!.frequency).toBeCloseTo(best!.frequency, 6);
+      expect(best!.frequency).toBeGreaterThan(found.now.frequency);
+      expect(best!.mass).toBeCloseTo(
+        assembly.pieces.reduce((m, p) => m + p.flat.mass, 0),
+        1,
+      );
+    });
+});

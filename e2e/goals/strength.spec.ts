@@ -1,0 +1,58 @@
+/** Before a bar is cut: how each rig bends and rings, its weakest place, and a change taken that makes it ring higher. */
+import type { Page } from '@playwright/test';
+import { expect, goTo, test } from '../support/bench';
+
+test.use({ demo: true });
+
+const ringsAt = async (page: Page): Promise<number> => {
+  const text = await page.locator('.readouts dd.figure').first().innerText();
+  return Number(/^([\d.]+) Hz$/.exec(text)![1]);
+};
+const bench = async (page: Page, rig: string): Promise<void> => {
+  await page.getByRole('button', { name: `Put ${rig} on the bench` }).click();
+  await goTo(page, 'Strength');
+  await expect(page.locator('tp-mode-picture svg').first()).toBeVisible();
+};
+
+test('a slim boom: its wobble, its weakest place, and thicker tube taken and undone', async ({ bench: page }) => {
+  await bench(page, 'Razor');
+  const before = await ringsAt(page);
+  await expect(page.locator('.rows').first()).toContainText('boom tube');
+  await page
+    .getByRole('button', { name: /^1\d\d?\.?\d* Hz rolls|Hz rolls/ })
+    .first()
+    .click();
+  await expect(page.locator('.says')).toContainText('The picture rolls');
+  await page.getByRole('button', { name: 'Try all choices and sizes' }).click();
+  await expect(page.getByText(/changes tried, one at a time/)).toBeVisible();
+  await page.getByRole('button', { name: 'Tube: aluminium tube 25 × 2' }).click();
+  await expect.poll(() => ringsAt(page)).toBeGreaterThan(before + 2);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect.poll(() => ringsAt(page)).toBe(before);
+});
+
+test('every rig of the demo tells how it bends, rings and where it is weakest; a harder bump strains it more', async ({
+  bench: page,
+}) => {
+  test.slow();
+  await goTo(page, 'Shelf');
+  const names = await page.getByRole('button', { name: /^Put .+ on the bench$/ }).all();
+  const rigs = await Promise.all(
+    names.map(async (b) => /^Put (.+) on the bench$/.exec((await b.getAttribute('aria-label'))!)![1]!),
+  );
+  expect(rigs.length).toBeGreaterThan(10);
+  for (const rig of rigs) {
+    await goTo(page, 'Shelf');
+    await bench(page, rig);
+    await expect(page.getByRole('heading', { name: `${rig}: strength` })).toBeVisible();
+    await expect(page.locator('.lag')).toHaveText('');
+    expect(await ringsAt(page)).toBeGreaterThan(0.5);
+    await expect(page.locator('.rows').first().locator('li').first()).toContainText('surely bears');
+    await expect(page.locator('.sheet')).not.toContainText(/NaN|undefined|Infinity/);
+  }
+  const stress = page.locator('.rows').first().locator('.figure').first();
+  const usual = await stress.innerText();
+  await page.getByLabel('Bump, times its weight').fill('6');
+  await page.keyboard.press('Enter');
+  await expect(stress).not.toHaveText(usual);
+});

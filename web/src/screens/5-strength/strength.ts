@@ -1,0 +1,154 @@
+/** Strength: how the rig sags, rings and holds before a bar is cut; the weakest places, and what each change would buy. */
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { figure, fromTo, render, type Phrase } from '@tide-pebble/core';
+import { SURE, type ShownMode, type StrengthSheet, type StrengthSheetOutcome } from '@tide-pebble/core/strength';
+import { catchError, debounceTime, map, of, startWith, switchMap, type Observable } from 'rxjs';
+import { injectBench } from '../../services/bench-signal';
+import { Strengths } from '../../services/strengths';
+import { Pointer } from '../../services/pointer';
+import { Units } from '../../services/units';
+import type { Bench } from '../../services/workspace';
+import { QuantityField } from '../../ui/figures/quantity-field';
+import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
+import { NoBench } from '../../ui/no-bench';
+import { StageLayout } from '../../ui/stage-layout';
+import { ModePicture } from './mode-picture';
+import { StiffenPanel } from './stiffen-panel';
+
+type Now =
+  | { readonly kind: 'working' }
+  | { readonly kind: 'failed'; readonly reason: string }
+  | { readonly kind: 'done'; readonly outcome: StrengthSheetOutcome; readonly of: Bench };
+interface Question {
+  readonly bench: Bench;
+  readonly pose: string | null;
+  readonly bump: number;
+}
+const WORKING: Now = { kind: 'working' };
+/** A drag makes many edits a second; the equations may wait for a pause. */
+const AFTER_MS = 40;
+const USUAL_BUMP = 3;
+/** A hundredth of a degree. */
+const SMALL = Math.PI / 18000;
+
+@Component({
+  selector: 'tp-strength',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [
+    MatButton,
+    MatProgressBar,
+    StageLayout,
+    NoBench,
+    FigurePipe,
+    SayPipe,
+    QuantityField,
+    ModePicture,
+    StiffenPanel,
+  ],
+  templateUrl: './strength.html',
+  styleUrl: './strength.css',
+})
+export class Strength {
+  private readonly strengths = inject(Strengths);
+  protected readonly pointer = inject(Pointer);
+  protected readonly units = inject(Units).now;
+  protected readonly bench = injectBench();
+
+  protected readonly bump = signal(USUAL_BUMP);
+  /** The pose asked about, by id; the rig's first until another is chosen. */
+  protected readonly pose = linkedSignal<string | undefined, string | null>({
+    source: () => this.bench()?.rig.id,
+    computation: () => this.bench()?.work.rig.poses[0]?.id ?? null,
+  });
+  private readonly question = computed((): Question | null => {
+    const bench = this.bench();
+    return bench && { bench, pose: this.pose(), bump: this.bump() };
+  });
+  private readonly now = toSignal(
+    toObservable(this.question).pipe(
+      debounceTime(AFTER_MS),
+      switchMap((asked): Observable<Now> => (asked ? this.reckon(asked) : of(WORKING))),
+    ),
+    { initialValue: WORKING },
+  );
+  /** What was last worked out for this rig stays while the next is. */
+  private readonly last = linkedSignal<Now, Extract<Now, { kind: 'done' }> | null>({
+    source: this.now,
+    computation: (now, before) => (now.kind === 'done' ? now : (before?.value ?? null)),
+  });
+  private readonly done = computed(() => {
+    const last = this.last();
+    return last?.of.rig.id === this.bench()?.rig.id ? last : null;
+  });
+  protected readonly lags = computed(() => this.now().kind === 'working');
+  protected readonly failed = computed(() => {
+    const now = this.now();
+    return now.kind === 'failed' ? now.reason : '';
+  });
+  protected readonly cannot = computed(() => {
+    const outcome = this.done()?.outcome;
+    return outcome?.kind === 'cannot' ? outcome.word : null;
+  });
+  protected readonly sheet = computed((): StrengthSheet | null => {
+    const outcome = this.done()?.outcome;
+    return outcome?.kind === 'told' ? outcome.sheet : null;
+  });
+  protected readonly calm = computed(() => this.sheet()?.words.length === 0);
+
+  /** The narrowest picture there is: where a turn is seen most. */
+  private readonly narrowest = computed((): number | null => {
+    const angles = (this.bench()?.work.cones ?? []).map((c) => c.long.across);
+    return angles.length === 0 ? null : Math.min(...angles);
+  });
+  protected readonly seen = computed((): Phrase | null => {
+    const [sheet, across] = [this.sheet(), this.narrowest()];
+    return sheet?.walk && across ? [figure('percent', sheet.walk.turn / across, 2), ' of the picture’s width'] : null;
+  });
+
+  private readonly pickedMode = linkedSignal<string | undefined, number>({
+    source: () => this.bench()?.rig.id,
+    computation: () => 0,
+  });
+  protected readonly modeIndex = computed(() =>
+    Math.min(this.pickedMode(), Math.max(0, (this.sheet()?.modes.length ?? 1) - 1)),
+  );
+  protected readonly mode = computed(() => this.sheet()?.modes[this.modeIndex()] ?? null);
+
+  protected pickMode(index: number): void {
+    this.pickedMode.set(index);
+  }
+
+  protected rangeOf({ range: [least, most] }: ShownMode): string {
+    return render(fromTo('frequency', least, most), this.units());
+  }
+
+  protected livesIn({ livesIn }: ShownMode): string {
+    return livesIn
+      .filter((l) => l.share > 0.05)
+      .map((l) => `${l.name} ${Math.round(l.share * 100)} %`)
+      .join(', ');
+  }
+
+  /** A turn too small to be seen is told as under what is. */
+  protected turn(angle: number | undefined): string {
+    if (angle === undefined) return 'not known';
+    const least = render([figure('angle', SMALL, 2)], this.units());
+    return angle < SMALL ? `under ${least}` : render([figure('angle', angle, 2)], this.units());
+  }
+
+  protected bumps(reserve: number): string {
+    return reserve > SURE ? `over ${SURE} ×` : render([figure('ratio', reserve)], this.units());
+  }
+
+  private reckon({ bench, pose, bump }: Question): Observable<Now> {
+    const { poses } = bench.work.rig;
+    return this.strengths.reckon(bench, poses.find((p) => p.id === pose) ?? null, bump).pipe(
+      map((outcome): Now => ({ kind: 'done', outcome, of: bench })),
+      catchError((fault: Error) => of<Now>({ kind: 'failed', reason: fault.message })),
+      startWith(WORKING),
+    );
+  }
+}
