@@ -29,6 +29,7 @@ import { measureBuilds, measureSolver, measureSwing } from './balance';
 import { measureFrame } from './frame';
 import { madeKit, measureLoad } from './load';
 import { measurePage } from './page';
+import { measureStrength } from './strength';
 import type { EditTimes } from './painted';
 
 const file = parseRigFile(readFileSync(new URL('../demo/limpet.rig.json', import.meta.url), 'utf8'));
@@ -139,6 +140,23 @@ line(
   `order of ${order.many.pieces} pieces, over the middling family`,
   `${(order.many.ms / middling.ms).toFixed(1)} ×`,
   `aim under 1 s; ${(order.many.ms / 1000).toFixed(2)} s here`,
+);
+const strength = measureStrength();
+const hardest = strength.families.at(-1)!;
+line(
+  `six modes of ${strength.frame.unknowns} unknowns, a dense solver’s time (from 300) over ours`,
+  `${(strength.frame.denseMs / strength.frame.ms).toFixed(0)} ×`,
+  `aim at least 50 ×; ours ${strength.frame.ms.toFixed(0)} ms (aim under 150)${strength.frame.proven ? ', none missed' : ', NOT PROVEN'}; apart by ${strength.apart.toExponential(0)} at 300`,
+);
+line(
+  `six modes of a frame of ${strength.many.members} members, over that`,
+  `${(strength.many.ms / strength.frame.ms).toFixed(1)} ×`,
+  `aim under 0.5 s; ${(strength.many.ms / 1000).toFixed(2)} s here`,
+);
+line(
+  'a rig’s whole strength, the slowest family over the middling one',
+  `${(hardest.ms / strength.families[Math.floor(strength.families.length / 2)]!.ms).toFixed(1)} ×`,
+  `aim under 50 ms each; ${hardest.ms.toFixed(0)} ms here (${hardest.id})`,
 );
 const many = madeKit(120, 200);
 const manyKit = new Map(many.kit.map((k) => [k.id, k]));

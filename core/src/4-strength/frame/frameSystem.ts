@@ -212,6 +212,24 @@ function assembled(
   return { row, stiffness, mass };
 }
 
+/** The same frame with its links so many times as stiff; only for what its matrices alone answer. */
+export function withLinks(system: FrameSystem, times: (link: number) => number): FrameSystem {
+  const { stiffness, elements, row } = system;
+  const other = { ...stiffness, values: Float64Array.from(stiffness.values) };
+  for (const { link, stiffness: k, unknowns } of elements) {
+    if (link === undefined || !k) continue;
+    const more = times(link) - 1;
+    if (more !== 0)
+      spreadInto(
+        other,
+        k.map((x) => x * more),
+        unknowns,
+        row,
+      );
+  }
+  return { ...system, stiffness: other };
+}
+
 /** Adds an element's matrix to the frame's. */
 export function spreadInto(into: Skyline, from: Float64Array, unknowns: readonly number[], row: Int32Array): void {
   const n = unknowns.length;

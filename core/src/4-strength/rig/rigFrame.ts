@@ -17,8 +17,6 @@ export interface RigFrameInput {
   readonly held: Held;
   /** Pivots turn as they do in use, or stand still as they hang. */
   readonly pivots: 'free' | 'still';
-  /** Joins softer or stiffer within their spread: -1 … 1, two deviations each way. */
-  readonly joins?: number;
 }
 export type LinkMeaning =
   | { readonly kind: 'join'; readonly join: Join; readonly stiffness: JoinStiffness }
@@ -48,7 +46,7 @@ const SAME = 0.002;
 const LIGHT = 0.3;
 const STILL = 1e5;
 
-export function rigFrame({ assembly, values, pose, held, pivots, joins: shift = 0 }: RigFrameInput): RigFrameOutcome {
+export function rigFrame({ assembly, values, pose, held, pivots }: RigFrameInput): RigFrameOutcome {
   const { rig } = assembly;
   const pieces = strengthPieces(assembly, values);
   const { joins: told, rides } = joinsOf(assembly, values, pieces);
@@ -99,8 +97,7 @@ export function rigFrame({ assembly, values, pose, held, pivots, joins: shift = 
       return;
     }
     const stiffness = joinStiffness(join);
-    const six = stiffness.six.map((k) => k * stiffness.within ** shift) as unknown as Six;
-    links.push({ id: join.id, from, to, at: join.at, axes: axesAlong(join.axis) as Mat3, stiffness: six });
+    links.push({ id: join.id, from, to, at: join.at, axes: axesAlong(join.axis) as Mat3, stiffness: stiffness.six });
     meanings.push({ kind: 'join', join, stiffness });
   });
   const supports = holding.map(({ contact, at, node }) => {

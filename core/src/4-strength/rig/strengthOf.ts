@@ -5,7 +5,7 @@ import type { Pose } from '../../model';
 import { footfall } from '../answer/footfall';
 import { shakenBy } from '../answer/shakenBy';
 import { frameAtRest, type FrameAnswer } from '../frame/frameAnswer';
-import { frameSystem, type FrameSystem } from '../frame/frameSystem';
+import { frameSystem, withLinks, type FrameSystem } from '../frame/frameSystem';
 import { modesOf, type FrameMode } from '../frame/modesOf';
 import { skinStress } from '../frame/skinStress';
 import { applied } from '../solver/small';
@@ -105,8 +105,7 @@ export const FELT_BELOW = 8;
 export const FIRM_ABOVE = 15;
 
 export function strengthOf(input: StrengthInput): StrengthOutcome {
-  const framed = (joins: number) => rigFrame({ ...input, held: 'vice', pivots: 'still', joins });
-  const made = framed(0);
+  const made = rigFrame({ ...input, held: 'vice', pivots: 'still' });
   if (made.kind !== 'framed') return made;
   const { frame } = made;
   const system = frameSystem(frame.model, () => PIECES);
@@ -114,16 +113,18 @@ export function strengthOf(input: StrengthInput): StrengthOutcome {
   if (rest.kind !== 'solved') return mechanism(frame, rest.motion);
   const count = input.modes ?? MODES;
   const found = modesOf(system, count);
-  const ends = [-1, 1].map((joins) => {
-    if (input.ranges === false) return null;
-    const other = framed(joins);
-    return other.kind === 'framed'
-      ? modesOf(
-          frameSystem(other.frame.model, () => PIECES),
+  // Two deviations softer, and stiffer, all joins at once.
+  const ends = [-1, 1].map((way) =>
+    input.ranges === false
+      ? null
+      : modesOf(
+          withLinks(system, (i) => {
+            const meaning = frame.links[i]!;
+            return meaning.kind === 'join' ? meaning.stiffness.within ** way : 1;
+          }),
           count,
-        )
-      : null;
-  });
+        ),
+  );
   const modes = (found?.modes ?? []).map((mode, i): RigMode => {
     const shares = sharesOf(system, frame, mode);
     return {

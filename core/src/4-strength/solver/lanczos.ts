@@ -18,7 +18,7 @@ export interface Pair {
 }
 
 /** A pair is found when what is left over is this part of its value: the value itself is then off by the square of it. */
-const SETTLED = 1e-9;
+const SETTLED = 1e-7;
 /** What is left of a direction when all that is known is taken out of it: below this part there is nothing new. */
 const SPENT = 1e-11;
 
