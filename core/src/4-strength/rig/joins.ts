@@ -34,6 +34,13 @@ export interface Joins {
   readonly joins: readonly Join[];
   /** Hardware: which piece it goes along with. */
   readonly rides: ReadonlyMap<string, string>;
+  readonly holes: readonly Hole[];
+}
+/** A hole in a piece, as drawn. */
+export interface Hole {
+  readonly piece: string;
+  readonly at: Vec3;
+  readonly diameter: number;
 }
 
 export function joinsOf(assembly: Assembly, values: AdjusterValues, pieces: readonly StrengthPiece[]): Joins {
@@ -98,7 +105,11 @@ export function joinsOf(assembly: Assembly, values: AdjusterValues, pieces: read
       pivot: null,
     });
   }
-  return { joins, rides };
+  return {
+    joins,
+    rides,
+    holes: connections.flatMap((c) => c.holes.map(({ piece, at, diameter }) => ({ piece, at, diameter }))),
+  };
 }
 
 /** Hardware that stands in a piece as if screwed to it. */

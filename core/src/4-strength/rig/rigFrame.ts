@@ -1,9 +1,23 @@
 /** A rig as a frame of beams and rigid pieces: nothing here knows a family; all follows from pieces, joins, pivots and what holds it. */
-import { length, rotationOf, subtract, transform, transpose, unit, type Mat3, type Vec3 } from '../../0-base';
+import {
+  addScaled,
+  cross,
+  dot,
+  length,
+  rotationAbout,
+  rotationOf,
+  scale,
+  subtract,
+  transform,
+  transpose,
+  unit,
+  type Mat3,
+  type Vec3,
+} from '../../0-base';
 import { bodiesBeyond, contactAt, pivotAt, valuesInOrder, type AdjusterValues, type Assembly } from '../../2-frame';
 import type { Contact, Pivot, Pose, Rig } from '../../model';
 import type { FrameEquipment, FrameLink, FrameMember, FrameModel, Six } from '../frame/frameModel';
-import { axesAlong, heldBy, joinsOf, type Join } from './joins';
+import { axesAlong, heldBy, joinsOf, type Hole, type Join } from './joins';
 import { joinStiffness, type JoinStiffness } from './joinStiffness';
 import { nearestOn, pointOf, strengthPieces, type StrengthPiece } from './strengthPieces';
 import { heldLike, type Held } from './heldLike';
@@ -34,6 +48,7 @@ export interface RigFrame {
   /** Pieces that hang on nothing which is held: they are left out. */
   readonly loose: readonly StrengthPiece[];
   readonly pieces: readonly StrengthPiece[];
+  readonly holes: readonly Hole[];
 }
 export type RigFrameOutcome =
   | { readonly kind: 'framed'; readonly frame: RigFrame }
@@ -49,7 +64,7 @@ const STILL = 1e5;
 export function rigFrame({ assembly, values, pose, held, pivots }: RigFrameInput): RigFrameOutcome {
   const { rig } = assembly;
   const pieces = strengthPieces(assembly, values);
-  const { joins: told, rides } = joinsOf(assembly, values, pieces);
+  const { joins: told, rides, holes } = joinsOf(assembly, values, pieces);
   const byId = new Map(pieces.map((p) => [p.id, p]));
   const inOrder = valuesInOrder(rig, values);
   const joined = new Set(told.flatMap((j) => [j.from.id, j.to.id]));
@@ -131,12 +146,13 @@ export function rigFrame({ assembly, values, pose, held, pivots }: RigFrameInput
     kind: 'framed',
     frame: {
       model: { theory: 'timoshenko', nodes, members, links, supports, equipment, loads: [] },
-      gravity: turn ? transform(turn, down) : down,
+      gravity: asItHangs(rig, turn ? transform(turn, down) : down, inOrder, pieces),
       memberOf,
       links: meanings,
       camera: load && isIn(load) ? stations.at(load, load.centre)() : null,
       loose: pieces.filter((p) => !isIn(p)),
       pieces,
+      holes,
     },
   };
 }
@@ -221,6 +237,42 @@ function reached(from: readonly string[], joins: readonly Join[]): Iterable<stri
   }
   return seen;
 }
+
+/** A free pivot passes no moment on: what it carries turns until its mass centre hangs under it, or until a stop. */
+function asItHangs(rig: Rig, down: Vec3, inOrder: readonly number[], pieces: readonly StrengthPiece[]): Vec3 {
+  const depth = ({ heldBy }: Pivot): number => {
+    const outer = rig.pivots.find((o) => o.carries === heldBy);
+    return outer ? 1 + depth(outer) : 0;
+  };
+  // The outermost that weight can turn: one about the plumb line it cannot.
+  const [pivot] = rig.pivots
+    .filter((p) => p.clamped !== true)
+    .filter((p) => p.kind === 'universal' || Math.abs(dot(unit(p.axis ?? [0, 0, 1]), unit(down))) < UPRIGHT)
+    .sort((a, b) => depth(a) - depth(b));
+  if (!pivot) return down;
+  const beyond = bodiesBeyond(rig, pivot);
+  const carried = pieces.filter((p) => beyond.has(p.body));
+  const mass = carried.reduce((m, p) => m + p.mass, 0);
+  if (mass === 0) return down;
+  const centre = carried.reduce<Vec3>((sum, p) => addScaled(sum, p.centre, p.mass / mass), [0, 0, 0]);
+  const arm = subtract(centre, pivotAt(rig, pivot, inOrder));
+  // On its pivot it lies as it is put; over it, or far from hanging, a hand holds it: balance it first.
+  if (length(arm) < ON_PIVOT || dot(unit(arm), unit(down)) < FAR_OFF) return down;
+  if (pivot.kind === 'universal') return scale(unit(arm), length(down));
+  const axis = unit(pivot.axis ?? [0, 0, 1]);
+  const across = (v: Vec3): Vec3 => addScaled(v, axis, -dot(axis, v));
+  const [hangs, pulls] = [across(arm), across(down)];
+  if (length(hangs) < ON_PIVOT) return down;
+  const angle = Math.atan2(dot(axis, cross(pulls, hangs)), dot(pulls, hangs));
+  // Seen from the rig the pull turns the other way than the rig does.
+  const [least, most] = pivot.stops ?? [-Math.PI, Math.PI];
+  return transform(rotationAbout(axis, -Math.min(most, Math.max(least, -angle))), down);
+}
+/** m */
+const ON_PIVOT = 0.002;
+/** Cosines to the plumb line. */
+const UPRIGHT = 0.9;
+const FAR_OFF = 0.5;
 
 /** M g h of what hangs beyond a pivot: what rights it, N m/rad; under nought where it stands on its head. */
 function rightingOf(rig: Rig, pivot: Pivot, at: Vec3, pieces: readonly StrengthPiece[]): number {

@@ -1,4 +1,4 @@
-import { length } from '../../0-base';
+import { dot, length } from '../../0-base';
 import { placeLoad } from '../../1-load';
 import { assemble, FAMILIES, USUAL_HANDS, type Family } from '../../2-frame';
 import { THREE_LOADS } from '../../testing/loads';
@@ -41,8 +41,12 @@ describe('the strength of any family', () => {
       const system = frameSystem(frame.model, () => 1);
       const rest = frameAtRest(system, frame.gravity);
       if (rest.kind !== 'solved') throw new Error('it moves');
-      const borne = frame.model.supports.reduce((sum, s) => sum + rest.answer.reactionAt(s.node).force[2], 0);
-      expect(borne / (9.80665 * stacked)).toBeCloseTo(1, 6);
+      const borne = frame.model.supports.reduce(
+        (sum, s) => sum + dot(rest.answer.reactionAt(s.node).force, frame.gravity),
+        0,
+      );
+      expect(borne / (-(9.80665 ** 2) * stacked)).toBeCloseTo(1, 6);
+      expect(frame.gravity[2]).toBeLessThan(0);
       modes.forEach((m) => {
         expect(m.range[0]).toBeLessThanOrEqual(m.frequency * (1 + 1e-6));
         expect(m.range[1]).toBeGreaterThanOrEqual(m.frequency * (1 - 1e-6));
@@ -101,5 +105,47 @@ describe('a rig that cannot be reckoned', () => {
     const afloat = partOf('afloat', { kind: 'box', size: [0.02, 0.02, 0.02] }, [2, 2, 2]);
     const rig = { ...plain, bodies: [{ ...first!, parts: [...first!.parts, afloat] }, ...rest] };
     expect(strength(assemble(rig, load)).frame.loose.map((p) => p.id)).toEqual(['afloat']);
+  });
+});
+
+describe('what is told of a rig', () => {
+  const made = (id: string) => assemblyOf(FAMILIES.find((f) => f.id === id)!);
+
+  it('hangs with its mass centre under its pivot: no moment passes that a free joint would not bear', () => {
+    const { rig } = made('tube-frame');
+    const [low] = rig.pivots;
+    // High over all it carries, so that it hangs whatever is on it.
+    const pivot = { ...low!, at: [low!.at[0], low!.at[1], low!.at[2] + 0.6] as const };
+    const { frame } = strength(assemble({ ...rig, pivots: [pivot] }, load));
+    const beyond = frame.pieces.filter((p) => p.body === pivot.carries);
+    const mass = beyond.reduce((m, p) => m + p.mass, 0);
+    const centre = [0, 1, 2].map((i) => beyond.reduce((sum, p) => sum + (p.mass / mass) * p.centre[i]!, 0));
+    const arm = centre.map((x, i) => x - pivot.at[i]!) as [number, number, number];
+    const size = Math.hypot(...arm);
+    arm.forEach((x, i) => expect(x / size).toBeCloseTo(frame.gravity[i]! / 9.80665, 9));
+  });
+
+  it('is strained more at a hole than beside it, and says so', () => {
+    const assembly = made('gimballed-bent-bar');
+    const whole = strength(assembly).strains.find((s) => s.piece === 'bar')!;
+    expect(whole.hole).not.toBeNull();
+    expect(whole.reserve).toBeGreaterThan(1);
+  });
+
+  it('tells of a screw, a clamp and the camera’s screw what they hold, and of glue that it is not known', () => {
+    const carried = FAMILIES.flatMap((f) => strength(assemblyOf(f)).carried);
+    for (const kind of ['cameraScrew', 'bolted'] as const) {
+      const [one] = carried.filter((c) => c.kind === kind && c.holds !== null);
+      expect(one!.holds!).withContext(kind).toBeGreaterThan(0.05);
+    }
+    expect(carried.some((c) => c.kind === 'bonded' && c.holds === null)).toBeTrue();
+    expect(carried.every((c) => Number.isFinite(c.moment) && Number.isFinite(c.force))).toBeTrue();
+  });
+
+  it('has softer joints lower and stiffer ones higher: what carries a joint’s share of the swing moves with it', () => {
+    const [lowest] = strength(made('helmet-pole')).modes;
+    expect(lowest!.range[1] / lowest!.range[0]).toBeGreaterThan(1.3);
+    const [slim] = strength(made('boom')).modes;
+    expect(slim!.range[1] / slim!.range[0]).toBeLessThan(1.1);
   });
 });

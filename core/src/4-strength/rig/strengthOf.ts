@@ -1,5 +1,5 @@
 /** What a rig does under its weight, a bump and a walk: sag, the weakest place of each piece, how it rings and what the lens sees of it. */
-import { length, scale, type Vec3 } from '../../0-base';
+import { length, scale, subtract, type Vec3 } from '../../0-base';
 import type { AdjusterValues, Assembly } from '../../2-frame';
 import type { Pose } from '../../model';
 import { footfall } from '../answer/footfall';
@@ -7,9 +7,12 @@ import { shakenBy } from '../answer/shakenBy';
 import { frameAtRest, type FrameAnswer } from '../frame/frameAnswer';
 import { frameSystem, withLinks, type FrameSystem } from '../frame/frameSystem';
 import { modesOf, type FrameMode } from '../frame/modesOf';
+import type { Section } from '../frame/section';
 import { skinStress } from '../frame/skinStress';
 import { applied } from '../solver/small';
 import { HELD_DAMPING } from './heldLike';
+import { joinHolds } from './joinHolds';
+import type { Join } from './joins';
 import { sureStrength } from './materialFacts';
 import { rigFrame, type LinkMeaning, type RigFrame } from './rigFrame';
 import type { StrengthPiece } from './strengthPieces';
@@ -38,6 +41,8 @@ export interface Strain {
   readonly wanted: number;
   readonly material: string;
   readonly acrossLayers: boolean;
+  /** At a hole so wide, m: by what is left beside it, and its peak where the material does not give. */
+  readonly hole: number | null;
 }
 /** What passes through a join in a bump. */
 export interface Carried {
@@ -50,6 +55,8 @@ export interface Carried {
   readonly moment: number;
   /** The moment at which its faces part or it slips, N m; null: not known. */
   readonly holds: number | null;
+  readonly kind: Join['kind'];
+  /** Of what it holds, or of how it gives. */
   readonly source: string;
 }
 export interface LivesIn {
@@ -176,16 +183,24 @@ function walkOf(
   return answers.reduce((a, b) => (length(b.peak) > length(a.peak) ? b : a));
 }
 
+/** Round a hole in what does not give before it breaks the stress peaks to this many times. */
+const PEAK = 2.5;
+
 /** By piece the place that is strained most. */
-function strainsOf({ model, memberOf }: RigFrame, { through }: FrameAnswer, bump: number): readonly Strain[] {
+function strainsOf({ model, memberOf, holes }: RigFrame, { through }: FrameAnswer, bump: number): readonly Strain[] {
   const worst = new Map<string, Strain>();
   for (const cut of through(3)) {
     const piece = memberOf[cut.member]!;
     const { material } = piece;
     if (!material) continue;
-    const stress = bump * skinStress(cut, model.members[cut.member]!.section).vonMises;
-    if (stress <= (worst.get(piece.id)?.stress ?? 0)) continue;
+    const { section } = model.members[cut.member]!;
     const { facts } = material;
+    const hole = holes.find(
+      (h) => h.piece === piece.id && length(subtract(h.at, cut.at)) < h.diameter + deepest(section),
+    );
+    const left = hole ? partLeft(section, hole.diameter) : 1;
+    const stress = ((bump * skinStress(cut, section).vonMises) / left) * (hole && !facts.ductile ? PEAK : 1);
+    if (stress <= (worst.get(piece.id)?.stress ?? 0)) continue;
     const isPrint = isLayered(piece);
     const strength = sureStrength(facts) * (isPrint ? facts.across : 1);
     worst.set(piece.id, {
@@ -198,15 +213,18 @@ function strainsOf({ model, memberOf }: RigFrame, { through }: FrameAnswer, bump
       wanted: isPrint ? 4 : facts.ductile && piece.flats[0]!.look === 'steel' ? 2 : 3,
       material: material.name,
       acrossLayers: isPrint,
+      hole: hole?.diameter ?? null,
     });
   }
   return [...worst.values()].sort((a, b) => a.reserve / a.wanted - b.reserve / b.wanted);
 }
+const deepest = ({ halfWidth, halfHeight }: Section): number => Math.max(halfWidth, halfHeight);
+
+/** What a hole through it leaves of a section's bending: of a bar its broad side less the hole; of a tube, where the walls it goes through are strained most. */
+const partLeft = (section: Section, hole: number): number =>
+  Math.max(0.1, section.round ? 1 - (4 * hole) / (2 * Math.PI * section.halfWidth) : 1 - hole / (2 * deepest(section)));
 
 const isLayered = ({ material }: StrengthPiece): boolean => /print/.test(material?.name ?? '');
-
-/** Camera screw snug, N; on a ring of some 30 mm its face opens at M0 = F (ro² + ri²)/(4 ro). */
-const CAMERA_SCREW = { force: 600, outer: 0.015, inner: 0.0035 };
 
 function carriedBy({ model, links }: RigFrame, { at }: FrameAnswer, bump: number): readonly Carried[] {
   return model.links
@@ -230,7 +248,7 @@ function carriedBy({ model, links }: RigFrame, { at }: FrameAnswer, bump: number
         link.axes[axis]!.reduce((s, x, j) => s + x * (to[k][j]! - from[k][j]!), 0);
       const sized = (k: 'shift' | 'rotation', first: number): number =>
         bump * Math.hypot(...[0, 1, 2].map((a) => link.stiffness[first + a]! * own(k, a)));
-      const { force, outer, inner } = CAMERA_SCREW;
+      const holds = joinHolds(join);
       return [
         {
           id: link.id,
@@ -239,13 +257,16 @@ function carriedBy({ model, links }: RigFrame, { at }: FrameAnswer, bump: number
           at: link.at,
           force: sized('shift', 0),
           moment: sized('rotation', 3),
-          holds: join.kind === 'cameraScrew' ? (force * (outer ** 2 + inner ** 2)) / (4 * outer) : null,
-          source: stiffness.source,
+          kind: join.kind,
+          holds: holds?.moment ?? null,
+          source: holds?.source ?? stiffness.source,
         },
       ];
     })
-    .sort((a, b) => b.moment - a.moment);
+    .sort((a, b) => share(b) - share(a) || b.moment - a.moment);
 }
+/** Of what it holds; what is not known comes last. */
+const share = ({ moment, holds }: Carried): number => (holds === null ? 0 : moment / holds);
 
 type Share = LivesIn & { readonly damping: number };
 

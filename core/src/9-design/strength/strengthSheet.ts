@@ -201,18 +201,23 @@ function strained(s: Strain, bump: number): StrengthWord {
     title: breaks
       ? say`${s.name} would give way in a bump.`
       : say`${s.name} bears ${figure('count', s.reserve, 1)} such bumps; it should bear ${figure('count', s.wanted)}.`,
-    why: say`Bumped to ${figure('count', bump)} times its weight it is strained to ${figure('stress', s.stress)}; ${s.material} surely bears ${figure('stress', s.strength)}${s.acrossLayers ? ' across its layers' : ''}.`,
+    why: say`Bumped to ${figure('count', bump)} times its weight it is strained to ${figure('stress', s.stress)}; ${s.material} surely bears ${figure('stress', s.strength)}${s.acrossLayers ? ' across its layers' : ''}.${s.hole === null ? '' : ' It is weakest at a hole.'}`,
     toDo: say`Thicker stock, a shorter reach, or less weight on its end: see below what each change buys.`,
   };
 }
 
-const opens = (c: Carried, bump: number): StrengthWord => ({
-  severity: c.moment > c.holds! ? 'mend' : 'note',
-  about: c.pieces[1],
-  title: say`A bump may turn the camera on its screw.`,
-  why: say`At ${figure('count', bump)} times its weight ${c.name} carries ${figure('torque', c.moment)}; snug, its faces part at ${figure('torque', c.holds!)}.`,
-  toDo: say`Bring the camera’s middle over its screw, use a plate with a second screw or a pin, and tighten before each take.`,
-});
+const opens = (c: Carried, bump: number): StrengthWord => {
+  const isCamera = c.kind === 'cameraScrew';
+  return {
+    severity: c.moment > c.holds! ? 'mend' : 'note',
+    about: c.pieces[1],
+    title: isCamera ? say`A bump may turn the camera on its screw.` : say`A bump may work ${c.name} loose.`,
+    why: say`At ${figure('count', bump)} times its weight ${c.name} carries ${figure('torque', c.moment)}; its faces part, or it slips, at ${figure('torque', c.holds!)} (${c.source}).`,
+    toDo: isCamera
+      ? say`Bring the camera’s middle over its screw, use a plate with a second screw or a pin, and tighten before each take.`
+      : say`A second screw beside it, a thicker one, or less weight beyond it; see that it is tight before each take.`,
+  };
+};
 
 const sags = ({ down, turn }: { down: number; turn: number }): StrengthWord => ({
   severity: 'note',
