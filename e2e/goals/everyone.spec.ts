@@ -13,7 +13,7 @@ for (const demo of [true, false]) {
       { scheme: 'light', width: 390 },
     ] as const) {
       test(`axe finds nothing on any view, ${scheme}, ${width} wide`, async ({ bench: page, server }) => {
-        test.setTimeout(240_000);
+        test.setTimeout(420_000);
         await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
         await page.setViewportSize({ width, height: 844 });
         const found: string[] = [];
