@@ -1,20 +1,8 @@
 /** The balance bench's heavy work: the swing beside a general rigid-body engine, the solver beside trying all and an integer-programming solver, builds by chance. */
 import RAPIER from '@dimforge/rapier3d-compat';
 import highsLoader from 'highs';
-import {
-  addSums,
-  energyAt,
-  quaternionOf,
-  rotationAbout,
-  rotationOf,
-  SAMPLE,
-  solveTrim,
-  sumsAbout,
-  swing,
-  turnFromUp,
-  type PanRig,
-  type TrimProblem,
-} from '@tide-pebble/core';
+import { addSums, quaternionOf, rotationAbout, rotationOf, type PanRig } from '@tide-pebble/core';
+import { energyAt, SAMPLE, solveTrim, sumsAbout, swing, turnFromUp, type TrimProblem } from '@tide-pebble/core/bench';
 import { accuracyOf, type AccuracyInput } from '@tide-pebble/core/making';
 import { bigTrim } from '../core/src/testing/bigTrim';
 

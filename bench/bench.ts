@@ -14,12 +14,12 @@ import {
   parseRigFile,
   placedPieces,
   quickPairs,
-  startRig,
   sumsOf,
   USUAL_HANDS,
   workpiece,
   type Rig,
 } from '@tide-pebble/core';
+import { startRig } from '@tide-pebble/core/bench';
 import { coverageOf } from '@tide-pebble/core/measuring';
 import { STATED_FAMILIES } from '../core/src/2-frame/families';
 import { familyInput } from '../core/src/2-frame/family';

@@ -6,8 +6,9 @@ export default defineConfig({
   workers: 2,
   // What fails once is a fault: of the program, or of a test that asks before it waits.
   retries: 0,
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  // Of a machine that others slow down by four.
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   reporter: [['list'], ['json', { outputFile: '../test-results/e2e.json' }]],
   outputDir: '../test-results/e2e',
   use: {

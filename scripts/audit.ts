@@ -26,7 +26,6 @@ import {
   render,
   sizeLike,
   THREADS,
-  trimExplained,
   upperFace,
   USUAL_HANDS,
   withEdit,
@@ -42,6 +41,7 @@ import {
   type RigDocument,
   type Workpiece,
 } from '@tide-pebble/core';
+import { trimExplained } from '@tide-pebble/core/bench';
 import fc from 'fast-check';
 import { wholeOf } from '@tide-pebble/core/making';
 import type { Whole } from '@tide-pebble/core';

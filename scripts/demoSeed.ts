@@ -5,8 +5,6 @@ import {
   placeLoad,
   workpiece,
   judged,
-  trim,
-  startRig,
   USUAL_HANDS,
   type KitItem,
   type Loadout,
@@ -15,6 +13,8 @@ import {
   type LogEntry,
   type BinItem,
 } from '@tide-pebble/core';
+import { startRig } from '@tide-pebble/core/bench';
+import { trim } from '@tide-pebble/core/bench';
 import { weighedAs, withMeasurement } from '@tide-pebble/core/measuring';
 
 const plain = (item: Omit<KitItem, 'mountPoints'> & Partial<Pick<KitItem, 'mountPoints'>>): KitItem => ({

@@ -44,6 +44,20 @@ const FOLDERS = [
     what: 'checks of the balance',
   },
   {
+    path: 'core/src/4-strength/cases',
+    list: 'STRENGTH_CASES',
+    type: 'StrengthCase',
+    from: '../strengthCase',
+    what: 'things done to a rig that it has to bear',
+  },
+  {
+    path: 'core/src/9-design/strength/changes',
+    list: 'STIFFENERS',
+    type: 'Stiffener',
+    from: '../stiffener',
+    what: 'kinds of change that may stiffen a rig',
+  },
+  {
     path: 'core/src/6-build/steps',
     list: 'STEP_MAKERS',
     type: 'StepMaker',

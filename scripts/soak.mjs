@@ -1,4 +1,4 @@
-// npm run soak -- kills|fuzz|windows|day [--runs N]: the long runs, each on its own; short where N is left out.
+// npm run soak -- kills|fuzz|windows|day [--runs N] or families: the long runs, each on its own; short where N is left out.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { build } from './build.mjs';
@@ -6,17 +6,18 @@ import { ensurePackages, quit, root } from './setup.mjs';
 
 const SOAKS = { kills: 1000, fuzz: 100_000, windows: 100_000, day: 24 };
 const [name, ...rest] = process.argv.slice(2);
-if (!(name in SOAKS))
+if (!(name in SOAKS) && name !== 'families')
   quit(
-    `Say which: ${Object.entries(SOAKS)
+    `Say which: families, ${Object.entries(SOAKS)
       .map(([n, full]) => `${n} (in full: --runs ${full})`)
       .join(', ')}.`,
   );
 ensurePackages();
 await build();
-process.exit(
-  spawnSync(process.execPath, ['--import', 'tsx', join('e2e/soak', `${name}.ts`), ...rest], {
-    cwd: root,
-    stdio: 'inherit',
-  }).status ?? 1,
-);
+// Every family with every load, through the whole interface: the tests do each with one.
+const [command, env] =
+  name === 'families'
+    ? [['npx', 'playwright', 'test', '-c', 'e2e/playwright.config.ts', 'start-each-family'], { EVERY_LOAD: '1' }]
+    : [[process.execPath, '--import', 'tsx', join('e2e/soak', `${name}.ts`), ...rest], {}];
+const [program, ...args] = command;
+process.exit(spawnSync(program, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }).status ?? 1);

@@ -1,15 +1,7 @@
 /** Command line: reads a rig file and prints how to balance it as JSON, the same set-up the Balance stage finds. */
 import { parseArgs } from 'node:util';
-import {
-  binItem,
-  METRIC,
-  render,
-  trimExplained,
-  wants as wantsSchema,
-  workpiece,
-  type Aim,
-  type BinItem,
-} from '@tide-pebble/core';
+import { binItem, METRIC, render, wants as wantsSchema, workpiece, type BinItem } from '@tide-pebble/core';
+import { trimExplained, type Aim } from '@tide-pebble/core/bench';
 import { loadoutNamed } from '@tide-pebble/core/making';
 import { fail, readRigFile } from './rigFileArgument';
 

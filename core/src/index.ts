@@ -7,7 +7,6 @@ export * from './3-balance';
 export * from './contract';
 export { judged, workpiece, type Judged, type Workpiece, type WorkpieceOutcome } from './9-design/derive';
 export { mayOffer, tried, type Tried, type TriedOn } from './9-design/tried';
-export { holdPlaces, startRig, type HoldPlace, type Start } from './9-design/startRig';
 export { asSet } from './9-design/takenOver';
 export { fastenersCounted } from './9-design/fastenersCounted';
 export { wantsFor } from './9-design/wantsFor';

@@ -4,6 +4,7 @@ export { strengthReport, USUAL_BUMP, type StrengthReport } from './9-design/stre
 export {
   strengthSheet,
   SURE,
+  type ShakenTold,
   type ShownMode,
   type StrengthSheet,
   type StrengthSheetOutcome,
@@ -11,6 +12,9 @@ export {
 } from './9-design/strength/strengthSheet';
 export {
   stiffenings,
+  stiffestWithin,
+  type Spend,
+  type Stiffest,
   type StiffenInput,
   type Stiffened,
   type Stiffening,

@@ -206,7 +206,6 @@ test('two set-ups through the lens: played, scrubbed, compared with figures, and
 test('whatever bears it swings beside the bare camera: a joint, a wrist, a shoulder, axes inside axes; a pole says where it is judged', async ({
   bench,
 }) => {
-  test.setTimeout(120_000);
   const seen = async (row: string): Promise<readonly number[]> =>
     (
       await bench

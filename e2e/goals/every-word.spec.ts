@@ -1,5 +1,6 @@
 /** Every view of every family's rig, as shipped and as started, read word by word: nothing a maker could not take for a figure or a name. */
-import { FAMILIES, familyById, startRig, type KitItem, type Loadout, type RigDocument } from '@tide-pebble/core';
+import { FAMILIES, familyById, type KitItem, type Loadout, type RigDocument } from '@tide-pebble/core';
+import { startRig } from '@tide-pebble/core/bench';
 import type { Page } from '@playwright/test';
 import { expect, OF_WHAT_HANGS, test } from '../support/bench';
 

@@ -79,7 +79,6 @@ async function weighAndBalance(page: Page, { name, kind, grams, size, centre }: 
 test('weigh, balance two ways, build four loadouts, read the travel, and find the same elsewhere', async ({
   bench: page,
 }) => {
-  test.setTimeout(180_000);
   await goTo(page, 'Load');
   for (const [i, thing] of THINGS.entries())
     await test.step(`measure ${thing.name}`, () => weighAndBalance(page, thing, i + 1));

@@ -62,7 +62,6 @@ const said = async (page: Page): Promise<string> => (await page.locator('main').
 test.describe.configure({ mode: 'parallel' });
 for (const family of FAMILIES) {
   test(`a whole job: ${family}`, async ({ bench: page }) => {
-    test.setTimeout(120_000);
     const wrong: string[] = [];
     const read = async (where: string): Promise<void> => {
       const text = await said(page);

@@ -1,17 +1,14 @@
+import { sumsOf, type FlatBody, type Sums, type Vec3 } from '@tide-pebble/core';
 import {
   dropCondition,
   dropOfSums,
   levelCondition,
   solveTrim,
-  sumsOf,
   uprightCondition,
   type Condition,
-  type FlatBody,
   type Found,
-  type Sums,
   type TrimProblem,
-  type Vec3,
-} from '@tide-pebble/core';
+} from '@tide-pebble/core/bench';
 import { bodiesOf, sumsOfBodies, type CaseKind, type Given } from '../physicsCase';
 
 /** A slide that levels does so exactly; this is what is left to rounding, rad. */

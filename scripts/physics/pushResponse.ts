@@ -1,4 +1,5 @@
-import { firstAcceleration, rotationOf, SAMPLE, swing, type HandMotion, type PanRig } from '@tide-pebble/core';
+import { rotationOf, type PanRig } from '@tide-pebble/core';
+import { firstAcceleration, SAMPLE, swing, type HandMotion } from '@tide-pebble/core/bench';
 import type { CaseKind, Given } from '../physicsCase';
 
 /** The extremes are read off samples this close, s. */

@@ -47,7 +47,18 @@ export type Change =
         readonly washerRadius: number;
       };
     }
-  | { readonly kind: 'mount'; readonly id: string; readonly into: string };
+  | { readonly kind: 'mount'; readonly id: string; readonly into: string }
+  /** A flat bar bolted between two corners of a body, its id and its stock's in the stock list. */
+  | {
+      readonly kind: 'brace';
+      readonly id: string;
+      readonly body: string;
+      readonly from: string;
+      readonly to: string;
+      readonly stock: string;
+    }
+  /** How a fitting's pipes are kept in it. */
+  | { readonly kind: 'hold'; readonly id: string; readonly hold: 'glued' | 'soldered' | 'pinned' };
 
 export interface Fix {
   readonly label: Phrase;

@@ -64,9 +64,11 @@ export { breakDown, fitsBag } from './fittings/breakDown';
 
 export { CARRIES, MOVES, optionsOf, type Suitability } from './family';
 export { pinPlay } from './clearances/pinPlay';
+export { playsOf, type Play } from './clearances/plays';
 export { mountedAt, upperFace } from './edits/mountOn';
 export { partCopied } from './edits/placePart';
 export { braceBetween, cornersFor } from './edits/braceBetween';
+export { otherStock } from './members/otherStock';
 export { snapOf } from './edits/snapOf';
 export { freed, withEdit, withoutWeight } from './edits/withEdit';
 export { BORROWED } from './parts/borrowed';

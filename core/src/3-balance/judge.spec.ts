@@ -1,7 +1,8 @@
 import { METRIC, render } from '../0-base';
 import type { Change, Judgement } from '../0-base';
 import { assemble, USUAL_HANDS, type Assembly } from '../2-frame';
-import { evaluate, judge, trim } from '.';
+import { evaluate, judge } from '.';
+import { trim } from './bench';
 import { BALANCE_CHECKS } from './checks';
 import { balanceContext, figuresOf, camera, loadout, bentBar, bentBarAssembly, plainRig, wants } from '../testing/rigs';
 import { placeLoad } from '../1-load';

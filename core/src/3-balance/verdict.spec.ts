@@ -5,7 +5,8 @@ import { assemble, type Assembly } from '../2-frame';
 import { balanceContext, bentBarAssembly, camera, kit, lens, loadout, wants, bentBar } from '../testing/rigs';
 import { holds } from '../testing/holds';
 import { USUAL_HANDS } from '../2-frame';
-import { evaluate, likelyOf, quickBalance, spreadOnBench, spreadWords, trim, verdictOf, type Evaluation } from '.';
+import { evaluate, likelyOf, quickBalance, spreadOnBench, spreadWords, verdictOf, type Evaluation } from '.';
+import { trim } from './bench';
 
 /** The demo's bent bar with the camera's centre known to so many millimetres, trimmed. */
 function trimmed(

@@ -48,15 +48,21 @@ export {
 export { footfall } from './answer/footfall';
 // a rig
 export { rigFrame, type RigFrame, type RigFrameInput, type RigFrameOutcome } from './rig/rigFrame';
+export type { StrengthCase } from './strengthCase';
+export { strainedShare, type Carried, type Nearest } from './rig/carriedBy';
+export type { LivesIn } from './rig/energyShares';
+export { rattledTurn, type Rattle } from './rig/rattles';
+export type { Shake, Shakes } from './rig/shakes';
+export type { Strain } from './rig/strains';
+export type { CaseTold } from './rig/underCases';
+export { FALL_FROM_TABLE, type FirstToBreak } from './rig/firstToBreak';
+export type { Crept, Softening } from './rig/creep';
 export {
   FELT_BELOW,
   FIRM_ABOVE,
   strengthOf,
-  type Carried,
-  type LivesIn,
   type RigMode,
   type RigStrength,
-  type Strain,
   type StrengthInput,
   type StrengthOutcome,
 } from './rig/strengthOf';

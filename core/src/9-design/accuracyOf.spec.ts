@@ -1,6 +1,6 @@
 import { evenDraws, normalDraws } from '../0-base';
 import { changedDesign, familyById } from '../2-frame';
-import { trim } from '../3-balance';
+import { trim } from '../3-balance/bench';
 import { accuracyOf, type AccuracyInput } from './accuracyOf';
 import { workpiece } from './derive';
 import { startRig } from './startRig';

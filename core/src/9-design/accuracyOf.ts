@@ -9,24 +9,22 @@ import {
   type AdjusterValues,
   type Assembly,
 } from '../2-frame';
+import { axesIn, supportOf, type AxisReading } from '../3-balance';
 import {
   accuracy,
   aboutSupport,
-  axesIn,
   mendedBySlides,
   mendedOnAxes,
   riding,
   sumsAbout,
-  supportOf,
   withCounts,
   trimProblem,
   wantedOf,
   type Accuracy,
   type AxisOffsets,
-  type AxisReading,
   type ConditionId,
   type Unsure,
-} from '../3-balance';
+} from '../3-balance/bench';
 import { workpiece, type Workpiece } from './derive';
 import type { KitItem, Loadout, RigDocument } from '../model';
 

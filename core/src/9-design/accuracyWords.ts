@@ -1,6 +1,6 @@
 /** What must be accurate, in words. */
 import { figure, type Figure, type Phrase } from '../0-base';
-import { WANT_WORDS, type Accuracy, type Leeway } from '../3-balance';
+import { WANT_WORDS, type Accuracy, type Leeway } from '../3-balance/bench';
 import type { AccuracyOutcome } from './accuracyOf';
 
 /** Spreads that go into the tighter side: fewer ask for care, or an eye on it. */

@@ -1,7 +1,8 @@
 /** Which family for these shots and this load: each sized to it, figured out, and ranked with its reasons. */
 import { figure, say, type Gauge, type Phrase } from '../0-base';
 import { FAMILIES, breakDown, type Family, type Suitability } from '../2-frame';
-import { leadingWay, MOTIONS, seenIn, type Endurance, type Seen, type Verdict } from '../3-balance';
+import { leadingWay, type Endurance, type Verdict } from '../3-balance';
+import { MOTIONS, seenIn, type Seen } from '../3-balance/bench';
 import { judged, workpiece } from './derive';
 import type { Hands, KitItem, Loadout, Wants } from '../model';
 import { startRig, type Start } from './startRig';

@@ -14,7 +14,7 @@ import {
   type QuantityKind,
   type Vec3,
 } from '../0-base';
-import { trim } from '../3-balance';
+import { trim } from '../3-balance/bench';
 import { judged, type Workpiece } from './derive';
 import { judgedWith, tried, type Tried, type TriedOn } from './tried';
 

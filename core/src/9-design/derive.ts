@@ -79,7 +79,7 @@ export function workpiece(
   // Looked at one by one by what is drawn after the figures: made when first asked for.
   const quick = once(() => quickBalance(assembly));
   const advice = once(() => [
-    ...designAdvice(designed).map((f) => ({ ...f, stage: 'frame' as const })),
+    ...designAdvice(designed),
     ...(loadout ? loadFindings(loadout, kit) : []),
     ...(loadout ? placesMissing(rig, loadout, kit) : []),
   ]);
@@ -158,31 +158,40 @@ function instead(rig: Rig, { connection, name, move }: ConnectionFault): Finding
     : [];
 }
 
-function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Finding[] {
+function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Judgement[] {
   const { family, input, rig, outOfRange, unapplied, loose } = designed;
+  const stage = 'frame';
   const kindOf = (id: string): 'length' | 'angle' => family?.dimensions.find((d) => d.id === id)?.kind ?? 'length';
   return [
-    ...(family && input ? family.advise(input, rig) : []),
-    ...loose.map((fault): Finding => ({
-      code: 'connectionLoose',
-      severity: 'mend',
-      about: fault.about,
-      place: fault.connection,
-      figure: null,
-      limit: null,
-      title: say`The ${fault.name} does not hold as it is drawn.`,
-      why: fault.reason,
-      toDo: say`Move its pieces together, or change what it passes.`,
-      leavesOut: true,
-      fixes: instead(rig, fault),
-    })),
-    ...outOfRange.map((fault): Finding => {
+    ...(family && input ? family.advise(input, rig) : []).map((f) => ({ ...f, stage }) as const),
+    ...loose.map((fault): Judgement => {
+      // Every thread is tried: a search over hundreds of rigs only counts the findings.
+      const fixes = once(() => instead(rig, fault));
+      return {
+        stage,
+        code: 'connectionLoose',
+        severity: 'mend',
+        about: fault.about,
+        place: fault.connection,
+        figure: null,
+        limit: null,
+        title: say`The ${fault.name} does not hold as it is drawn.`,
+        why: fault.reason,
+        toDo: say`Move its pieces together, or change what it passes.`,
+        leavesOut: true,
+        get fixes() {
+          return fixes();
+        },
+      };
+    }),
+    ...outOfRange.map((fault): Judgement => {
       const [least, most] = fault.range.map((v) => figure(kindOf(fault.id), v)) as [
         ReturnType<typeof figure>,
         ReturnType<typeof figure>,
       ];
       const nearest = Math.min(fault.range[1], Math.max(fault.range[0], fault.value));
       return {
+        stage,
         code: 'dimensionOutOfRange',
         severity: 'stop',
         about: fault.id,
@@ -199,7 +208,8 @@ function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Fi
         ],
       };
     }),
-    ...unapplied.map((edit): Finding => ({
+    ...unapplied.map((edit): Judgement => ({
+      stage,
       code: 'editWithoutTarget',
       severity: 'note',
       about: 'rig',

@@ -1,7 +1,8 @@
 import * as fc from 'fast-check';
 import { DEGREE, METRIC, render, STANDARD_GRAVITY } from '../0-base';
 import { familyById, handMargins } from '../2-frame';
-import { ALL_DAY, evaluate, markFromEnd, readoutsOf, trim } from '../3-balance';
+import { ALL_DAY, evaluate, markFromEnd, readoutsOf } from '../3-balance';
+import { trim } from '../3-balance/bench';
 import type { BalanceContext } from '../3-balance';
 import type { Wants } from '../model';
 import { holds } from '../testing/holds';

@@ -2,7 +2,8 @@
 import * as fc from 'fast-check';
 import { length, subtract, type Vec3 } from '../0-base';
 import { bodiesBeyond, changedDesign, connectionsOf, familyById, outriggerId } from '../2-frame';
-import { evaluate, panPlans, panRigOf, steadyPan, type Evaluation, type PanPlan } from '../3-balance';
+import { evaluate, steadyPan, type Evaluation } from '../3-balance';
+import { panPlans, panRigOf, type PanPlan } from '../3-balance/bench';
 import { judged, workpiece } from './derive';
 import type { Design, Edit, Part } from '../model';
 import { startRig } from './startRig';

@@ -1,6 +1,6 @@
 import { familyById, designRig, keptAs, washerName } from '../2-frame';
 import { METRIC, render } from '../0-base';
-import { trim, tradeCurve, trimExplained } from '../3-balance';
+import { trim, tradeCurve, trimExplained } from '../3-balance/bench';
 import type { KitItem } from '../model';
 import { movesBetween, setUpsFor } from './setUpsFor';
 import { startRig } from './startRig';

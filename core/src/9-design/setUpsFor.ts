@@ -1,7 +1,8 @@
 /** One rig, every loadout: the set-up of each, and what is moved from one to the next in the field. */
 import type { Adjuster, BinItem, KitItem, Loadout, RigDocument, SetUp } from '../model';
 import { valuesInOrder, type AdjusterValues, type Assembly } from '../2-frame';
-import { countsIn, isCount, setToZero, trim, withKept, type ConditionId, type TrimOutcome } from '../3-balance';
+import { setToZero } from '../3-balance';
+import { countsIn, isCount, trim, withKept, type ConditionId, type TrimOutcome } from '../3-balance/bench';
 import { workpiece } from './derive';
 
 export interface SetUpRow {

@@ -3,9 +3,11 @@
  * them together, let every loadout be balanced with the fewest faults; slides and washers free for each.
  */
 import { changedDesign, type AdjusterValues, type ChoiceSpec, type DimensionSpec } from '../2-frame';
-import { ALL_DAY, evaluate, trim, wayOfRig } from '../3-balance';
+import { ALL_DAY, evaluate, wayOfRig } from '../3-balance';
+import { trim } from '../3-balance/bench';
 import { figure, type Change, type Phrase } from '../0-base';
-import { judged, workpiece, type Workpiece } from './derive';
+import type { Loadout } from '../model';
+import { judged, workpiece, type Designed, type Workpiece } from './derive';
 import type { SetUpsInput } from './setUpsFor';
 
 /** One size or choice of the family, as it would be and as it is. */
@@ -53,30 +55,36 @@ export function sizesForAll(
   { rig, loadouts, kit, setups, bin }: SetUpsInput,
   tell: (part: number) => void = () => undefined,
 ): SizesForAll {
-  const score = (changes: readonly Change[]): Score => {
-    const design = changes.length === 0 ? rig.design : changedDesign(rig.design, changes, () => 'try');
-    return loadouts.reduce<Score>(
-      (sum, loadout) => {
-        const made = workpiece({ ...rig, design }, loadout, kit, bin);
-        if (!made.ok) return { ...sum, broken: sum.broken + 1 };
-        const held = setups.find((s) => s.rig === rig.id && s.loadout === loadout.id)?.values ?? {};
-        const outcome = trim(made.work.assembly, held, rig.wants);
-        const set = outcome.kind === 'solved' || outcome.kind === 'axesSet' ? { ...held, ...outcome.values } : null;
-        const { findings } = judged(made.work, set ?? held, rig.wants);
-        const faults = sum.faults + findings.filter((f) => f.severity === 'stop' || f.severity === 'mend').length;
-        return set && (outcome.kind === 'axesSet' || hardlyTips(made.work, set))
-          ? {
-              ...sum,
-              served: sum.served + 1,
-              faults,
-              added: sum.added + (outcome.kind === 'solved' ? outcome.addedMass : 0),
-            }
-          : { ...sum, faults };
-      },
-      { broken: 0, served: 0, faults: 0, added: 0 },
-    );
+  const scoreOne = (design: Designed['design'], loadout: Loadout): Score => {
+    const made = workpiece({ ...rig, design }, loadout, kit, bin);
+    if (!made.ok) return { broken: 1, served: 0, faults: 0, added: 0 };
+    const held = setups.find((s) => s.rig === rig.id && s.loadout === loadout.id)?.values ?? {};
+    const outcome = trim(made.work.assembly, held, rig.wants);
+    const set = outcome.kind === 'solved' || outcome.kind === 'axesSet' ? { ...held, ...outcome.values } : null;
+    const { findings } = judged(made.work, set ?? held, rig.wants);
+    const faults = findings.filter((f) => f.severity === 'stop' || f.severity === 'mend').length;
+    return set && (outcome.kind === 'axesSet' || hardlyTips(made.work, set))
+      ? { broken: 0, served: 1, faults, added: outcome.kind === 'solved' ? outcome.addedMass : 0 }
+      : { broken: 0, served: 0, faults, added: 0 };
   };
-  const now = score([]);
+  /** Null as soon as it can no longer be better than what it has to beat, whatever the loadouts left may bring. */
+  const score = (changes: readonly Change[], toBeat: Score | null): Score | null => {
+    const design = changes.length === 0 ? rig.design : changedDesign(rig.design, changes, () => 'try');
+    let sum: Score = { broken: 0, served: 0, faults: 0, added: 0 };
+    for (const [k, loadout] of loadouts.entries()) {
+      const one = scoreOne(design, loadout);
+      sum = {
+        broken: sum.broken + one.broken,
+        served: sum.served + one.served,
+        faults: sum.faults + one.faults,
+        added: sum.added + one.added,
+      };
+      const left = loadouts.length - 1 - k;
+      if (toBeat && byScore({ ...sum, served: sum.served + left }, toBeat) > 0) return null;
+    }
+    return sum;
+  };
+  const now = score([], null)!;
   const made = workpiece(rig, loadouts[0] ?? null, kit);
   const { family, input } = made.ok ? made.work : { family: null, input: null };
   const dimensions = family && input ? family.dimensions.filter((d) => !d.given) : [];
@@ -84,11 +92,15 @@ export function sizesForAll(
   const steps = (dimensions.length + choices.length) * (1 + BEST_TO_PAIR);
   let done = 0;
 
-  /** Of each size and choice the best, with what is changed already. */
-  const bestOfEach = (held: readonly Resize[], places: number): readonly SizeForAll[] => {
-    const at = (size: Resize): SizeForAll => {
+  /** Of each size and choice the best, with what is changed already; of those alone that could beat `toBeat`, where it is given. */
+  const bestOfEach = (held: readonly Resize[], places: number, toBeat: Score | null): readonly SizeForAll[] => {
+    const at: Try = (size, best) => {
       const sizes = [...held, size];
-      return { sizes, ...score(sizes.map((s) => s.change)) };
+      const found = score(
+        sizes.map((s) => s.change),
+        best ?? toBeat,
+      );
+      return found && { sizes, ...found };
     };
     const choicesWith = (changed: readonly Resize[]): Readonly<Record<string, string>> => ({
       ...input!.choices,
@@ -114,14 +126,14 @@ export function sizesForAll(
     ];
   };
 
-  const singles = [...bestOfEach([], PLACES)].sort(byBest);
+  const singles = [...bestOfEach([], PLACES, null)].sort(byBest);
   const better = singles.filter((s) => isWorth(s, now));
   const best = better[0] ?? now;
   // Two together are asked only where one does not serve all of them without a fault.
   const pairs =
     best.served === loadouts.length && best.faults === 0
       ? []
-      : singles.slice(0, BEST_TO_PAIR).flatMap((s) => bestOfEach(s.sizes, PLACES_OF_TWO));
+      : singles.slice(0, BEST_TO_PAIR).flatMap((s) => bestOfEach(s.sizes, PLACES_OF_TWO, best));
   const told = [...better, ...pairs.filter((p) => isWorth(p, now) && isWorth(p, best))].sort(byBest);
   const key = ({ sizes }: SizeForAll): string =>
     sizes
@@ -135,56 +147,56 @@ export function sizesForAll(
   };
 }
 
-function bestOption(c: ChoiceSpec, now: string, at: (size: Resize) => SizeForAll): SizeForAll | null {
+/** What it scores, or null where it is certainly no better than the best so far. */
+type Try = (size: Resize, best: SizeForAll | null) => SizeForAll | null;
+const theBetter = (tried: SizeForAll | null, best: SizeForAll | null): SizeForAll | null =>
+  tried && (!best || byBest(tried, best) < 0) ? tried : best;
+
+function bestOption(c: ChoiceSpec, now: string, at: Try): SizeForAll | null {
   const place = (id: string): number => c.options.findIndex((o) => o.id === id);
   const nameOf = (id: string): string => c.options[place(id)]?.name ?? id;
-  const all = c.options
+  return c.options
     .filter((o) => o.id !== now)
-    .map((o) =>
-      at({
+    .reduce<SizeForAll | null>((best, o) => {
+      const size: Resize = {
         change: { kind: 'choice', id: c.id, value: o.id },
         name: c.name,
         to: [o.name],
         from: [nameOf(now)],
         away: Math.abs(place(o.id) - place(now)) / c.options.length,
-      }),
-    );
-  return all.sort(byBest)[0] ?? null;
+      };
+      return theBetter(at(size, best), best);
+    }, null);
 }
 
-function bestSize(
-  d: DimensionSpec,
-  now: number,
-  whole: number,
-  places: number,
-  at: (size: Resize) => SizeForAll,
-): SizeForAll {
+function bestSize(d: DimensionSpec, now: number, whole: number, places: number, at: Try): SizeForAll | null {
   const [least, most] = d.range;
-  const one = (value: number): { readonly value: number; readonly plan: SizeForAll } => {
+  let best: { readonly value: number; readonly plan: SizeForAll } | null = null;
+  const look = (value: number): void => {
     const steps = Math.min(
       Math.floor(most / whole + 1e-9),
       Math.max(Math.ceil(least / whole - 1e-9), Math.round(value / whole)),
     );
     const to = Number((steps * whole).toPrecision(10));
-    const plan = at({
+    const size: Resize = {
       change: { kind: 'dimension', id: d.id, value: to },
       name: d.name,
       to: [figure(d.kind, to)],
       from: [figure(d.kind, now)],
       away: Math.abs(to - now) / (most - least),
-    });
-    return { value: to, plan };
+    };
+    const tried = at(size, best?.plan ?? null);
+    if (tried && theBetter(tried, best?.plan ?? null) === tried) best = { value: to, plan: tried };
   };
   const stride = (most - least) / (places - 1);
-  let best = Array.from({ length: places }, (_, k) => one(least + k * stride)).reduce((a, b) =>
-    byBest(b.plan, a.plan) < 0 ? b : a,
-  );
+  for (let k = 0; k < places; k++) look(least + k * stride);
+  const found = (): typeof best => best;
   for (let k = 1; k <= FINER; k++)
     for (const side of [-1, 1]) {
-      const tried = one(best.value + (side * stride) / 2 ** k);
-      if (byBest(tried.plan, best.plan) < 0) best = tried;
+      const from = found();
+      if (from) look(from.value + (side * stride) / 2 ** k);
     }
-  return best.plan;
+  return found()?.plan ?? null;
 }
 
 /** Held in the hands, a loadout is served where nothing tips that would be felt: not wherever the wrist can bear it. */
@@ -201,11 +213,11 @@ const isWorth = (a: Score, b: Score): boolean =>
     (a.served === b.served && (a.faults < b.faults || (a.faults === b.faults && b.added - a.added > WORTH))));
 
 /** Drawable with more; more loadouts; else fewer faults; else fewer washers; else nearer to how it is now. */
-function byBest(a: SizeForAll, b: SizeForAll): number {
+const byBest = (a: SizeForAll, b: SizeForAll): number => byScore(a, b) || awayOf(a) - awayOf(b);
+const awayOf = ({ sizes }: SizeForAll): number => sizes.reduce((s, r) => s + r.away, 0);
+function byScore(a: Score, b: Score): number {
   if (a.broken !== b.broken) return a.broken - b.broken;
   if (a.served !== b.served) return b.served - a.served;
   if (a.faults !== b.faults) return a.faults - b.faults;
-  if (Math.abs(a.added - b.added) > 1e-6) return a.added - b.added;
-  return awayOf(a) - awayOf(b);
+  return Math.abs(a.added - b.added) > 1e-6 ? a.added - b.added : 0;
 }
-const awayOf = ({ sizes }: SizeForAll): number => sizes.reduce((s, r) => s + r.away, 0);

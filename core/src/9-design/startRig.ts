@@ -11,7 +11,8 @@ import {
   type Family,
   type Sizing,
 } from '../2-frame';
-import { axesIn, balancedAxes, quickBalance, supportOf, trim } from '../3-balance';
+import { axesIn, balancedAxes, quickBalance, supportOf } from '../3-balance';
+import { trim } from '../3-balance/bench';
 import type { Adjuster, Design, Hands, KitItem, Loadout, Rig, Wants } from '../model';
 
 export interface Start {

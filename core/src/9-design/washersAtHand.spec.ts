@@ -1,7 +1,7 @@
 /** Washers from the bin alone: whatever sets a rig keeps to what there is. */
 import * as fc from 'fast-check';
 import { atHand, familyById, keptAs, washerName, type AdjusterValues, type Assembly } from '../2-frame';
-import { tradeCurve, trim, trimExplained } from '../3-balance';
+import { tradeCurve, trim, trimExplained } from '../3-balance/bench';
 import { missingWashers } from '../3-balance/trim/missingWashers';
 import { workpiece } from './derive';
 import { learnFrom } from './learn/learnFrom';

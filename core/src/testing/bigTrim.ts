@@ -1,5 +1,5 @@
 /** Four bolts of up to forty washers and two slides: 2.8 million ways, the size the solver is measured by. */
-import { dropCondition, levelCondition, uprightCondition, type TrimProblem } from '../3-balance';
+import { dropCondition, levelCondition, uprightCondition, type TrimProblem } from '../3-balance/bench';
 import { sumsOf, type Sums } from '../1-load';
 
 export function bigTrim(): TrimProblem {

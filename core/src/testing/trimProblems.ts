@@ -1,7 +1,7 @@
 /** Problems of the trim made by chance, and answers to them by trying everything. */
 import * as fc from 'fast-check';
 import { sumsOf, type Sums } from '../1-load';
-import type { Found, TrimProblem } from '../3-balance';
+import type { Found, TrimProblem } from '../3-balance/bench';
 import { drop, level, upright, type Condition } from '../3-balance/trim/conditions';
 import { slackOf } from '../3-balance/trim/settle';
 import { solveTrim } from '../3-balance/trim/solveTrim';

@@ -1,6 +1,7 @@
 /** A new rig on the shelf: of a family, sized and set up for a loadout and the maker's hands. */
 import { inject, Injectable } from '@angular/core';
-import { startRig, type Family, type Hands, type KitItem, type Loadout, type RigDocument } from '@tide-pebble/core';
+import { type Family, type Hands, type KitItem, type Loadout, type RigDocument } from '@tide-pebble/core';
+import { startRig } from '@tide-pebble/core/bench';
 import { Documents } from './keeping/documents';
 
 export const USUAL_WANTS: RigDocument['wants'] = {

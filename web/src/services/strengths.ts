@@ -19,8 +19,13 @@ export class Strengths {
   /** What was found when it was last looked at, and on which rig. */
   readonly lastFound$ = this.last.asObservable();
 
-  reckon({ work: { assembly }, values }: Bench, pose: Pose | null, bump: number): Observable<StrengthSheetOutcome> {
-    return this.jobs.run('strength', { assembly, values, pose, bump }).pipe(
+  reckon(
+    { work: { assembly }, values }: Bench,
+    pose: Pose | null,
+    bump: number,
+    shutter: number,
+  ): Observable<StrengthSheetOutcome> {
+    return this.jobs.run('strength', { assembly, values, pose, bump, shutter }).pipe(
       tap((outcome) => {
         const words = outcome.kind === 'told' ? outcome.sheet.words : [outcome.word];
         const faults = words.filter((w) => w.severity === 'stop' || w.severity === 'mend').length;

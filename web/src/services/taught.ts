@@ -1,7 +1,8 @@
 /** What the readings of a rig teach: the one engine behind Learn and the log, so that both name the same suspect and the same next move. */
 import { computed, effect, inject, linkedSignal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { leadingWay, render, trimWords, USUAL_HANDS, type KitItem, type Phrase } from '@tide-pebble/core';
+import { leadingWay, render, USUAL_HANDS, type KitItem, type Phrase } from '@tide-pebble/core';
+import { trimWords } from '@tide-pebble/core/bench';
 import {
   cannotBeWords,
   lessonWords,

@@ -1,4 +1,5 @@
-import { METRIC, render, trimWords } from '@tide-pebble/core';
+import { METRIC, render } from '@tide-pebble/core';
+import { trimWords } from '@tide-pebble/core/bench';
 import type { StockPlan } from '@tide-pebble/core/making';
 import type { Bench } from '../services/workspace';
 import { benchAt, massOf } from '../testing/bench';

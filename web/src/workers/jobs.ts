@@ -2,22 +2,24 @@
 import {
   bodiesBeyond,
   evaluate,
+  type AdjusterValues,
+  type Assembly,
+  type BinItem,
+  type Rig,
+  type Wants,
+} from '@tide-pebble/core';
+import {
   panPlans,
   swing,
   tradeCurve,
   trimExplained,
-  type AdjusterValues,
   type Aim,
-  type Assembly,
-  type BinItem,
   type PanPlan,
-  type Rig,
   type SwingInput,
   type ExplainedTrim,
   type SwingOutcome,
   type TradePoint,
-  type Wants,
-} from '@tide-pebble/core';
+} from '@tide-pebble/core/bench';
 import {
   accuracyOf,
   chooseFamilies,
@@ -43,9 +45,12 @@ import {
 } from '@tide-pebble/core/making';
 import {
   stiffenings,
+  stiffestWithin,
   strengthSheet,
+  type Spend,
   type StiffenInput,
   type Stiffenings,
+  type Stiffest,
   type StrengthInput,
   type StrengthSheetOutcome,
 } from '@tide-pebble/core/strength';
@@ -77,6 +82,11 @@ export interface JobInputs {
   readonly cure: CureInput;
   readonly strength: StrengthInput;
   readonly stiffen: StiffenInput;
+  readonly stiffest: {
+    readonly input: StiffenInput;
+    readonly among: Pick<Stiffenings, 'better'>;
+    readonly most: Spend;
+  };
 }
 export interface JobResults {
   readonly trim: ExplainedTrim;
@@ -94,6 +104,7 @@ export interface JobResults {
   readonly cure: readonly Cure[];
   readonly strength: StrengthSheetOutcome;
   readonly stiffen: Stiffenings | null;
+  readonly stiffest: Stiffest | null;
 }
 export type JobName = keyof JobInputs;
 export type JobRequest<N extends JobName> = JobInputs[N];
@@ -150,6 +161,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return strengthSheet(message.input);
     case 'stiffen':
       return stiffenings(message.input, ofOne);
+    case 'stiffest':
+      return stiffestWithin(message.input.input, message.input.among, message.input.most, ofOne);
     case 'table':
       return readTable(message.input, tell);
   }

@@ -68,6 +68,13 @@ function editOf(change: Change, newId: () => string): readonly Edit[] {
       const stock = stockById(change.stock);
       return stock ? [{ kind: 'restock', id: newId(), target: change.id, stock }] : [];
     }
+    case 'brace': {
+      const stock = stockById(change.stock);
+      const { id: member, body, from, to } = change;
+      return stock ? [{ kind: 'brace', id: newId(), body, member, from, to, stock, folds: false }] : [];
+    }
+    case 'hold':
+      return [{ kind: 'fitting', id: newId(), target: change.id, hold: change.hold }];
     case 'dimension':
     case 'choice':
     case 'adjuster':

@@ -3,10 +3,22 @@
  * another is read from it, bores and holes included. The lattice lies askew to the rig, so that a thin plate seen on its edge is
  * met by its share of lines; what is met by none is narrower than `PITCH` both ways.
  */
-import { alignZ, dot, multiply, subtract, transform, transpose, unit, type Mat3, type Vec3 } from '../../0-base';
+import {
+  addScaled,
+  alignZ,
+  dot,
+  multiply,
+  subtract,
+  transform,
+  transpose,
+  unit,
+  type Mat3,
+  type Vec3,
+} from '../../0-base';
 import { boundingBox, type FlatBody } from '../../1-load';
+import { LineIn } from './lineIn';
 import type { Bored, PieceShape } from './pieceShapes';
-import { spansThrough, throughCylinder, without, type Span } from './spansThrough';
+import { spansThrough, without, type Span } from './spansThrough';
 
 /** From line to line, m. */
 export const PITCH = 0.0018;
@@ -80,13 +92,11 @@ export function columnsOf(pieces: readonly PieceShape[], lattice: Lattice): Colu
   const [cell, piece, from, to]: [number[], number[], number[], number[]] = [[], [], [], []];
   const starts = new Int32Array(pieces.length + 1);
   pieces.forEach((p, i) => {
-    eachLineIn(p, lattice, grid, (at, spans) => {
-      for (let k = 0; k < spans.length; k++) {
-        cell.push(at);
-        piece.push(i);
-        from.push(spans[k]![0]);
-        to.push(spans[k]![1]);
-      }
+    eachLineIn(p, lattice, grid, (at, start, end) => {
+      cell.push(at);
+      piece.push(i);
+      from.push(start);
+      to.push(end);
     });
     starts[i + 1] = cell.length;
   });
@@ -110,7 +120,7 @@ export function columnsOf(pieces: readonly PieceShape[], lattice: Lattice): Colu
     next,
   };
 }
-type Tell = (cell: number, spans: readonly Span[]) => void;
+type Tell = (cell: number, from: number, to: number) => void;
 
 /** Each cell whose line meets the piece, and where. What is neither drilled nor mitred is told body by body. */
 function eachLineIn(shape: PieceShape, lattice: Lattice, grid: Grid, tell: Tell): void {
@@ -121,10 +131,17 @@ function eachLineIn(shape: PieceShape, lattice: Lattice, grid: Grid, tell: Tell)
     return;
   }
   for (const flat of flats) {
+    const area = areaOf(flat, lattice.frame);
+    const line = LineIn.of(flat, lattice.frame);
+    if (line) {
+      walk(grid, area, (cell, u, v) => {
+        if (line.at(u, v)) for (let k = 0; k < line.count; k++) tell(cell, line.from[k]!, line.to[k]!);
+      });
+      continue;
+    }
     const through = lineThrough(flat, lattice.frame, flat.shape);
-    walk(grid, areaOf(flat, lattice.frame), (cell, u, v) => {
-      const spans = through(u, v);
-      if (spans.length > 0) tell(cell, spans);
+    walk(grid, area, (cell, u, v) => {
+      for (const [from, to] of through(u, v)) tell(cell, from, to);
     });
   }
 }
@@ -182,7 +199,7 @@ function tellLinesIn({ flats, holes, mitres }: PieceShape, { axis, frame }: Latt
       if (Math.abs(speed) < 1e-9) left = start < 0 ? NONE : left;
       else left = cutFrom(left, speed > 0 ? [start / speed, Infinity] : [-Infinity, start / speed]);
     }
-    if (left.length > 0) tell(cell, left);
+    for (let k = 0; k < left.length; k++) tell(cell, left[k]![0], left[k]![1]);
   }
   solid.giveBack();
   empty.giveBack();
@@ -258,6 +275,18 @@ function lineThrough(
   frame: Mat3,
   shape = withoutBore(flat.shape),
 ): Through {
+  const line = LineIn.of({ ...flat, shape }, frame);
+  if (line)
+    return (u, v) => {
+      if (!line.at(u, v)) return NONE;
+      const { from, to } = line;
+      return line.count === 1
+        ? [[from[0], to[0]]]
+        : [
+            [from[0], to[0]],
+            [from[1], to[1]],
+          ];
+    };
   const inwards = transpose(flat.rotation);
   const [alongU, alongV, way] = frame.map((row) => transform(inwards, row)) as unknown as [Vec3, Vec3, Vec3];
   const start = transform(inwards, flat.at);
@@ -296,24 +325,8 @@ function boreOf({ shape, at, rotation }: FlatBody): Pick<FlatBody, 'shape' | 'at
 }
 
 function throughHole({ at, way, diameter, depth }: Bored, frame: Mat3): Through {
-  const rotation = alignZ(way);
-  const inwards = transpose(rotation);
-  const [alongU, alongV, along] = frame.map((row) => transform(inwards, row)) as unknown as [Vec3, Vec3, Vec3];
-  const start = transform(inwards, at);
-  const middle = (depth - BEYOND) / 2;
-  return (u, v) => {
-    const span = throughCylinder(
-      [
-        alongU[0] * u + alongV[0] * v - start[0],
-        alongU[1] * u + alongV[1] * v - start[1],
-        alongU[2] * u + alongV[2] * v - start[2] - middle,
-      ],
-      along,
-      diameter / 2,
-      depth + BEYOND,
-    );
-    return span ? [span] : [];
-  };
+  const shape: FlatBody['shape'] = { kind: 'tube', outerRadius: diameter / 2, innerRadius: 0, length: depth + BEYOND };
+  return lineThrough({ shape, at: addScaled(at, unit(way), (depth - BEYOND) / 2), rotation: alignZ(way) }, frame);
 }
 
 function areaOf(flat: Pick<FlatBody, 'shape' | 'at' | 'rotation'>, frame: Mat3): Area {

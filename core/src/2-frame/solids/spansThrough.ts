@@ -59,7 +59,7 @@ function throughBox(point: Vec3, way: Vec3, size: readonly number[]): Span | nul
 }
 
 /** Along z, centred. */
-export function throughCylinder(point: Vec3, way: Vec3, radius: number, length: number): Span | null {
+function throughCylinder(point: Vec3, way: Vec3, radius: number, length: number): Span | null {
   const half = length / 2;
   let from = -Infinity;
   let to = Infinity;

@@ -2,7 +2,7 @@
 import { DEGREE, figure, say } from '../../0-base';
 import type { BalanceCheck } from '../balanceCheck';
 import { leanAt } from '../pan/panReading';
-import { USUAL_PAN } from '../trim/solveTrim';
+import { USUAL_PAN } from '../pan/usualPan';
 
 /** What an eye forgives in a horizon, where the maker has said nothing. */
 const FORGIVEN = 1.5 * DEGREE;

@@ -1,6 +1,6 @@
+import { evaluate } from '..';
 import {
   bareSwinger,
-  evaluate,
   MOTIONS,
   SETTLED,
   swing,
@@ -9,7 +9,7 @@ import {
   traceOf,
   type Swinger,
   type SwingFigures,
-} from '..';
+} from '../bench';
 import { DEGREE, quaternionAbout, ZERO } from '../../0-base';
 import { placeLoad } from '../../1-load';
 import { assemble, designRig, familyById, type AdjusterValues } from '../../2-frame';

@@ -8,7 +8,7 @@ import { startRig } from '../../9-design/startRig';
 import { holds } from '../../testing/holds';
 import { THREE_LOADS } from '../../testing/loads';
 import { wants as usualWants } from '../../testing/rigs';
-import { trim, trimExplained } from '..';
+import { trim, trimExplained } from '../bench';
 
 const made = (design: Design, load: number): Assembly => {
   const rig = designRig(design);

@@ -1,4 +1,5 @@
 /** The best set-up of a trim problem by one aim, with its proof: nothing that could beat it was left out. */
+import { USUAL_PAN } from '../pan/usualPan';
 import { addedBy, riding, stackMass, sumsAbout, withCounts, type TrimProblem } from './trimProblem';
 import { leanInPan } from './conditions';
 import { combinationsOf, countsOf, searchCounts, type Candidates } from './searchCounts';
@@ -37,8 +38,6 @@ export type Solved =
       readonly proven: boolean;
     };
 
-/** In a pan this fast (rad/s) the lean is least for that aim: a usual pan, 45° a second. */
-export const USUAL_PAN = Math.PI / 4;
 /** Set-ups settled at most; each is some microseconds. */
 const LOOKED_AT_MOST = 60_000;
 /** Set-ups refused, each after some milliseconds of packing, before it gives up. */

@@ -5,7 +5,8 @@ import { bentBar, bentBarAssembly, kit, loadout, plainRig, wants } from '../../t
 import { THREE_LOADS } from '../../testing/loads';
 import { placeLoad, sumsOf } from '../../1-load';
 import { startRig } from '../../9-design/startRig';
-import { evaluate, panReading, quickBalance, readings, toStep, trim, trimExplained } from '..';
+import { evaluate, quickBalance, readings, toStep } from '..';
+import { panReading, trim, trimExplained } from '../bench';
 
 const withWants = (more: Partial<Wants>): Wants => ({ ...wants, massAtMost: 9, calmAtLeast: 0, ...more });
 

@@ -20,7 +20,7 @@ import {
   wrist,
   type Condition,
 } from './conditions';
-import { USUAL_PAN } from './solveTrim';
+import { USUAL_PAN } from '../pan/usualPan';
 import type { BorneBy } from './trimProblem';
 
 export interface Wanted {

@@ -35,57 +35,81 @@ export interface Shaken {
   readonly overExposure: Swing | null;
 }
 /** Amplitude of each harmonic as a complex number, [real, imaginary] of q = Im(c e^{iWt}). */
-type Tone = readonly [number, number];
+export type Tone = readonly [number, number];
 
 /** Samples of the quickest tone's period before a peak is refined. */
 const SAMPLES = 48;
 
 export function shakenBy(system: FrameSystem, modes: readonly FrameMode[], shaking: Shaking): Shaken {
-  const push = pushOf(system, unit(shaking.direction));
-  const shares = modes.map((m) => m.shape.reduce((sum, v, u) => sum + v * push[u]!, 0));
-  const first = system.unknownOf.get(shaking.at)!;
+  const shares = sharesOf(system, modes, shaking.direction);
+  const tones = tonesAt(modesAt(system, modes, shaking.at), shares, shaking);
   const orders = shaking.harmonics.map((h) => h.order);
-  const tones = Array.from({ length: 6 }, (_, i) =>
-    shaking.harmonics.map((h): Tone => {
-      const W = 2 * Math.PI * shaking.frequency * h.order;
+  const swing = (list: readonly (readonly Tone[])[]): Swing => ({
+    rms: list.map(rmsOf) as unknown as Vec3,
+    peak: list.map((t) => peakOf(t, orders)) as unknown as Vec3,
+  });
+  const { exposure } = shaking;
+  return {
+    displacement: swing(tones.slice(0, 3)),
+    rotation: swing(tones.slice(3)),
+    overExposure: exposure === undefined ? null : swing(smeared(tones.slice(3), shaking, exposure)),
+  };
+}
+
+/** A mode at the node asked about: its frequency, Hz, and its six figures there. */
+export interface ModeAt {
+  readonly frequency: number;
+  readonly six: readonly number[];
+}
+export const modesAt = (system: FrameSystem, modes: readonly FrameMode[], node: string): readonly ModeAt[] => {
+  const first = system.unknownOf.get(node)!;
+  return modes.map(({ frequency, shape }) => ({ frequency, six: Array.from(shape.slice(first, first + 6)) }));
+};
+
+/** How much of each mode a push of all that has mass along a direction rings. */
+export function sharesOf(system: FrameSystem, modes: readonly FrameMode[], direction: Vec3): readonly number[] {
+  const push = pushOf(system, unit(direction));
+  return modes.map((m) => m.shape.reduce((sum, v, u) => sum + v * push[u]!, 0));
+}
+
+/** Of the node's three shifts and three turns each harmonic's tone. */
+export const tonesAt = (
+  modes: readonly ModeAt[],
+  shares: readonly number[],
+  { frequency, harmonics, damping }: Pick<Shaking, 'frequency' | 'harmonics' | 'damping'>,
+): readonly (readonly Tone[])[] =>
+  Array.from({ length: 6 }, (_, i) =>
+    harmonics.map((h): Tone => {
+      const W = 2 * Math.PI * frequency * h.order;
       let [re, im] = [0, 0];
       modes.forEach((mode, k) => {
         const w = 2 * Math.PI * mode.frequency;
-        const z = typeof shaking.damping === 'number' ? shaking.damping : shaking.damping[k]!;
+        const z = typeof damping === 'number' ? damping : damping[k]!;
         // -share · amplitude / (w² - W² + 2 i z w W), times the shape at the node
         const [dr, di] = [w * w - W * W, 2 * z * w * W];
-        const size = (-shares[k]! * h.amplitude * mode.shape[first + i]!) / (dr * dr + di * di);
+        const size = (-shares[k]! * h.amplitude * mode.six[i]!) / (dr * dr + di * di);
         re += size * dr;
         im -= size * di;
       });
       return [re * Math.cos(h.phase) - im * Math.sin(h.phase), re * Math.sin(h.phase) + im * Math.cos(h.phase)];
     }),
   );
-  const swing = (list: readonly (readonly Tone[])[]): Swing => ({
-    rms: list.map(rmsOf) as unknown as Vec3,
-    peak: list.map((t) => peakOf(t, orders)) as unknown as Vec3,
-  });
-  const { exposure, frequency } = shaking;
-  return {
-    displacement: swing(tones.slice(0, 3)),
-    rotation: swing(tones.slice(3)),
-    overExposure:
-      exposure === undefined
-        ? null
-        : swing(
-            tones.slice(3).map((list) =>
-              list.map(([re, im], h): Tone => {
-                // e^{iWT/2} - e^{-iWT/2} = 2 i sin(WT/2)
-                const turn = 2 * Math.sin(Math.PI * frequency * orders[h]! * exposure);
-                return [-im * turn, re * turn];
-              }),
-            ),
-          ),
-  };
-}
+
+/** What a tone moves by while the shutter is open: e^{iWT/2} - e^{-iWT/2} = 2 i sin(WT/2). */
+export const smeared = (
+  tones: readonly (readonly Tone[])[],
+  { frequency, harmonics }: Pick<Shaking, 'frequency' | 'harmonics'>,
+  exposure: number,
+): readonly (readonly Tone[])[] =>
+  tones.map((list) =>
+    list.map(([re, im], h): Tone => {
+      const turn = 2 * Math.sin(Math.PI * frequency * harmonics[h]!.order * exposure);
+      return [-im * turn, re * turn];
+    }),
+  );
 
 /** M times a unit shift of everything along the direction, held unknowns too: what a base's acceleration pushes with. */
-export function pushOf({ elements, unknownOf, count }: FrameSystem, direction: Vec3): Float64Array {
+function pushOf({ elements, unknownOf, count }: FrameSystem, direction: Vec3): Float64Array {
   const shift = new Float64Array(count);
   // Springs' own unknowns tell how far an end has left its node: carried along, they do not move. Nodes within members do.
   for (const { unknowns, beam } of elements)
@@ -106,11 +130,11 @@ export function pushOf({ elements, unknownOf, count }: FrameSystem, direction: V
   return push;
 }
 
-const rmsOf = (tones: readonly Tone[]): number =>
+export const rmsOf = (tones: readonly Tone[]): number =>
   Math.sqrt(tones.reduce((sum, [re, im]) => sum + (re * re + im * im) / 2, 0));
 
 /** The largest absolute value in a period, to 1e-6 of it: sampled, then by parabolas about the best sample. */
-function peakOf(tones: readonly Tone[], orders: readonly number[]): number {
+export function peakOf(tones: readonly Tone[], orders: readonly number[]): number {
   const at = (phase: number): number =>
     Math.abs(
       tones.reduce(

@@ -1,5 +1,5 @@
 /** How many times its loads a frame bears before it gives way sideways: (K + factor · KG) v = 0, KG from first-order axial forces. */
-import { ZERO } from '../../0-base';
+import { ZERO, type Vec3 } from '../../0-base';
 import { largestPairs, type Pair } from '../solver/lanczos';
 import { factored, skyline, solve, times } from '../solver/skyline';
 import { sandwiched } from '../solver/small';
@@ -20,12 +20,12 @@ export interface Buckling {
 const PIECES = 8;
 const ROUNDS_AT_MOST = 8;
 
-/** Weight is left out; loads keep their direction; Euler and Bernoulli's beams. A mechanism throws: it has no factor. */
-export function bucklingOf(model: FrameModel, count: number): Buckling {
-  const system = frameSystem({ ...model, theory: 'eulerBernoulli' }, () => PIECES);
+/** Weight in a field (m/s², left out: none) and loads keep their direction; Euler and Bernoulli's beams. A mechanism throws: it has no factor. */
+export function bucklingOf(model: FrameModel, count: number, field: Vec3 = ZERO, pieces = PIECES): Buckling {
+  const system = frameSystem({ ...model, theory: 'eulerBernoulli' }, () => pieces);
   const { stiffness, row } = system;
   const own = factored(stiffness);
-  const atRest = frameAtRest(system, ZERO, own);
+  const atRest = frameAtRest(system, field, own);
   if (atRest.kind !== 'solved') throw new RangeError('The frame moves without bending: it bears nothing.');
   const cuts = atRest.answer.through(0);
   const axial = model.members.map((_, i) => {

@@ -2,6 +2,7 @@
 import { add, cross, length, scale, subtract, transform, ZERO, type Vec3 } from '../../0-base';
 import { factored, nullVector, solve, type Factors } from '../solver/skyline';
 import { applied } from '../solver/small';
+import type { FrameLoad } from './frameModel';
 import type { Element, FrameSystem } from './frameSystem';
 
 export interface Moved {
@@ -41,16 +42,17 @@ export interface FrameAnswer {
   readonly through: (placesBetween: number) => readonly Through[];
 }
 
-/** Field in m/s², on all that has mass; the model's own loads are added. `factors` of its stiffness, when they are known. */
+/** Field in m/s², on all that has mass; the model's own loads are added, or `loads` in their place. `factors` of its stiffness, when they are known. */
 export function frameAtRest(
   system: FrameSystem,
   field: Vec3,
   factors: Factors = factored(system.stiffness),
+  loads: readonly FrameLoad[] = system.model.loads,
 ): FrameOutcome {
   const nil = factors.nil[0];
   if (nil !== undefined)
     return { kind: 'mechanism', motion: motionOf(system, spreadOut(system, nullVector(factors, nil))) };
-  const load = loadsOf(system, field);
+  const load = loadsOf(system, field, loads);
   const right = new Float64Array(system.stiffness.size);
   system.row.forEach((r, u) => r >= 0 && (right[r] = load[u]!));
   const moved = spreadOut(system, solve(factors, right));
@@ -82,15 +84,15 @@ export const motionOf =
     return { displacement: of(0), rotation: of(3) };
   };
 
-/** By unknown: weights in the field, and the model's own loads. */
-export function loadsOf({ model, elements, unknownOf, count }: FrameSystem, field: Vec3): Float64Array {
+/** By unknown: weights in the field, and loads at nodes. */
+function loadsOf({ elements, unknownOf, count }: FrameSystem, field: Vec3, loads: readonly FrameLoad[]): Float64Array {
   const load = new Float64Array(count);
   for (const { unknowns, weight } of elements) {
     if (!weight) continue;
     const own = applied(weight, field, unknowns.length, 3);
     unknowns.forEach((u, i) => (load[u]! += own[i]!));
   }
-  for (const { node, force, moment } of model.loads) {
+  for (const { node, force, moment } of loads) {
     const u = unknownOf.get(node)!;
     [...force, ...moment].forEach((x, i) => (load[u + i]! += x));
   }

@@ -13,11 +13,17 @@ export interface MaterialFacts {
   readonly ductile: boolean;
   /** Part of critical. */
   readonly damping: number;
+  /** What is left of its stiffness after ten hours under load; 1: it does not creep. */
+  readonly creep: number;
+  /** Gives up in heat from here on, °C; null: not in any car. */
+  readonly softens: readonly [number, number] | null;
   readonly source: string;
 }
 
-const METAL = { across: 1, ductile: true, damping: 0.002 };
-const WOOD = { across: 0.05, ductile: false, damping: 0.01 };
+const STAYS = { creep: 1, softens: null };
+const METAL = { across: 1, ductile: true, damping: 0.002, ...STAYS };
+/** Dry; damp it creeps twice as much (Eurocode 5). */
+const WOOD = { across: 0.05, ductile: false, damping: 0.01, creep: 0.9, softens: null };
 const HANDBOOK = 'handbook range of common grades; yours may differ';
 const metal = (strength: number, strengthSpread: number): Omit<MaterialFacts, 'shear'> => ({
   ...METAL,
@@ -43,13 +49,31 @@ const KNOWN: Readonly<Record<string, Partial<MaterialFacts>>> = {
   birchPly: wood(0.6e9, 55e6),
   oak: wood(0.8e9, 100e6, 0.16),
   pine: wood(0.6e9, 75e6),
-  pvc: { strength: 50e6, strengthSpread: 0.05, damping: 0.02, ductile: true, source: HANDBOOK },
-  cpvc: { strength: 50e6, strengthSpread: 0.06, damping: 0.02, ductile: true, source: HANDBOOK },
+  pvc: {
+    strength: 50e6,
+    strengthSpread: 0.05,
+    damping: 0.02,
+    ductile: true,
+    creep: 0.78,
+    softens: [60, 75],
+    source: HANDBOOK,
+  },
+  cpvc: {
+    strength: 50e6,
+    strengthSpread: 0.06,
+    damping: 0.02,
+    ductile: true,
+    creep: 0.78,
+    softens: [95, 105],
+    source: HANDBOOK,
+  },
   pla: {
     strength: 52e6,
     strengthSpread: 0.08,
     across: 0.45,
     damping: 0.015,
+    creep: 0.85,
+    softens: [50, 58],
     source: 'solid prints; across layers 0.3 to 0.6',
   },
   petg: {
@@ -57,6 +81,8 @@ const KNOWN: Readonly<Record<string, Partial<MaterialFacts>>> = {
     strengthSpread: 0.08,
     across: 0.45,
     damping: 0.02,
+    creep: 0.77,
+    softens: [65, 75],
     source: 'solid prints; across layers 0.3 to 0.6',
   },
   carbonEpoxy: {
@@ -65,6 +91,8 @@ const KNOWN: Readonly<Record<string, Partial<MaterialFacts>>> = {
     strengthSpread: 0.2,
     across: 0.05,
     damping: 0.004,
+    creep: 1,
+    softens: null,
     source: 'laid by hand, along the fibres; crushing half',
   },
 };
@@ -77,6 +105,8 @@ export function materialFacts(id: string, material: Material): MaterialFacts {
     strength: material.yield,
     strengthSpread: 0.15,
     across: look === 'wood' ? 0.05 : 1,
+    creep: look === 'wood' ? 0.9 : look === 'steel' ? 1 : 0.8,
+    softens: look === 'plastic' ? [60, 75] : null,
     ductile: look === 'steel',
     damping: look === 'steel' ? 0.002 : look === 'wood' ? 0.01 : look === 'rubber' ? 0.1 : 0.02,
     source: material.source,

@@ -28,6 +28,8 @@ export interface RigFrameInput {
   readonly assembly: Assembly;
   readonly values: AdjusterValues;
   readonly pose: Pose | null;
+  /** What holds it instead of what the pose names. */
+  readonly on?: readonly Contact[];
   readonly held: Held;
   /** Pivots turn as they do in use, or stand still as they hang. */
   readonly pivots: 'free' | 'still';
@@ -61,7 +63,7 @@ const SAME = 0.002;
 const LIGHT = 0.3;
 const STILL = 1e5;
 
-export function rigFrame({ assembly, values, pose, held, pivots }: RigFrameInput): RigFrameOutcome {
+export function rigFrame({ assembly, values, pose, on: instead, held, pivots }: RigFrameInput): RigFrameOutcome {
   const { rig } = assembly;
   const pieces = strengthPieces(assembly, values);
   const { joins: told, rides, holes } = joinsOf(assembly, values, pieces);
@@ -75,7 +77,7 @@ export function rigFrame({ assembly, values, pose, held, pivots }: RigFrameInput
     return id;
   };
   const joins = [...told, ...hardwareJoins(rides, joined, byId), ...pivotJoins(rig, told, pieces, onto)];
-  const contacts = contactsOf(rig, pose).flatMap((contact) => {
+  const contacts = (instead ?? contactsOf(rig, pose)).flatMap((contact) => {
     const at = contactAt(rig, contact, inOrder);
     const on = nearestPiece(pieces, contact.body, at, onto);
     return on ? [{ contact, at, on }] : [];

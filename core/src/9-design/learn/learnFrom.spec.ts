@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { DEGREE } from '../../0-base';
 import { familyById } from '../../2-frame';
-import { evaluate, trim, type Evaluation } from '../../3-balance';
+import { evaluate, type Evaluation } from '../../3-balance';
+import { trim } from '../../3-balance/bench';
 import { workpiece } from '../derive';
 import { learnFrom, type LearnInput } from './learnFrom';
 import type { KitItem, LogEntry } from '../../model';

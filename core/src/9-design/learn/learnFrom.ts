@@ -18,8 +18,8 @@ import {
   type BalanceContext,
   type OwnFigure,
   type ReadingKind,
-  type TrimOutcome,
 } from '../../3-balance';
+import { type TrimOutcome } from '../../3-balance/bench';
 import { judged, workpiece } from '../derive';
 import type { BinItem, KitItem, Loadout, LogEntry, RigDocument } from '../../model';
 import { movesBetween, type Move } from '../setUpsFor';

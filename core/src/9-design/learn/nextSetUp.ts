@@ -1,7 +1,8 @@
 /** What to set next, by what was learned. */
 import type { Sums } from '../../1-load';
 import type { AdjusterValues, Assembly } from '../../2-frame';
-import { countsIn, isCount, setToZero, trim, withKept, type TrimOutcome } from '../../3-balance';
+import { setToZero } from '../../3-balance';
+import { countsIn, isCount, trim, withKept, type TrimOutcome } from '../../3-balance/bench';
 import type { Adjuster, Wants } from '../../model';
 
 /** This part of the pool's size is near enough to its middle: left as it is. */

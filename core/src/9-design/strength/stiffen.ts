@@ -1,36 +1,53 @@
-/** What each stiffening buys: every other choice and every size a tenth shorter or longer, each made, reckoned whole and looked at by all checks. */
-import { figure, length, type Change, type Phrase } from '../../0-base';
+/** What each stiffening buys: every change there is to try, made, balanced again, reckoned whole and looked at by all checks; and which two together are stiffest for so many grams and so much money. */
+import { length, type Change, type Phrase } from '../../0-base';
 import { changedDesign, type AdjusterValues } from '../../2-frame';
-import { strengthOf } from '../../4-strength';
-import type { KitItem, Loadout, RigDocument } from '../../model';
+import { trim } from '../../3-balance/bench';
+import { strainedShare, strengthOf, type RigStrength } from '../../4-strength';
+import { stockPlan } from '../../5-stock';
+import type { BinItem, KitItem, Loadout, RigDocument } from '../../model';
 import { judged, workpiece, type Workpiece } from '../derive';
+import { STIFFENERS } from './changes';
+import type { StiffChange } from './stiffener';
 
+/** At most so much more, kg and money. */
+export interface Spend {
+  readonly mass: number;
+  readonly cost: number;
+}
 export interface StiffenInput {
   readonly rig: RigDocument;
   readonly loadout: Loadout | null;
   readonly kit: ReadonlyMap<string, KitItem>;
+  readonly bin: readonly BinItem[];
   readonly values: AdjusterValues;
   readonly pose: string | null;
   readonly bump: number;
 }
 export interface Stiffened {
-  /** Lowest frequency, Hz; sag at the camera, m; turn of the lens in a walk, rad; least reserve over what it should be; kg. */
+  /** Lowest frequency, Hz; sag at the camera, m; turn of the lens in a walk, rad; least reserve over what it should be; what its joins carry; kg; what all of it costs from an empty bin. */
   readonly frequency: number;
   readonly sag: number;
   readonly walk: number;
   readonly reserve: number;
+  /** What the join nearest to giving carries, of what it holds. */
+  readonly joined: number;
   readonly mass: number;
+  readonly cost: number;
 }
 export interface Stiffening extends Stiffened {
   readonly name: string;
   readonly to: Phrase;
+  /** With the setting that balances it again, where one was found. */
   readonly changes: readonly Change[];
+  readonly balance: 'setAgain' | 'asItWas' | 'notFound';
   /** Findings to stop at or mend that it brings. */
   readonly brings: readonly Phrase[];
 }
 export interface Stiffenings {
   readonly now: Stiffened;
-  /** Those that ring at least a hundredth higher, the highest first. */
+  /** It is not balanced as it is set: all is told as it would be once balanced. */
+  readonly isBalancedFirst: boolean;
+  /** Those that ring at least a hundredth higher, or whose pieces or joins are strained less by as much; the highest first. */
   readonly better: readonly Stiffening[];
   /** Changes that were tried. */
   readonly tried: number;
@@ -38,56 +55,153 @@ export interface Stiffenings {
 
 /** A change of less is not worth a line. */
 const WORTH = 1.01;
-const OPTIONS_AT_MOST = 16;
+/** Two that differ by less do the same: one of a pair of twins. */
+const ALIKE = 1e-9;
 
 /** Null where it cannot be reckoned as it is. */
 export function stiffenings(input: StiffenInput, tell: (part: number) => void = () => undefined): Stiffenings | null {
-  const { rig, loadout, kit } = input;
-  const made = workpiece(rig, loadout, kit);
-  if (!made.ok) return null;
-  const now = reckoned(made.work, input);
-  const { family, input: sizes } = made.work;
-  if (!now || !family || !sizes) return now ? { now, better: [], tried: 0 } : null;
-  const known = new Set(faultsOf(made.work, input).map((f) => f.key));
-  const tries = [
-    ...family.choices.flatMap((c) =>
-      c.options
-        .filter((o) => o.id !== sizes.choices[c.id])
-        .slice(0, OPTIONS_AT_MOST)
-        .map((o) => ({
-          name: c.name,
-          to: [o.name] as Phrase,
-          change: { kind: 'choice', id: c.id, value: o.id } as const,
-        })),
-    ),
-    ...family.dimensions
-      .filter((d) => !d.given && d.kind === 'length')
-      .flatMap((d) =>
-        [0.8, 0.9, 1.1]
-          .map((part) => Math.round(sizes.dimensions[d.id]! * part * 1000) / 1000)
-          .filter(
-            (value) => value >= d.range[0] && value <= d.range[1] && Math.abs(value - sizes.dimensions[d.id]!) > 1e-9,
-          )
-          .map((value) => ({
-            name: d.name,
-            to: [figure('length', value)] as Phrase,
-            change: { kind: 'dimension', id: d.id, value } as const,
-          })),
-      ),
-  ];
-  const better = tries.flatMap(({ name, to, change }, i): Stiffening[] => {
+  const start = startOf(input);
+  if (!start) return null;
+  const tries = STIFFENERS.flatMap((s) => s.tries(start.work, start.strength));
+  const better: Stiffening[] = [];
+  tries.forEach((one, i) => {
     tell(i / tries.length);
-    const design = changedDesign(rig.design, [change], () => 'try');
-    const tried = workpiece({ ...rig, design }, loadout, kit);
-    const got = tried.ok ? reckoned(tried.work, input) : null;
-    if (!tried.ok || !got || got.frequency < WORTH * now.frequency) return [];
-    const brings = faultsOf(tried.work, input).filter((f) => !known.has(f.key));
-    return [{ ...got, name, to, changes: [change], brings: brings.map((b) => b.title) }];
+    const made = tried(input, start, one);
+    if (made && !better.some((b) => isAlike(b, made))) better.push(made);
   });
-  return { now, better: better.sort((a, b) => b.frequency - a.frequency), tried: tries.length };
+  return {
+    now: start.now,
+    isBalancedFirst: start.isMoved,
+    better: better.sort((a, b) => b.frequency - a.frequency),
+    tried: tries.length,
+  };
 }
 
-function reckoned({ assembly }: Workpiece, { values, pose, bump }: StiffenInput): Stiffened | null {
+interface Start {
+  readonly work: Workpiece;
+  /** As it is set; balanced where that can be had, for each change is balanced too. */
+  readonly values: AdjusterValues;
+  readonly isMoved: boolean;
+  readonly strength: RigStrength;
+  readonly now: Stiffened;
+  /** What it has against it already. */
+  readonly known: ReadonlySet<string>;
+}
+
+function startOf(input: StiffenInput): Start | null {
+  const made = workpiece(input.rig, input.loadout, input.kit, input.bin);
+  if (!made.ok) return null;
+  const { work } = made;
+  const { values, moved } = balanced(work, input, input.values);
+  const strength = strengthWith(work, input, values);
+  const now = strength && figuresOf(work, strength, input, values);
+  if (!strength || !now) return null;
+  const known = new Set(faultsOf(work, input, values).map((f) => f.key));
+  return { work, values, isMoved: moved.length > 0, strength, now, known };
+}
+
+interface Balanced {
+  readonly values: AdjusterValues;
+  /** What is set otherwise for it. */
+  readonly moved: readonly Change[];
+  readonly isFound: boolean;
+}
+function balanced(work: Workpiece, { rig: { wants } }: StiffenInput, from: AdjusterValues): Balanced {
+  const outcome = trim(work.assembly, from, wants);
+  const found = outcome.kind === 'solved' || outcome.kind === 'axesSet' ? outcome.values : null;
+  const values = { ...from, ...found };
+  return { values, moved: settings(work, values, from), isFound: outcome.kind !== 'impossible' };
+}
+/** What differs of how it is set. */
+const settings = ({ rig }: Workpiece, to: AdjusterValues, from: AdjusterValues): readonly Change[] =>
+  rig.adjusters.flatMap(({ id, value: drawn }): readonly Change[] => {
+    const value = to[id] ?? drawn;
+    return Math.abs(value - (from[id] ?? drawn)) > ALIKE ? [{ kind: 'adjuster', id, value }] : [];
+  });
+
+/** Null where it cannot be made, or makes it no better. */
+function tried(input: StiffenInput, start: Start, { name, to, changes }: StiffChange): Stiffening | null {
+  const design = changedDesign(input.rig.design, changes, () => 'try');
+  if (design === input.rig.design) return null;
+  const made = workpiece({ ...input.rig, design }, input.loadout, input.kit, input.bin);
+  if (!made.ok) return null;
+  const { work } = made;
+  const first = figuresWith(work, input, start.values);
+  if (!first || !isStiffer(first, start.now)) return null;
+  const { values, moved, isFound } = balanced(work, input, start.values);
+  const got = moved.length > 0 ? figuresWith(work, input, values) : first;
+  if (!got || !isStiffer(got, start.now)) return null;
+  const brings = faultsOf(work, input, values).filter((f) => !start.known.has(f.key));
+  return {
+    ...got,
+    name,
+    to,
+    changes: [...changes, ...settings(work, values, input.values)],
+    balance: !isFound ? 'notFound' : moved.length > 0 ? 'setAgain' : 'asItWas',
+    brings: brings.map((b) => b.title),
+  };
+}
+
+const isAlike = (a: Stiffened, b: Stiffened): boolean =>
+  [a.frequency - b.frequency, a.mass - b.mass, a.joined - b.joined, a.cost - b.cost].every((d) => Math.abs(d) < ALIKE);
+const isStiffer = (a: Stiffened, now: Stiffened): boolean =>
+  a.frequency > WORTH * now.frequency || a.reserve > WORTH * now.reserve || WORTH * a.joined < now.joined;
+
+export interface Stiffest {
+  /** The stiffest that keep within both, the highest first. */
+  readonly best: readonly Stiffening[];
+  /** Pairs within the limits, and how many of them were reckoned: all of them prove that no other two listed changes do better. */
+  readonly pairs: number;
+  readonly tried: number;
+}
+const TOLD = 5;
+
+/**
+ * Of the listed changes that bring no fault, one or two together, what rings highest for at most so much more mass (kg) and
+ * money. Every pair is made and reckoned whole: what two do together is not what each does alone.
+ */
+export function stiffestWithin(
+  input: StiffenInput,
+  { better }: Pick<Stiffenings, 'better'>,
+  most: Spend,
+  tell: (part: number) => void = () => undefined,
+): Stiffest | null {
+  const start = startOf(input);
+  if (!start) return null;
+  const isWithin = (s: Stiffened): boolean =>
+    s.mass - start.now.mass <= most.mass + ALIKE && s.cost - start.now.cost <= most.cost + ALIKE;
+  const bare = better
+    .filter((s) => s.brings.length === 0)
+    .map((s) => ({ ...s, changes: s.changes.filter((c) => c.kind !== 'adjuster') }));
+  const pairs = bare.flatMap((a, i) => bare.slice(i + 1).flatMap((b) => (goTogether(a, b) ? [[a, b] as const] : [])));
+  let done = 0;
+  const both = pairs.flatMap(([a, b]): readonly Stiffening[] => {
+    tell(done++ / pairs.length);
+    const made = tried(input, start, {
+      name: `${a.name} and ${b.name}`,
+      to: [...a.to, '; ', ...b.to],
+      changes: [...a.changes, ...b.changes],
+    });
+    return made ? [made] : [];
+  });
+  const best = [...better, ...both]
+    .filter((s) => s.brings.length === 0 && isWithin(s))
+    .sort((a, b) => b.frequency - a.frequency || a.mass - b.mass);
+  return { best: best.slice(0, TOLD), pairs: pairs.length, tried: done };
+}
+
+/** Two figures for one thing cannot both be had. */
+function goTogether(a: StiffChange, b: StiffChange): boolean {
+  const key = (c: Change): string => `${c.kind} ${c.id}`;
+  const taken = new Set(a.changes.map(key));
+  return !b.changes.some((c) => taken.has(key(c)));
+}
+
+function strengthWith(
+  { assembly }: Workpiece,
+  { pose, bump }: StiffenInput,
+  values: AdjusterValues,
+): RigStrength | null {
   const { poses } = assembly.rig;
   const outcome = strengthOf({
     assembly,
@@ -97,22 +211,37 @@ function reckoned({ assembly }: Workpiece, { values, pose, bump }: StiffenInput)
     modes: 3,
     ranges: false,
   });
-  if (outcome.kind !== 'solved') return null;
-  const { modes, sag, walk, strains, frame } = outcome.strength;
+  return outcome.kind === 'solved' ? outcome.strength : null;
+}
+
+function figuresWith(work: Workpiece, input: StiffenInput, values: AdjusterValues): Stiffened | null {
+  const strength = strengthWith(work, input, values);
+  return strength && figuresOf(work, strength, input, values);
+}
+
+function figuresOf(
+  { rig }: Workpiece,
+  { modes, sag, shakes, strains, carried, frame }: RigStrength,
+  { rig: document }: StiffenInput,
+  values: AdjusterValues,
+): Stiffened | null {
   const lowest = modes.find((m) => m.livesIn[0]?.kind !== 'held');
   if (!lowest) return null;
   return {
     frequency: lowest.frequency,
     sag: sag ? length(sag.displacement) : 0,
-    walk: walk ? length(walk.peak) : 0,
+    walk: shakes ? length(shakes.walk.peak) : 0,
     reserve: strains[0] ? strains[0].reserve / strains[0].wanted : Infinity,
+    joined: carried[0] ? strainedShare(carried[0]) : 0,
     mass: frame.pieces.reduce((m, p) => m + p.mass, 0),
+    cost: stockPlan(rig, values, [], document.kerf).cost,
   };
 }
 
 const faultsOf = (
   work: Workpiece,
-  { values, rig }: StiffenInput,
+  { rig }: StiffenInput,
+  values: AdjusterValues,
 ): readonly { readonly key: string; readonly title: Phrase }[] =>
   judged(work, values, rig.wants).findings.flatMap((f) =>
     f.severity === 'stop' || f.severity === 'mend' ? [{ key: `${f.code} ${f.about}`, title: f.title }] : [],

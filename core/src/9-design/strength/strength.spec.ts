@@ -4,7 +4,7 @@ import { changedDesign } from '../../2-frame';
 import { kit, loadout, wants } from '../../testing/rigs';
 import type { RigDocument } from '../../model';
 import { workpiece } from '../derive';
-import { stiffenings } from './stiffen';
+import { stiffenings, stiffestWithin, type Stiffening } from './stiffen';
 import { SURE, strengthSheet } from './strengthSheet';
 
 const rigOf = (family: string): RigDocument => ({
@@ -73,22 +73,48 @@ describe('the sheet of strength', () => {
 });
 
 describe('what each stiffening buys', () => {
+  const ask = (id: string) => ({ rig: rigOf(id), loadout, kit, bin: [], values: {}, pose: null, bump: 3 });
+  /** As its changes make it: slides where it was balanced again. */
+  const made = (id: string, { changes }: Stiffening) => {
+    const rig = rigOf(id);
+    const { assembly } = workOf({ ...rig, design: changedDesign(rig.design, changes, () => 'x') });
+    const values = Object.fromEntries(changes.flatMap((c) => (c.kind === 'adjuster' ? [[c.id, c.value]] : [])));
+    const outcome = strengthSheet({ assembly, values, pose: assembly.rig.poses[0] ?? null, bump: 3, modes: 3 });
+    if (outcome.kind !== 'told') throw new Error('it cannot be told');
+    return outcome.sheet;
+  };
   for (const id of ['boom', 'hand-frame', 'tube-frame'])
-    it(`${id}: each told change, once made, rings as told and higher than before`, () => {
-      const rig = rigOf(id);
-      const found = stiffenings({ rig, loadout, kit, values: {}, pose: null, bump: 3 })!;
+    it(`${id}: each told change, once made, rings as told and is stiffer or bears more`, () => {
+      const found = stiffenings(ask(id))!;
       expect(found.tried).toBeGreaterThan(3);
       expect(found.better.length).toBeGreaterThan(0);
-      const [best] = found.better;
-      const made = { ...rig, design: changedDesign(rig.design, best!.changes, () => 'x') };
-      const { assembly } = workOf(made);
-      const outcome = strengthSheet({ assembly, values: {}, pose: assembly.rig.poses[0] ?? null, bump: 3, modes: 3 });
-      if (outcome.kind !== 'told') throw new Error('it cannot be told');
-      expect(outcome.sheet.lowest!.frequency).toBeCloseTo(best!.frequency, 6);
-      expect(best!.frequency).toBeGreaterThan(found.now.frequency);
-      expect(best!.mass).toBeCloseTo(
-        assembly.pieces.reduce((m, p) => m + p.flat.mass, 0),
-        1,
-      );
+      for (const one of [found.better[0]!, found.better.at(-1)!]) {
+        const sheet = made(id, one);
+        expect(sheet.lowest!.frequency / one.frequency).toBeCloseTo(1, 6);
+        const { now } = found;
+        expect(one.frequency > now.frequency || one.reserve > now.reserve || one.joined < now.joined).toBeTrue();
+      }
     });
+
+  it('tries bars between the corners of an open frame, thicker walls, and glue where it is pushed in', () => {
+    const told = (id: string) => stiffenings(ask(id))!.better.flatMap((s) => s.changes.map((c) => c.kind));
+    expect(told('hand-frame')).toContain('brace');
+    expect(told('shoulder-rig')).toContain('hold');
+  });
+
+  it('of two together none within the limits is stiffer than the best told, and each keeps within them', () => {
+    const { better, now } = stiffenings(ask('boom'))!;
+    const few = better.slice(0, 4);
+    const most = { mass: 0.2, cost: 20 };
+    const found = stiffestWithin(ask('boom'), { better: few }, most)!;
+    expect(found.tried).toBe(found.pairs);
+    expect(found.best.length).toBeGreaterThan(0);
+    for (const one of found.best) {
+      expect(one.mass - now.mass).toBeLessThanOrEqual(most.mass + 1e-9);
+      expect(one.cost - now.cost).toBeLessThanOrEqual(most.cost + 1e-9);
+      expect(one.brings).toEqual([]);
+      expect(one.frequency).toBeLessThanOrEqual(found.best[0]!.frequency);
+    }
+    expect(made('boom', found.best[0]!).lowest!.frequency / found.best[0]!.frequency).toBeCloseTo(1, 6);
+  });
 });

@@ -38,16 +38,11 @@ export function strengthReport(file: RigFile, loadoutName: string | null, poseNa
   }
 }
 
-function told({ frame, sag, strains, carried, modes, proven, walk, unknowns }: RigStrength): Record<string, unknown> {
+function told({ frame, modes, ...rest }: RigStrength): Record<string, unknown> {
   const { model } = frame;
   return {
-    sag,
-    strains,
-    carried,
+    ...rest,
     modes: modes.map(({ shape: _, ...mode }) => mode),
-    proven,
-    walk,
-    unknowns,
     leftOut: frame.loose.map((p) => p.name),
     model: {
       theory: model.theory,

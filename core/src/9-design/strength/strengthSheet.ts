@@ -3,11 +3,19 @@ import { DEGREE, figure, fromTo, length, say, type Phrase, type Vec3 } from '../
 import {
   FELT_BELOW,
   FIRM_ABOVE,
+  FALL_FROM_TABLE,
+  rattledTurn,
+  strainedShare,
   strengthOf,
   type Carried,
+  type CaseTold,
+  type FirstToBreak,
   type LivesIn,
   type RigMode,
+  type Rattle,
   type RigStrength,
+  type Shake,
+  type Softening,
   type Strain,
   type StrengthInput,
 } from '../../4-strength';
@@ -31,12 +39,33 @@ export interface ShownMode {
   /** Of each node, as large as the largest is one. */
   readonly shape: readonly Vec3[];
 }
+export interface ShakenTold {
+  readonly id: 'walk' | 'run' | 'knock';
+  readonly name: string;
+  readonly rate: number | null;
+  /** Peak, and root mean square, rad; about x y z the peaks: rolls, nods, pans. */
+  readonly turn: number;
+  readonly rms: number | null;
+  readonly about: Vec3;
+  readonly smear: number | null;
+}
 export interface StrengthSheet {
   /** The lowest that moves what is carried, Hz; null: none found. */
   readonly lowest: ShownMode | null;
   /** How far the camera sags by bending, m, and turns, rad. */
   readonly sag: { readonly down: number; readonly turn: number } | null;
-  readonly walk: { readonly rate: number; readonly turn: number } | null;
+  /** How far it sags once plastic and wood have given for a day; null: nothing of it does. */
+  readonly crept: { readonly down: number; readonly turn: number } | null;
+  /** The lens in a walk, a run, a knock: the most it turns by bending, rad, and while the shutter is open. */
+  readonly shaken: readonly ShakenTold[];
+  readonly rattles: readonly Rattle[];
+  /** All that rattles together, each way, rad. */
+  readonly rattled: number;
+  /** With hands and shoulders as the springs they are, Hz. */
+  readonly inHand: number | null;
+  readonly cases: readonly CaseTold[];
+  readonly buckles: number | null;
+  readonly breaksFirst: FirstToBreak | null;
   readonly weakest: Strain | null;
   readonly words: readonly StrengthWord[];
   readonly strains: readonly Strain[];
@@ -93,15 +122,28 @@ export function strengthSheet(input: StrengthInput): StrengthSheetOutcome {
 }
 
 function sheetOf(strength: RigStrength, bump: number): StrengthSheet {
-  const { frame, sag, strains, carried, walk } = strength;
+  const { frame, sag, crept, strains, carried, shakes, cases, rattles } = strength;
   const names = [...frame.model.nodes.keys()];
   const at = new Map(names.map((n, i) => [n, i]));
   const modes = strength.modes.map((m) => shown(m, names));
   const lowest = modes.find((m) => m.livesIn[0]?.kind !== 'held') ?? null;
   const told = {
     lowest,
-    sag: sag && { down: length(sag.displacement), turn: length(sag.rotation) },
-    walk: walk && { rate: walk.rate, turn: length(walk.peak) },
+    sag: sag && sized(sag),
+    crept: crept?.sag ? sized(crept.sag) : null,
+    shaken: shakes
+      ? [
+          shakenTold('walk', 'A walk', shakes.walk),
+          shakenTold('run', 'A run', shakes.run),
+          shakenTold('knock', 'A knock of 0.3 N·s', shakes.knock),
+        ]
+      : [],
+    rattles,
+    rattled: rattledTurn(rattles),
+    inHand: strength.inHand,
+    cases,
+    buckles: strength.buckles,
+    breaksFirst: strength.breaksFirst,
     weakest: strains[0] ?? null,
   };
   return {
@@ -114,10 +156,19 @@ function sheetOf(strength: RigStrength, bump: number): StrengthSheet {
         why: say`It is left out here: what it weighs strains nothing.`,
         toDo: say`Fasten it, on Frame.`,
       })),
-      ...strains.filter((s) => s.reserve < s.wanted).map((s) => strained(s, bump)),
-      ...carried.filter((c) => c.holds !== null && c.moment > OPENS_AT * c.holds).map((c) => opens(c, bump)),
+      ...strains.filter((s) => s.reserve < s.wanted).map((s) => strained(s, cases)),
+      ...carried
+        .filter((c, i) => strainedShare(c) > OPENS_AT && carried.findIndex((o) => o.name === c.name) === i)
+        .map((c) => opens(c, saysOf(cases, c.in))),
+      ...(strength.buckles !== null && strength.buckles < STEADY ? [buckling(strength.buckles, bump)] : []),
       ...(lowest && lowest.frequency < FIRM_ABOVE ? [wobbles(lowest)] : []),
       ...(told.sag && told.sag.turn > SAG_SEEN ? [sags(told.sag)] : []),
+      ...(told.sag && told.crept && told.crept.turn - told.sag.turn > SAG_SEEN / 2
+        ? [creeps(told.sag, told.crept)]
+        : []),
+      ...(told.rattled > 0 ? [rattling(rattles)] : []),
+      ...(strength.softens[0] && strength.softens[0].at[0] < HOT_CAR[1] ? [softening(strength.softens)] : []),
+      ...(strength.breaksFirst && strength.breaksFirst.blow < FALL_FROM_TABLE[1] ? [breaks(strength.breaksFirst)] : []),
     ].sort((a, b) => GRAVE[a.severity] - GRAVE[b.severity]),
     // What bears a hundred such bumps is not worth a line, but for the first few.
     strains: strains.filter((s, i) => i < LEAST_TOLD || s.reserve < SURE).slice(0, TOLD_STRAINS),
@@ -140,6 +191,20 @@ function sheetOf(strength: RigStrength, bump: number): StrengthSheet {
   };
 }
 const GRAVE = { stop: 0, mend: 1, measure: 2, note: 3 };
+
+const sized = ({ displacement, rotation }: NonNullable<RigStrength['sag']>): { down: number; turn: number } => ({
+  down: length(displacement),
+  turn: length(rotation),
+});
+const shakenTold = (id: ShakenTold['id'], name: string, { rate, rms, peak, smear }: Shake): ShakenTold => ({
+  id,
+  name,
+  rate,
+  turn: length(peak),
+  rms: rms && length(rms),
+  about: peak,
+  smear,
+});
 
 function shown({ frequency, range, livesIn, damping, camera, shape }: RigMode, names: readonly string[]): ShownMode {
   const largest = Math.max(...names.map((n) => length(shape.get(n)!)), Number.MIN_VALUE);
@@ -193,31 +258,93 @@ function wobbles(mode: ShownMode): StrengthWord {
   };
 }
 
-function strained(s: Strain, bump: number): StrengthWord {
+const saysOf = (cases: readonly CaseTold[], id: string): string => cases.find((c) => c.id === id)?.says ?? '';
+const upper = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
+
+function strained(s: Strain, cases: readonly CaseTold[]): StrengthWord {
   const breaks = s.reserve < 1;
+  const says = saysOf(cases, s.in);
+  const noun = (cases.find((c) => c.id === s.in)?.name ?? 'that').toLowerCase();
   return {
     severity: breaks ? 'stop' : 'mend',
     about: s.piece,
     title: breaks
-      ? say`${s.name} would give way in a bump.`
-      : say`${s.name} bears ${figure('count', s.reserve, 1)} such bumps; it should bear ${figure('count', s.wanted)}.`,
-    why: say`Bumped to ${figure('count', bump)} times its weight it is strained to ${figure('stress', s.stress)}; ${s.material} surely bears ${figure('stress', s.strength)}${s.acrossLayers ? ' across its layers' : ''}.${s.hole === null ? '' : ' It is weakest at a hole.'}`,
+      ? say`${s.name} would give way in ${noun}.`
+      : say`${s.name} gives way at ${figure('count', s.reserve, 1)} times such ${noun}; it should bear ${figure('count', s.wanted)}.`,
+    why: say`${upper(says)} it is strained to ${figure('stress', s.stress)}; ${s.material} surely bears ${figure('stress', s.strength)}${s.acrossLayers ? ' across its layers' : ''}.${s.hole === null ? '' : ' It is weakest at a hole.'}`,
     toDo: say`Thicker stock, a shorter reach, or less weight on its end: see below what each change buys.`,
   };
 }
 
-const opens = (c: Carried, bump: number): StrengthWord => {
+const GIVES: Readonly<Record<NonNullable<Carried['nearest']>['way'], string>> = {
+  along: 'it pulls out',
+  across: 'it slips',
+  twist: 'it turns',
+  tilt: 'its faces part, or it slips,',
+};
+
+function opens(c: Carried, says: string): StrengthWord {
+  const { way, carries, holds } = c.nearest!;
   const isCamera = c.kind === 'cameraScrew';
+  const kind = way === 'along' || way === 'across' ? 'force' : 'torque';
   return {
-    severity: c.moment > c.holds! ? 'mend' : 'note',
+    // A handle that turns when it is pulled is turned back.
+    severity: carries > holds && c.in !== 'pulled' ? 'mend' : 'note',
     about: c.pieces[1],
-    title: isCamera ? say`A bump may turn the camera on its screw.` : say`A bump may work ${c.name} loose.`,
-    why: say`At ${figure('count', bump)} times its weight ${c.name} carries ${figure('torque', c.moment)}; its faces part, or it slips, at ${figure('torque', c.holds!)} (${c.source}).`,
+    title: isCamera ? say`The camera may turn on its screw.` : say`${c.name} may work loose.`,
+    why: say`${upper(says)} ${c.name} carries ${figure(kind, carries)}; ${GIVES[way]} at ${figure(kind, holds)} (${c.source}).`,
     toDo: isCamera
       ? say`Bring the camera’s middle over its screw, use a plate with a second screw or a pin, and tighten before each take.`
-      : say`A second screw beside it, a thicker one, or less weight beyond it; see that it is tight before each take.`,
+      : say`A second screw or a pin beside it, a thicker one, or less weight beyond it; see that it is tight before each take.`,
+  };
+}
+
+/** So many times its bump a strut should bear before it gives way sideways. */
+const STEADY = 3;
+const buckling = (factor: number, bump: number): StrengthWord => ({
+  severity: factor < 1 ? 'stop' : 'mend',
+  about: null,
+  title: say`What is pressed gives way sideways at ${figure('count', factor, 1)} such bumps.`,
+  why: say`Bumped to ${figure('count', bump)} times its weight a slender strut should bear ${figure('count', STEADY)} times that before it bows out.`,
+  toDo: say`A larger tube, a shorter strut, or a brace half way.`,
+});
+
+const creeps = (sag: { turn: number }, crept: { turn: number }): StrengthWord => ({
+  severity: 'note',
+  about: null,
+  title: say`It goes on sagging: after a day from ${figure('angle', sag.turn)} to ${figure('angle', crept.turn)}.`,
+  why: say`Plastic and wood give slowly under a load that stays on.`,
+  toDo: say`Take the camera off between takes, and level it again after a break.`,
+});
+
+const rattling = (rattles: readonly Rattle[]): StrengthWord => {
+  const [most] = rattles.filter((r) => r.rattles).sort((a, b) => b.angle - a.angle);
+  return {
+    severity: 'note',
+    about: most!.about,
+    title: say`${most!.name} rattles: ${figure('angle', most!.angle, 2)} each way, at each step.`,
+    why: say`It has room, and its weight does not hold it to one side. That comes on top of what bends.`,
+    toDo: say`A shim, tape or a lock screw takes up the room; Frame tells what share of the picture it is.`,
   };
 };
+
+/** °C inside. */
+const HOT_CAR = [60, 80] as const;
+const softening = ([first]: readonly Softening[]): StrengthWord => ({
+  severity: 'note',
+  about: first!.piece,
+  title: say`Not in a hot car: ${first!.name} will sag.`,
+  why: say`${upper(first!.material)} gives up at ${figure('count', first!.at[0])} to ${figure('count', first!.at[1])} °C; a car in the sun reaches ${figure('count', HOT_CAR[0])} to ${figure('count', HOT_CAR[1])} °C.`,
+  toDo: say`Carry it in the shade, with nothing leaning on it.`,
+});
+
+const breaks = ({ id, name, blow }: FirstToBreak): StrengthWord => ({
+  severity: 'note',
+  about: id,
+  title: say`Dropped, ${name} is likely to break first.`,
+  why: say`It gives way at some ${figure('count', blow, 0)} times its weight; a fall from a table onto a hard floor brings ${figure('count', FALL_FROM_TABLE[0])} to ${figure('count', FALL_FROM_TABLE[1])}.`,
+  toDo: say`Pack it in foam with the camera off, and look at that place before each use.`,
+});
 
 const sags = ({ down, turn }: { down: number; turn: number }): StrengthWord => ({
   severity: 'note',

@@ -1,6 +1,6 @@
 /** Taken into water: does it float with its load on, which way up, what fills and drains, what would float it. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { inWater, waterWords, type Water } from '@tide-pebble/core';
+import { inWater, waterWords, type Water } from '@tide-pebble/core/bench';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import type { Bench } from '../../services/workspace';

@@ -9,7 +9,6 @@ import {
   dropMotion,
   figure,
   FROM_LEVEL,
-  holdPlaces,
   leadingWay,
   markFromEnd,
   readoutsOf,
@@ -17,12 +16,10 @@ import {
   showFigure,
   wayOf,
   type AdjusterValues,
-  type Aim,
-  type ExplainedTrim,
   type View,
-  AIMS,
-  trimWords,
 } from '@tide-pebble/core';
+import { holdPlaces } from '@tide-pebble/core/bench';
+import { type Aim, type ExplainedTrim, AIMS, trimWords } from '@tide-pebble/core/bench';
 import { Asked, sameParts } from '../../services/asked';
 import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';

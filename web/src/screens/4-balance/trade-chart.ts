@@ -1,6 +1,6 @@
 /** Washers' mass over drop time, as points to pick. Fetched with its chart library only when asked for. */
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import type { TradePoint } from '@tide-pebble/core';
+import type { TradePoint } from '@tide-pebble/core/bench';
 import {
   Chart,
   Legend,

@@ -2,7 +2,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { figure, showFigure, type TradePoint } from '@tide-pebble/core';
+import { figure, showFigure } from '@tide-pebble/core';
+import { type TradePoint } from '@tide-pebble/core/bench';
 import { Asked, sameParts } from '../../services/asked';
 import { Jobs } from '../../services/jobs';
 import { Units } from '../../services/units';

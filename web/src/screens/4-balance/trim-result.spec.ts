@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { say, type Change, type ExplainedTrim } from '@tide-pebble/core';
+import { say, type Change } from '@tide-pebble/core';
+import { type ExplainedTrim } from '@tide-pebble/core/bench';
 import { Workspace } from '../../services/workspace';
 import { benchAt } from '../../testing/bench';
 import { TrimResult } from './trim-result';

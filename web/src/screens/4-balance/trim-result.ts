@@ -10,7 +10,8 @@ import {
   output,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { figure, render, showFigure, type Remedy, type SetUpFound, type ExplainedTrim } from '@tide-pebble/core';
+import { figure, render, showFigure } from '@tide-pebble/core';
+import { type Remedy, type SetUpFound, type ExplainedTrim } from '@tide-pebble/core/bench';
 import { together } from '../../services/keeping/history';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';

@@ -1,7 +1,8 @@
 /** What is wanted of the balance: each with its figure, firm or only a wish. */
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatCheckbox } from '@angular/material/checkbox';
-import { figure, showFigure, USUALLY_FIRM, wantsOf, type ConditionId, type Want } from '@tide-pebble/core';
+import { figure, showFigure, USUALLY_FIRM, wantsOf, type Want } from '@tide-pebble/core';
+import { type ConditionId } from '@tide-pebble/core/bench';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { QuantityField } from '../../ui/figures/quantity-field';

@@ -1,20 +1,27 @@
 /** What each stiffening buys: changes tried one by one by a worker, as a table to sort and take from. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { NgTemplateOutlet } from '@angular/common';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { render, type KitItem } from '@tide-pebble/core';
-import type { Stiffening, Stiffenings } from '@tide-pebble/core/strength';
+import { render, type BinItem, type KitItem } from '@tide-pebble/core';
+import type { StiffenInput, Stiffened, Stiffening, Stiffenings, Stiffest } from '@tide-pebble/core/strength';
 import { Asked, sameParts } from '../../services/asked';
 import { Jobs } from '../../services/jobs';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
+import { QuantityField } from '../../ui/figures/quantity-field';
 import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 
 const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
+const NO_BIN: readonly BinItem[] = [];
+/** kg and money. */
+const MORE = { mass: 0.2, cost: 10 };
 const ORDERS = [
   { id: 'frequency', name: 'what rings highest', by: (a: Stiffening, b: Stiffening) => b.frequency - a.frequency },
   { id: 'mass', name: 'what weighs least', by: (a: Stiffening, b: Stiffening) => a.mass - b.mass },
+  { id: 'cost', name: 'what costs least', by: (a: Stiffening, b: Stiffening) => a.cost - b.cost },
+  { id: 'joined', name: 'what holds best', by: (a: Stiffening, b: Stiffening) => a.joined - b.joined },
   { id: 'sag', name: 'what sags least', by: (a: Stiffening, b: Stiffening) => a.sag - b.sag },
   {
     id: 'brings',
@@ -26,7 +33,7 @@ const ORDERS = [
 @Component({
   selector: 'tp-stiffen-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatProgressBar, FigurePipe, SayPipe],
+  imports: [NgTemplateOutlet, MatButton, MatProgressBar, FigurePipe, SayPipe, QuantityField],
   template: `
     <h2>What each change buys</h2>
     @switch (looked.kind()) {
@@ -44,7 +51,9 @@ const ORDERS = [
         @if (looked.found(); as f) {
           <p class="note">
             {{ f.tried }} changes tried, one at a time; {{ f.better.length }} make it ring higher than
-            {{ f.now.frequency | figure: units() : 'frequency' }}. Balance it again after one.
+            {{ f.now.frequency | figure: units() : 'frequency' }} or hold better, each balanced again{{
+              f.isBalancedFirst ? '; so told is it as it is once it is balanced' : ''
+            }}.
           </p>
           @if (f.better.length > 1) {
             <label
@@ -58,27 +67,71 @@ const ORDERS = [
           }
           <ul class="plain-list">
             @for (s of rows(); track $index) {
-              <li>
-                <button matButton="outlined" type="button" (click)="take(s)">
-                  {{ s.name }}: {{ s.to | say: units() }}
-                </button>
-                <p>
-                  <span class="figure">{{ s.frequency | figure: units() : 'frequency' }}</span>, sags
-                  <span class="figure">{{ s.sag | figure: units() }}</span>,
-                  {{ s.mass - f.now.mass < 0 ? 'lighter' : 'heavier' }} by
-                  <span class="figure">{{ weight(s, f) | figure: units() : 'mass' }}</span>
-                </p>
-                @for (b of s.brings; track $index) {
-                  <p class="wrong">Brings: {{ b | say: units() }}</p>
-                }
-              </li>
+              <li><ng-container *ngTemplateOutlet="row; context: { $implicit: s, now: f.now }" /></li>
             } @empty {
               <li class="note">None does. Bring what it carries nearer to the hand, or add a brace on Frame.</li>
             }
           </ul>
+          @if (f.better.length > 1) {
+            <h3>Two together, for at most</h3>
+            <tp-quantity-field
+              label="More grams"
+              kind="mass"
+              [value]="moreMass()"
+              [range]="[0, 5]"
+              (changed)="moreMass.set($event.value)"
+            />
+            <tp-quantity-field
+              label="More money"
+              kind="number"
+              [value]="moreCost()"
+              [range]="[0, 10000]"
+              (changed)="moreCost.set($event.value)"
+            />
+            @switch (pairs.kind()) {
+              @case ('working') {
+                <mat-progress-bar mode="determinate" [value]="100 * pairs.part()!" aria-label="Trying each pair" />
+                <button matButton type="button" (click)="pairs.stop()">Stop</button>
+              }
+              @case ('failed') {
+                <p class="wrong">{{ pairs.reason() }}</p>
+              }
+              @default {
+                <button matButton="outlined" type="button" (click)="lookForPairs(f)">Find the stiffest</button>
+              }
+            }
+            @if (pairs.found(); as p) {
+              <p class="note">
+                All {{ p.pairs }} pairs of changes that bring no fault were made and reckoned: no other one or two of
+                them ring higher for that.
+              </p>
+              <ul class="plain-list">
+                @for (s of p.best; track $index) {
+                  <li><ng-container *ngTemplateOutlet="row; context: { $implicit: s, now: f.now }" /></li>
+                } @empty {
+                  <li class="note">None keeps within that. Allow it more grams or money.</li>
+                }
+              </ul>
+            }
+          }
         }
       }
     }
+    <ng-template #row let-s let-now="now">
+      <button matButton="outlined" type="button" (click)="take(s)">{{ s.name }}: {{ s.to | say: units() }}</button>
+      <p>
+        <span class="figure">{{ s.frequency | figure: units() : 'frequency' }}</span>, sags
+        <span class="figure">{{ s.sag | figure: units() }}</span>, {{ s.mass < now.mass ? 'lighter' : 'heavier' }} by
+        <span class="figure">{{ weight(s, now) | figure: units() : 'mass' }}</span>,
+        {{ s.cost < now.cost ? 'cheaper' : 'dearer' }} by
+        <span class="figure">{{ price(s, now) | figure: units() : 'money' }}</span>{{
+          s.balance === 'notFound' ? '; it cannot be balanced as you want then' : ''
+        }}
+      </p>
+      @for (b of s.brings; track $index) {
+        <p class="wrong">Brings: {{ b | say: units() }}</p>
+      }
+    </ng-template>
   `,
   styles: `
     :host {
@@ -105,10 +158,11 @@ export class StiffenPanel {
   protected readonly orders = ORDERS;
   protected readonly order = signal<string>('frequency');
 
+  private readonly bin = toSignal(this.workspace.bin$, { initialValue: NO_BIN });
   private readonly about = computed(
     () => {
       const { rig, loadout, values } = this.bench();
-      return [rig.design, rig.wants, loadout, values, this.kit(), this.pose(), this.bump()] as const;
+      return [rig.design, rig.wants, loadout, values, this.kit(), this.bin(), this.pose(), this.bump()] as const;
     },
     { equal: sameParts },
   );
@@ -118,15 +172,32 @@ export class StiffenPanel {
     return [...(this.looked.found()?.better ?? [])].sort(order.by).slice(0, 20);
   });
 
-  protected look(): void {
+  protected readonly moreMass = signal(MORE.mass);
+  protected readonly moreCost = signal(MORE.cost);
+  protected readonly pairs = new Asked<Stiffest | null>(
+    computed(() => [this.about(), this.moreMass(), this.moreCost()] as const, { equal: sameParts }),
+  );
+
+  private asked(): StiffenInput {
     const { rig, loadout, values } = this.bench();
-    this.looked.ask((told) =>
-      this.jobs.run('stiffen', { rig, loadout, kit: this.kit(), values, pose: this.pose(), bump: this.bump() }, told),
-    );
+    return { rig, loadout, kit: this.kit(), bin: this.bin(), values, pose: this.pose(), bump: this.bump() };
   }
 
-  protected weight(s: Stiffening, { now }: Stiffenings): number {
+  protected look(): void {
+    this.looked.ask((told) => this.jobs.run('stiffen', this.asked(), told));
+  }
+
+  protected lookForPairs(among: Stiffenings): void {
+    const most = { mass: this.moreMass(), cost: this.moreCost() };
+    this.pairs.ask((told) => this.jobs.run('stiffest', { input: this.asked(), among, most }, told));
+  }
+
+  protected weight(s: Stiffening, now: Stiffened): number {
     return Math.abs(s.mass - now.mass);
+  }
+
+  protected price(s: Stiffening, now: Stiffened): number {
+    return Math.abs(s.cost - now.cost);
   }
 
   protected take({ name, to, changes }: Stiffening): void {

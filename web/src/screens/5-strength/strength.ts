@@ -3,8 +3,15 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, sig
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { figure, fromTo, render, type Phrase } from '@tide-pebble/core';
-import { SURE, type ShownMode, type StrengthSheet, type StrengthSheetOutcome } from '@tide-pebble/core/strength';
+import { figure, fromTo, render } from '@tide-pebble/core';
+import {
+  strainedShare,
+  SURE,
+  type Carried,
+  type ShownMode,
+  type StrengthSheet,
+  type StrengthSheetOutcome,
+} from '@tide-pebble/core/strength';
 import { catchError, debounceTime, map, of, startWith, switchMap, type Observable } from 'rxjs';
 import { injectBench } from '../../services/bench-signal';
 import { Strengths } from '../../services/strengths';
@@ -26,11 +33,18 @@ interface Question {
   readonly bench: Bench;
   readonly pose: string | null;
   readonly bump: number;
+  readonly shutter: number;
 }
 const WORKING: Now = { kind: 'working' };
 /** A drag makes many edits a second; the equations may wait for a pause. */
 const AFTER_MS = 40;
 const USUAL_BUMP = 3;
+/** One over so many seconds. */
+const SHUTTERS = [25, 50, 100, 200, 500];
+const USUAL_SHUTTER = 50;
+/** Of the picture: less is seen by nobody. */
+const LEAST_SHARE = 0.0001;
+const GIVES = { along: ['pulls out'], across: ['slips'], twist: ['turns'], tilt: ['opens or slips'] } as const;
 /** A hundredth of a degree. */
 const SMALL = Math.PI / 18000;
 
@@ -58,6 +72,8 @@ export class Strength {
   protected readonly bench = injectBench();
 
   protected readonly bump = signal(USUAL_BUMP);
+  protected readonly shutters = SHUTTERS;
+  protected readonly shutter = signal(USUAL_SHUTTER);
   /** The pose asked about, by id; the rig's first until another is chosen. */
   protected readonly pose = linkedSignal<string | undefined, string | null>({
     source: () => this.bench()?.rig.id,
@@ -65,7 +81,7 @@ export class Strength {
   });
   private readonly question = computed((): Question | null => {
     const bench = this.bench();
-    return bench && { bench, pose: this.pose(), bump: this.bump() };
+    return bench && { bench, pose: this.pose(), bump: this.bump(), shutter: this.shutter() };
   });
   private readonly now = toSignal(
     toObservable(this.question).pipe(
@@ -99,13 +115,9 @@ export class Strength {
   protected readonly calm = computed(() => this.sheet()?.words.length === 0);
 
   /** The narrowest picture there is: where a turn is seen most. */
-  private readonly narrowest = computed((): number | null => {
+  protected readonly narrowest = computed((): number | null => {
     const angles = (this.bench()?.work.cones ?? []).map((c) => c.long.across);
     return angles.length === 0 ? null : Math.min(...angles);
-  });
-  protected readonly seen = computed((): Phrase | null => {
-    const [sheet, across] = [this.sheet(), this.narrowest()];
-    return sheet?.walk && across ? [figure('percent', sheet.walk.turn / across, 2), ' of the picture’s width'] : null;
   });
 
   private readonly pickedMode = linkedSignal<string | undefined, number>({
@@ -139,13 +151,37 @@ export class Strength {
     return angle < SMALL ? `under ${least}` : render([figure('angle', angle, 2)], this.units());
   }
 
+  protected shareOf(angle: number): string {
+    const across = this.narrowest();
+    if (across === null) return '–';
+    const part = angle / across;
+    return part < LEAST_SHARE
+      ? `under ${render([figure('percent', LEAST_SHARE, 2)], this.units())}`
+      : render([figure('percent', part, 2)], this.units());
+  }
+
+  protected share(carried: Carried): string {
+    return `${render([figure('percent', strainedShare(carried), 0)], this.units())} of what it holds`;
+  }
+
+  /** Which way it is nearest to giving, of what it holds that way; else that it is not known. */
+  protected holds({ nearest, source, kind }: Carried): string {
+    if (!nearest) return `what it holds is not known (${kind === 'bonded' ? 'glue' : source}): see that it stays tight`;
+    const { way, carries, holds } = nearest;
+    const unit = way === 'along' || way === 'across' ? 'force' : 'torque';
+    return render(
+      [...GIVES[way], ' at ', figure(unit, holds), ', now ', figure(unit, carries), `: ${source}`],
+      this.units(),
+    );
+  }
+
   protected bumps(reserve: number): string {
     return reserve > SURE ? `over ${SURE} ×` : render([figure('ratio', reserve)], this.units());
   }
 
-  private reckon({ bench, pose, bump }: Question): Observable<Now> {
+  private reckon({ bench, pose, bump, shutter }: Question): Observable<Now> {
     const { poses } = bench.work.rig;
-    return this.strengths.reckon(bench, poses.find((p) => p.id === pose) ?? null, bump).pipe(
+    return this.strengths.reckon(bench, poses.find((p) => p.id === pose) ?? null, bump, 1 / shutter).pipe(
       map((outcome): Now => ({ kind: 'done', outcome, of: bench })),
       catchError((fault: Error) => of<Now>({ kind: 'failed', reason: fault.message })),
       startWith(WORKING),

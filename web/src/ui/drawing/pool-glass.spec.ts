@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import { trim } from '@tide-pebble/core';
+import { trim } from '@tide-pebble/core/bench';
 import { benchAt } from '../../testing/bench';
 import { sheet } from '../../testing/sheets';
 import type { Bench } from '../../services/workspace';

@@ -3,7 +3,8 @@ import { STANDARD_GRAVITY } from '../../../0-base';
 import { massCentre, moveSums, sumsOf } from '../../../1-load';
 import { bentBarAssembly, wants } from '../../../testing/rigs';
 import { holds } from '../../../testing/holds';
-import { aboutAxis, dropTime, evaluate, FROM_LEVEL, poolOf, quickBalance, trim } from '../..';
+import { aboutAxis, dropTime, evaluate, FROM_LEVEL, poolOf, quickBalance } from '../..';
+import { trim } from '../../bench';
 import { DROP_K, dropFactor, dropFromLevel, FRICTION_SLOPE, STOPS_FROM } from './dropFactor';
 import { atPin, drop, level, upright, valueOf } from '../../trim/conditions';
 

@@ -1,4 +1,4 @@
-import { trim } from '@tide-pebble/core';
+import { trim } from '@tide-pebble/core/bench';
 import { benchAt } from '../../../testing/bench';
 import { sheet } from '../../../testing/sheets';
 import { type } from '../../../testing/type';

@@ -3,17 +3,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import {
-  DEGREE,
-  figure,
-  leadingWay,
-  render,
-  showFigure,
-  type KitItem,
-  type Leeway,
-  WANT_WORDS,
-  NOTHING_BEARS,
-} from '@tide-pebble/core';
+import { DEGREE, figure, leadingWay, render, showFigure, type KitItem, NOTHING_BEARS } from '@tide-pebble/core';
+import { type Leeway, WANT_WORDS } from '@tide-pebble/core/bench';
 import {
   asksForCare,
   chanceWords,

@@ -11,24 +11,19 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
+import { DEGREE, figure, showFigure, render, leadingWay, NOTHING_BEARS } from '@tide-pebble/core';
 import {
-  DEGREE,
-  figure,
   panReading,
-  showFigure,
   type ExplainedTrim,
   type PanPlan,
   type PanReading,
   trimWords,
-  render,
-  leadingWay,
-  NOTHING_BEARS,
   overshootWords,
   panLimitWords,
   panMoveWords,
   panPlanWords,
   panReadingWords,
-} from '@tide-pebble/core';
+} from '@tide-pebble/core/bench';
 import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
 import { Jobs } from '../../../services/jobs';

@@ -20,8 +20,8 @@ import {
   type AdjusterValues,
   type KitItem,
   type Phrase,
-  WANT_WORDS,
 } from '@tide-pebble/core';
+import { WANT_WORDS } from '@tide-pebble/core/bench';
 import {
   movesBetween,
   moveWords,

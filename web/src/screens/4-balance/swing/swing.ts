@@ -13,15 +13,10 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { mdiPause, mdiPlay } from '@mdi/js';
+import { DEGREE, evaluate, figure, leadingWay, quaternionAbout, showFigure, NOTHING_BEARS } from '@tide-pebble/core';
 import {
   bareSwinger,
-  DEGREE,
-  evaluate,
-  figure,
-  leadingWay,
   MOTIONS,
-  quaternionAbout,
-  showFigure,
   swingerOf,
   swingFigures,
   traceOf,
@@ -30,8 +25,7 @@ import {
   type SwingFigures,
   type SwingInput,
   type SwingTrace,
-  NOTHING_BEARS,
-} from '@tide-pebble/core';
+} from '@tide-pebble/core/bench';
 import { catchError, of, switchMap, Subject, type Observable } from 'rxjs';
 import { injectBench } from '../../../services/bench-signal';
 import { Jobs } from '../../../services/jobs';

@@ -1,6 +1,7 @@
 /** Traces of nose, horizon and pan over time, what is compared in dashes, with a line at the time shown. Fetched with its chart library. */
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { DEGREE, type SwingTrace } from '@tide-pebble/core';
+import { DEGREE } from '@tide-pebble/core';
+import { type SwingTrace } from '@tide-pebble/core/bench';
 import {
   Chart,
   Legend,
