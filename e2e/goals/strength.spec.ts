@@ -17,13 +17,13 @@ const bench = async (page: Page, rig: string): Promise<void> => {
 test('a slim boom: its wobble, its weakest place, and thicker tube taken and undone', async ({ bench: page }) => {
   await bench(page, 'Razor');
   const before = await ringsAt(page);
-  await expect(page.locator('.rows').first()).toContainText('boom tube');
+  await expect(page.locator('.strains')).toContainText('boom tube');
   await page
     .getByRole('button', { name: /^1\d\d?\.?\d* Hz rolls|Hz rolls/ })
     .first()
     .click();
   await expect(page.locator('.says')).toContainText('The picture rolls');
-  await page.getByRole('button', { name: 'Try all choices and sizes' }).click();
+  await page.getByRole('button', { name: 'Try every change' }).click();
   await expect(page.getByText(/changes tried, one at a time/)).toBeVisible();
   await page.getByRole('button', { name: 'Tube: aluminium tube 25 × 2' }).click();
   await expect.poll(() => ringsAt(page)).toBeGreaterThan(before + 2);
@@ -47,12 +47,32 @@ test('every rig of the demo tells how it bends, rings and where it is weakest; a
     await expect(page.getByRole('heading', { name: `${rig}: strength` })).toBeVisible();
     await expect(page.locator('.lag')).toHaveText('');
     expect(await ringsAt(page)).toBeGreaterThan(0.5);
-    await expect(page.locator('.rows').first().locator('li').first()).toContainText('surely bears');
+    await expect(page.locator('.strains li').first()).toContainText('surely bears');
+    await expect(page.locator('.rows').first()).toContainText('A bump');
     await expect(page.locator('.sheet')).not.toContainText(/NaN|undefined|Infinity/);
   }
-  const stress = page.locator('.rows').first().locator('.figure').first();
+  const stress = page.locator('.strains .figure').first();
   const usual = await stress.innerText();
   await page.getByLabel('Bump, times its weight').fill('6');
   await page.keyboard.press('Enter');
   await expect(stress).not.toHaveText(usual);
+});
+
+test('two changes together within grams and money, all pairs made; and a longer shutter smears more', async ({
+  bench: page,
+}) => {
+  await bench(page, 'Razor');
+  const smear = page.locator('.shaken tbody td').nth(2);
+  const short = await smear.innerText();
+  await page.getByLabel('Shutter').selectOption('1/25 s');
+  await expect(smear).not.toHaveText(short);
+  await page.getByRole('button', { name: 'Try every change' }).click();
+  await expect(page.getByText(/changes tried, one at a time/)).toBeVisible();
+  const before = await ringsAt(page);
+  await page.getByLabel('More grams').fill('500 g');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Find the stiffest' }).click();
+  await expect(page.getByText(/^\s*All \d+ pairs of changes/)).toBeVisible({ timeout: 120_000 });
+  await page.locator('tp-stiffen-panel ul').last().getByRole('button').first().click();
+  await expect.poll(() => ringsAt(page)).toBeGreaterThan(before);
 });

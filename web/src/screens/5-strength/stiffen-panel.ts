@@ -4,7 +4,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { NgTemplateOutlet } from '@angular/common';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { render, type BinItem, type KitItem } from '@tide-pebble/core';
+import { figure, render, type BinItem, type KitItem } from '@tide-pebble/core';
 import type { StiffenInput, Stiffened, Stiffening, Stiffenings, Stiffest } from '@tide-pebble/core/strength';
 import { Asked, sameParts } from '../../services/asked';
 import { Jobs } from '../../services/jobs';
@@ -16,6 +16,7 @@ import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
 const NO_BIN: readonly BinItem[] = [];
 /** kg and money. */
+const LEAST_MONEY = 0.005;
 const MORE = { mass: 0.2, cost: 10 };
 const ORDERS = [
   { id: 'frequency', name: 'what rings highest', by: (a: Stiffening, b: Stiffening) => b.frequency - a.frequency },
@@ -38,7 +39,7 @@ const ORDERS = [
     <h2>What each change buys</h2>
     @switch (looked.kind()) {
       @case ('notAsked') {
-        <button matButton="outlined" type="button" (click)="look()">Try all choices and sizes</button>
+        <button matButton="outlined" type="button" (click)="look()">Try every change</button>
       }
       @case ('working') {
         <mat-progress-bar mode="determinate" [value]="100 * looked.part()!" aria-label="Trying each change" />
@@ -122,11 +123,8 @@ const ORDERS = [
       <p>
         <span class="figure">{{ s.frequency | figure: units() : 'frequency' }}</span>, sags
         <span class="figure">{{ s.sag | figure: units() }}</span>, {{ s.mass < now.mass ? 'lighter' : 'heavier' }} by
-        <span class="figure">{{ weight(s, now) | figure: units() : 'mass' }}</span>,
-        {{ s.cost < now.cost ? 'cheaper' : 'dearer' }} by
-        <span class="figure">{{ price(s, now) | figure: units() : 'money' }}</span>{{
-          s.balance === 'notFound' ? '; it cannot be balanced as you want then' : ''
-        }}
+        <span class="figure">{{ weight(s, now) | figure: units() : 'mass' }}</span>, {{ priceWords(s, now)
+        }}{{ s.balance === 'notFound' ? '; it cannot be balanced as you want then' : '' }}
       </p>
       @for (b of s.brings; track $index) {
         <p class="wrong">Brings: {{ b | say: units() }}</p>
@@ -196,8 +194,10 @@ export class StiffenPanel {
     return Math.abs(s.mass - now.mass);
   }
 
-  protected price(s: Stiffening, now: Stiffened): number {
-    return Math.abs(s.cost - now.cost);
+  protected priceWords(s: Stiffening, now: Stiffened): string {
+    const more = s.cost - now.cost;
+    if (Math.abs(more) < LEAST_MONEY) return 'for as much money';
+    return `${more < 0 ? 'cheaper' : 'dearer'} by ${render([figure('money', Math.abs(more))], this.units())}`;
   }
 
   protected take({ name, to, changes }: Stiffening): void {

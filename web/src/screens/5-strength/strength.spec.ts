@@ -20,6 +20,16 @@ describe('the strength', () => {
     expect(page.textContent).not.toMatch(/NaN|undefined|Infinity/);
   });
 
+  it('tells each case that may come to it, what the lens sees, and what joints carry of what they hold', async () => {
+    const { page } = await told();
+    const rows = [...page.querySelectorAll('.rows')].map((r) => r.textContent);
+    expect(rows[0]).toContain('bumped to 3 times its weight');
+    expect(rows[0]).toContain('A pull');
+    expect(rows[2]).toMatch(/of what it holds|opens or slips at|is not known/);
+    expect(page.querySelectorAll('.shaken tbody tr').length).toBe(3);
+    expect(page.querySelector('.shaken')!.textContent).toMatch(/steps a second/);
+  });
+
   it('shows the way of ringing that is picked', async () => {
     const { page, fixture } = await told();
     const before = page.querySelector('.says')!.textContent;
