@@ -1,5 +1,7 @@
 import { METRIC, render } from '../0-base';
-import { chooseFamilies, type Wishes } from './choose';
+import { chooseFamilies, type Candidate, type Wishes } from './choose';
+import { workpiece } from './derive';
+import { strengthSheet } from './strength/strengthSheet';
 import { FAMILIES, USUAL_HANDS } from '../2-frame';
 import { THREE_LOADS } from '../testing/loads';
 import { wants } from '../testing/rigs';
@@ -15,6 +17,11 @@ const NONE: Wishes = {
   tools: null,
 };
 const [phone] = THREE_LOADS;
+const assembled = ({ start }: Candidate) => {
+  const made = workpiece(start, phone!.loadout, phone!.kit);
+  if (!made.ok) throw new Error(made.reason);
+  return made.work.assembly;
+};
 const ranked = (wishes: Partial<Wishes>) =>
   chooseFamilies({
     wishes: { ...NONE, ...wishes },
@@ -52,5 +59,23 @@ describe('choosing', () => {
     expect(against).toMatch(/over your 500 g/);
     expect(against).toMatch(/more than your 1\.00/);
     expect(against).toContain('borrow');
+  });
+  it('says of each how it rings, and calls none good that strength has something grave against', () => {
+    for (const c of ranked({})) {
+      const told = c.reasons.map((r) => render(r.text, METRIC)).find((t) => t.startsWith('Rings at'))!;
+      expect(told)
+        .withContext(c.family)
+        .toMatch(/^Rings at [\d.]+ Hz: /);
+      const bends = strengthSheet({
+        assembly: assembled(c),
+        values: c.start.values,
+        pose: assembled(c).rig.poses[0] ?? null,
+        bump: 3,
+        modes: 3,
+        ranges: false,
+      });
+      const grave = bends.kind === 'told' && bends.sheet.words.some((w) => ['stop', 'mend'].includes(w.severity));
+      if (grave) expect(c.verdict.kind).withContext(c.family).not.toBe('holds');
+    }
   });
 });

@@ -3,9 +3,13 @@ import { figure, say, type Gauge, type Phrase } from '../0-base';
 import { FAMILIES, breakDown, type Family, type Suitability } from '../2-frame';
 import { leadingWay, type Endurance, type Verdict } from '../3-balance';
 import { MOTIONS, seenIn, type Seen } from '../3-balance/bench';
+import { FELT_BELOW, FIRM_ABOVE } from '../4-strength';
 import { judged, workpiece } from './derive';
 import type { Hands, KitItem, Loadout, Wants } from '../model';
 import { startRig, type Start } from './startRig';
+import { strengthSheet, type StrengthWord } from './strength/strengthSheet';
+import { verdictWith } from './strength/verdictWith';
+import { USUAL_BUMP } from './strength/strengthReport';
 import { stockPlan } from '../5-stock';
 import { buildSteps, inStatedOrder } from '../6-build';
 
@@ -94,22 +98,51 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
     dries: Math.max(0, ...steps.map((s) => s.dries ?? 0)),
     tools: [...new Set(steps.flatMap((s) => s.tool.split(', ')))].sort(),
   };
-  const reasons = reasonsFor(
-    family,
-    { ...figures, load: evaluation.loadMass },
-    wishes,
-    rig.bodies.reduce((n, b) => n + b.members.length, 0),
-  );
+  const bends = strengthSheet({
+    assembly: made.work.assembly,
+    values: start.values,
+    pose: rig.poses[0] ?? null,
+    bump: USUAL_BUMP,
+    modes: 3,
+    ranges: false,
+  });
+  const weak = bends.kind === 'told' ? bends.sheet.words.filter(isGrave) : [bends.word];
+  const reasons = [
+    ...reasonsFor(
+      family,
+      { ...figures, load: evaluation.loadMass },
+      wishes,
+      rig.bodies.reduce((n, b) => n + b.members.length, 0),
+    ),
+    ...rings(bends.kind === 'told' ? (bends.sheet.lowest?.frequency ?? null) : null),
+  ];
   const stops = findings.filter((f) => f.severity === 'stop' && f.stage !== 'load').map((f) => f.title);
   return {
     family: family.id,
     start,
     ...figures,
     stops,
-    verdict,
+    verdict: verdictWith(verdict, weak[0] ?? null),
     reasons,
-    score: reasons.reduce((s, r) => s + (r.good ? 1 : -1.5), 0) - 2 * stops.length,
+    score: reasons.reduce((s, r) => s + (r.good ? 1 : -1.5), 0) - 2 * stops.length - weak.length,
   };
+}
+
+const isGrave = ({ severity }: StrengthWord): boolean => severity === 'stop' || severity === 'mend';
+
+function rings(frequency: number | null): readonly Reason[] {
+  if (frequency === null) return [];
+  const at = figure('frequency', frequency);
+  if (frequency < FELT_BELOW) return [{ good: false, text: say`Rings at ${at}: it wobbles at each step.` }];
+  return [
+    {
+      good: true,
+      text:
+        frequency < FIRM_ABOVE
+          ? say`Rings at ${at}: stiff enough, though quick steps may set it ringing.`
+          : say`Rings at ${at}: a walk hardly shakes it.`,
+    },
+  ];
 }
 
 type Figures = Pick<

@@ -134,7 +134,10 @@ export class Strength {
   }
 
   protected rangeOf({ range: [least, most] }: ShownMode): string {
-    return render(fromTo('frequency', least, most), this.units());
+    const [a, b] = [least, most].map((f) => render([figure('frequency', f)], this.units()));
+    return a === b
+      ? 'However stiff its joints are it stays so.'
+      : `${render(fromTo('frequency', least, most), this.units())}, as its joints may be softer or stiffer.`;
   }
 
   protected livesIn({ livesIn }: ShownMode): string {
