@@ -20,3 +20,4 @@ export {
   type Stiffening,
   type Stiffenings,
 } from './9-design/strength/stiffen';
+export { firmnessOf, type FirmnessInput } from './9-design/strength/firmness';

@@ -21,6 +21,9 @@ test('a thing is dragged in the picture, nudged with the keys, and undone', asyn
   await page.keyboard.press('ArrowLeft');
   await expect(forward).toHaveValue(`${dragged - 1} mm`);
   await allKept(page);
+  // The drag, however long it took, is one step; the nudge after it another.
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(forward).toHaveValue(`${dragged} mm`);
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(forward).toHaveValue('0 mm');
 });

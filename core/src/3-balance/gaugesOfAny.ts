@@ -33,7 +33,7 @@ export function calmGauge(context: BalanceContext): WayGauge {
       ? {
           name: 'In a walk',
           figure: [figure('angle', seen.rig.pitch)],
-          rest: say`nose; bare camera ${figure('angle', seen.bare.pitch)}`,
+          rest: say`bare camera ${figure('angle', seen.bare.pitch)}`,
           pebble: Math.min(1, seen.rig.pitch / (2 * seen.bare.pitch)),
           pool: [0, 0.5],
           out: seen.rig.pitch > seen.bare.pitch * NO_WORSE,
@@ -46,7 +46,7 @@ export function calmGauge(context: BalanceContext): WayGauge {
       ...(seen
         ? [
             {
-              words: say`That is ${figure('percent', ofPicture(seen.rig.pitch, context))} of the picture’s width. The horizon goes ${figure('angle', seen.rig.roll)}, the bare camera’s ${figure('angle', seen.bare.roll)}.`,
+              words: say`The nose goes ${figure('angle', seen.rig.pitch)}: ${figure('percent', ofPicture(seen.rig.pitch, context))} of the picture’s width. The horizon goes ${figure('angle', seen.rig.roll)}, the bare camera’s ${figure('angle', seen.bare.roll)}.`,
               about: null,
             },
           ]

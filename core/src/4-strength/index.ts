@@ -34,7 +34,7 @@ export {
 } from './frame/frameAnswer';
 export { modesOf, settledModes, type FrameMode, type FrameModes, type Settled } from './frame/modesOf';
 export { skinStress, type SkinStress } from './frame/skinStress';
-export { bucklingOf, type Buckling } from './frame/bucklingOf';
+export { bucklingOf, standsUpTo, type Buckling } from './frame/bucklingOf';
 // what answers
 export { shakenBy, type Harmonic, type Shaken, type Shaking, type Swing } from './answer/shakenBy';
 export {
@@ -58,11 +58,12 @@ export type { CaseTold } from './rig/underCases';
 export { FALL_FROM_TABLE, type FirstToBreak } from './rig/firstToBreak';
 export type { Crept, Softening } from './rig/creep';
 export {
-  FELT_BELOW,
-  FIRM_ABOVE,
+  bumpsToBuckle,
+  STEADY,
   strengthOf,
   type RigMode,
   type RigStrength,
   type StrengthInput,
   type StrengthOutcome,
 } from './rig/strengthOf';
+export { FELT_BELOW, FIRM_ABOVE } from './answer/felt';

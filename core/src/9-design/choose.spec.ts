@@ -1,7 +1,7 @@
 import { METRIC, render } from '../0-base';
 import { chooseFamilies, type Candidate, type Wishes } from './choose';
 import { workpiece } from './derive';
-import { strengthSheet } from './strength/strengthSheet';
+import { firmnessOf } from './strength/firmness';
 import { FAMILIES, USUAL_HANDS } from '../2-frame';
 import { THREE_LOADS } from '../testing/loads';
 import { wants } from '../testing/rigs';
@@ -66,16 +66,8 @@ describe('choosing', () => {
       expect(told)
         .withContext(c.family)
         .toMatch(/^Rings at [\d.]+ Hz: /);
-      const bends = strengthSheet({
-        assembly: assembled(c),
-        values: c.start.values,
-        pose: assembled(c).rig.poses[0] ?? null,
-        bump: 3,
-        modes: 3,
-        ranges: false,
-      });
-      const grave = bends.kind === 'told' && bends.sheet.words.some((w) => ['stop', 'mend'].includes(w.severity));
-      if (grave) expect(c.verdict.kind).withContext(c.family).not.toBe('holds');
+      const { against } = firmnessOf({ assembly: assembled(c), values: c.start.values });
+      if (against.length > 0) expect(c.verdict.kind).withContext(c.family).not.toBe('holds');
     }
   });
 });

@@ -7,9 +7,8 @@ import { FELT_BELOW, FIRM_ABOVE } from '../4-strength';
 import { judged, workpiece } from './derive';
 import type { Hands, KitItem, Loadout, Wants } from '../model';
 import { startRig, type Start } from './startRig';
-import { strengthSheet, type StrengthWord } from './strength/strengthSheet';
+import { firmnessOf } from './strength/firmness';
 import { verdictWith } from './strength/verdictWith';
-import { USUAL_BUMP } from './strength/strengthReport';
 import { stockPlan } from '../5-stock';
 import { buildSteps, inStatedOrder } from '../6-build';
 
@@ -98,15 +97,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
     dries: Math.max(0, ...steps.map((s) => s.dries ?? 0)),
     tools: [...new Set(steps.flatMap((s) => s.tool.split(', ')))].sort(),
   };
-  const bends = strengthSheet({
-    assembly: made.work.assembly,
-    values: start.values,
-    pose: rig.poses[0] ?? null,
-    bump: USUAL_BUMP,
-    modes: 3,
-    ranges: false,
-  });
-  const weak = bends.kind === 'told' ? bends.sheet.words.filter(isGrave) : [bends.word];
+  const firm = firmnessOf({ assembly: made.work.assembly, values: start.values });
   const reasons = [
     ...reasonsFor(
       family,
@@ -114,7 +105,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
       wishes,
       rig.bodies.reduce((n, b) => n + b.members.length, 0),
     ),
-    ...rings(bends.kind === 'told' ? (bends.sheet.lowest?.frequency ?? null) : null),
+    ...rings(firm.rings?.frequency ?? null),
   ];
   const stops = findings.filter((f) => f.severity === 'stop' && f.stage !== 'load').map((f) => f.title);
   return {
@@ -122,13 +113,11 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
     start,
     ...figures,
     stops,
-    verdict: verdictWith(verdict, weak[0] ?? null),
+    verdict: verdictWith(verdict, firm),
     reasons,
-    score: reasons.reduce((s, r) => s + (r.good ? 1 : -1.5), 0) - 2 * stops.length - weak.length,
+    score: reasons.reduce((s, r) => s + (r.good ? 1 : -1.5), 0) - 2 * stops.length - firm.against.length,
   };
 }
-
-const isGrave = ({ severity }: StrengthWord): boolean => severity === 'stop' || severity === 'mend';
 
 function rings(frequency: number | null): readonly Reason[] {
   if (frequency === null) return [];

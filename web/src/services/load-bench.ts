@@ -202,12 +202,13 @@ export class LoadBench {
       ]);
   }
 
-  changeEntry(loadout: string, entry: string, change: (entry: Mounted) => Mounted): void {
-    this.changeLoadout(
-      loadout,
-      (l) => ({ ...l, items: l.items.map((m) => (m.id === entry ? change(m) : m)) }),
-      `entry ${loadout} ${entry}`,
-    );
+  changeEntry(
+    loadout: string,
+    entry: string,
+    change: (entry: Mounted) => Mounted,
+    merge = `entry ${loadout} ${entry}`,
+  ): void {
+    this.changeLoadout(loadout, (l) => ({ ...l, items: l.items.map((m) => (m.id === entry ? change(m) : m)) }), merge);
   }
 
   private changed(loadout: Loadout, change: LoadoutChange): Loadout {

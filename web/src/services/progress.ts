@@ -16,8 +16,8 @@ import {
 import type { StagePath } from '../shell/stages';
 import { painted$ } from './after-paint';
 import { BuildPlans } from './building';
+import { Firmnesses } from './firmnesses';
 import { Solids } from './solids';
-import { Strengths } from './strengths';
 import { Workspace } from './workspace';
 
 export interface StageMark {
@@ -57,9 +57,9 @@ export class Progress {
     this.steps$,
     inject(Solids).lastFound$,
     this.plans.lastBlocked$,
-    inject(Strengths).lastFound$,
+    inject(Firmnesses).bench$,
   ]).pipe(
-    map(([state, stock, log, steps, inside, blocked, strength]): StageMarks => {
+    map(([state, stock, log, steps, inside, blocked, { firm }]): StageMarks => {
       if (state.kind !== 'ready')
         return {
           shelf: NOTHING,
@@ -83,7 +83,7 @@ export class Progress {
       const { assembly } = state.bench.work;
       const noRoom = inside?.assembly === assembly ? inside.pairs : 0;
       const noOrder = blocked?.bench.work.assembly === assembly ? blocked.lots : 0;
-      const bends = strength?.assembly === assembly ? { done: strength.faults === 0, count: strength.faults } : NOTHING;
+      const bends = firm ? { done: firm.against.length === 0, count: firm.against.length } : NOTHING;
       const balance = mark('balance', judged.evaluation.hung !== null && loadout !== null);
       return {
         shelf: { done: true, count: 0 },

@@ -1,24 +1,25 @@
 import { METRIC, render } from '@tide-pebble/core';
 import { trimWords } from '@tide-pebble/core/bench';
 import type { StockPlan } from '@tide-pebble/core/making';
+import { NOT_YET } from '../services/firmnesses';
 import type { Bench } from '../services/workspace';
 import { benchAt, massOf } from '../testing/bench';
 import { gaugesOf } from './gauges';
 
 /** As they are printed, in millimetres. */
 const printed = (bench: Bench, stock: StockPlan | null = null) =>
-  gaugesOf(bench, stock).map(({ id, gauge }) => ({
+  gaugesOf(bench, stock, NOT_YET).map(({ id, gauge }) => ({
     id,
     gauge: { ...gauge, figure: render(gauge.figure, METRIC), rest: render(gauge.rest, METRIC) },
   }));
 
 describe('the tide line', () => {
-  it('has six gauges, each figure with its unit and a word', () => {
+  it('has seven gauges, each figure with its unit and a word', () => {
     const bench = benchAt({ 'foot-count': 10 });
     const gauges = printed(bench, { cuts: [], lines: [], cost: 31.4 });
-    expect(gauges.map((g) => g.id)).toEqual(['first', 'second', 'third', 'mass', 'calm', 'cost']);
+    expect(gauges.map((g) => g.id)).toEqual(['first', 'second', 'third', 'mass', 'calm', 'wobble', 'cost']);
     expect(gauges[3]!.gauge.figure).toBe(`${Math.round(massOf(bench) * 1000).toLocaleString('en-GB')} g`);
-    expect(gauges[5]!.gauge.rest).toBe('shop 200.00');
+    expect(gauges[6]!.gauge.rest).toBe('shop 200.00');
     // As far as its screw may have to go, which a hand can do something with.
     expect(gauges[0]!.gauge.rest).toMatch(/nose (up|down) ± [\d/ ]+ turns?$/);
   });
@@ -46,7 +47,7 @@ describe('the tide line', () => {
     const gauges = printed(benchAt({}));
     expect(gauges[0]!.gauge.figure).toBe('turns over');
     expect(gauges[2]!.gauge).toEqual(jasmine.objectContaining({ figure: 'never', out: true }));
-    expect(gauges[5]!.gauge.figure).toBe('–');
+    expect(gauges[6]!.gauge.figure).toBe('–');
   });
   it('tells each way a trim can end', () => {
     const say = (outcome: Parameters<typeof trimWords>[0]): string =>

@@ -15,7 +15,7 @@ const open = async (line: Sheet<TideLine>, i: number): Promise<HTMLElement> => {
 describe('the tide line', () => {
   it('opens over a figure: its target to change, and the rig’s wants follow', async () => {
     const line = await sheet(TideLine, benchAt({ 'foot-count': 10 }));
-    expect(gauges(line)).toHaveSize(6);
+    expect(gauges(line)).toHaveSize(7);
     const panel = await open(line, 2);
     expect(panel.querySelector('h2')!.textContent).toBe('Drop time, let go lying level');
     expect(panel.textContent).toMatch(/It swings like a plain pendulum [\d.,]+ m{1,2} long\./);
@@ -33,7 +33,7 @@ describe('the tide line', () => {
       ...line.workspace.now,
       rig: { ...line.workspace.now.rig, wants: { ...line.workspace.now.rig.wants, shopPrice: 400 } },
     });
-    const cost = await open(line, 5);
+    const cost = await open(line, 6);
     expect(cost.textContent).toContain('It lies in its pool.');
   });
   it('closes by its key and by a second press', async () => {

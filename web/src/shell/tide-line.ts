@@ -1,8 +1,9 @@
-/** The tide line: six figures, each over its own gauge. Touch one: its target to change, why it is so, and what to do. */
+/** The tide line: seven figures, each over its own gauge. Touch one: its target to change, why it is so, and what to do. */
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { mdiClose } from '@mdi/js';
 import { render, type Gauge, type Quantity, type Want } from '@tide-pebble/core';
+import { Firmnesses, NOT_YET } from '../services/firmnesses';
 import { Units } from '../services/units';
 import { Workspace, type BenchState } from '../services/workspace';
 import { Findings } from '../ui/findings/findings';
@@ -14,6 +15,8 @@ import { TideGauge, type Gauge as Printed } from '../ui/figures/tide-gauge';
 import { gaugesOf, type GaugeId } from './gauges';
 
 const WAS_SHOWN_MS = 4000;
+const liesIn = ({ pebble, pool, out }: Gauge): boolean =>
+  !out && (pebble === null || pool === null || (pebble >= pool[0] && pebble <= pool[1]));
 
 @Component({
   selector: 'tp-tide-line',
@@ -32,6 +35,7 @@ export class TideLine {
   private readonly units = inject(Units).now;
   private readonly state = toSignal(this.workspace.bench$, { initialValue: { kind: 'none' } as BenchState });
   private readonly stock = toSignal(this.workspace.stock$, { initialValue: null });
+  private readonly firm = toSignal(inject(Firmnesses).bench$, { initialValue: NOT_YET });
   protected readonly close = mdiClose;
   protected readonly shownUnits = this.units;
   protected readonly open = signal<GaugeId | null>(null);
@@ -42,7 +46,7 @@ export class TideLine {
   });
   private readonly plain = computed(() => {
     const bench = this.bench();
-    return bench ? gaugesOf(bench, this.stock()) : [];
+    return bench ? gaugesOf(bench, this.stock(), this.firm()) : [];
   });
   private readonly was = figuresBefore(
     computed(() => ({
@@ -68,6 +72,7 @@ export class TideLine {
       title: shown.title,
       findings: bench.judged.findings.filter((f) => shown.codes.includes(f.code)),
       notes: shown.notes ?? [],
+      calm: liesIn(shown.gauge) ? 'It lies in its pool.' : '',
       fields: shown.wants.map((want) => ({ want, value: want.of(bench.rig.wants) })),
     };
   });

@@ -5,6 +5,7 @@ import {
   type AdjusterValues,
   type Assembly,
   type BinItem,
+  type Firmness,
   type Rig,
   type Wants,
 } from '@tide-pebble/core';
@@ -44,9 +45,11 @@ import {
   type StockPlan,
 } from '@tide-pebble/core/making';
 import {
+  firmnessOf,
   stiffenings,
   stiffestWithin,
   strengthSheet,
+  type FirmnessInput,
   type Spend,
   type StiffenInput,
   type Stiffenings,
@@ -81,6 +84,7 @@ export interface JobInputs {
   readonly choose: ChooseInput;
   readonly cure: CureInput;
   readonly strength: StrengthInput;
+  readonly firmness: FirmnessInput;
   readonly stiffen: StiffenInput;
   readonly stiffest: {
     readonly input: StiffenInput;
@@ -103,6 +107,7 @@ export interface JobResults {
   readonly choose: readonly Candidate[];
   readonly cure: readonly Cure[];
   readonly strength: StrengthSheetOutcome;
+  readonly firmness: Firmness;
   readonly stiffen: Stiffenings | null;
   readonly stiffest: Stiffest | null;
 }
@@ -159,6 +164,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return cure(message.input, ofOne);
     case 'strength':
       return strengthSheet(message.input);
+    case 'firmness':
+      return firmnessOf(message.input);
     case 'stiffen':
       return stiffenings(message.input, ofOne);
     case 'stiffest':

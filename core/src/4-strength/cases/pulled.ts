@@ -30,5 +30,5 @@ export const pulled: StrengthCase = {
         }),
       );
   },
-  says: () => `pulled at a free handle with ${ARM} N, any way`,
+  says: () => `pulled any way at a free handle with ${ARM} N`,
 };

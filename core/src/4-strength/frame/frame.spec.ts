@@ -9,6 +9,7 @@ import {
   modesOf,
   settledModes,
   skinStress,
+  standsUpTo,
   type FrameAnswer,
   type FrameModel,
 } from '..';
@@ -237,6 +238,21 @@ describe('how a frame rings, by closed forms', () => {
 });
 
 describe('any frame', () => {
+  it('stands up to just under its lowest factor, and not to just over it', () => {
+    holds(
+      fc.property(anyFrame, (any) => {
+        const model = { ...any, theory: 'eulerBernoulli' as const };
+        const [factor] = bucklingOf(model, 1, G, 2).factors;
+        const system = frameSystem(model, () => 2);
+        const atRest = rest(model, G, 2);
+        return factor === undefined
+          ? standsUpTo(system, atRest, 1e6)
+          : standsUpTo(system, atRest, 0.999 * factor) && !standsUpTo(system, atRest, 1.001 * factor);
+      }),
+      { seed: 23 },
+    );
+  });
+
   const scaleOf = (model: FrameModel): number =>
     Math.max(...[...model.nodes.keys()].map((n) => length(rest(model, G).at(n).displacement)));
 

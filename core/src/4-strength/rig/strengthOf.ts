@@ -2,7 +2,7 @@
 import { length, type Vec3 } from '../../0-base';
 import type { AdjusterValues, Assembly } from '../../2-frame';
 import type { Contact, Pose } from '../../model';
-import { bucklingOf } from '../frame/bucklingOf';
+import { bucklingOf, standsUpTo } from '../frame/bucklingOf';
 import { frameAtRest, type FrameAnswer } from '../frame/frameAnswer';
 import { frameSystem, withLinks } from '../frame/frameSystem';
 import { modesOf } from '../frame/modesOf';
@@ -26,7 +26,7 @@ export interface StrengthInput {
   /** How long the shutter is open, s; a fiftieth where it is not said. */
   readonly shutter?: number;
   readonly modes?: number;
-  /** Without the range that joins leave, hands, creep and buckling it is several times as quick. */
+  /** Without the range that joins leave, hands and creep it is several times as quick. */
   readonly ranges?: boolean;
 }
 export interface RigMode {
@@ -54,7 +54,7 @@ export interface RigStrength {
   readonly strains: readonly Strain[];
   /** The worst of all cases by join, most strained first. */
   readonly carried: readonly Carried[];
-  /** How many times its bump until a strut gives way sideways; null: nothing is pressed, or not asked. */
+  /** How many times its bump until a strut gives way sideways, where that is less than it should bear; null: it stands. */
   readonly buckles: number | null;
   /** Dropped; null: not asked, or nothing of it is known to break. */
   readonly breaksFirst: FirstToBreak | null;
@@ -82,9 +82,6 @@ const MODES = 6;
 const USUAL_SHUTTER = 1 / 50;
 /** Of a swing more than this must be bending: the rest is the hand that gives. */
 const BENDS = 0.5;
-/** A first mode under this is felt at each step; above the other a walk hardly rings it, Hz. */
-export const FELT_BELOW = 8;
-export const FIRM_ABOVE = 15;
 
 export function strengthOf(input: StrengthInput): StrengthOutcome {
   const made = rigFrame({ ...input, held: 'vice', pivots: 'still' });
@@ -129,11 +126,11 @@ export function strengthOf(input: StrengthInput): StrengthOutcome {
       crept: whole ? creptSag(frame, () => PIECES) : null,
       softens: softenings(frame),
       ...underCases(rig, asPosed, contactsOf(rig, input.pose), input.bump, (contacts) => heldBy(input, contacts)),
-      buckles: whole ? bumpsToBuckle(frame, input.bump) : null,
+      buckles: standsUpTo(system, rest.answer, STEADY * input.bump) ? null : bumpsToBuckle(frame, input.bump),
       breaksFirst: whole ? firstToBreak(asPosed) : null,
       modes,
       proven: found?.proven ?? false,
-      inHand: whole ? inHandOf(input, count) : null,
+      inHand: whole ? inHandOf(input) : null,
       shakes:
         found && frame.camera
           ? shakesOf(
@@ -151,9 +148,12 @@ export function strengthOf(input: StrengthInput): StrengthOutcome {
   };
 }
 
+/** So many times its bump a strut should bear before it gives way sideways. */
+export const STEADY = 3;
 /** Pieces of a strut: its lowest factor within a part in a thousand. */
 const STRUT_PIECES = 4;
-function bumpsToBuckle({ model, gravity }: RigFrame, bump: number): number | null {
+/** How many times such a bump what is pressed gives way sideways; null: nothing is pressed. */
+export function bumpsToBuckle({ model, gravity }: RigFrame, bump: number): number | null {
   const [least] = bucklingOf(model, 1, gravity, STRUT_PIECES).factors;
   return least === undefined ? null : least / bump;
 }
@@ -169,11 +169,13 @@ function heldBy(input: StrengthInput, on: readonly Contact[]): HeldFrame | null 
     : null;
 }
 
-function inHandOf(input: StrengthInput, count: number): number | null {
+/** Stiff it would move six ways on its springs: of seven modes one bends. */
+const WITH_SPRINGS = 7;
+function inHandOf(input: StrengthInput): number | null {
   const made = rigFrame({ ...input, held: 'asHeld', pivots: 'still' });
   if (made.kind !== 'framed') return null;
   const system = frameSystem(made.frame.model, () => PIECES);
-  const found = modesOf(system, count + 6 * made.frame.model.supports.length);
+  const found = modesOf(system, WITH_SPRINGS);
   const bends = found?.modes.find(
     (mode) =>
       energyShares(system, made.frame, mode).reduce((sum, s) => sum + (s.kind === 'held' ? s.share : 0), 0) < BENDS,

@@ -1,5 +1,5 @@
 /** All of a rig's strength as plain data, with the model it was reckoned on: what the command line prints, for somebody else's program to check. */
-import { strengthOf, type RigStrength } from '../../4-strength';
+import { bumpsToBuckle, strengthOf, type RigStrength } from '../../4-strength';
 import type { RigFile } from '../../contract';
 import { workOfFile } from '../workOfFile';
 
@@ -42,6 +42,7 @@ function told({ frame, modes, ...rest }: RigStrength): Record<string, unknown> {
   const { model } = frame;
   return {
     ...rest,
+    buckles: bumpsToBuckle(frame, USUAL_BUMP),
     modes: modes.map(({ shape: _, ...mode }) => mode),
     leftOut: frame.loose.map((p) => p.name),
     model: {

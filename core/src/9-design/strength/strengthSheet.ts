@@ -5,6 +5,7 @@ import {
   FIRM_ABOVE,
   FALL_FROM_TABLE,
   rattledTurn,
+  STEADY,
   strainedShare,
   strengthOf,
   type Carried,
@@ -64,7 +65,6 @@ export interface StrengthSheet {
   /** With hands and shoulders as the springs they are, Hz. */
   readonly inHand: number | null;
   readonly cases: readonly CaseTold[];
-  readonly buckles: number | null;
   readonly breaksFirst: FirstToBreak | null;
   readonly weakest: Strain | null;
   readonly words: readonly StrengthWord[];
@@ -111,7 +111,7 @@ export function strengthSheet(input: StrengthInput): StrengthSheetOutcome {
         word: {
           severity: 'stop',
           about: outcome.piece,
-          title: say`${outcome.name} moves without bending anything.`,
+          title: say`${upper(outcome.name)} moves without bending anything.`,
           why: say`Nothing holds it ${wayWords(outcome.by)}, so there is no sag and no stress to tell.`,
           toDo: say`Fasten it that way too, on Frame.`,
         },
@@ -142,7 +142,6 @@ function sheetOf(strength: RigStrength, bump: number): StrengthSheet {
     rattled: rattledTurn(rattles),
     inHand: strength.inHand,
     cases,
-    buckles: strength.buckles,
     breaksFirst: strength.breaksFirst,
     weakest: strains[0] ?? null,
   };
@@ -152,7 +151,7 @@ function sheetOf(strength: RigStrength, bump: number): StrengthSheet {
       ...frame.loose.map((p): StrengthWord => ({
         severity: 'mend',
         about: p.id,
-        title: say`${p.name} hangs on nothing that is held.`,
+        title: say`${upper(p.name)} hangs on nothing that is held.`,
         why: say`It is left out here: what it weighs strains nothing.`,
         toDo: say`Fasten it, on Frame.`,
       })),
@@ -160,7 +159,7 @@ function sheetOf(strength: RigStrength, bump: number): StrengthSheet {
       ...carried
         .filter((c, i) => strainedShare(c) > OPENS_AT && carried.findIndex((o) => o.name === c.name) === i)
         .map((c) => opens(c, saysOf(cases, c.in))),
-      ...(strength.buckles !== null && strength.buckles < STEADY ? [buckling(strength.buckles, bump)] : []),
+      ...(strength.buckles === null ? [] : [buckling(strength.buckles, bump)]),
       ...(lowest && lowest.frequency < FIRM_ABOVE ? [wobbles(lowest)] : []),
       ...(told.sag && told.sag.turn > SAG_SEEN ? [sags(told.sag)] : []),
       ...(told.sag && told.crept && told.crept.turn - told.sag.turn > SAG_SEEN / 2
@@ -269,9 +268,9 @@ function strained(s: Strain, cases: readonly CaseTold[]): StrengthWord {
     severity: breaks ? 'stop' : 'mend',
     about: s.piece,
     title: breaks
-      ? say`${s.name} would give way in ${noun}.`
-      : say`${s.name} gives way at ${figure('count', s.reserve, 1)} times such ${noun}; it should bear ${figure('count', s.wanted)}.`,
-    why: say`${upper(says)} it is strained to ${figure('stress', s.stress)}; ${s.material} surely bears ${figure('stress', s.strength)}${s.acrossLayers ? ' across its layers' : ''}.${s.hole === null ? '' : ' It is weakest at a hole.'}`,
+      ? say`${upper(s.name)} would give way in ${noun}.`
+      : say`${upper(s.name)} gives way at ${figure('count', s.reserve, 1)} times such ${noun}; it should bear ${figure('count', s.wanted)}.`,
+    why: say`${upper(says)}, it is strained to ${figure('stress', s.stress)}; ${s.material} surely bears ${figure('stress', s.strength)}${s.acrossLayers ? ' across its layers' : ''}.${s.hole === null ? '' : ' It is weakest at a hole.'}`,
     toDo: say`Thicker stock, a shorter reach, or less weight on its end: see below what each change buys.`,
   };
 }
@@ -291,16 +290,14 @@ function opens(c: Carried, says: string): StrengthWord {
     // A handle that turns when it is pulled is turned back.
     severity: carries > holds && c.in !== 'pulled' ? 'mend' : 'note',
     about: c.pieces[1],
-    title: isCamera ? say`The camera may turn on its screw.` : say`${c.name} may work loose.`,
-    why: say`${upper(says)} ${c.name} carries ${figure(kind, carries)}; ${GIVES[way]} at ${figure(kind, holds)} (${c.source}).`,
+    title: isCamera ? say`The camera may turn on its screw.` : say`${upper(c.name)} may work loose.`,
+    why: say`${upper(says)}, ${c.name} carries ${figure(kind, carries)}; ${GIVES[way]} at ${figure(kind, holds)} (${c.source}).`,
     toDo: isCamera
       ? say`Bring the camera’s middle over its screw, use a plate with a second screw or a pin, and tighten before each take.`
       : say`A second screw or a pin beside it, a thicker one, or less weight beyond it; see that it is tight before each take.`,
   };
 }
 
-/** So many times its bump a strut should bear before it gives way sideways. */
-const STEADY = 3;
 const buckling = (factor: number, bump: number): StrengthWord => ({
   severity: factor < 1 ? 'stop' : 'mend',
   about: null,
@@ -322,7 +319,7 @@ const rattling = (rattles: readonly Rattle[]): StrengthWord => {
   return {
     severity: 'note',
     about: most!.about,
-    title: say`${most!.name} rattles: ${figure('angle', most!.angle, 2)} each way, at each step.`,
+    title: say`${upper(most!.name)} rattles: ${figure('angle', most!.angle, 2)} each way, at each step.`,
     why: say`It has room, and its weight does not hold it to one side. That comes on top of what bends.`,
     toDo: say`A shim, tape or a lock screw takes up the room; Frame tells what share of the picture it is.`,
   };

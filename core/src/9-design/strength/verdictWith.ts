@@ -1,14 +1,25 @@
-/** What is balanced and yet flimsy is not called good. */
+/** What is balanced and yet flimsy is not called good; nor what is not yet known to be firm. */
+import { say } from '../../0-base';
 import type { Verdict } from '../../3-balance';
-import type { StrengthWord } from './strengthSheet';
+import type { Firmness } from './firmness';
 
-/** `worst`: what strength says against it, gravest first; null: nothing. */
-export const verdictWith = (verdict: Verdict, worst: StrengthWord | null): Verdict =>
-  verdict.kind !== 'holds' || !worst
-    ? verdict
-    : {
+/** `firm`: null while it is worked out. */
+export function verdictWith(verdict: Verdict, firm: Firmness | null): Verdict {
+  if (verdict.kind !== 'holds') return verdict;
+  if (!firm)
+    return {
+      ...verdict,
+      kind: 'mayNot',
+      title: say`Whether it is firm is being worked out.`,
+      why: ['It is balanced: ', ...verdict.title],
+    };
+  const [worst] = firm.against;
+  return worst
+    ? {
         ...verdict,
         kind: worst.severity === 'stop' ? 'doesNot' : 'mayNot',
         title: worst.title,
         why: [...worst.why, ' It is balanced: ', ...verdict.title],
-      };
+      }
+    : verdict;
+}

@@ -1,8 +1,11 @@
 /** One rig on the shelf: a small drawing, what state it is in, and what can be done with it. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { mdiContentCopy, mdiDeleteOutline, mdiFileExportOutline, mdiHistory } from '@mdi/js';
-import { render, type RigDocument } from '@tide-pebble/core';
+import { render, verdictWith, type RigDocument } from '@tide-pebble/core';
+import { of, startWith, switchMap } from 'rxjs';
+import { Firmnesses } from '../../services/firmnesses';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { Icon } from '../../ui/icon';
@@ -36,6 +39,13 @@ export class RigCard {
   readonly earlier = output<void>();
 
   protected readonly judged = judgedInTurn(this.workspace, () => this.rig());
+  private readonly firmnesses = inject(Firmnesses);
+  private readonly firm = toSignal(
+    toObservable(this.judged).pipe(
+      switchMap((found) => (found?.ok ? this.firmnesses.of(found.context).pipe(startWith(null)) : of(null))),
+    ),
+    { initialValue: null },
+  );
   protected readonly about = computed(() => {
     const found = this.judged();
     if (!found) return '';
@@ -45,7 +55,7 @@ export class RigCard {
   protected readonly state = computed(() => {
     const found = this.judged();
     if (!found?.ok) return { good: true, text: '' };
-    const { kind, title, why, against } = found.verdict;
+    const { kind, title, why, against } = verdictWith(found.verdict, this.firm());
     return {
       good: kind === 'holds',
       text: render(kind === 'holds' || against ? title : [...title, ' ', ...why], this.units()),

@@ -17,6 +17,7 @@ import {
   type View,
 } from '@tide-pebble/core';
 import { coverWords, drawnLoadWords } from '@tide-pebble/core/measuring';
+import { together } from '../../services/keeping/history';
 import { LoadBench } from '../../services/load-bench';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
@@ -37,6 +38,8 @@ interface Drag {
   readonly start: Point2;
   readonly offset: Vec3;
   readonly parentTurn: Mat3;
+  /** One drag is one step to undo, however long it takes. */
+  readonly step: string;
 }
 
 @Component({
@@ -127,6 +130,7 @@ export class LoadDrawing {
       start: [event.clientX, event.clientY],
       offset: placed.entry.offset,
       parentTurn: this.turnUnder(placed),
+      step: together(),
     });
   }
 
@@ -136,7 +140,7 @@ export class LoadDrawing {
     const across = rounded((event.clientX - drag.start[0]) / drag.pixelsPerMetre);
     const up = rounded((drag.start[1] - event.clientY) / drag.pixelsPerMetre);
     if (across === 0 && up === 0) return;
-    this.move(drag.entry, drag.view.view, drag.offset, [across, up], drag.parentTurn);
+    this.move(drag.entry, drag.view.view, drag.offset, [across, up], drag.parentTurn, drag.step);
   }
 
   protected letGo(): void {
@@ -166,17 +170,19 @@ export class LoadDrawing {
   }
 
   /** What is seen is in the rig's axes; an offset is in those of what the item stands on. */
-  private move(entry: string, view: View, from: Vec3, [across, up]: Point2, parentTurn: Mat3): void {
+  private move(entry: string, view: View, from: Vec3, [across, up]: Point2, parentTurn: Mat3, step?: string): void {
     const seen: Vec3 = view === 'side' ? [across, 0, up] : view === 'front' ? [0, across, up] : [across, up, 0];
     const offset = add(from, transform(transpose(parentTurn), seen)).map(
       (x) => Math.round(x * 1e5) / 1e5,
     ) as unknown as Vec3;
     const loadout = this.load.loadout();
     if (loadout)
-      this.load.changeEntry(loadout.id, entry, ({ typed: _typed, ...m }) => ({
-        ...m,
-        offset: [offset[0], offset[1], offset[2]],
-      }));
+      this.load.changeEntry(
+        loadout.id,
+        entry,
+        ({ typed: _typed, ...m }) => ({ ...m, offset: [offset[0], offset[1], offset[2]] }),
+        step,
+      );
   }
 }
 

@@ -21,6 +21,7 @@ import {
 import { holdPlaces } from '@tide-pebble/core/bench';
 import { type Aim, type ExplainedTrim, AIMS, trimWords } from '@tide-pebble/core/bench';
 import { Asked, sameParts } from '../../services/asked';
+import { Firmnesses, NOT_YET } from '../../services/firmnesses';
 import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';
 import { Units } from '../../services/units';
@@ -76,6 +77,9 @@ export class Balance {
   private readonly jobs = inject(Jobs);
   private readonly units = inject(Units).now;
   private readonly bench = injectBench();
+  private readonly firmNow = toSignal(inject(Firmnesses).bench$, { initialValue: NOT_YET });
+  /** Null while it is worked out. */
+  protected readonly firm = computed(() => (this.firmNow().lags ? null : this.firmNow().firm));
   /** What is drawn and told in the column, a frame after the tide line. */
   protected readonly shown = nextFrame(this.bench, (b) => b?.rig.id);
   protected readonly icons = { play: mdiPlay, stop: mdiStop };

@@ -14,7 +14,7 @@ import {
 } from '@tide-pebble/core/strength';
 import { catchError, debounceTime, map, of, startWith, switchMap, type Observable } from 'rxjs';
 import { injectBench } from '../../services/bench-signal';
-import { Strengths } from '../../services/strengths';
+import { Jobs } from '../../services/jobs';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import type { Bench } from '../../services/workspace';
@@ -66,7 +66,7 @@ const SMALL = Math.PI / 18000;
   styleUrl: './strength.css',
 })
 export class Strength {
-  private readonly strengths = inject(Strengths);
+  private readonly jobs = inject(Jobs);
   protected readonly pointer = inject(Pointer);
   protected readonly units = inject(Units).now;
   protected readonly bench = injectBench();
@@ -183,8 +183,9 @@ export class Strength {
   }
 
   private reckon({ bench, pose, bump, shutter }: Question): Observable<Now> {
-    const { poses } = bench.work.rig;
-    return this.strengths.reckon(bench, poses.find((p) => p.id === pose) ?? null, bump, 1 / shutter).pipe(
+    const { assembly, rig } = bench.work;
+    const held = rig.poses.find((p) => p.id === pose) ?? null;
+    return this.jobs.run('strength', { assembly, values: bench.values, pose: held, bump, shutter: 1 / shutter }).pipe(
       map((outcome): Now => ({ kind: 'done', outcome, of: bench })),
       catchError((fault: Error) => of<Now>({ kind: 'failed', reason: fault.message })),
       startWith(WORKING),

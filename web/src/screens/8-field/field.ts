@@ -1,11 +1,13 @@
 /** Field: the set-up as a card readable at arm's length in sun; one for each loadout that has been set up. */
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { mdiPrinter } from '@mdi/js';
-import { cautionsOf, judged, turnsOf, workpiece } from '@tide-pebble/core';
+import { cautionsOf, judged, turnsOf, verdictWith, workpiece, type Firmness } from '@tide-pebble/core';
 import { setupCard } from '@tide-pebble/core/making';
+import { map, merge, scan, startWith, switchMap } from 'rxjs';
+import { Firmnesses } from '../../services/firmnesses';
 import { injectBench } from '../../services/bench-signal';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
@@ -16,6 +18,7 @@ import { RulerMark } from './ruler-mark';
 
 /** More drawn bars than this do not fit a phone; the figure says it. */
 const BARS_AT_MOST = 20;
+const NONE: ReadonlyMap<string, Firmness> = new Map();
 
 @Component({
   selector: 'tp-field',
@@ -38,7 +41,7 @@ export class Field {
     return bench ? cautionsOf(bench.work.rig) : [];
   });
   /** The loadout on the rig first, then every other one with a set-up. */
-  protected readonly cards = computed(() => {
+  private readonly setUps = computed(() => {
     const bench = this.bench();
     if (!bench) return [];
     const mine = this.setups().filter((s) => s.rig === bench.rig.id);
@@ -57,11 +60,37 @@ export class Field {
           current: setup.loadout === bench.rig.loadout,
           loadout: loadout?.name ?? 'nothing mounted',
           card,
-          doubt: verdict.kind === 'holds' ? null : [...verdict.title, ' ', ...verdict.why],
+          context,
+          verdict,
         },
       ];
     });
   });
+
+  private readonly firmnesses = inject(Firmnesses);
+  /** By card, as they are worked out. */
+  private readonly firm = toSignal(
+    toObservable(this.setUps).pipe(
+      switchMap((setUps) =>
+        merge(...setUps.map(({ id, context }) => this.firmnesses.of(context).pipe(map((firm) => ({ id, firm }))))).pipe(
+          scan((all, { id, firm }) => new Map([...all, [id, firm]]), NONE),
+          startWith(NONE),
+        ),
+      ),
+    ),
+    { initialValue: NONE },
+  );
+  protected readonly cards = computed(() =>
+    this.setUps().map((card) => {
+      const firm = this.firm().get(card.id) ?? null;
+      const verdict = verdictWith(card.verdict, firm);
+      return {
+        ...card,
+        doubt: verdict.kind === 'holds' ? null : [...verdict.title, ' ', ...verdict.why],
+        tight: (firm?.tight ?? []).map((t) => t.name),
+      };
+    }),
+  );
 
   protected bars(count: number): readonly number[] {
     return Array.from({ length: Math.min(count, BARS_AT_MOST) }, (_, i) => i);

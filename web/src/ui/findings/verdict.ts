@@ -1,6 +1,6 @@
 /** What is to be said of the rig as it is set, by how likely it is, and what its spread means with the rig in the hand. */
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { leadingWay, type Judged } from '@tide-pebble/core';
+import { leadingWay, verdictWith, type Firmness, type Judged } from '@tide-pebble/core';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { SayPipe } from '../figures/figures.pipe';
@@ -43,9 +43,11 @@ export class VerdictWords {
   protected readonly pointer = inject(Pointer);
   protected readonly units = inject(Units).now;
   readonly judged = input.required<Judged>();
+  /** Null while it is worked out. */
+  readonly firm = input.required<Firmness | null>();
   /** What a finding of the balance says stands in its own card below, with what to do. */
   protected readonly shown = computed(() =>
-    this.judged().verdict.against?.stage === 'balance' ? null : this.judged().verdict,
+    this.judged().verdict.against?.stage === 'balance' ? null : verdictWith(this.judged().verdict, this.firm()),
   );
   protected readonly lines = computed(() => {
     const { context, evaluation } = this.judged();
