@@ -10,6 +10,8 @@ export { mayOffer, tried, type Tried, type TriedOn } from './9-design/tried';
 export { asSet } from './9-design/takenOver';
 export { fastenersCounted } from './9-design/fastenersCounted';
 export { wantsFor } from './9-design/wantsFor';
+export type { JointHeard, JointsHeard } from './4-strength/rig/knownJoints';
+export { jointsKnown, sameJoints } from './9-design/strength/jointsKnown';
 export type { Firmness } from './9-design/strength/firmness';
 export { verdictWith } from './9-design/strength/verdictWith';
 export { wobbleGauge } from './9-design/strength/wobbleGauge';

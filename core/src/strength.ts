@@ -20,4 +20,5 @@ export {
   type Stiffening,
   type Stiffenings,
 } from './9-design/strength/stiffen';
+export { flickTold, type FlickInput, type FlickTold } from './9-design/strength/heardWords';
 export { firmnessOf, type FirmnessInput } from './9-design/strength/firmness';

@@ -14,20 +14,21 @@ const ALL = [
   'balance/swing',
   'balance/accuracy',
   'balance/learn',
+  'strength',
   'stock',
   'build',
   'field',
   'log',
 ];
 /** Where a rig that was just started has faults and figures that the shipped one has not. */
-const OF_THE_RIG = ['balance', 'stock', 'build'];
+const OF_THE_RIG = ['balance', 'strength', 'stock', 'build'];
 
 /** What must not stand on any page. */
 const FAULTS: readonly (readonly [string, RegExp])[] = [
   ['what is no figure', /\bNaN\b|\bundefined\b|\bnull\b|Infinity|\[object/],
   [
     'a range of one figure',
-    /(?<![\d.,/])(?:from )?(\d[\d,./]*(?: \d+\/\d+)? (?:mm|in|thou|g|kg|oz|lb|s|min|N·m|N|lbf|%))(?: to |–)\1(?![\d.])/,
+    /(?<![\d.,/])(?:from )?(\d[\d,./]*(?: \d+\/\d+)? (?:mm|in|thou|g|kg|oz|lb|s|min|N·m|N|lbf|Hz|MPa|%))(?: to |–)\1(?![\d.])/,
   ],
   ['a range in two units', /\d s (?:to|–) \d[\d.]* (?:min|h)\b/],
   ['known to nothing', /± 0(?:\.0+)? ?(?:mm|in|thou|g|oz|s|°|N)/],
@@ -111,6 +112,7 @@ const HANGS = ['balance-arm', 'gimballed-bent-bar', 'tube-frame'];
 const OF_ONE = [
   'frame',
   'balance',
+  'strength',
   'balance/set-ups',
   'balance/learn',
   'balance/accuracy',

@@ -12,6 +12,7 @@ export { adjusterSteps, readings, type AdjusterStep } from './adjusters/adjuster
 export { leadingWay, NOTHING_BEARS, wayOfRig, readingsOf, USUALLY_FIRM, wantsOf, waysOf } from './borne/ways';
 export type { CardLine, Curve, Readout, ReadingKind, Want, Way, WayGauge } from './borne/way';
 export { leanWords } from './borne/words';
+export { ringRead } from './borne/ringRead';
 export { NOTHING_SEEN, readingFigure, sawNothing, seenOf, seenWords, withSeen } from './borne/seen';
 export { readoutsOf } from './readoutsOf';
 export { calmGauge, costGauge, massGauge } from './gaugesOfAny';

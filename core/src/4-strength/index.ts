@@ -67,3 +67,6 @@ export {
   type StrengthOutcome,
 } from './rig/strengthOf';
 export { FELT_BELOW, FIRM_ABOVE } from './answer/felt';
+export { jointsHeard, type HeardInput, type HeardOutcome, type JointMoved } from './rig/jointsHeard';
+export { NOTHING_HEARD, type JointHeard, type JointsHeard } from './rig/knownJoints';
+export { PICTURE_WAYS, pictureWay, type PictureWay } from './rig/pictureWay';

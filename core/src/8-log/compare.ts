@@ -1,7 +1,7 @@
 /** What the real rig did against what was expected, and what that says about the model. */
 import { figure, rootBetween, say, STANDARD_GRAVITY, type Phrase } from '../0-base';
 import type { LogEntry } from '../model';
-import { dropFromLevel, pinDepth, type BalanceContext, type Hung } from '../3-balance';
+import { dropFromLevel, pinDepth, ringRead, type BalanceContext, type Hung } from '../3-balance';
 import { compareEach } from './compareEach';
 
 export interface Comparison {
@@ -23,13 +23,14 @@ const THUMB = 0.1;
  * What is to blame, and the next move, are for learning from all readings to say: this only says what one of them proves.
  */
 export function compare(entry: LogEntry, context: BalanceContext): Comparison {
-  const says: Phrase[] = [];
+  const says: Phrase[] = [...rung(entry)];
   const dropSeen = meanOf(entry.seen.dropTimes);
   const { hung } = context.evaluation;
   if (!hung) {
     const each = compareEach(entry.seen, context, []);
     const none = say`Nothing to compare: of what was read, none is of this rig as it is now.`;
-    return { dropSeen, heightImplied: null, says: each.length > 0 ? each : [none] };
+    const all = [...says, ...each];
+    return { dropSeen, heightImplied: null, says: all.length > 0 ? all : [none] };
   }
   const heightImplied = dropSeen ? heightFrom(hung, dropSeen.mean) : null;
   if (dropSeen && heightImplied !== null) {
@@ -92,6 +93,28 @@ export function compare(entry: LogEntry, context: BalanceContext): Comparison {
   says.push(...compareEach(entry.seen, context, TOLD_ABOVE));
   if (says.length === 0) says.push(say`Nothing to compare yet: time a drop, or type how it hangs.`);
   return { dropSeen, heightImplied, says };
+}
+
+/** Nearer than this part of what was reckoned it is as expected: joints are hardly known better. */
+const RINGS_ALIKE = 0.1;
+function rung({ seen, expected }: LogEntry): readonly Phrase[] {
+  if (!seen.rings || !expected.rings) return [];
+  const { frequency } = ringRead(seen.rings);
+  const off = frequency / expected.rings - 1;
+  const beside = say`Flicked it rang at ${figure('frequency', frequency)}; ${figure('frequency', expected.rings)} was reckoned`;
+  if (Math.abs(off) < RINGS_ALIKE) return [[...beside, ': as expected.']];
+  const [unlike] = [...(seen.rings.joints ?? [])].sort(
+    (a, b) => Math.abs(Math.log(b.factor)) - Math.abs(Math.log(a.factor)),
+  );
+  return [
+    [
+      ...beside,
+      off < 0 ? ': it wobbles more than its figures said.' : ': it is firmer than its figures said.',
+      ...(unlike
+        ? say` What explains it best is ${unlike.name}: ${figure('count', unlike.factor, unlike.factor < 1 ? 2 : 1)} times as stiff as its kind is.`
+        : []),
+    ],
+  ];
 }
 
 /**

@@ -74,6 +74,6 @@ export {
   type Wants,
 } from './design';
 export { ownName, ownSize, type OwnSize } from './ownSize';
-export { binItem, logEntry, type BinItem, type LogEntry } from './records';
+export { binItem, logEntry, type BinItem, type LogEntry, type Ringing } from './records';
 export { type Quantity } from './quantity';
 export { type Shape } from './shape';

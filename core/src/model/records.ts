@@ -5,6 +5,29 @@ import { finite, id, name, positive, seconds } from './quantity';
 /** A kind of reading, by the name that what bears the rig gives it (`3-balance/borne`). One that is not known any more is kept. */
 const readingKind = z.string().regex(/^[a-z][A-Za-z]{0,39}$/);
 
+/** How a rig rang: its frequency as typed, Hz, or whole swings counted on film; which way the picture went; how the swings die away. */
+const ringing = z.strictObject({
+  read: z.discriminatedUnion('by', [
+    z.strictObject({ by: z.literal('ear'), frequency: positive.max(1000) }),
+    z.strictObject({
+      by: z.literal('film'),
+      frameRate: positive.max(100_000),
+      swings: positive.max(1000),
+      /** From the first frame counted to the last. */
+      frames: positive.max(1_000_000),
+    }),
+  ]),
+  way: z.enum(['rolls', 'nods', 'pans']).optional(),
+  /** It keeps its pace, slows down or quickens as it dies. */
+  dies: z.enum(['even', 'slower', 'quicker']).optional(),
+  /** What it said of the joints of the rig that was flicked: so many times as stiff as their kind, within so many times. */
+  joints: z
+    .array(z.strictObject({ join: z.string().min(1).max(400), name, factor: positive, within: positive }))
+    .max(400)
+    .optional(),
+});
+export type Ringing = z.infer<typeof ringing>;
+
 /** What the bench showed: nose and left side down are positive angles, rad. */
 export const logEntry = z.strictObject({
   id,
@@ -17,6 +40,8 @@ export const logEntry = z.strictObject({
     leftSideDown: finite.nullable(),
     dropPitch: seconds.nullable(),
     dropSpread: seconds.nullable(),
+    /** Hz */
+    rings: positive.nullable().optional(),
   }),
   seen: z.strictObject({
     noseDown: finite.optional(),
@@ -26,6 +51,8 @@ export const logEntry = z.strictObject({
     turnsOver: z.literal(true).optional(),
     mass: positive.max(200).optional(),
     fingerAhead: finite.optional(),
+    /** Flicked, with its grip in a vice. */
+    rings: ringing.optional(),
     /** What else was read: of a pivot, contact or pose by its id. */
     others: z
       .array(z.strictObject({ kind: readingKind, about: id, value: finite }))

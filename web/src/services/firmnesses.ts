@@ -1,6 +1,13 @@
 /** How firm rigs are, worked out by a worker beside the page: of the rig on the bench as it is changed, and of others one at a time. */
 import { inject, Injectable } from '@angular/core';
-import type { AdjusterValues, Assembly, Firmness } from '@tide-pebble/core';
+import {
+  jointsKnown,
+  sameJoints,
+  type AdjusterValues,
+  type Assembly,
+  type Firmness,
+  type JointsHeard,
+} from '@tide-pebble/core';
 import {
   audit,
   catchError,
@@ -35,7 +42,10 @@ export interface FirmNow {
 interface Asked {
   readonly assembly: Assembly;
   readonly values: AdjusterValues;
+  readonly joints: JointsHeard;
 }
+/** The rig on the bench, with what flicks have said of its joints. */
+type Flicked = Bench & { readonly joints: JointsHeard };
 export const NOT_YET: FirmNow = { firm: null, lags: false };
 /** An answer that comes sooner is not announced: else the readout would flicker. */
 const LAGS_AFTER_MS = 250;
@@ -43,12 +53,17 @@ const LAGS_AFTER_MS = 250;
 @Injectable({ providedIn: 'root' })
 export class Firmnesses {
   private readonly jobs = inject(Jobs);
-  private readonly known = new WeakMap<Assembly, { readonly values: AdjusterValues; readonly firm: Firmness }>();
+  private readonly workspace = inject(Workspace);
+  private readonly known = new WeakMap<Assembly, Omit<Asked, 'assembly'> & { readonly firm: Firmness }>();
   private readonly waiting = new Subject<{ readonly asked: Asked; readonly answer: Subject<Firmness> }>();
 
   /** Of the rig on the bench: while edits go on the newest is worked out whenever the worker is free. */
-  readonly bench$: Observable<FirmNow> = inject(Workspace).bench$.pipe(
-    map((state) => (state.kind === 'ready' ? state.bench : null)),
+  readonly bench$: Observable<FirmNow> = this.workspace.bench$.pipe(
+    switchMap((state) =>
+      state.kind === 'ready'
+        ? this.jointsOf(state.bench.rig.id).pipe(map((joints): Flicked => ({ ...state.bench, joints })))
+        : of(null),
+    ),
     distinctUntilChanged((a, b) => a?.rig.id === b?.rig.id && sameQuestion(a, b)),
     audit(() => painted$),
     switchByRig((benches$) => this.following(benches$)),
@@ -72,10 +87,22 @@ export class Firmnesses {
   }
 
   /** Of any rig, after those that were asked for before. */
-  of(asked: Asked): Observable<Firmness> {
+  of(rig: string, { assembly, values }: Omit<Asked, 'joints'>): Observable<Firmness> {
+    return this.jointsOf(rig).pipe(switchMap((joints) => this.inTurn({ assembly, values, joints })));
+  }
+
+  /** What flicks have said of a rig's joints. */
+  jointsOf(rig: string): Observable<JointsHeard> {
+    return this.workspace.log$.pipe(
+      map((log) => jointsKnown(log, rig)),
+      distinctUntilChanged(sameJoints),
+    );
+  }
+
+  private inTurn(asked: Asked): Observable<Firmness> {
     return defer(() => {
       const known = this.known.get(asked.assembly);
-      if (known?.values === asked.values) return of(known.firm);
+      if (known?.values === asked.values && sameJoints(known.joints, asked.joints)) return of(known.firm);
       return new Observable<Firmness>((listener) => {
         const answer = new Subject<Firmness>();
         const heard = answer.subscribe(listener);
@@ -85,12 +112,12 @@ export class Firmnesses {
     });
   }
 
-  private following(benches$: Observable<Bench>): Observable<FirmNow> {
+  private following(benches$: Observable<Flicked>): Observable<FirmNow> {
     const free = new Subject<void>();
     const answered$ = benches$.pipe(
       throttle(() => free, { leading: true, trailing: true }),
       mergeMap((bench) =>
-        this.reckon({ assembly: bench.work.assembly, values: bench.values }).pipe(
+        this.reckon({ assembly: bench.work.assembly, values: bench.values, joints: bench.joints }).pipe(
           map((firm) => ({ firm, bench })),
           catchError(() => EMPTY),
           finalize(() => free.next()),
@@ -116,21 +143,23 @@ export class Firmnesses {
   }
 
   private reckon(asked: Asked): Observable<Firmness> {
-    return this.jobs.run('firmness', { assembly: asked.assembly, values: asked.values }).pipe(
+    return this.jobs.run('firmness', asked).pipe(
       map((firm) => {
-        this.known.set(asked.assembly, { values: asked.values, firm });
+        this.known.set(asked.assembly, { values: asked.values, joints: asked.joints, firm });
         return firm;
       }),
     );
   }
 }
 
-const sameQuestion = (a: Bench | null, b: Bench | null): boolean =>
-  a?.work.assembly === b?.work.assembly && a?.values === b?.values;
+const sameQuestion = (a: Flicked | null, b: Flicked | null): boolean =>
+  a?.work.assembly === b?.work.assembly && a?.values === b?.values && sameHeard(a, b);
+const sameHeard = (a: Flicked | null, b: Flicked | null): boolean =>
+  a !== null && b !== null ? sameJoints(a.joints, b.joints) : a === b;
 
 /** A new stream for each rig: what was found of another is not shown for it. */
-function switchByRig(follow: (benches$: Observable<Bench>) => Observable<FirmNow>) {
-  return (all$: Observable<Bench | null>): Observable<FirmNow> => {
+function switchByRig(follow: (benches$: Observable<Flicked>) => Observable<FirmNow>) {
+  return (all$: Observable<Flicked | null>): Observable<FirmNow> => {
     const shared$ = all$.pipe(shareReplay({ bufferSize: 1, refCount: true }));
     return shared$.pipe(
       map((bench) => bench?.rig.id ?? null),
@@ -138,7 +167,7 @@ function switchByRig(follow: (benches$: Observable<Bench>) => Observable<FirmNow
       switchMap((id) =>
         id === null
           ? of(NOT_YET)
-          : follow(shared$.pipe(filter((bench): bench is Bench => bench?.rig.id === id))).pipe(startWith(NOT_YET)),
+          : follow(shared$.pipe(filter((bench): bench is Flicked => bench?.rig.id === id))).pipe(startWith(NOT_YET)),
       ),
     );
   };

@@ -160,6 +160,7 @@ export async function sheet<T>(
   component: Type<T>,
   bench: Bench,
   prepare: (workspace: PlayedWorkspace) => void = () => undefined,
+  inputs: Readonly<Record<string, unknown>> = {},
 ): Promise<Sheet<T>> {
   const workspace = new PlayedWorkspace(bench);
   prepare(workspace);
@@ -180,6 +181,7 @@ export async function sheet<T>(
   // What a sheet defers is fetched first.
   await TestBed.compileComponents();
   const fixture = TestBed.createComponent(component);
+  for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
   await fixture.whenStable();
   const page = fixture.nativeElement as HTMLElement;
   const button = (words: string | RegExp): HTMLButtonElement | undefined =>

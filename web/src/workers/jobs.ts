@@ -46,10 +46,13 @@ import {
 } from '@tide-pebble/core/making';
 import {
   firmnessOf,
+  flickTold,
   stiffenings,
   stiffestWithin,
   strengthSheet,
   type FirmnessInput,
+  type FlickInput,
+  type FlickTold,
   type Spend,
   type StiffenInput,
   type Stiffenings,
@@ -85,6 +88,7 @@ export interface JobInputs {
   readonly cure: CureInput;
   readonly strength: StrengthInput;
   readonly firmness: FirmnessInput;
+  readonly flick: FlickInput;
   readonly stiffen: StiffenInput;
   readonly stiffest: {
     readonly input: StiffenInput;
@@ -108,6 +112,7 @@ export interface JobResults {
   readonly cure: readonly Cure[];
   readonly strength: StrengthSheetOutcome;
   readonly firmness: Firmness;
+  readonly flick: FlickTold;
   readonly stiffen: Stiffenings | null;
   readonly stiffest: Stiffest | null;
 }
@@ -166,6 +171,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return strengthSheet(message.input);
     case 'firmness':
       return firmnessOf(message.input);
+    case 'flick':
+      return flickTold(message.input);
     case 'stiffen':
       return stiffenings(message.input, ofOne);
     case 'stiffest':

@@ -2,6 +2,7 @@
 import { figure, say, type Figure, type Phrase } from '../../0-base';
 import type { LogEntry } from '../../model';
 import type { ReadingKind } from './way';
+import { ringRead } from './ringRead';
 import { isLevel, wayOfSign } from './words';
 
 type Seen = LogEntry['seen'];
@@ -53,7 +54,8 @@ export const sawNothing = (seen: Seen): boolean =>
   seen.dropTimes.length === 0 &&
   !seen.turnsOver &&
   [seen.noseDown, seen.leftSideDown, seen.mass, seen.fingerAhead].every((x) => x === undefined) &&
-  (seen.others ?? []).length === 0;
+  (seen.others ?? []).length === 0 &&
+  !seen.rings;
 
 /** One reading with its unit: “3.1° nose down”, “hand scale under the left grip 7.8 N”. */
 export function readingWords(reading: ReadingKind, value: number): Phrase {
@@ -81,9 +83,10 @@ export const readingFigure = ({ quantity, kind }: ReadingKind, value: number): F
 
 /** All of an entry, by the readings this rig has. */
 export const seenWords = (seen: Seen, kinds: readonly ReadingKind[]): Phrase =>
-  kinds
-    .flatMap((kind) => {
+  [
+    ...kinds.flatMap((kind) => {
       const value = seenOf(seen, kind);
       return value === null ? [] : [readingWords(kind, value)];
-    })
-    .flatMap((words, i) => (i > 0 ? [', ', ...words] : words));
+    }),
+    ...(seen.rings ? [say`flicked rings at ${figure('frequency', ringRead(seen.rings).frequency)}`] : []),
+  ].flatMap((words, i) => (i > 0 ? [', ', ...words] : words));

@@ -1,6 +1,7 @@
 /** How a join gives about its own axes: one row a way of holding, each with its spread and where it comes from. */
 import type { Six } from '../frame/frameModel';
 import type { Section } from '../frame/section';
+import type { JointHeard } from './knownJoints';
 import type { Join } from './joins';
 import type { StrengthPiece } from './strengthPieces';
 
@@ -10,6 +11,8 @@ export interface JoinStiffness {
   /** Within this many times either way, two deviations. */
   readonly within: number;
   readonly source: string;
+  /** What a flick said of it: already in the figures above. */
+  readonly heard?: JointHeard;
   /** Part of critical that it takes out of what swings in it. */
   readonly damping: number;
 }

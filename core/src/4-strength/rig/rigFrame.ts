@@ -21,6 +21,7 @@ import { axesAlong, heldBy, joinsOf, type Hole, type Join } from './joins';
 import { joinStiffness, type JoinStiffness } from './joinStiffness';
 import { nearestOn, pointOf, strengthPieces, type StrengthPiece } from './strengthPieces';
 import { heldLike, type Held } from './heldLike';
+import type { JointHeard, JointsHeard } from './knownJoints';
 
 export const GRAVITY = 9.80665;
 
@@ -31,6 +32,8 @@ export interface RigFrameInput {
   /** What holds it instead of what the pose names. */
   readonly on?: readonly Contact[];
   readonly held: Held;
+  /** What flicks have said of its joints. */
+  readonly joints?: JointsHeard | undefined;
   /** Pivots turn as they do in use, or stand still as they hang. */
   readonly pivots: 'free' | 'still';
 }
@@ -63,7 +66,15 @@ const SAME = 0.002;
 const LIGHT = 0.3;
 const STILL = 1e5;
 
-export function rigFrame({ assembly, values, pose, on: instead, held, pivots }: RigFrameInput): RigFrameOutcome {
+export function rigFrame({
+  assembly,
+  values,
+  pose,
+  on: instead,
+  held,
+  joints: heard,
+  pivots,
+}: RigFrameInput): RigFrameOutcome {
   const { rig } = assembly;
   const pieces = strengthPieces(assembly, values);
   const { joins: told, rides, holes } = joinsOf(assembly, values, pieces);
@@ -113,7 +124,7 @@ export function rigFrame({ assembly, values, pose, on: instead, held, pivots }: 
       meanings.push({ kind: 'pivot', pivot: join.pivot, join });
       return;
     }
-    const stiffness = joinStiffness(join);
+    const stiffness = asHeard(joinStiffness(join), heard?.get(join.id));
     links.push({ id: join.id, from, to, at: join.at, axes: axesAlong(join.axis) as Mat3, stiffness: stiffness.six });
     meanings.push({ kind: 'join', join, stiffness });
   });
@@ -299,6 +310,10 @@ function pivotStiffness(
     six: [line, line, line, freely(Math.abs(axis[2]) < 0.7), STILL, STILL],
   };
 }
+
+/** So many times as stiff as its kind, and as well known as its flick leaves it. */
+const asHeard = (told: JoinStiffness, heard: JointHeard | undefined): JoinStiffness =>
+  heard ? { ...told, heard, six: told.six.map((k) => k * heard.factor) as unknown as Six, within: heard.within } : told;
 
 /** Nodes are named once all that is fastened to a beam is known: until then an attachment is a promise of a name. */
 type Promised = () => string;

@@ -7,6 +7,7 @@ import { frameAtRest, type FrameAnswer } from '../frame/frameAnswer';
 import { frameSystem, withLinks } from '../frame/frameSystem';
 import { modesOf } from '../frame/modesOf';
 import type { Carried } from './carriedBy';
+import type { JointsHeard } from './knownJoints';
 import { creptSag, softenings, type Crept, type Softening } from './creep';
 import { energyShares, type LivesIn } from './energyShares';
 import { firstToBreak, type FirstToBreak } from './firstToBreak';
@@ -26,6 +27,7 @@ export interface StrengthInput {
   /** How long the shutter is open, s; a fiftieth where it is not said. */
   readonly shutter?: number;
   readonly modes?: number;
+  readonly joints?: JointsHeard | undefined;
   /** Without the range that joins leave, hands and creep it is several times as quick. */
   readonly ranges?: boolean;
 }

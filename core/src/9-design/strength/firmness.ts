@@ -1,12 +1,14 @@
 /** How firm a rig is, in short, without the range its joins leave: what the tide line, the shelf, the chooser, the cards and the log say. */
 import type { AdjusterValues, Assembly } from '../../2-frame';
-import { strainedShare, type Carried } from '../../4-strength';
+import { strainedShare, type Carried, type JointsHeard } from '../../4-strength';
 import { strengthSheet, type StrengthSheet, type StrengthWord } from './strengthSheet';
 import { USUAL_BUMP } from './strengthReport';
 
 export interface FirmnessInput {
   readonly assembly: Assembly;
   readonly values: AdjusterValues;
+  /** What flicks have said of its joints. */
+  readonly joints?: JointsHeard | undefined;
 }
 export interface Firmness {
   /** The lowest that moves what is carried, Hz, and in what it gives most; null: it cannot be told, or nothing rings. */
@@ -21,7 +23,7 @@ export interface Firmness {
 
 const MODES = 3;
 
-export function firmnessOf({ assembly, values }: FirmnessInput): Firmness {
+export function firmnessOf({ assembly, values, joints }: FirmnessInput): Firmness {
   const outcome = strengthSheet({
     assembly,
     values,
@@ -29,6 +31,7 @@ export function firmnessOf({ assembly, values }: FirmnessInput): Firmness {
     bump: USUAL_BUMP,
     modes: MODES,
     ranges: false,
+    joints,
   });
   if (outcome.kind === 'cannot') return { rings: null, walk: null, against: [outcome.word], tight: [] };
   const { sheet } = outcome;

@@ -2,7 +2,7 @@
 import { length, type Change, type Phrase } from '../../0-base';
 import { changedDesign, type AdjusterValues } from '../../2-frame';
 import { trim } from '../../3-balance/bench';
-import { strainedShare, strengthOf, type RigStrength } from '../../4-strength';
+import { strainedShare, strengthOf, type JointsHeard, type RigStrength } from '../../4-strength';
 import { stockPlan } from '../../5-stock';
 import type { BinItem, KitItem, Loadout, RigDocument } from '../../model';
 import { judged, workpiece, type Workpiece } from '../derive';
@@ -22,6 +22,8 @@ export interface StiffenInput {
   readonly values: AdjusterValues;
   readonly pose: string | null;
   readonly bump: number;
+  /** What flicks have said of its joints: they stay as they are where nothing is changed. */
+  readonly joints?: JointsHeard | undefined;
 }
 export interface Stiffened {
   /** Lowest frequency, Hz; sag at the camera, m; turn of the lens in a walk, rad; least reserve over what it should be; what its joins carry; kg; what all of it costs from an empty bin. */
@@ -199,7 +201,7 @@ function goTogether(a: StiffChange, b: StiffChange): boolean {
 
 function strengthWith(
   { assembly }: Workpiece,
-  { pose, bump }: StiffenInput,
+  { pose, bump, joints }: StiffenInput,
   values: AdjusterValues,
 ): RigStrength | null {
   const { poses } = assembly.rig;
@@ -210,6 +212,7 @@ function strengthWith(
     bump,
     modes: 3,
     ranges: false,
+    joints,
   });
   return outcome.kind === 'solved' ? outcome.strength : null;
 }

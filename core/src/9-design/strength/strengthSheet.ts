@@ -4,6 +4,7 @@ import {
   FELT_BELOW,
   FIRM_ABOVE,
   FALL_FROM_TABLE,
+  pictureWay,
   rattledTurn,
   STEADY,
   strainedShare,
@@ -212,18 +213,9 @@ function shown({ frequency, range, livesIn, damping, camera, shape }: RigMode, n
     range,
     livesIn,
     damping,
-    way: camera ? pictureWay(camera.rotation, camera.displacement) : 'no camera in it',
+    way: camera ? (pictureWay(camera.rotation, camera.displacement) ?? 'hardly turns') : 'no camera in it',
     shape: names.map((n) => shape.get(n)!.map((x) => x / largest) as unknown as Vec3),
   };
-}
-
-/** A turn of a tenth of this over its shift is seen before the shift is, m. */
-const ARM = 0.1;
-function pictureWay(rotation: Vec3, displacement: Vec3): string {
-  const turns = rotation.map((x) => Math.abs(x) * ARM);
-  const most = turns.indexOf(Math.max(...turns));
-  if (turns[most]! < 0.1 * length(displacement)) return 'hardly turns';
-  return ['rolls', 'nods', 'pans'][most]!;
 }
 
 const wayWords = ([x, y, z]: Vec3): string => {

@@ -4,7 +4,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { NgTemplateOutlet } from '@angular/common';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { figure, render, type BinItem, type KitItem } from '@tide-pebble/core';
+import { figure, render, type BinItem, type JointsHeard, type KitItem } from '@tide-pebble/core';
 import type { StiffenInput, Stiffened, Stiffening, Stiffenings, Stiffest } from '@tide-pebble/core/strength';
 import { Asked, sameParts } from '../../services/asked';
 import { Jobs } from '../../services/jobs';
@@ -152,6 +152,8 @@ export class StiffenPanel {
   readonly bench = input.required<Bench>();
   readonly pose = input.required<string | null>();
   readonly bump = input.required<number>();
+  /** What flicks have said of its joints. */
+  readonly joints = input.required<JointsHeard>();
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: NO_KIT });
   protected readonly orders = ORDERS;
   protected readonly order = signal<string>('frequency');
@@ -160,7 +162,17 @@ export class StiffenPanel {
   private readonly about = computed(
     () => {
       const { rig, loadout, values } = this.bench();
-      return [rig.design, rig.wants, loadout, values, this.kit(), this.bin(), this.pose(), this.bump()] as const;
+      return [
+        rig.design,
+        rig.wants,
+        loadout,
+        values,
+        this.kit(),
+        this.bin(),
+        this.pose(),
+        this.bump(),
+        this.joints(),
+      ] as const;
     },
     { equal: sameParts },
   );
@@ -178,7 +190,8 @@ export class StiffenPanel {
 
   private asked(): StiffenInput {
     const { rig, loadout, values } = this.bench();
-    return { rig, loadout, kit: this.kit(), bin: this.bin(), values, pose: this.pose(), bump: this.bump() };
+    const [kit, bin, pose, bump, joints] = [this.kit(), this.bin(), this.pose(), this.bump(), this.joints()];
+    return { rig, loadout, kit, bin, values, pose, bump, joints };
   }
 
   protected look(): void {

@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, sig
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { figure, fromTo, render } from '@tide-pebble/core';
+import { figure, fromTo, jointsKnown, render, sameJoints, type JointsHeard } from '@tide-pebble/core';
 import {
   strainedShare,
   SURE,
@@ -12,12 +12,13 @@ import {
   type StrengthSheet,
   type StrengthSheetOutcome,
 } from '@tide-pebble/core/strength';
+import { RouterLink } from '@angular/router';
 import { catchError, debounceTime, map, of, startWith, switchMap, type Observable } from 'rxjs';
 import { injectBench } from '../../services/bench-signal';
 import { Jobs } from '../../services/jobs';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
-import type { Bench } from '../../services/workspace';
+import { Workspace, type Bench } from '../../services/workspace';
 import { QuantityField } from '../../ui/figures/quantity-field';
 import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 import { NoBench } from '../../ui/no-bench';
@@ -34,6 +35,7 @@ interface Question {
   readonly pose: string | null;
   readonly bump: number;
   readonly shutter: number;
+  readonly joints: JointsHeard;
 }
 const WORKING: Now = { kind: 'working' };
 /** A drag makes many edits a second; the equations may wait for a pause. */
@@ -53,6 +55,7 @@ const SMALL = Math.PI / 18000;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     MatButton,
+    RouterLink,
     MatProgressBar,
     StageLayout,
     NoBench,
@@ -79,9 +82,13 @@ export class Strength {
     source: () => this.bench()?.rig.id,
     computation: () => this.bench()?.work.rig.poses[0]?.id ?? null,
   });
+  private readonly log = toSignal(inject(Workspace).log$, { initialValue: [] });
+  protected readonly joints = computed(() => jointsKnown(this.log(), this.bench()?.rig.id ?? ''), {
+    equal: sameJoints,
+  });
   private readonly question = computed((): Question | null => {
     const bench = this.bench();
-    return bench && { bench, pose: this.pose(), bump: this.bump(), shutter: this.shutter() };
+    return bench && { bench, pose: this.pose(), bump: this.bump(), shutter: this.shutter(), joints: this.joints() };
   });
   private readonly now = toSignal(
     toObservable(this.question).pipe(
@@ -182,13 +189,15 @@ export class Strength {
     return reserve > SURE ? `over ${SURE} ×` : render([figure('ratio', reserve)], this.units());
   }
 
-  private reckon({ bench, pose, bump, shutter }: Question): Observable<Now> {
+  private reckon({ bench, pose, bump, shutter, joints }: Question): Observable<Now> {
     const { assembly, rig } = bench.work;
     const held = rig.poses.find((p) => p.id === pose) ?? null;
-    return this.jobs.run('strength', { assembly, values: bench.values, pose: held, bump, shutter: 1 / shutter }).pipe(
-      map((outcome): Now => ({ kind: 'done', outcome, of: bench })),
-      catchError((fault: Error) => of<Now>({ kind: 'failed', reason: fault.message })),
-      startWith(WORKING),
-    );
+    return this.jobs
+      .run('strength', { assembly, values: bench.values, pose: held, bump, shutter: 1 / shutter, joints })
+      .pipe(
+        map((outcome): Now => ({ kind: 'done', outcome, of: bench })),
+        catchError((fault: Error) => of<Now>({ kind: 'failed', reason: fault.message })),
+        startWith(WORKING),
+      );
   }
 }

@@ -57,6 +57,7 @@ export class Field {
       return [
         {
           id: setup.id,
+          rig: bench.rig.id,
           current: setup.loadout === bench.rig.loadout,
           loadout: loadout?.name ?? 'nothing mounted',
           card,
@@ -72,7 +73,7 @@ export class Field {
   private readonly firm = toSignal(
     toObservable(this.setUps).pipe(
       switchMap((setUps) =>
-        merge(...setUps.map(({ id, context }) => this.firmnesses.of(context).pipe(map((firm) => ({ id, firm }))))).pipe(
+        merge(...setUps.map(({ id, rig, context }) => this.firmnesses.of(rig, context).pipe(map((firm) => ({ id, firm }))))).pipe(
           scan((all, { id, firm }) => new Map([...all, [id, firm]]), NONE),
           startWith(NONE),
         ),

@@ -10,6 +10,7 @@ import {
   NOTHING_SEEN,
   readings,
   readingsOf,
+  ringRead,
   sawNothing,
   seenWords,
   workpiece,
@@ -18,6 +19,7 @@ import {
 } from '@tide-pebble/core';
 import { compare } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
+import { Firmnesses, NOT_YET } from '../../services/firmnesses';
 import { Documents } from '../../services/keeping/documents';
 import { saveCsv } from '../../services/save-csv';
 import { Taught } from '../../services/taught';
@@ -26,7 +28,9 @@ import { Workspace } from '../../services/workspace';
 import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
+import { newReading } from '../../services/new-reading';
 import { Notices } from '../../services/notices';
+import { FlickSheet } from '../../ui/flick-sheet';
 import { ReadingSheet } from '../../ui/reading-sheet';
 import { StageLayout } from '../../ui/stage-layout';
 import { DropChart } from './drop-chart';
@@ -41,7 +45,18 @@ const EMPTY: Draft = { seen: NOTHING_SEEN, notes: '' };
 @Component({
   selector: 'tp-log',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, RouterLink, StageLayout, ReadingSheet, NoBench, FigurePipe, SayPipe, Icon, DropChart],
+  imports: [
+    MatButton,
+    RouterLink,
+    StageLayout,
+    ReadingSheet,
+    FlickSheet,
+    NoBench,
+    FigurePipe,
+    SayPipe,
+    Icon,
+    DropChart,
+  ],
   templateUrl: './log.html',
   styleUrl: './log.css',
   host: { '(document:keydown)': 'key($event)' },
@@ -53,6 +68,7 @@ export class Log {
   protected readonly units = inject(Units).now;
   protected readonly icons = { remove: mdiDeleteOutline };
   protected readonly bench = injectBench();
+  private readonly firm = toSignal(inject(Firmnesses).bench$, { initialValue: NOT_YET });
   private readonly all = toSignal(this.workspace.log$, { initialValue: [] });
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
@@ -169,24 +185,9 @@ export class Log {
 
   protected keep(): void {
     const bench = this.bench();
-    const expected = this.expected();
-    const draft = this.draft();
-    if (!bench || !expected) return;
-    const entry: LogEntry = {
-      id: crypto.randomUUID(),
-      rig: bench.rig.id,
-      loadout: bench.loadout?.id ?? null,
-      when: new Date().toISOString(),
-      values: { ...bench.values },
-      expected: {
-        noseDown: expected.noseDown,
-        leftSideDown: expected.leftSideDown,
-        dropPitch: expected.dropPitch,
-        dropSpread: expected.spread,
-      },
-      seen: draft.seen,
-      notes: draft.notes,
-    };
+    if (!bench) return;
+    const { seen, notes } = this.draft();
+    const entry = newReading(bench, this.firm().firm, seen, notes);
     this.documents.commit('log entry', [{ kind: 'log', id: entry.id, body: entry }]);
     this.note(EMPTY);
   }
@@ -202,6 +203,8 @@ export class Log {
       loadout,
       drop_seen_s: hundredths(drop?.mean),
       drop_expected_s: hundredths(entry.expected.dropPitch),
+      rings_seen_hz: entry.seen.rings ? hundredths(ringRead(entry.seen.rings).frequency) : '',
+      rings_expected_hz: hundredths(entry.expected.rings),
       nose_down_seen_deg: degrees(entry.seen.noseDown),
       nose_down_expected_deg: degrees(entry.expected.noseDown ?? undefined),
       left_side_down_seen_deg: degrees(entry.seen.leftSideDown),

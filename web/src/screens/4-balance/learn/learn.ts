@@ -1,11 +1,11 @@
 /** Learn from the bench: what the real rig did, what that says about the model, and the next move from it. */
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import {
   leadingWay,
   NOTHING_SEEN,
-  readings,
   readingsOf,
   render,
   sawNothing,
@@ -14,12 +14,15 @@ import {
   NOTHING_BEARS,
 } from '@tide-pebble/core';
 import { injectBench } from '../../../services/bench-signal';
+import { Firmnesses, NOT_YET } from '../../../services/firmnesses';
 import { Documents } from '../../../services/keeping/documents';
 import { Taught } from '../../../services/taught';
 import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
 import { NoBench } from '../../../ui/no-bench';
+import { newReading } from '../../../services/new-reading';
 import { Notices } from '../../../services/notices';
+import { FlickSheet } from '../../../ui/flick-sheet';
 import { ReadingSheet } from '../../../ui/reading-sheet';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
@@ -30,7 +33,7 @@ const DRAFT = 'tide-pebble.reading-draft';
 @Component({
   selector: 'tp-learn',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatProgressBar, StageLayout, NoBench, BenchTabs, ReadingSheet],
+  imports: [MatButton, MatProgressBar, StageLayout, NoBench, BenchTabs, ReadingSheet, FlickSheet],
   templateUrl: './learn.html',
   styleUrl: './learn.css',
 })
@@ -40,6 +43,7 @@ export class Learn {
   private readonly notices = inject(Notices);
   private readonly units = inject(Units).now;
   protected readonly bench = injectBench();
+  private readonly firm = toSignal(inject(Firmnesses).bench$, { initialValue: NOT_YET });
 
   /** What is being typed survives a reload. */
   protected readonly draft = signal<Seen>(stored());
@@ -82,22 +86,7 @@ export class Learn {
   protected keep(): void {
     const bench = this.bench();
     if (!bench || this.nothing()) return;
-    const { noseDown, leftSideDown, dropPitch } = readings(bench.judged.evaluation);
-    const entry: LogEntry = {
-      id: crypto.randomUUID(),
-      rig: bench.rig.id,
-      loadout: bench.loadout?.id ?? null,
-      when: new Date().toISOString(),
-      values: { ...bench.values },
-      expected: {
-        noseDown,
-        leftSideDown,
-        dropPitch,
-        dropSpread: bench.judged.evaluation.hung?.spread.dropPitch ?? null,
-      },
-      seen: this.draft(),
-      notes: '',
-    };
+    const entry = newReading(bench, this.firm().firm, this.draft(), '');
     this.documents.commit('a reading', [{ kind: 'log', id: entry.id, body: entry }]);
     this.draft.set(NOTHING_SEEN);
     localStorage.removeItem(DRAFT);

@@ -1,0 +1,24 @@
+/** A reading as it goes into the log: what was seen, beside what the figures say of the rig as it is set. */
+import { readings, type Firmness, type LogEntry } from '@tide-pebble/core';
+import type { Bench } from './workspace';
+
+export function newReading(bench: Bench, firm: Firmness | null, seen: LogEntry['seen'], notes: string): LogEntry {
+  const { evaluation } = bench.judged;
+  const { noseDown, leftSideDown, dropPitch } = readings(evaluation);
+  return {
+    id: crypto.randomUUID(),
+    rig: bench.rig.id,
+    loadout: bench.loadout?.id ?? null,
+    when: new Date().toISOString(),
+    values: { ...bench.values },
+    expected: {
+      noseDown,
+      leftSideDown,
+      dropPitch,
+      dropSpread: evaluation.hung?.spread.dropPitch ?? null,
+      ...(firm?.rings ? { rings: firm.rings.frequency } : {}),
+    },
+    seen,
+    notes,
+  };
+}
