@@ -11,6 +11,14 @@ export {
   type StrengthWord,
 } from './9-design/strength/strengthSheet';
 export {
+  sideBySide,
+  type Differs,
+  type Side,
+  type SideBySide,
+  type SideBySideInput,
+  type SideTold,
+} from './9-design/strength/sideBySide';
+export {
   stiffenings,
   stiffestWithin,
   type Spend,

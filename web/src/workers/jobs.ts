@@ -45,11 +45,14 @@ import {
   type StockPlan,
 } from '@tide-pebble/core/making';
 import {
+  sideBySide,
   firmnessOf,
   flickTold,
   stiffenings,
   stiffestWithin,
   strengthSheet,
+  type SideBySide,
+  type SideBySideInput,
   type FirmnessInput,
   type FlickInput,
   type FlickTold,
@@ -89,6 +92,7 @@ export interface JobInputs {
   readonly strength: StrengthInput;
   readonly firmness: FirmnessInput;
   readonly flick: FlickInput;
+  readonly beside: SideBySideInput;
   readonly stiffen: StiffenInput;
   readonly stiffest: {
     readonly input: StiffenInput;
@@ -113,6 +117,7 @@ export interface JobResults {
   readonly strength: StrengthSheetOutcome;
   readonly firmness: Firmness;
   readonly flick: FlickTold;
+  readonly beside: SideBySide;
   readonly stiffen: Stiffenings | null;
   readonly stiffest: Stiffest | null;
 }
@@ -173,6 +178,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return firmnessOf(message.input);
     case 'flick':
       return flickTold(message.input);
+    case 'beside':
+      return sideBySide(message.input, ofOne);
     case 'stiffen':
       return stiffenings(message.input, ofOne);
     case 'stiffest':

@@ -201,7 +201,7 @@ function goTogether(a: StiffChange, b: StiffChange): boolean {
 
 function strengthWith(
   { assembly }: Workpiece,
-  { pose, bump, joints }: StiffenInput,
+  { pose, bump, joints }: Pick<StiffenInput, 'pose' | 'bump' | 'joints'>,
   values: AdjusterValues,
 ): RigStrength | null {
   const { poses } = assembly.rig;
@@ -217,7 +217,12 @@ function strengthWith(
   return outcome.kind === 'solved' ? outcome.strength : null;
 }
 
-function figuresWith(work: Workpiece, input: StiffenInput, values: AdjusterValues): Stiffened | null {
+/** Null: it cannot be told. */
+export function figuresWith(
+  work: Workpiece,
+  input: Pick<StiffenInput, 'rig' | 'pose' | 'bump' | 'joints'>,
+  values: AdjusterValues,
+): Stiffened | null {
   const strength = strengthWith(work, input, values);
   return strength && figuresOf(work, strength, input, values);
 }
@@ -225,7 +230,7 @@ function figuresWith(work: Workpiece, input: StiffenInput, values: AdjusterValue
 function figuresOf(
   { rig }: Workpiece,
   { modes, sag, shakes, strains, carried, frame }: RigStrength,
-  { rig: document }: StiffenInput,
+  { rig: document }: Pick<StiffenInput, 'rig'>,
   values: AdjusterValues,
 ): Stiffened | null {
   const lowest = modes.find((m) => m.livesIn[0]?.kind !== 'held');

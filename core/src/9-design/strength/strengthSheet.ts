@@ -331,7 +331,7 @@ const breaks = ({ id, name, blow }: FirstToBreak): StrengthWord => ({
   severity: 'note',
   about: id,
   title: say`Dropped, ${name} is likely to break first.`,
-  why: say`It gives way at some ${figure('count', blow, 0)} times its weight; a fall from a table onto a hard floor brings ${figure('count', FALL_FROM_TABLE[0])} to ${figure('count', FALL_FROM_TABLE[1])}.`,
+  why: say`It gives way at some ${figure('count', blow, 0)} times its weight; a fall from a table onto a hard floor brings ${figure('count', FALL_FROM_TABLE[0])} to ${figure('count', FALL_FROM_TABLE[1])} times that.`,
   toDo: say`Pack it in foam with the camera off, and look at that place before each use.`,
 });
 

@@ -23,6 +23,7 @@ import { QuantityField } from '../../ui/figures/quantity-field';
 import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 import { NoBench } from '../../ui/no-bench';
 import { StageLayout } from '../../ui/stage-layout';
+import { BesidePanel } from './beside-panel';
 import { ModePicture } from './mode-picture';
 import { StiffenPanel } from './stiffen-panel';
 
@@ -64,6 +65,7 @@ const SMALL = Math.PI / 18000;
     QuantityField,
     ModePicture,
     StiffenPanel,
+    BesidePanel,
   ],
   templateUrl: './strength.html',
   styleUrl: './strength.css',
