@@ -29,4 +29,5 @@ export {
   type Stiffenings,
 } from './9-design/strength/stiffen';
 export { flickTold, type FlickInput, type FlickTold } from './9-design/strength/heardWords';
+export { rungSwing, type Bending, type RungSwingInput } from './9-design/strength/rungSwing';
 export { firmnessOf, type FirmnessInput } from './9-design/strength/firmness';

@@ -69,4 +69,6 @@ export {
 export { FELT_BELOW, FIRM_ABOVE } from './answer/felt';
 export { jointsHeard, type HeardInput, type HeardOutcome, type JointMoved } from './rig/jointsHeard';
 export { NOTHING_HEARD, type JointHeard, type JointsHeard } from './rig/knownJoints';
+export { rungBy, type RungInput } from './answer/rungBy';
+export { rung, type RigRungInput } from './rig/rung';
 export { PICTURE_WAYS, pictureWay, type PictureWay } from './rig/pictureWay';

@@ -2,7 +2,7 @@
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { BehaviorSubject, combineLatest, map, Observable, type Subscriber } from 'rxjs';
+import { BehaviorSubject, combineLatest, EMPTY, map, Observable, of, type Subscriber } from 'rxjs';
 import {
   judged,
   type AdjusterValues,
@@ -17,6 +17,7 @@ import {
   type SetUp,
 } from '@tide-pebble/core';
 import { stockPlan } from '@tide-pebble/core/making';
+import { Api } from '../services/keeping/api';
 import { Documents } from '../services/keeping/documents';
 import { Jobs } from '../services/jobs';
 import { Workspace, type Bench, type BenchState } from '../services/workspace';
@@ -28,6 +29,7 @@ import { camera, loadout } from './bench';
 export class PlayedWorkspace {
   readonly bench$: BehaviorSubject<BenchState>;
   readonly kit$ = new BehaviorSubject<ReadonlyMap<string, KitItem>>(new Map([[camera.id, camera]]));
+  readonly rigs$ = new BehaviorSubject<readonly RigDocument[]>([]);
   readonly loadouts$ = new BehaviorSubject<readonly Loadout[]>([loadout]);
   readonly setups$ = new BehaviorSubject<readonly SetUp[]>([]);
   readonly log$ = new BehaviorSubject<readonly LogEntry[]>([]);
@@ -144,12 +146,19 @@ export class PlayedJobs {
   }
 }
 
+/** Earlier saves: none, until a spec says otherwise. */
+export class PlayedApi implements Pick<Api, 'past' | 'onePast'> {
+  past: Api['past'] = () => of([]);
+  onePast: Api['onePast'] = () => EMPTY;
+}
+
 export interface Sheet<T> {
   readonly page: HTMLElement;
   readonly fixture: ComponentFixture<T>;
   readonly workspace: PlayedWorkspace;
   readonly documents: PlayedDocuments;
   readonly jobs: PlayedJobs;
+  readonly api: PlayedApi;
   readonly said: string[];
   /** Presses the button with these words and waits for the page. */
   press(words: string | RegExp): Promise<void>;
@@ -166,6 +175,7 @@ export async function sheet<T>(
   prepare(workspace);
   const documents = new PlayedDocuments(workspace);
   const jobs = new PlayedJobs();
+  const api = new PlayedApi();
   const said: string[] = [];
   const notices = { say: (text: string) => said.push(text), sayWithUndo: (text: string) => said.push(text) };
   TestBed.resetTestingModule().configureTestingModule({
@@ -175,6 +185,7 @@ export async function sheet<T>(
       { provide: Workspace, useValue: workspace },
       { provide: Documents, useValue: documents },
       { provide: Jobs, useValue: jobs },
+      { provide: Api, useValue: api },
       { provide: Notices, useValue: notices },
     ],
   });
@@ -194,6 +205,7 @@ export async function sheet<T>(
     workspace,
     documents,
     jobs,
+    api,
     said,
     button,
     press: async (words) => {

@@ -45,7 +45,10 @@ import {
   type StockPlan,
 } from '@tide-pebble/core/making';
 import {
+  rungSwing,
   sideBySide,
+  type Bending,
+  type RungSwingInput,
   firmnessOf,
   flickTold,
   stiffenings,
@@ -93,6 +96,7 @@ export interface JobInputs {
   readonly firmness: FirmnessInput;
   readonly flick: FlickInput;
   readonly beside: SideBySideInput;
+  readonly rung: readonly RungSwingInput[];
   readonly stiffen: StiffenInput;
   readonly stiffest: {
     readonly input: StiffenInput;
@@ -118,6 +122,7 @@ export interface JobResults {
   readonly firmness: Firmness;
   readonly flick: FlickTold;
   readonly beside: SideBySide;
+  readonly rung: readonly (Bending | null)[];
   readonly stiffen: Stiffenings | null;
   readonly stiffest: Stiffest | null;
 }
@@ -180,6 +185,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return flickTold(message.input);
     case 'beside':
       return sideBySide(message.input, ofOne);
+    case 'rung':
+      return message.input.map(rungSwing);
     case 'stiffen':
       return stiffenings(message.input, ofOne);
     case 'stiffest':

@@ -241,7 +241,10 @@ export class BesidePanel {
         this.past.set(list);
         this.fault.set(list.length === 0 ? 'There is no earlier save of this yet.' : '');
       },
-      (error: Error) => this.fault.set(`They could not be fetched: ${error.message}`),
+      (error: Error) => {
+        this.sought.set(false);
+        this.fault.set(`They could not be fetched: ${error.message}`);
+      },
     );
   }
 

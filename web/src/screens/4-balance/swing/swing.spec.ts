@@ -15,7 +15,7 @@ const table = (page: HTMLElement): readonly string[][] =>
 describe('the swing', () => {
   it('is worked out beside the bare camera, with a figure for each', async () => {
     const { page, jobs } = await sheet(SwingSheet, benchAt(trimmed));
-    expect(jobs.asked).toEqual(['swing']);
+    expect([...jobs.asked].sort()).toEqual(['rung', 'swing']);
     const rows = table(page);
     expect(rows.length).toBeGreaterThan(8);
     for (const row of rows.slice(1))
@@ -49,5 +49,22 @@ describe('the swing', () => {
     await pick(swing, 'Motion', /walk/i);
     await pick(swing, 'Motion', /stairs/i);
     expect(said()).toBe(once);
+  });
+  it('bends on top of its swing, which can be left out; another rig swings and bends beside it', async () => {
+    const bench = benchAt(trimmed);
+    const swing = await sheet(SwingSheet, bench, (workspace) =>
+      workspace.rigs$.next([bench.rig, { ...benchAt({}, 'boom').rig, id: 'r2', name: 'Whelk' }]),
+    );
+    const walked = (): readonly string[] => table(swing.page).flat();
+    const [bent, box] = [walked(), swing.page.querySelector<HTMLInputElement>('input[type=checkbox]')!];
+    box.click();
+    await swing.fixture.whenStable();
+    expect(walked()).not.toEqual(bent);
+    box.click();
+    await swing.fixture.whenStable();
+    expect(walked()).toEqual(bent);
+    await pick(swing, 'Beside', /^Whelk$/);
+    expect(table(swing.page)[0]).toEqual(['', 'this rig, as set', 'Whelk']);
+    expect(swing.page.textContent).not.toMatch(/NaN|undefined|Infinity/);
   });
 });

@@ -11,9 +11,21 @@ import {
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { mdiPause, mdiPlay } from '@mdi/js';
-import { DEGREE, evaluate, figure, leadingWay, quaternionAbout, showFigure, NOTHING_BEARS } from '@tide-pebble/core';
+import {
+  DEGREE,
+  evaluate,
+  figure,
+  jointsKnown,
+  leadingWay,
+  quaternionAbout,
+  showFigure,
+  workpiece,
+  NOTHING_BEARS,
+  type KitItem,
+} from '@tide-pebble/core';
 import {
   bareSwinger,
   MOTIONS,
@@ -26,7 +38,8 @@ import {
   type SwingInput,
   type SwingTrace,
 } from '@tide-pebble/core/bench';
-import { catchError, of, switchMap, Subject, type Observable } from 'rxjs';
+import type { Bending, RungSwingInput } from '@tide-pebble/core/strength';
+import { catchError, map, of, switchMap, Subject, type Observable } from 'rxjs';
 import { injectBench } from '../../../services/bench-signal';
 import { Jobs } from '../../../services/jobs';
 import { saveCsv } from '../../../services/save-csv';
@@ -47,23 +60,52 @@ const TOLERANCE = 1e-8;
 const USUAL_WIDTH = 40 * DEGREE;
 const STILL_EVERY = 0.5;
 const SPEEDS = [1, 0.5, 0.25] as const;
+/** Before the id of another rig to set beside. */
+const RIG = 'rig ';
+const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
+const withBending = (stiff: SwingTrace, bending: Bending): SwingTrace => {
+  const sum = (axis: 'pitch' | 'roll' | 'pan'): Float64Array => stiff[axis].map((x, n) => x + (bending[axis][n] ?? 0));
+  return { every: stiff.every, pitch: sum('pitch'), roll: sum('roll'), pan: sum('pan') };
+};
 
-/** One thing that swings: its name and what was worked out for it. */
+/** One thing that swings, and the rig that bends with it; none: a bare camera. */
+interface Swings {
+  readonly name: string;
+  readonly swinger: Swinger;
+  readonly rig: Pick<RungSwingInput, 'assembly' | 'values' | 'joints'> | null;
+}
+/** What was worked out for it: swung stiff, and what bending adds. */
+interface Worked extends Swings {
+  readonly stiff: SwingTrace;
+  readonly bending: Bending | null;
+}
 interface Run {
   readonly name: string;
   readonly swinger: Swinger;
   readonly trace: SwingTrace;
   readonly figures: SwingFigures;
+  readonly bends: boolean;
 }
 type State =
   | { readonly kind: 'working' }
-  | { readonly kind: 'ready'; readonly motion: Motion; readonly runs: readonly Run[] }
+  | { readonly kind: 'ready'; readonly motion: Motion; readonly runs: readonly Worked[] }
   | { readonly kind: 'none'; readonly reason: string };
 
 @Component({
   selector: 'tp-swing',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatProgressBar, StageLayout, RigViews, NoBench, BenchTabs, LensView, TraceChart, Icon],
+  imports: [
+    MatButton,
+    MatCheckbox,
+    MatProgressBar,
+    StageLayout,
+    RigViews,
+    NoBench,
+    BenchTabs,
+    LensView,
+    TraceChart,
+    Icon,
+  ],
   templateUrl: './swing.html',
   styleUrls: ['../sheet.css', './swing.css'],
 })
@@ -75,6 +117,9 @@ export class SwingSheet {
   protected readonly icons = { play: mdiPlay, pause: mdiPause };
   protected readonly speeds = SPEEDS;
   private readonly setups = toSignal(this.workspace.setups$, { initialValue: [] });
+  private readonly rigs = toSignal(this.workspace.rigs$, { initialValue: [] });
+  private readonly kit = toSignal(this.workspace.kit$, { initialValue: NO_KIT });
+  private readonly log = toSignal(this.workspace.log$, { initialValue: [] });
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
 
   protected readonly motionId = signal('walk');
@@ -82,6 +127,8 @@ export class SwingSheet {
   protected readonly time = signal(0);
   protected readonly speed = signal<number>(1);
   protected readonly running = signal(false);
+  /** What bends rings on top of the swing. */
+  protected readonly bendsToo = signal(true);
   protected readonly state = signal<State>({ kind: 'working' });
   private frame = 0;
 
@@ -105,16 +152,30 @@ export class SwingSheet {
         id: s.id,
         name: `set as for ${this.loadouts().find((l) => l.id === s.loadout)?.name ?? 'another loadout'}`,
       })),
+      ...this.rigs()
+        .filter((r) => r.id !== bench.rig.id)
+        .map((r) => ({ id: `${RIG}${r.id}`, name: r.name })),
     ];
   });
   protected readonly across = computed(() => {
     const cones = this.bench()?.work.cones ?? [];
     return cones.length > 0 ? Math.min(...cones.map((c) => c.long.across)) : USUAL_WIDTH;
   });
-  protected readonly runs = computed(() => {
+  protected readonly runs = computed((): readonly Run[] => {
     const now = this.state();
-    return now.kind === 'ready' ? now.runs : [];
+    if (now.kind !== 'ready') return [];
+    return now.runs.map(({ name, swinger, stiff, bending }) => {
+      const trace = bending && this.bendsToo() ? withBending(stiff, bending) : stiff;
+      return {
+        name,
+        swinger,
+        trace,
+        figures: swingFigures(trace, this.across(), now.motion.ends),
+        bends: bending !== null,
+      };
+    });
   });
+  protected readonly someBend = computed(() => this.runs().some((r) => r.bends));
   protected readonly until = computed(() => this.motion().until);
   /** Angles at the time shown, one a run. */
   protected readonly shown = computed(() => {
@@ -207,7 +268,11 @@ export class SwingSheet {
         kind: 'none',
         reason: leadingWay(evaluation)?.noSwing(evaluation) ?? NOTHING_BEARS,
       });
-    const swingers = [{ name: 'this rig, as set', swinger: own }, ...this.compared(bench, against)];
+    const joints = jointsKnown(this.log(), bench.rig.id);
+    const swingers: readonly Swings[] = [
+      { name: 'this rig, as set', swinger: own, rig: { assembly, values, joints } },
+      ...this.compared(bench, against),
+    ];
     const inputs = swingers.map(({ swinger }): SwingInput => ({
       rig: swinger.rig,
       joint: swinger.joint,
@@ -221,13 +286,24 @@ export class SwingSheet {
           ? { from: quaternionAbout([0, 1, 0], -motion.release) }
           : {}),
     }));
+    // What is let go hangs on its joint then: its hand does not shake it.
+    const bent = swingers.flatMap(({ rig }) => (rig && !motion.release ? [rig] : []));
+    const shaken = { ...motion.motion, pushes: [...motion.motion.pushes, ...(motion.steps ?? [])] };
+    const rung$ =
+      bent.length === 0
+        ? of([])
+        : this.jobs.run(
+            'rung',
+            bent.map((rig) => ({ ...rig, motion: shaken, every: EVERY, until: motion.until })),
+          );
     return this.jobs.run('swing', inputs).pipe(
-      switchMap((outcomes): Observable<State> => {
-        const runs = outcomes.flatMap((o, i): readonly Run[] => {
+      switchMap((outcomes) => rung$.pipe(map((bendings) => ({ outcomes, bendings })))),
+      switchMap(({ outcomes, bendings }): Observable<State> => {
+        const runs = outcomes.flatMap((o, i): readonly Worked[] => {
           if (o.kind !== 'swings') return [];
-          const { name, swinger } = swingers[i]!;
-          const trace = traceOf(o.swing, motion.motion, swinger.level);
-          return [{ name, swinger, trace, figures: swingFigures(trace, this.across(), motion.ends) }];
+          const one = swingers[i]!;
+          const stiff = traceOf(o.swing, motion.motion, one.swinger.level);
+          return [{ ...one, stiff, bending: one.rig ? (bendings[bent.indexOf(one.rig)] ?? null) : null }];
         });
         return of(
           runs.length > 0
@@ -244,11 +320,12 @@ export class SwingSheet {
   }
 
   private compared(
-    { work: { assembly, rig, hands }, values, judged: { evaluation } }: Bench,
+    { work: { assembly, rig, hands }, rig: { id }, values, judged: { evaluation } }: Bench,
     against: string,
-  ): readonly { readonly name: string; readonly swinger: Swinger }[] {
+  ): readonly Swings[] {
     const other = against === 'bare' ? bareSwinger(assembly, values, evaluation) : null;
-    if (other) return [{ name: 'the bare camera', swinger: other }];
+    if (other) return [{ name: 'the bare camera', swinger: other, rig: null }];
+    if (against.startsWith(RIG)) return this.another(against.slice(RIG.length));
     const set =
       against === 'before'
         ? Object.fromEntries(rig.adjusters.filter((a) => a.kind === 'count').map((a) => [a.id, a.range[0]]))
@@ -256,7 +333,19 @@ export class SwingSheet {
     if (!set || against === 'none') return [];
     const there = { ...values, ...set };
     const swinger = swingerOf(assembly, there, evaluate(assembly, there, hands));
-    return swinger ? [{ name: against === 'before' ? 'weights off' : 'the other set-up', swinger }] : [];
+    const name = against === 'before' ? 'weights off' : 'the other set-up';
+    return swinger ? [{ name, swinger, rig: { assembly, values: there, joints: jointsKnown(this.log(), id) } }] : [];
+  }
+
+  private another(id: string): readonly Swings[] {
+    const rig = this.rigs().find((r) => r.id === id);
+    const loadout = this.loadouts().find((l) => l.id === rig?.loadout) ?? null;
+    const made = rig ? workpiece(rig, loadout, this.kit()) : null;
+    if (!rig || !made?.ok) return [];
+    const { assembly, hands } = made.work;
+    const values = this.setups().find((s) => s.rig === id && s.loadout === (rig.loadout ?? 'bare'))?.values ?? {};
+    const swinger = swingerOf(assembly, values, evaluate(assembly, values, hands));
+    return swinger ? [{ name: rig.name, swinger, rig: { assembly, values, joints: jointsKnown(this.log(), id) } }] : [];
   }
 
   protected play(): void {
