@@ -30,4 +30,5 @@ export {
 } from './9-design/strength/stiffen';
 export { flickTold, type FlickInput, type FlickTold } from './9-design/strength/heardWords';
 export { rungSwing, type Bending, type RungSwingInput } from './9-design/strength/rungSwing';
+export { firmAfter, type FirmAfter, type FirmAfterInput } from './9-design/strength/firmAfter';
 export { firmnessOf, type FirmnessInput } from './9-design/strength/firmness';

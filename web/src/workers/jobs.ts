@@ -45,7 +45,10 @@ import {
   type StockPlan,
 } from '@tide-pebble/core/making';
 import {
+  firmAfter,
   rungSwing,
+  type FirmAfter,
+  type FirmAfterInput,
   sideBySide,
   type Bending,
   type RungSwingInput,
@@ -97,6 +100,7 @@ export interface JobInputs {
   readonly flick: FlickInput;
   readonly beside: SideBySideInput;
   readonly rung: readonly RungSwingInput[];
+  readonly firmAfter: FirmAfterInput;
   readonly stiffen: StiffenInput;
   readonly stiffest: {
     readonly input: StiffenInput;
@@ -123,6 +127,7 @@ export interface JobResults {
   readonly flick: FlickTold;
   readonly beside: SideBySide;
   readonly rung: readonly (Bending | null)[];
+  readonly firmAfter: readonly (FirmAfter | null)[];
   readonly stiffen: Stiffenings | null;
   readonly stiffest: Stiffest | null;
 }
@@ -187,6 +192,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return sideBySide(message.input, ofOne);
     case 'rung':
       return message.input.map(rungSwing);
+    case 'firmAfter':
+      return firmAfter(message.input);
     case 'stiffen':
       return stiffenings(message.input, ofOne);
     case 'stiffest':

@@ -9,9 +9,20 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { DEGREE, figure, showFigure, render, leadingWay, NOTHING_BEARS } from '@tide-pebble/core';
+import {
+  DEGREE,
+  figure,
+  jointsKnown,
+  showFigure,
+  render,
+  leadingWay,
+  NOTHING_BEARS,
+  type KitItem,
+} from '@tide-pebble/core';
+import type { FirmAfter } from '@tide-pebble/core/strength';
 import {
   panReading,
   type ExplainedTrim,
@@ -31,6 +42,7 @@ import { Pointer } from '../../../services/pointer';
 import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
 import { NoBench } from '../../../ui/no-bench';
+import { SayPipe } from '../../../ui/figures/figures.pipe';
 import { RigViews } from '../../../ui/drawing/rig-views';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
@@ -39,13 +51,14 @@ import { LensView } from '../lens-view';
 /** A slow, a usual and a whip pan, degrees a second. */
 const RATES = [10, 45, 120] as const;
 const MOST_RATE = 180;
+const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
 /** Where no lens is known, rad. */
 const USUAL_WIDTH = 40 * DEGREE;
 
 @Component({
   selector: 'tp-pan',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatProgressBar, StageLayout, RigViews, NoBench, BenchTabs, LensView],
+  imports: [MatButton, MatProgressBar, StageLayout, RigViews, NoBench, BenchTabs, LensView, SayPipe],
   templateUrl: './pan.html',
   styleUrl: './pan.css',
 })
@@ -53,6 +66,9 @@ export class Pan {
   private readonly workspace = inject(Workspace);
   private readonly jobs = inject(Jobs);
   private readonly units = inject(Units).now;
+  protected readonly shownUnits = this.units;
+  private readonly kit = toSignal(this.workspace.kit$, { initialValue: NO_KIT });
+  private readonly log = toSignal(this.workspace.log$, { initialValue: [] });
   protected readonly pointer = inject(Pointer);
   protected readonly bench = injectBench();
   protected readonly most = MOST_RATE;
@@ -116,13 +132,16 @@ export class Pan {
     { equal: (a, b) => a?.assembly === b?.assembly && a?.values === b?.values },
   );
   private readonly planning = new Asked<readonly PanPlan[]>(this.asked);
+  /** Whether what would carry the weights bends: asked of each plan once they are found. */
+  private readonly firm = new Asked<readonly (FirmAfter | null)[]>(computed(() => this.planning.found()));
   /** Null while they are looked for. */
   protected readonly plans = computed(
     () =>
-      this.planning.found()?.map((plan) => ({
+      this.planning.found()?.map((plan, i) => ({
         plan,
         moves: plan.moves.map((m) => ({ id: m.id, name: m.name, text: render(panMoveWords(m), this.units()) })),
         why: render(panPlanWords(plan), this.units()),
+        firm: this.firm.found()?.[i] ?? null,
       })) ?? null,
   );
   protected readonly carries = computed(
@@ -134,6 +153,19 @@ export class Pan {
       const asked = this.asked();
       if (asked) untracked(() => this.planning.ask(() => this.jobs.run('pan', asked)));
     });
+    effect(() => {
+      const plans = this.planning.found();
+      if (plans && plans.length > 0) untracked(() => this.askWhetherFirm(plans));
+    });
+  }
+
+  private askWhetherFirm(plans: readonly PanPlan[]): void {
+    const bench = this.bench();
+    if (!bench) return;
+    const { rig, loadout, values } = bench;
+    const [kit, joints] = [this.kit(), jointsKnown(this.log(), rig.id)];
+    const each = plans.map((p) => p.changes);
+    this.firm.ask(() => this.jobs.run('firmAfter', { rig, loadout, kit, values, joints, each }));
   }
 
   protected rate(value: string): void {
