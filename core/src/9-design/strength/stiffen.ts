@@ -152,15 +152,17 @@ const isStiffer = (a: Stiffened, now: Stiffened): boolean =>
 export interface Stiffest {
   /** The stiffest that keep within both, the highest first. */
   readonly best: readonly Stiffening[];
-  /** Pairs within the limits, and how many of them were reckoned: all of them prove that no other two listed changes do better. */
+  /** All pairs were made and reckoned: no other two listed changes do better. */
   readonly pairs: number;
-  readonly tried: number;
+  /** Threes that were built on the best pairs. */
+  readonly threes: number;
 }
 const TOLD = 5;
 
 /**
- * Of the listed changes that bring no fault, one or two together, what rings highest for at most so much more mass (kg) and
- * money. Every pair is made and reckoned whole: what two do together is not what each does alone.
+ * Of the listed changes that bring no fault, one, two or three together, what rings highest for at most so much more mass (kg) and
+ * money. Every pair is made and reckoned whole: what two do together is not what each does alone. Threes are built on the
+ * best pairs only: of others nothing is proven.
  */
 export function stiffestWithin(
   input: StiffenInput,
@@ -176,21 +178,46 @@ export function stiffestWithin(
     .filter((s) => s.brings.length === 0)
     .map((s) => ({ ...s, changes: s.changes.filter((c) => c.kind !== 'adjuster') }));
   const pairs = bare.flatMap((a, i) => bare.slice(i + 1).flatMap((b) => (goTogether(a, b) ? [[a, b] as const] : [])));
-  let done = 0;
-  const both = pairs.flatMap(([a, b]): readonly Stiffening[] => {
-    tell(done++ / pairs.length);
-    const made = tried(input, start, {
-      name: `${a.name} and ${b.name}`,
-      to: [...a.to, '; ', ...b.to],
-      changes: [...a.changes, ...b.changes],
+  const makable = (all: readonly Stiffening[]): readonly Stiffening[] =>
+    all.filter((s) => s.brings.length === 0 && isWithin(s)).sort(byFrequency);
+  const together = (parts: readonly StiffChange[]): Stiffening | null =>
+    tried(input, start, {
+      name: parts.map((p) => p.name).join(' and '),
+      to: parts.flatMap((p, i) => (i > 0 ? ['; ', ...p.to] : p.to)),
+      changes: parts.flatMap((p) => p.changes),
     });
+  let done = 0;
+  const both = pairs.flatMap((pair) => {
+    tell((PAIRS_TAKE * done++) / pairs.length);
+    const made = together(pair);
+    return made ? [{ made, pair }] : [];
+  });
+  const firm = makable(both.map((b) => b.made)).slice(0, THREES_FROM);
+  const threes = firm.flatMap((made) => {
+    const { pair } = both.find((b) => b.made === made)!;
+    return bare.flatMap((c) => (pair.every((p) => p !== c && goTogether(p, c)) ? [[...pair, c]] : []));
+  });
+  const named = new Set<string>();
+  const apart = threes.filter((three) => {
+    const key = three
+      .map((p) => bare.indexOf(p))
+      .sort()
+      .join(' ');
+    return !named.has(key) && named.add(key);
+  });
+  const all = apart.flatMap((three, i) => {
+    tell(PAIRS_TAKE + ((1 - PAIRS_TAKE) * i) / apart.length);
+    const made = together(three);
     return made ? [made] : [];
   });
-  const best = [...better, ...both]
-    .filter((s) => s.brings.length === 0 && isWithin(s))
-    .sort((a, b) => b.frequency - a.frequency || a.mass - b.mass);
-  return { best: best.slice(0, TOLD), pairs: pairs.length, tried: done };
+  const best = makable([...better, ...both.map((b) => b.made), ...all]);
+  return { best: best.slice(0, TOLD), pairs: pairs.length, threes: apart.length };
 }
+
+/** Threes are built on so many of the best pairs; and of the work pairs are about this part. */
+const THREES_FROM = 10;
+const PAIRS_TAKE = 0.6;
+const byFrequency = (a: Stiffening, b: Stiffening): number => b.frequency - a.frequency || a.mass - b.mass;
 
 /** Two figures for one thing cannot both be had. */
 function goTogether(a: StiffChange, b: StiffChange): boolean {

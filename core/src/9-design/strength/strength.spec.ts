@@ -107,7 +107,12 @@ describe('what each stiffening buys', () => {
     const few = better.slice(0, 4);
     const most = { mass: 0.2, cost: 20 };
     const found = stiffestWithin(ask('boom'), { better: few }, most)!;
-    expect(found.tried).toBe(found.pairs);
+    // With all the grams and money there are, three are tried on the best pairs, and nothing told is worse than one alone.
+    const sound = better.filter((s) => s.brings.length === 0).slice(0, 9);
+    const rich = stiffestWithin(ask('boom'), { better: sound }, { mass: 5, cost: 1000 })!;
+    expect(rich.threes).toBeGreaterThan(0);
+    expect(rich.best[0]!.frequency).toBeGreaterThanOrEqual(Math.max(...sound.map((s) => s.frequency)));
+    expect(rich.best[0]!.frequency).toBeGreaterThanOrEqual(found.best[0]!.frequency);
     expect(found.best.length).toBeGreaterThan(0);
     for (const one of found.best) {
       expect(one.mass - now.mass).toBeLessThanOrEqual(most.mass + 1e-9);

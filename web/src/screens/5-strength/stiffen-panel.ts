@@ -12,9 +12,11 @@ import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { QuantityField } from '../../ui/figures/quantity-field';
 import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
+import { BuysChart } from './buys-chart';
 
 const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
 const NO_BIN: readonly BinItem[] = [];
+const SHOWN = 20;
 /** kg and money. */
 const LEAST_MONEY = 0.005;
 const MORE = { mass: 0.2, cost: 10 };
@@ -24,17 +26,12 @@ const ORDERS = [
   { id: 'cost', name: 'what costs least', by: (a: Stiffening, b: Stiffening) => a.cost - b.cost },
   { id: 'joined', name: 'what holds best', by: (a: Stiffening, b: Stiffening) => a.joined - b.joined },
   { id: 'sag', name: 'what sags least', by: (a: Stiffening, b: Stiffening) => a.sag - b.sag },
-  {
-    id: 'brings',
-    name: 'what brings no fault',
-    by: (a: Stiffening, b: Stiffening) => a.brings.length - b.brings.length,
-  },
 ] as const;
 
 @Component({
   selector: 'tp-stiffen-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NgTemplateOutlet, MatButton, MatProgressBar, FigurePipe, SayPipe, QuantityField],
+  imports: [BuysChart, NgTemplateOutlet, MatButton, MatProgressBar, FigurePipe, SayPipe, QuantityField],
   template: `
     <h2>What each change buys</h2>
     @switch (looked.kind()) {
@@ -66,6 +63,13 @@ const ORDERS = [
               </select>
             </label>
           }
+          @if (f.better.length > 2) {
+            @defer (on immediate) {
+              <tp-buys-chart [points]="plotted()" [now]="f.now" [units]="units()" (picked)="take($event)" />
+            } @placeholder {
+              <p class="note chart-room">Drawing what they buy…</p>
+            }
+          }
           <ul class="plain-list">
             @for (s of rows(); track $index) {
               <li><ng-container *ngTemplateOutlet="row; context: { $implicit: s, now: f.now }" /></li>
@@ -74,7 +78,7 @@ const ORDERS = [
             }
           </ul>
           @if (f.better.length > 1) {
-            <h3>Two together, for at most</h3>
+            <h3>Two or three together, for at most</h3>
             <tp-quantity-field
               label="More grams"
               kind="mass"
@@ -91,7 +95,7 @@ const ORDERS = [
             />
             @switch (pairs.kind()) {
               @case ('working') {
-                <mat-progress-bar mode="determinate" [value]="100 * pairs.part()!" aria-label="Trying each pair" />
+                <mat-progress-bar mode="determinate" [value]="100 * pairs.part()!" aria-label="Trying them together" />
                 <button matButton type="button" (click)="pairs.stop()">Stop</button>
               }
               @case ('failed') {
@@ -104,7 +108,8 @@ const ORDERS = [
             @if (pairs.found(); as p) {
               <p class="note">
                 All {{ p.pairs }} pairs of changes that bring no fault were made and reckoned: no other one or two of
-                them ring higher for that.
+                them ring higher for that. Threes were built on the best pairs, {{ p.threes }} of them: of other threes
+                nothing is proven.
               </p>
               <ul class="plain-list">
                 @for (s of p.best; track $index) {
@@ -179,8 +184,17 @@ export class StiffenPanel {
   protected readonly looked = new Asked<Stiffenings | null>(this.about);
   protected readonly rows = computed(() => {
     const order = ORDERS.find((o) => o.id === this.order())!;
-    return [...(this.looked.found()?.better ?? [])].sort(order.by).slice(0, 20);
+    // What brings a fault comes after all that brings none.
+    const fault = (s: Stiffening): number => Number(s.brings.length > 0);
+    return [...(this.looked.found()?.better ?? [])]
+      .sort((a, b) => fault(a) - fault(b) || order.by(a, b))
+      .slice(0, SHOWN);
   });
+
+  /** All that brings no fault, by itself and together. */
+  protected readonly plotted = computed(() =>
+    [...(this.looked.found()?.better ?? []), ...(this.pairs.found()?.best ?? [])].filter((s) => s.brings.length === 0),
+  );
 
   protected readonly moreMass = signal(MORE.mass);
   protected readonly moreCost = signal(MORE.cost);
