@@ -1,4 +1,5 @@
 /** From a stored design to its rig: the family's build with the maker's edits over it, or the freed rig as it stands. */
+import { length, subtract } from '../0-base';
 import type { Design, Edit, Rig } from '../model';
 import { applyEdits } from './edits/applyEdits';
 import { asMadeNow } from './edits/oldEdits';
@@ -26,7 +27,16 @@ export const familyById = (id: string): Family | null => FAMILIES.find((f) => f.
 /** `load` says how deep a screw may go into what stands on the rig. */
 export function designRig(design: Design, load: Load | null = null): DesignedRig {
   if (design.kind === 'free')
-    return { ok: true, ...made(design.rig, load), family: null, input: null, unapplied: [], outOfRange: [] };
+    return (
+      noLength(design.rig) ?? {
+        ok: true,
+        ...made(design.rig, load),
+        family: null,
+        input: null,
+        unapplied: [],
+        outOfRange: [],
+      }
+    );
   const family = familyById(design.family);
   if (!family)
     return { ok: false, reason: `This rig is of a family “${design.family}” that this version does not know.` };
@@ -35,6 +45,8 @@ export function designRig(design: Design, load: Load | null = null): DesignedRig
   const stated = STATED_FAMILIES.find((f) => f.id === family.id)!;
   const built = stated.build(input);
   const { rig, unapplied: idle } = applyEdits(built, asMadeNow(design.edits, built));
+  const short = noLength(rig);
+  if (short) return short;
   // Told as they are stored.
   const unapplied = idle.map((e) => design.edits.find((d) => d.id === e.id) ?? e);
   const whole = made(rig, load);
@@ -44,6 +56,19 @@ export function designRig(design: Design, load: Load | null = null): DesignedRig
     (e) => e.kind === 'price' && rig.prices?.[e.item] !== undefined && !bought.has(e.item),
   );
   return { ok: true, ...whole, family, input, unapplied: [...unapplied, ...unpriced], outOfRange: faults };
+}
+
+/** m */
+const NO_LENGTH = 1e-6;
+/** A bar both ends of which stand in one place points nowhere: nothing can be worked out of it. */
+function noLength({ bodies }: Rig): { readonly ok: false; readonly reason: string } | null {
+  for (const { nodes, members } of bodies)
+    for (const { name, from, to, path } of members) {
+      const [a, b] = [from, to].map((id) => nodes.find((n) => n.id === id)?.at);
+      if (path.kind === 'straight' && a && b && length(subtract(b, a)) < NO_LENGTH)
+        return { ok: false, reason: `${name} has no length: both its ends stand in one place. Move one of them.` };
+    }
+  return null;
 }
 
 function made(rig: Rig, load: Load | null): { readonly rig: Rig; readonly loose: readonly ConnectionFault[] } {

@@ -4,6 +4,7 @@ import {
   cross,
   dot,
   length,
+  materialOf,
   rotationAbout,
   rotationOf,
   scale,
@@ -52,6 +53,8 @@ export interface RigFrame {
   readonly camera: string | null;
   /** Pieces that hang on nothing which is held: they are left out. */
   readonly loose: readonly StrengthPiece[];
+  /** Said to be of a material that nothing is known of: they weigh nothing and bend not at all. */
+  readonly ofUnknown: readonly { readonly id: string; readonly name: string }[];
   readonly pieces: readonly StrengthPiece[];
   readonly holes: readonly Hole[];
 }
@@ -164,11 +167,18 @@ export function rigFrame({
       links: meanings,
       camera: load && isIn(load) ? stations.at(load, load.centre)() : null,
       loose: pieces.filter((p) => !isIn(p)),
+      ofUnknown: ofUnknown(rig),
       pieces,
       holes,
     },
   };
 }
+
+const ofUnknown = ({ bodies, materials }: Rig): RigFrame['ofUnknown'] =>
+  bodies.flatMap(({ members, parts }) => [
+    ...members.filter((m) => !materialOf(m.stock.material, materials)),
+    ...parts.filter((p) => p.material !== undefined && !materialOf(p.material, materials)),
+  ]);
 
 const mountPiece = (rig: Rig, byId: ReadonlyMap<string, StrengthPiece>): StrengthPiece | null =>
   rig.bodies.flatMap((b) => b.parts.flatMap((p) => (p.mount ? (byId.get(p.id) ?? []) : [])))[0] ?? null;

@@ -47,7 +47,7 @@ export function firmnessOf({ assembly, values, joints }: FirmnessInput): Firmnes
   };
 }
 
-const isGrave = ({ severity }: StrengthWord): boolean => severity === 'stop' || severity === 'mend';
+const isGrave = ({ severity }: StrengthWord): boolean => severity !== 'note';
 
 /** What a hand can tighten. */
 const TIGHTENED: ReadonlySet<Carried['kind']> = new Set<Carried['kind']>(['cameraScrew', 'bolted', 'clamped']);

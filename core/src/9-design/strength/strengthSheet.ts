@@ -13,6 +13,7 @@ import {
   type CaseTold,
   type FirstToBreak,
   type LivesIn,
+  type RigFrame,
   type RigMode,
   type Rattle,
   type RigStrength,
@@ -156,6 +157,7 @@ function sheetOf(strength: RigStrength, bump: number): StrengthSheet {
         why: say`It is left out here: what it weighs strains nothing.`,
         toDo: say`Fasten it, on Frame.`,
       })),
+      ...frame.ofUnknown.map(unknownStuff),
       ...strains.filter((s) => s.reserve < s.wanted).map((s) => strained(s, cases)),
       ...carried
         .filter((c, i) => strainedShare(c) > OPENS_AT && carried.findIndex((o) => o.name === c.name) === i)
@@ -190,6 +192,14 @@ function sheetOf(strength: RigStrength, bump: number): StrengthSheet {
     camera: frame.camera === null ? null : (at.get(frame.camera) ?? null),
   };
 }
+/** What it is made of is not known, so neither is how it bends. */
+const unknownStuff = ({ id, name }: RigFrame['ofUnknown'][number]): StrengthWord => ({
+  severity: 'measure',
+  about: id,
+  title: say`How stiff and how strong ${name} is, is not known.`,
+  why: say`Its material is none that is known here, so it is reckoned as if it did not bend, and nothing says what it bears.`,
+  toDo: say`Choose a known stock for it on Frame, or give its material a stiffness and a yield in the rig file.`,
+});
 const GRAVE = { stop: 0, mend: 1, measure: 2, note: 3 };
 
 const sized = ({ displacement, rotation }: NonNullable<RigStrength['sag']>): { down: number; turn: number } => ({
