@@ -1,6 +1,6 @@
 /** Before a bar is cut: how each rig bends and rings, its weakest place, and a change taken that makes it ring higher. */
 import type { Page } from '@playwright/test';
-import { expect, goTo, test } from '../support/bench';
+import { expect, fill, goTo, test } from '../support/bench';
 
 test.use({ demo: true });
 
@@ -75,4 +75,31 @@ test('two changes together within grams and money, all pairs made; and a longer 
   await expect(page.getByText(/^\s*All \d+ pairs of changes/)).toBeVisible({ timeout: 120_000 });
   await page.locator('tp-stiffen-panel ul').last().getByRole('button').first().click();
   await expect.poll(() => ringsAt(page)).toBeGreaterThan(before);
+});
+
+test('a flick heard is kept, and from then on the rig rings so: in the tide line, in Strength and beside another', async ({
+  bench: page,
+}) => {
+  await bench(page, 'Mussel');
+  const reckoned = await ringsAt(page);
+  const wobble = page.getByRole('region', { name: 'Tide line' }).getByRole('button', { name: /^Wobble/ });
+  await expect(wobble).toContainText(`${Math.round(reckoned)} Hz`);
+  await page.getByRole('link', { name: 'Flick it and count its swings' }).click();
+  const heard = Math.round(reckoned * 8.8) / 10;
+  await fill(page, 'Rings at, Hz', String(heard));
+  await page.getByLabel('As it dies away').selectOption('it keeps its pace');
+  await expect(page.getByText(/^\s*Heard [\d.]+ Hz, reckoned [\d.]+ Hz\. What explains it best:/)).toBeVisible();
+  await expect(page.getByText('nothing has play')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  await expect(page.getByText(/flicked rings at/)).toBeVisible();
+  await expect
+    .poll(async () => Number(/([\d.]+) Hz/.exec(await wobble.innerText())?.[1]))
+    .toBeLessThan(Math.round(reckoned));
+  await goTo(page, 'Log');
+  await expect(page.getByText(/it wobbles more than its figures said/)).toBeVisible();
+  await goTo(page, 'Strength');
+  await expect.poll(() => ringsAt(page)).toBeLessThan(reckoned - 0.3);
+  await page.getByLabel('Beside another').selectOption({ label: 'Limpet' });
+  await expect(page.getByRole('table', { name: 'Both in figures' })).toContainText('Rings at');
+  await expect(page.getByText('They are of two kinds')).toBeVisible();
 });

@@ -65,7 +65,6 @@ export class Firmnesses {
         : of(null),
     ),
     distinctUntilChanged((a, b) => a?.rig.id === b?.rig.id && sameQuestion(a, b)),
-    audit(() => painted$),
     switchByRig((benches$) => this.following(benches$)),
     shareReplay({ bufferSize: 1, refCount: true }),
   );
@@ -114,13 +113,16 @@ export class Firmnesses {
 
   private following(benches$: Observable<Flicked>): Observable<FirmNow> {
     const free = new Subject<void>();
+    // What is asked of the worker is sent once the figures are painted.
     const answered$ = benches$.pipe(
+      audit(() => painted$),
       throttle(() => free, { leading: true, trailing: true }),
       mergeMap((bench) =>
         this.reckon({ assembly: bench.work.assembly, values: bench.values, joints: bench.joints }).pipe(
           map((firm) => ({ firm, bench })),
           catchError(() => EMPTY),
-          finalize(() => free.next()),
+          // An answer at once would come before it is waited for.
+          finalize(() => queueMicrotask(() => free.next())),
         ),
       ),
       startWith(null),

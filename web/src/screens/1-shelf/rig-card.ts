@@ -42,7 +42,9 @@ export class RigCard {
   private readonly firmnesses = inject(Firmnesses);
   private readonly firm = toSignal(
     toObservable(this.judged).pipe(
-      switchMap((found) => (found?.ok ? this.firmnesses.of(this.rig().id, found.context).pipe(startWith(null)) : of(null))),
+      switchMap((found) =>
+        found?.ok ? this.firmnesses.of(this.rig().id, found.context).pipe(startWith(null)) : of(null),
+      ),
     ),
     { initialValue: null },
   );

@@ -73,7 +73,9 @@ export class Field {
   private readonly firm = toSignal(
     toObservable(this.setUps).pipe(
       switchMap((setUps) =>
-        merge(...setUps.map(({ id, rig, context }) => this.firmnesses.of(rig, context).pipe(map((firm) => ({ id, firm }))))).pipe(
+        merge(
+          ...setUps.map(({ id, rig, context }) => this.firmnesses.of(rig, context).pipe(map((firm) => ({ id, firm })))),
+        ).pipe(
           scan((all, { id, firm }) => new Map([...all, [id, firm]]), NONE),
           startWith(NONE),
         ),
