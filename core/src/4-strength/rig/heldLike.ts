@@ -26,5 +26,9 @@ export function heldLike({ kind }: Contact, held: Held): Six {
   const { along, about } = held === 'vice' ? VICE : KIND[kind];
   return [along, along, along, about, about, about];
 }
+/** What of a hand goes along with its grip, kg: 0.3 to 0.6 above 20 Hz (ISO 10068, from memory). */
+const HAND = 0.45;
+export const goesAlong = ({ kind }: Contact, held: Held): number => (held === 'asHeld' && kind === 'hand' ? HAND : 0);
+
 /** Part of critical: a hand takes out much, 0.2 to 0.5 by itself. */
 export const HELD_DAMPING = 0.25;

@@ -1,20 +1,7 @@
 import { FAMILIES } from '../../2-frame';
-import { startRig } from '../../9-design/startRig';
-import { workpiece } from '../../9-design/derive';
-import { kit, loadout, wants } from '../../testing/rigs';
+import { started } from '../../testing/started';
 import { jointsHeard, strengthOf, NOTHING_HEARD, type JointHeard, type JointsHeard } from '..';
 
-const started = (id: string) => {
-  const start = startRig(
-    FAMILIES.find((f) => f.id === id)!,
-    loadout,
-    kit,
-    wants,
-  );
-  const made = workpiece({ design: start.design }, loadout, kit);
-  if (!made.ok) throw new Error(made.reason);
-  return { assembly: made.work.assembly, values: start.values };
-};
 const strength = (id: string, joints: JointsHeard = NOTHING_HEARD) => {
   const { assembly, values } = started(id);
   const outcome = strengthOf({ assembly, values, pose: assembly.rig.poses[0] ?? null, bump: 3, joints });

@@ -5,6 +5,7 @@ import {
   dot,
   length,
   materialOf,
+  NO_INERTIA,
   rotationAbout,
   rotationOf,
   scale,
@@ -21,7 +22,7 @@ import type { FrameEquipment, FrameLink, FrameMember, FrameModel, Six } from '..
 import { axesAlong, heldBy, joinsOf, type Hole, type Join } from './joins';
 import { joinStiffness, type JoinStiffness } from './joinStiffness';
 import { nearestOn, pointOf, strengthPieces, type StrengthPiece } from './strengthPieces';
-import { heldLike, type Held } from './heldLike';
+import { goesAlong, heldLike, type Held } from './heldLike';
 import type { JointHeard, JointsHeard } from './knownJoints';
 
 export const GRAVITY = 9.80665;
@@ -154,6 +155,10 @@ export function rigFrame({
   const equipment = [
     ...pieces.filter((p) => standing.has(p.id) && p.stretches.length === 0).map((p) => weigh(p, p.id)),
     ...riding.map(({ piece, node }) => weigh(piece, node())),
+    ...holding.flatMap(({ contact, at, node }): readonly FrameEquipment[] => {
+      const mass = goesAlong(contact, held);
+      return mass === 0 ? [] : [{ node: node(), mass, offset: subtract(at, nodes.get(node())!), inertia: NO_INERTIA }];
+    }),
   ];
   const load = pieces.find((p) => p.id === 'load/') ?? mountPiece(rig, byId);
   const turn = pose?.turn ? transpose(rotationOf(pose.turn)) : null;

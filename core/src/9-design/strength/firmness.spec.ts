@@ -1,24 +1,13 @@
 import { METRIC, render } from '../../0-base';
 import { FAMILIES } from '../../2-frame';
-import { kit, loadout, wants } from '../../testing/rigs';
-import { judged, workpiece } from '../derive';
-import { startRig } from '../startRig';
+import { wants } from '../../testing/rigs';
+import { started } from '../../testing/started';
+import { judged } from '../derive';
 import { firmnessOf, type Firmness } from './firmness';
 import { strengthSheet } from './strengthSheet';
 import { verdictWith } from './verdictWith';
 import { wobbleGauge } from './wobbleGauge';
 
-const started = (id: string) => {
-  const start = startRig(
-    FAMILIES.find((f) => f.id === id)!,
-    loadout,
-    kit,
-    wants,
-  );
-  const made = workpiece({ design: start.design }, loadout, kit);
-  if (!made.ok) throw new Error(made.reason);
-  return { work: made.work, values: start.values, verdict: judged(made.work, start.values, wants).verdict };
-};
 const says = (firm: Firmness | null, lags = false): string => {
   const { gauge } = wobbleGauge(firm, lags);
   return `${render(gauge.figure, METRIC)} ${render(gauge.rest, METRIC)}`;
@@ -27,7 +16,8 @@ const says = (firm: Firmness | null, lags = false): string => {
 describe('how firm a rig is, in short', () => {
   for (const { id } of FAMILIES)
     it(`${id}: is what its sheet of strength says, and what is against it denies the verdict`, () => {
-      const { work, values, verdict } = started(id);
+      const { work, values } = started(id);
+      const { verdict } = judged(work, values, wants);
       const firm = firmnessOf({ assembly: work.assembly, values });
       const outcome = strengthSheet({
         assembly: work.assembly,

@@ -1,26 +1,13 @@
 import { METRIC, render } from '../../0-base';
-import { FAMILIES } from '../../2-frame';
 import { logEntry, type LogEntry, type Ringing } from '../../model';
 import { NOTHING_SEEN, ringRead, sawNothing, seenWords } from '../../3-balance';
 import { NOTHING_HEARD } from '../../4-strength';
-import { kit, loadout, wants } from '../../testing/rigs';
-import { workpiece } from '../derive';
-import { startRig } from '../startRig';
+import { started } from '../../testing/started';
 import { firmnessOf } from './firmness';
 import { flickTold } from './heardWords';
 import { jointsKnown, sameJoints } from './jointsKnown';
 
-const pole = (() => {
-  const start = startRig(
-    FAMILIES.find((f) => f.id === 'helmet-pole')!,
-    loadout,
-    kit,
-    wants,
-  );
-  const made = workpiece({ design: start.design }, loadout, kit);
-  if (!made.ok) throw new Error(made.reason);
-  return { assembly: made.work.assembly, values: start.values };
-})();
+const { work: _, ...pole } = started('helmet-pole');
 const ear = (frequency: number, more: Partial<Ringing> = {}): Ringing => ({ read: { by: 'ear', frequency }, ...more });
 const told = (rings: Ringing) => flickTold({ ...pole, joints: NOTHING_HEARD, rings });
 const says = (rings: Ringing): string =>

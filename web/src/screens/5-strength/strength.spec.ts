@@ -39,11 +39,21 @@ describe('the strength', () => {
     expect(page.querySelectorAll('.modes [aria-pressed=true]').length).toBe(1);
   });
 
+  it('tells six more ways of ringing when asked', async () => {
+    const { page, press, fixture } = await told();
+    expect(page.querySelectorAll('.modes button').length).toBe(6);
+    await press('Six more');
+    await until(() => page.querySelectorAll('.modes button').length === 12, 'six more');
+    await fixture.whenStable();
+    expect(page.textContent).not.toMatch(/NaN|undefined|Infinity/);
+  });
+
   it('says what cannot be reckoned and why: a rig that nothing holds', async () => {
     const bench = withRig(benchAt({}, 'boom'), (rig) => ({ ...rig, contacts: [], poses: [] }));
     const { page } = await told(bench);
     expect(page.textContent).toContain('Nothing says where this rig is held.');
     expect(page.querySelector('tp-mode-picture')).toBeNull();
+    expect(page.querySelector('tp-rig-views svg')).not.toBeNull();
   });
 
   it('tries every change when asked, and sets the one that is pressed', async () => {

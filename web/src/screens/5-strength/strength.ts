@@ -1,5 +1,5 @@
 /** Strength: how the rig sags, rings and holds before a bar is cut; the weakest places, and what each change would buy. */
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
@@ -21,6 +21,7 @@ import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
 import { QuantityField } from '../../ui/figures/quantity-field';
 import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
+import { RigViews } from '../../ui/drawing/rig-views';
 import { NoBench } from '../../ui/no-bench';
 import { StageLayout } from '../../ui/stage-layout';
 import { BesidePanel } from './beside-panel';
@@ -37,11 +38,14 @@ interface Question {
   readonly bump: number;
   readonly shutter: number;
   readonly joints: JointsHeard;
+  readonly modes: number;
 }
 const WORKING: Now = { kind: 'working' };
 /** A drag makes many edits a second; the equations may wait for a pause. */
 const AFTER_MS = 40;
 const USUAL_BUMP = 3;
+const MODES = 6;
+const MODES_AT_MOST = 24;
 /** One over so many seconds. */
 const SHUTTERS = [25, 50, 100, 200, 500];
 const USUAL_SHUTTER = 50;
@@ -60,6 +64,7 @@ const SMALL = Math.PI / 18000;
     MatProgressBar,
     StageLayout,
     NoBench,
+    RigViews,
     FigurePipe,
     SayPipe,
     QuantityField,
@@ -90,7 +95,16 @@ export class Strength {
   });
   private readonly question = computed((): Question | null => {
     const bench = this.bench();
-    return bench && { bench, pose: this.pose(), bump: this.bump(), shutter: this.shutter(), joints: this.joints() };
+    return (
+      bench && {
+        bench,
+        pose: this.pose(),
+        bump: this.bump(),
+        shutter: this.shutter(),
+        joints: this.joints(),
+        modes: this.modes(),
+      }
+    );
   });
   private readonly now = toSignal(
     toObservable(this.question).pipe(
@@ -117,6 +131,8 @@ export class Strength {
     const outcome = this.done()?.outcome;
     return outcome?.kind === 'cannot' ? outcome.word : null;
   });
+  /** What moves without bending is lit in the drawing. */
+  private readonly lit = effect(() => this.pointer.point(this.cannot()?.about ?? null));
   protected readonly sheet = computed((): StrengthSheet | null => {
     const outcome = this.done()?.outcome;
     return outcome?.kind === 'told' ? outcome.sheet : null;
@@ -128,6 +144,19 @@ export class Strength {
     const angles = (this.bench()?.work.cones ?? []).map((c) => c.long.across);
     return angles.length === 0 ? null : Math.min(...angles);
   });
+
+  /** How many ways of ringing are told: the lowest, until more are asked for. */
+  protected readonly modes = linkedSignal<string | undefined, number>({
+    source: () => this.bench()?.rig.id,
+    computation: () => MODES,
+  });
+  protected readonly mayTellMore = computed(
+    () => this.modes() < MODES_AT_MOST && this.sheet()?.modes.length === this.modes(),
+  );
+
+  protected tellMore(): void {
+    this.modes.update((n) => Math.min(MODES_AT_MOST, n + MODES));
+  }
 
   private readonly pickedMode = linkedSignal<string | undefined, number>({
     source: () => this.bench()?.rig.id,
@@ -191,11 +220,11 @@ export class Strength {
     return reserve > SURE ? `over ${SURE} ×` : render([figure('ratio', reserve)], this.units());
   }
 
-  private reckon({ bench, pose, bump, shutter, joints }: Question): Observable<Now> {
+  private reckon({ bench, pose, bump, shutter, joints, modes }: Question): Observable<Now> {
     const { assembly, rig } = bench.work;
     const held = rig.poses.find((p) => p.id === pose) ?? null;
     return this.jobs
-      .run('strength', { assembly, values: bench.values, pose: held, bump, shutter: 1 / shutter, joints })
+      .run('strength', { assembly, values: bench.values, pose: held, bump, shutter: 1 / shutter, joints, modes })
       .pipe(
         map((outcome): Now => ({ kind: 'done', outcome, of: bench })),
         catchError((fault: Error) => of<Now>({ kind: 'failed', reason: fault.message })),
