@@ -48,7 +48,7 @@ test('every rig of the demo tells how it bends, rings and where it is weakest; a
     await expect(page.locator('.lag')).toHaveText('');
     expect(await ringsAt(page)).toBeGreaterThan(0.5);
     await expect(page.locator('.strains li').first()).toContainText('surely bears');
-    await expect(page.locator('.rows').first()).toContainText('A bump');
+    await expect(page.locator('.rows:not(.plays)').first()).toContainText('A bump');
     await expect(page.locator('.sheet')).not.toContainText(/NaN|undefined|Infinity/);
   }
   const stress = page.locator('.strains .figure').first();

@@ -5,6 +5,8 @@
 import { add, addScaled, cross, dot, length, scale, subtract, unit, type Phrase, say, type Vec3 } from '../../0-base';
 import type { Body, Bolted, Edit, Joint, Member, Rig } from '../../model';
 import { crossings } from '../connections/crossing';
+import { bearsOnRing } from '../connections/kinds/bolted';
+import { threadCalled } from '../hardware/thread';
 import { surroundings } from '../connections/surroundings';
 
 export type BraceInput = Omit<Extract<Edit, { kind: 'brace' }>, 'kind' | 'id'>;
@@ -20,8 +22,8 @@ const TURNS = 24;
 const IN_THE_WAY = 0.35;
 /** Further out than any fitting, m. */
 const FAR = 0.5;
-/** Corners whose faces differ by less are level, m. */
-const LEVEL = 0.00005;
+/** Corners whose faces differ by less are level: the bar lies on both as it is bolted, out of square by a hair; no spacer is so thin, m. */
+const LEVEL = 0.0003;
 
 const refused = (reason: Phrase): Brace => ({ kind: 'refused', reason });
 
@@ -42,19 +44,20 @@ export function braceBetween(rig: Rig, { body: bodyId, from, to, stock, member: 
   const out = freeSide(along, [first, second]);
   if (!out) return refused(say`Pipes leave these corners on every side: no bolt goes through.`);
   const around = surroundings(rig, () => 0);
+  const ring = bearsOnRing(threadCalled(THREAD)!);
   const faces = [first, second].map((corner, i) => {
     const point = addScaled(i === 0 ? a : b, out, FAR);
-    const [met] = crossings({ point, way: scale(out, -1) }, around.solids(corner.id), 0.004, { walls: 'both' });
+    const [met] = crossings({ point, way: scale(out, -1) }, around.solids(corner.id), ring, { walls: 'both' });
     return met ? FAR - met[0] : null;
   });
   if (faces.some((f) => f === null)) return refused(say`The bolt would miss that corner’s fitting.`);
-  const face = Math.max(faces[0]!, faces[1]!);
-  const middle = face + section.thickness / 2;
+  const highest = Math.max(faces[0]!, faces[1]!);
+  const [atFirst, atSecond] = faces.map((f) => (highest - f! < LEVEL ? f! : highest)) as [number, number];
   const ends = [
-    addScaled(addScaled(a, out, middle), along, -BEYOND),
-    addScaled(addScaled(b, out, middle), along, BEYOND),
+    addScaled(addScaled(a, out, atFirst + section.thickness / 2), along, -BEYOND),
+    addScaled(addScaled(b, out, atSecond + section.thickness / 2), along, BEYOND),
   ];
-  const bolt = (corner: Joint, at: Vec3, off: number, end: Bolted['end'], name: string): Bolted => ({
+  const bolt = (corner: Joint, at: Vec3, face: number, off: number, end: Bolted['end'], name: string): Bolted => ({
     kind: 'bolted',
     id: `${id}-bolt-${corner.id}`,
     name,
@@ -81,12 +84,12 @@ export function braceBetween(rig: Rig, { body: bodyId, from, to, stock, member: 
   };
   const bolts = folds
     ? [
-        bolt(first, a, faces[0]!, { kind: 'lock' }, 'bolt the bar folds on'),
-        { ...bolt(second, b, faces[1]!, { kind: 'wing' }, 'bolt that lets the bar fold'), packs: true },
+        bolt(first, a, atFirst, faces[0]!, { kind: 'lock' }, 'bolt the bar folds on'),
+        { ...bolt(second, b, atSecond, faces[1]!, { kind: 'wing' }, 'bolt that lets the bar fold'), packs: true },
       ]
     : [
-        bolt(first, a, faces[0]!, { kind: 'nut' }, 'first bolt of the bar'),
-        bolt(second, b, faces[1]!, { kind: 'nut' }, 'second bolt of the bar'),
+        bolt(first, a, atFirst, faces[0]!, { kind: 'nut' }, 'first bolt of the bar'),
+        bolt(second, b, atSecond, faces[1]!, { kind: 'nut' }, 'second bolt of the bar'),
       ];
   const made: Body = {
     ...body,

@@ -1,6 +1,7 @@
 import { render, METRIC } from '../../0-base';
 import { FAMILIES } from '../../2-frame';
-import { changedDesign } from '../../2-frame';
+import { changedDesign, designRig } from '../../2-frame';
+import { braces } from './changes/braces';
 import { kit, loadout, wants } from '../../testing/rigs';
 import type { RigDocument } from '../../model';
 import { workpiece } from '../derive';
@@ -100,6 +101,19 @@ describe('what each stiffening buys', () => {
     const told = (id: string) => stiffenings(ask(id))!.better.flatMap((s) => s.changes.map((c) => c.kind));
     expect(told('hand-frame')).toContain('brace');
     expect(told('shoulder-rig')).toContain('hold');
+  });
+
+  it('offers no bar between corners whose bolts do not hold as it is drawn', () => {
+    for (const { id } of FAMILIES) {
+      const { design } = rigOf(id);
+      for (const { changes } of braces.tries(workOf(rigOf(id)), null as never)) {
+        const made = designRig(changedDesign(design, changes, () => 'try'));
+        const own = made.ok ? made.loose.filter((l) => changes.some((c) => l.connection.startsWith(c.id))) : null;
+        expect(own)
+          .withContext(`${id} ${JSON.stringify(changes)}`)
+          .toEqual([]);
+      }
+    }
   });
 
   it('of two together none within the limits is stiffer than the best told, and each keeps within them', () => {

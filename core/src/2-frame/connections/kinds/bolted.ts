@@ -36,6 +36,8 @@ import { washerId } from '../washerId';
 const TOUCH = 0.00005;
 /** A head bears near its rim: part of half its width. */
 const RIM = 0.95;
+/** Radius of the ring round a screw that its head and nut bear on, m. */
+export const bearsOnRing = (thread: Thread): number => RIM * (ACROSS_FLATS.of(thread)! / 2);
 const SOFT = new Set(['wood', 'plastic', 'rubber']);
 
 export const bolted: KindOfConnection<'bolted'> = {
@@ -183,7 +185,7 @@ interface Stacked {
 /** What the screw passes, cut along its axis before any hole is drilled; or the reason why it cannot be said. */
 function stackOf(of: Bolted, thread: Thread, around: Surroundings): Stacked | { readonly reason: Phrase } {
   const line = { point: of.point, way: unit(of.way) };
-  const ring = RIM * (ACROSS_FLATS.of(thread)! / 2);
+  const ring = bearsOnRing(thread);
   const faults: Phrase[] = [];
   const spans: (Span | null)[] = [];
   const layers: StackLayer[] = [];
