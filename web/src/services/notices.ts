@@ -2,7 +2,7 @@
 import { inject, Injectable, Injector } from '@angular/core';
 import { Documents } from './keeping/documents';
 
-const SHOWN_MS = 6000;
+const SHOWN_MS = 10_000;
 
 @Injectable({ providedIn: 'root' })
 export class Notices {
