@@ -131,8 +131,6 @@ export class Strength {
     const outcome = this.done()?.outcome;
     return outcome?.kind === 'cannot' ? outcome.word : null;
   });
-  /** What moves without bending is lit in the drawing. */
-  private readonly lit = effect(() => this.pointer.point(this.cannot()?.about ?? null));
   protected readonly sheet = computed((): StrengthSheet | null => {
     const outcome = this.done()?.outcome;
     return outcome?.kind === 'told' ? outcome.sheet : null;
@@ -166,6 +164,14 @@ export class Strength {
     Math.min(this.pickedMode(), Math.max(0, (this.sheet()?.modes.length ?? 1) - 1)),
   );
   protected readonly mode = computed(() => this.sheet()?.modes[this.modeIndex()] ?? null);
+
+  constructor() {
+    // What moves without bending is lit in the drawing.
+    effect(() => {
+      const about = this.cannot()?.about;
+      if (about) this.pointer.point(about);
+    });
+  }
 
   protected pickMode(index: number): void {
     this.pickedMode.set(index);
