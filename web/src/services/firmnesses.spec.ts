@@ -1,4 +1,6 @@
 import { TestBed } from '@angular/core/testing';
+import { METRIC, render } from '@tide-pebble/core';
+import { throwError } from 'rxjs';
 import { benchAt } from '../testing/bench';
 import { PlayedJobs, PlayedWorkspace } from '../testing/sheets';
 import { until } from '../testing/until';
@@ -53,6 +55,17 @@ describe('how firm a rig is, beside the page', () => {
     await until(() => jobs.held?.length === 1, 'being asked');
     jobs.letGo();
     await until(() => known(last()), 'its own answer');
+  });
+  it('says that it could not be reckoned, and why, where the work fails', async () => {
+    const { jobs, firmnesses, follow, last } = service();
+    jobs.run = () => throwError(() => new Error('out of room'));
+    follow();
+    const firm = await until(() => known(last()), 'the reason');
+    expect(firm.rings).toBeNull();
+    expect(render(firm.against[0]!.why, METRIC)).toContain('out of room');
+    const told: unknown[] = [];
+    firmnesses.of('r1', { assembly: bench.work.assembly, values: {} }).subscribe((f) => told.push(f));
+    await until(() => told.length === 1, 'the same of another');
   });
   it('is told of others one at a time, once for each', async () => {
     const { firmnesses, jobs } = service();

@@ -2,6 +2,7 @@
 import { inject, Injectable } from '@angular/core';
 import {
   jointsKnown,
+  say,
   sameJoints,
   type AdjusterValues,
   type Assembly,
@@ -74,12 +75,7 @@ export class Firmnesses {
       .pipe(
         // What nobody waits for any more is passed over.
         concatMap(({ asked, answer }) =>
-          answer.observed
-            ? this.reckon(asked).pipe(
-                map((firm) => ({ firm, answer })),
-                catchError(() => EMPTY),
-              )
-            : EMPTY,
+          answer.observed ? this.reckon(asked).pipe(map((firm) => ({ firm, answer }))) : EMPTY,
         ),
       )
       .subscribe(({ firm, answer }) => answer.next(firm));
@@ -120,7 +116,6 @@ export class Firmnesses {
       mergeMap((bench) =>
         this.reckon({ assembly: bench.work.assembly, values: bench.values, joints: bench.joints }).pipe(
           map((firm) => ({ firm, bench })),
-          catchError(() => EMPTY),
           // An answer at once would come before it is waited for.
           finalize(() => queueMicrotask(() => free.next())),
         ),
@@ -150,9 +145,26 @@ export class Firmnesses {
         this.known.set(asked.assembly, { values: asked.values, joints: asked.joints, firm });
         return firm;
       }),
+      catchError((fault: Error) => of(notReckoned(fault.message))),
     );
   }
 }
+
+/** What could not be reckoned is not called firm. */
+const notReckoned = (reason: string): Firmness => ({
+  rings: null,
+  walk: null,
+  tight: [],
+  against: [
+    {
+      severity: 'measure',
+      about: null,
+      title: say`Whether it is firm could not be reckoned.`,
+      why: say`It stopped at: ${reason}.`,
+      toDo: say`Look at Strength, and change what was changed last.`,
+    },
+  ],
+});
 
 const sameQuestion = (a: Flicked | null, b: Flicked | null): boolean =>
   a?.work.assembly === b?.work.assembly && a?.values === b?.values && sameHeard(a, b);
