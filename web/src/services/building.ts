@@ -34,19 +34,13 @@ export class BuildPlans {
   readonly lastBlocked$ = this.lastBlocked.asObservable();
 
   /** Of the rig as it stands; worked out only while somebody looks. */
-  readonly plan$: Observable<Building> = this.workspace.stock$.pipe(
+  readonly plan$: Observable<Building> = this.workspace.stockNow$.pipe(
     withLatestFrom(this.workspace.bench$),
-    map(([stock, state]) => (stock && state.kind === 'ready' ? { stock, bench: state.bench } : null)),
-    // A step ticked off changes neither the rig nor what is cut.
-    distinctUntilChanged(
-      (a, b) =>
-        a === b ||
-        (a !== null &&
-          b !== null &&
-          a.bench.work.assembly === b.bench.work.assembly &&
-          a.bench.values === b.bench.values &&
-          isSame(a.stock, b.stock)),
+    map(([{ plan, isLate }, state]) =>
+      plan && !isLate && state.kind === 'ready' ? { stock: plan, bench: state.bench } : null,
     ),
+    // A step ticked off changes neither the rig nor what is cut.
+    distinctUntilChanged((a, b) => a === b || (a !== null && b !== null && a.bench === b.bench && a.stock === b.stock)),
     switchMap((now): Observable<Building> => (now ? this.planned(now.bench, now.stock) : of(WORKING))),
     tap((now) => {
       if (now.kind === 'planned') this.lastBlocked.next({ bench: now.bench, lots: now.plan.blocked.length });
@@ -62,5 +56,3 @@ export class BuildPlans {
     );
   }
 }
-
-const isSame = (a: StockPlan, b: StockPlan): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);

@@ -151,6 +151,22 @@ describe('the workspace', () => {
     expect(jobs.asked).toContain('stock');
     expect(found).toEqual(jasmine.objectContaining({ cuts: jasmine.any(Array), lines: jasmine.any(Array) }));
   });
+  it('tells a list of before the last change from that of the rig as it stands; a step ticked off changes none', async () => {
+    const { workspace, jobs } = await store(one);
+    const heard: { plan: unknown; isLate: boolean }[] = [];
+    const watching = workspace.stockNow$.subscribe((now) => heard.push(now));
+    await until(() => heard.at(-1)?.isLate === false, 'the list');
+    const first = heard.at(-1)!.plan;
+    workspace.setAdjusters('foot washers', { 'foot-count': 4 });
+    expect(heard.at(-1)).toEqual({ plan: first, isLate: true });
+    await until(() => heard.at(-1)?.isLate === false, 'the list of the rig as set');
+    expect(heard.at(-1)!.plan).not.toBe(first);
+    const asked = jobs.asked.length;
+    workspace.editRig('a step', (rig) => ({ ...rig, done: { ...rig.done, 'cut:a': true } }));
+    expect(heard.at(-1)!.isLate).toBeFalse();
+    expect(jobs.asked.length).toBe(asked);
+    watching.unsubscribe();
+  });
   it('says when cuts and purchases cannot be worked out, and works them out for the next change', async () => {
     const { workspace, jobs, said } = await store(one);
     const plans: unknown[] = [];

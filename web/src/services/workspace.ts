@@ -57,6 +57,20 @@ export type BenchState =
   | { readonly kind: 'broken'; readonly rig: RigDocument; readonly reason: string }
   | { readonly kind: 'ready'; readonly bench: Bench };
 
+export interface StockNow {
+  readonly plan: StockPlan | null;
+  readonly isLate: boolean;
+}
+/** All that what to cut and buy depends on. */
+interface ToStock {
+  readonly of: string;
+  readonly work: Workpiece;
+  readonly values: AdjusterValues;
+  readonly kerf: number;
+  readonly bin: readonly BinItem[];
+}
+const TO_STOCK = ['of', 'work', 'values', 'kerf', 'bin'] as const;
+
 const CURRENT = 'tide-pebble.rig';
 const NO_VALUES: AdjusterValues = {};
 /** A drag makes many edits a second; the cut plan may wait for the last of them. */
@@ -129,18 +143,37 @@ export class Workspace {
     keep(),
   );
 
-  /** Null until the worker has answered for this rig: what was worked out for another is not shown for it. */
-  readonly stock$: Observable<StockPlan | null> = this.rig$.pipe(
-    map((rig) => rig?.id),
-    distinctUntilChanged(),
-    switchMap(() =>
-      combineLatest([this.bench$, this.bin$]).pipe(
-        debounceTime(STOCK_AFTER_MS),
-        switchMap(([state, bin]) => this.stockOf(state, bin)),
-        startWith(null),
-      ),
+  private readonly toStock$: Observable<ToStock | null> = combineLatest([this.bench$, this.bin$]).pipe(
+    map(([state, bin]) =>
+      state.kind === 'ready'
+        ? {
+            of: state.bench.rig.id,
+            work: state.bench.work,
+            values: state.bench.values,
+            kerf: state.bench.rig.kerf,
+            bin,
+          }
+        : null,
     ),
+    // A step ticked off changes nothing of what to cut and buy.
+    distinctUntilChanged((a, b) => a === b || (a !== null && b !== null && TO_STOCK.every((k) => a[k] === b[k]))),
     keep(),
+  );
+  private readonly stocked$ = this.toStock$.pipe(
+    debounceTime(STOCK_AFTER_MS),
+    switchMap((asked) => this.stockOf(asked).pipe(map((plan) => ({ asked, plan })))),
+    startWith({ asked: null, plan: null }),
+    keep(),
+  );
+  /** What to cut and buy, and whether it is still that of the rig before its last change; null until the worker has answered for this rig. */
+  readonly stockNow$: Observable<StockNow> = combineLatest([this.toStock$, this.stocked$]).pipe(
+    map(([now, { asked, plan }]) => ({ plan: asked?.of === now?.of ? plan : null, isLate: asked !== now })),
+    distinctUntilChanged((a, b) => a.plan === b.plan && a.isLate === b.isLate),
+    keep(),
+  );
+  readonly stock$: Observable<StockPlan | null> = this.stockNow$.pipe(
+    map(({ plan }) => plan),
+    distinctUntilChanged(),
   );
 
   choose(rig: string): void {
@@ -259,16 +292,14 @@ export class Workspace {
     );
   }
 
-  private stockOf(state: BenchState, bin: readonly BinItem[]): Observable<StockPlan | null> {
-    if (state.kind !== 'ready') return of(null);
-    return this.jobs
-      .run('stock', { rig: state.bench.work.rig, values: state.bench.values, bin, kerf: state.bench.rig.kerf })
-      .pipe(
-        catchError((fault: Error) => {
-          this.notices.say(`What to cut and buy could not be worked out: ${fault.message}. All else goes on.`);
-          return of(null);
-        }),
-      );
+  private stockOf(asked: ToStock | null): Observable<StockPlan | null> {
+    if (!asked) return of(null);
+    return this.jobs.run('stock', { rig: asked.work.rig, values: asked.values, bin: asked.bin, kerf: asked.kerf }).pipe(
+      catchError((fault: Error) => {
+        this.notices.say(`What to cut and buy could not be worked out: ${fault.message}. All else goes on.`);
+        return of(null);
+      }),
+    );
   }
 
   private mounting(changes: readonly Change[]): { kind: 'loadout'; id: string; body: Loadout }[] {

@@ -20,7 +20,7 @@ import { stockPlan } from '@tide-pebble/core/making';
 import { Api } from '../services/keeping/api';
 import { Documents } from '../services/keeping/documents';
 import { Jobs } from '../services/jobs';
-import { Workspace, type Bench, type BenchState } from '../services/workspace';
+import { Workspace, type Bench, type BenchState, type StockNow } from '../services/workspace';
 import { answer, type JobMessage, type JobName, type JobRequest, type JobResult } from '../workers/jobs';
 import type { TablePart } from '../workers/read-table';
 import { Notices } from '../services/notices';
@@ -35,6 +35,8 @@ export class PlayedWorkspace {
   readonly log$ = new BehaviorSubject<readonly LogEntry[]>([]);
   readonly bin$ = new BehaviorSubject<readonly BinItem[]>([]);
   readonly sizes$ = new BehaviorSubject<readonly OwnSize[]>([]);
+  private readonly isLate$ = new BehaviorSubject(false);
+  readonly stockNow$: Observable<StockNow>;
   readonly stock$: Observable<unknown>;
   readonly applied: (readonly Change[])[] = [];
   readonly edited: Edit[] = [];
@@ -42,11 +44,21 @@ export class PlayedWorkspace {
 
   constructor(private bench: Bench) {
     this.bench$ = new BehaviorSubject<BenchState>({ kind: 'ready', bench });
-    this.stock$ = combineLatest([this.bench$, this.bin$]).pipe(
-      map(([state, bin]) =>
-        state.kind === 'ready' ? stockPlan(state.bench.work.rig, state.bench.values, bin, state.bench.rig.kerf) : null,
-      ),
+    this.stockNow$ = combineLatest([this.bench$, this.bin$, this.isLate$]).pipe(
+      map(([state, bin, isLate]) => ({
+        plan:
+          state.kind === 'ready'
+            ? stockPlan(state.bench.work.rig, state.bench.values, bin, state.bench.rig.kerf)
+            : null,
+        isLate,
+      })),
     );
+    this.stock$ = this.stockNow$.pipe(map(({ plan }) => plan));
+  }
+
+  /** The rig was changed, what to cut is not worked out yet. */
+  late(): void {
+    this.isLate$.next(true);
   }
 
   get now(): Bench {

@@ -34,6 +34,16 @@ describe('the stock', () => {
     expect(workspace.bin$.value[0]!.lengths).toEqual([]);
     expect(bars()).not.toContain('from your bin');
   });
+  it('says so while the list is still that of before the last change, and saves none of it', async () => {
+    const { page, fixture, workspace } = await sheet(Stock, benchAt({}));
+    expect(page.textContent).toContain('Still to buy');
+    workspace.late();
+    await fixture.whenStable();
+    expect(page.textContent).not.toContain('Still to buy');
+    expect(page.querySelector('[role=status]')!.textContent).toContain('Reckoning the cuts anew');
+    const saving = [...page.querySelectorAll('button')].filter((b) => b.textContent.includes('CSV'));
+    expect(saving.map((b) => b.disabled)).toEqual([true, true]);
+  });
   it('weighs making it against the shop', async () => {
     const { page, fixture } = await sheet(Stock, benchAt({}));
     expect(page.textContent).toMatch(/Making it saves [\d.]+ against the shop/);

@@ -34,7 +34,10 @@ export class Stock {
   protected readonly units = inject(Units).now;
   protected readonly icons = { print: mdiPrinter };
   protected readonly bench = injectBench();
-  protected readonly plan = toSignal(this.workspace.stock$, { initialValue: null });
+  private readonly now = toSignal(this.workspace.stockNow$, { initialValue: { plan: null, isLate: true } });
+  protected readonly plan = computed(() => this.now().plan);
+  /** The list shown is of the rig before its last change. */
+  protected readonly isLate = computed(() => this.now().isLate);
   private readonly bin = toSignal(this.workspace.bin$, { initialValue: [] });
   protected readonly bars = computed(() => {
     const rig = this.bench()?.work.rig;
