@@ -44,6 +44,7 @@ import {
 import { trimExplained } from '@tide-pebble/core/bench';
 import fc from 'fast-check';
 import { wholeOf } from '@tide-pebble/core/making';
+import { STIFFENERS, strengthOf, type StiffChange } from '@tide-pebble/core/strength';
 import type { Whole } from '@tide-pebble/core';
 import { kit as solids } from './solids';
 
@@ -187,6 +188,14 @@ for (const family of FAMILIES.filter((f) => !shown || f.id === shown))
           const after = changedDesign(design, fix.changes, () => `mended-${++n}`);
           count(family.id, `mended: ${finding.code}`, auditOf(after, loadout, startValues, true), true);
         }
+      if (name === LOADOUTS[1])
+        for (const { name: what, to, changes } of stiffer(made.work, startValues)) {
+          const after = changedDesign(design, changes, () => `stiffer-${++n}`);
+          const label = `stiffer: ${what}, ${render(to, METRIC)}`;
+          count(family.id, label, untold(after, loadout, startValues, true), true);
+          const free = plain && changedDesign(plain, changes, () => `stiffer-${++n}`);
+          if (free && free !== plain) count(family.id, `freed, ${label}`, untold(free, loadout, startValues));
+        }
       for (const wants of HARD_WANTS) {
         const trimmed = trimExplained(made.work.assembly, startValues, wants);
         if (trimmed.kind !== 'impossible') continue;
@@ -211,6 +220,20 @@ for (const family of FAMILIES.filter((f) => !shown || f.id === shown))
         );
     }
   }
+
+/** What Strength would try of it. */
+function stiffer(work: Workpiece, values: Readonly<Record<string, number>>): readonly StiffChange[] {
+  const outcome = strengthOf({
+    assembly: work.assembly,
+    values,
+    pose: work.rig.poses[0] ?? null,
+    bump: 3,
+    ranges: false,
+  });
+  // Other choices and sizes are gone through above.
+  const made = STIFFENERS.filter((s) => s.id !== 'choices' && s.id !== 'sizes');
+  return outcome.kind === 'solved' ? made.flatMap((s) => s.tries(work, outcome.strength)) : [];
+}
 
 /** A maker's own ways: the camera on another plate, a bar between corners that folds or not. */
 function ownWays(rig: Rig, { id }: Family): readonly Edit[] {

@@ -32,3 +32,5 @@ export { flickTold, type FlickInput, type FlickTold } from './9-design/strength/
 export { rungSwing, type Bending, type RungSwingInput } from './9-design/strength/rungSwing';
 export { firmAfter, type FirmAfter, type FirmAfterInput } from './9-design/strength/firmAfter';
 export { firmnessOf, type FirmnessInput } from './9-design/strength/firmness';
+export { STIFFENERS } from './9-design/strength/changes';
+export type { Stiffener, StiffChange } from './9-design/strength/stiffener';

@@ -57,6 +57,19 @@ export type Change =
       readonly to: string;
       readonly stock: string;
     }
+  /** Glued along a piece, from and to so far along one of its straight stretches, m: a strip of a stock on a face, or a round made to its bore. */
+  | {
+      readonly kind: 'double';
+      readonly id: string;
+      readonly body: string;
+      readonly target: string;
+      readonly stretch: number;
+      readonly from: number;
+      readonly to: number;
+      readonly lies: 'over' | 'under' | 'inside';
+      readonly stock: string;
+      readonly core?: { readonly bore: number; readonly material: 'oak' | 'aluminium' };
+    }
   /** How a fitting's pipes are kept in it. */
   | { readonly kind: 'hold'; readonly id: string; readonly hold: 'glued' | 'soldered' | 'pinned' };
 

@@ -39,6 +39,19 @@ export const edit = z.discriminatedUnion('kind', [
   }),
   /** A flat bar bolted between two corners that are there, wherever they are; one that folds comes off a wing nut. */
   z.strictObject({ kind: z.literal('brace'), id, body: id, member: id, from: id, to: id, stock, folds: z.boolean() }),
+  /** Glued along a straight stretch of a piece, from and to so far along it: a strip on either of its faces, or a round in its bore. */
+  z.strictObject({
+    kind: z.literal('double'),
+    id,
+    body: id,
+    member: id,
+    target: id,
+    stretch: z.number().int().nonnegative().max(200),
+    from: notNegative,
+    to: positive,
+    lies: z.enum(['over', 'under', 'inside']),
+    stock,
+  }),
   z.strictObject({
     kind: z.literal('addStation'),
     id,

@@ -1,5 +1,6 @@
 /** A hole across a tube takes away its sides; what is left must carry. */
 import { figure, say } from '../../0-base';
+import type { StatedConnection } from '../../model';
 import type { FrameCheck } from '../frameCheck';
 import { otherStock } from '../members/otherStock';
 
@@ -10,7 +11,8 @@ export const pinThroughTube: FrameCheck = {
   id: 'pinThroughTube',
   look: ({ rig }) =>
     rig.bodies
-      .flatMap((body) => body.members)
+      // A core is held together by the tube that it is glued into.
+      .flatMap((body) => body.members.filter((m) => !body.connections?.some((c) => isCore(c, m.id))))
       .flatMap((member) => {
         const { section } = member.stock;
         if (section.kind === 'flat') return [];
@@ -58,3 +60,6 @@ export const pinThroughTube: FrameCheck = {
         });
       }),
 };
+
+const isCore = (c: StatedConnection, member: string): boolean =>
+  c.kind === 'bolted' && (c.inside?.includes(member) ?? false);

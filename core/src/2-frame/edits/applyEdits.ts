@@ -4,6 +4,7 @@ import type { Body, Edit, Joint, Member, Part, Pivot, Rig, StatedConnection, Sup
 import { mirroredMember, mirroredNode, mirroredPart, mirroredPoint, mirroredTurn } from './mirror';
 import { attached } from './attach';
 import { braceBetween } from './braceBetween';
+import { doubled } from './doubled';
 import { beyondEnd } from './beyondEnd';
 import { carryWeight } from './carryWeight';
 import { FITTING_NAMES } from '../fittings/fittingFor';
@@ -50,6 +51,10 @@ function applied(rig: Rig, edit: Edit): Rig | null {
       );
     case 'brace': {
       const made = braceBetween(rig, edit);
+      return made.kind === 'made' ? made.rig : null;
+    }
+    case 'double': {
+      const made = doubled(rig, edit);
       return made.kind === 'made' ? made.rig : null;
     }
     case 'addStation':

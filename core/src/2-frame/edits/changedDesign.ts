@@ -1,6 +1,7 @@
 /** A finding's changes taken into a design: sizes and choices of its family, and changes of the frame as the edits they are. */
 import type { Change } from '../../0-base';
 import type { Design, Edit } from '../../model';
+import { coreFor } from '../parts/doublers';
 import { endCap } from '../parts/hardware';
 import { fastenerId, outrigger, outriggerId } from '../parts/outrigger';
 import { stockById } from '../parts/stocks';
@@ -72,6 +73,11 @@ function editOf(change: Change, newId: () => string): readonly Edit[] {
       const stock = stockById(change.stock);
       const { id: member, body, from, to } = change;
       return stock ? [{ kind: 'brace', id: newId(), body, member, from, to, stock, folds: false }] : [];
+    }
+    case 'double': {
+      const { id: member, stock: of, core, ...where } = change;
+      const stock = core ? coreFor(core.bore, core.material) : stockById(of);
+      return stock ? [{ ...where, id: newId(), member, stock }] : [];
     }
     case 'hold':
       return [{ kind: 'fitting', id: newId(), target: change.id, hold: change.hold }];

@@ -71,6 +71,8 @@ function folded(edits: readonly Edit[], edit: Edit): Edit[] {
   const same = (e: Edit): boolean =>
     (edit.kind === 'price' && e.kind === 'price' && e.item === edit.item && e.length === edit.length) ||
     (e.kind === edit.kind &&
+      // Of one piece several places may be doubled.
+      e.kind !== 'double' &&
       'target' in e &&
       'target' in edit &&
       e.target === edit.target &&
@@ -99,7 +101,7 @@ const addedId = (e: Edit): string | null =>
       ? e.part.id
       : e.kind === 'addMember'
         ? e.member.id
-        : e.kind === 'brace'
+        : e.kind === 'brace' || e.kind === 'double'
           ? e.member
           : e.kind === 'addStation'
             ? e.station.id

@@ -1,5 +1,6 @@
 /** Bars, strips, rods and square tube by trade size, inch and metric. Prices are editable stand-ins in the maker's own money. */
 import type { Section, Stock } from '../../model';
+import { DOUBLER_STRIPS } from './doublers';
 import { FLAT_BARS } from './flatBars';
 import { ownOf, type OwnSizes } from './ownSizes';
 
@@ -133,6 +134,7 @@ export const ROUND_TUBES: Readonly<Record<string, Stock>> = {
 /** Everything long that can be bought, by id: what a member can be changed to. */
 export const BARS: Readonly<Record<string, Stock>> = {
   ...FLAT_BARS,
+  ...DOUBLER_STRIPS,
   ...SLOTTED_STRIPS,
   ...WOOD_STRIPS,
   ...RODS,

@@ -48,13 +48,16 @@ export function joinStiffness(join: Join): JoinStiffness {
             source: 'rail and one-sided clamp, 500 to 5,000 N m/rad, from memory',
             damping: 0.02,
           };
-    case 'bonded':
+    case 'bonded': {
+      const k = lap(join);
+      const shear = glueLine(join);
       return {
-        ...about(lap(join)),
+        six: [shear, shear, shear, k, k, k],
         within: 2,
         source: 'glue line of 0.15 mm in shear and pull over its area',
         damping: 0.005,
       };
+    }
     case 'screwedIn':
       return {
         ...about(inSeries(3000, plateTilt(join.from), plateTilt(join.to))),
@@ -110,10 +113,19 @@ function plateTilt({ flats, material, stretches, box }: StrengthPiece): number {
 
 const isRound = ({ flats }: StrengthPiece): boolean => flats[0]!.shape.kind === 'tube';
 
-/** Glue's shear stiffness some 1 GPa over its thickness, by the second moment of its face. */
-function lap({ patch: [a, b] }: Join): number {
-  const [l, w] = [Math.max(a, 0.005), Math.max(b, 0.005)];
-  return Math.min(1e5, (1e9 / 0.00015) * ((l * w ** 3) / 12));
+/** Glue's shear modulus over its thickness, Pa/m. */
+const GLUE = 1e9 / 0.00015;
+/** Stiffer is as good as one piece, and harder to reckon with, N/m. */
+const AS_ONE = 5e9;
+/** And N m/rad. */
+const TURNS_AS_ONE = 2e6;
+const faceOf = ({ patch: [a, b] }: Join): readonly [number, number] => [Math.max(a, 0.005), Math.max(b, 0.005)];
+/** Slid along its face. */
+const glueLine = (join: Join): number => Math.min(AS_ONE, GLUE * faceOf(join)[0] * faceOf(join)[1]);
+/** Turned, by the second moment of its face. */
+function lap(join: Join): number {
+  const [l, w] = faceOf(join);
+  return Math.min(TURNS_AS_ONE, GLUE * ((l * w ** 3) / 12));
 }
 
 /** EI over so many diameters, the spread, where from, and damping. */

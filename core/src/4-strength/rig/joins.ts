@@ -9,7 +9,7 @@ import {
   type Connection,
 } from '../../2-frame';
 import type { Joint, Pivot, StatedConnection } from '../../model';
-import type { StrengthPiece } from './strengthPieces';
+import { nearestOn, pointOf, type StrengthPiece } from './strengthPieces';
 
 export interface Join {
   readonly id: string;
@@ -69,6 +69,25 @@ export function joinsOf(assembly: Assembly, values: AdjusterValues, pieces: read
     const pivot = said?.kind === 'hinged' ? (pivots.get(said.pivot) ?? null) : null;
     const atNode = joint ? (nodes.get(joint.node) ?? null) : null;
     for (const [from, to] of pairsOf(held, rod)) {
+      const seam = connection.kind === 'bonded' ? seamOf(from, to) : [];
+      if (seam.length > 1) {
+        seam.forEach(({ at, patch }, i) =>
+          joins.push({
+            id: `${connection.id}/${from.id}/${to.id}/${i + 1}`,
+            name: connection.name,
+            kind: connection.kind,
+            from,
+            to,
+            at,
+            axis: axisOf(from, to),
+            patch,
+            connection,
+            joint: null,
+            pivot: null,
+          }),
+        );
+        continue;
+      }
       const met = meeting(from, to);
       const hole = connection.holes.find((h) => h.piece === to.id) ?? connection.holes.find((h) => h.piece === from.id);
       joins.push({
@@ -152,6 +171,40 @@ function endNear({ stretches }: StrengthPiece, node: Vec3 | null): Vec3 | null {
   const [a, b] = [stretches[0]!.from, stretches.at(-1)!.to];
   return length(subtract(a, node)) < length(subtract(b, node)) ? a : b;
 }
+
+/** Glued along each other two beams bend as one: held together at so many places, each with its share of the glue. */
+const SEAM = { apart: 0.03, least: 3, most: 9 } as const;
+/** Beams whose lines are further apart than half of both and this do not lie on each other, m. */
+const OFF = 0.002;
+
+function seamOf(
+  a: StrengthPiece,
+  b: StrengthPiece,
+): readonly { readonly at: Vec3; readonly patch: readonly [number, number] }[] {
+  if (a.stretches.length === 0 || b.stretches.length === 0) return [];
+  const [short, long] = lengthOf(a) <= lengthOf(b) ? [a, b] : [b, a];
+  const size = lengthOf(short);
+  const count = Math.min(SEAM.most, Math.max(SEAM.least, Math.ceil(size / SEAM.apart)));
+  const lies = (of: StrengthPiece): number =>
+    Math.max(of.stretches[0]!.section.halfWidth, of.stretches[0]!.section.halfHeight);
+  const reach = lies(short) + lies(long) + OFF;
+  // What is glued on bends along from about half its own thickness on: stresses even out within that (Saint-Venant).
+  const takes = Math.min(size / 4, halfOf(short));
+  const places = Array.from({ length: count }, (_, i) => {
+    const at = pointOf(short.stretches[0]!, (takes + (i * (size - 2 * takes)) / (count - 1)) / size);
+    const { stretch, part } = nearestOn(long.stretches, at);
+    return { at, isOn: part > 0 && part < 1 && length(subtract(pointOf(long.stretches[stretch]!, part), at)) < reach };
+  });
+  // Across its end, or over a bend: one place.
+  if (short.stretches.length > 1 || places.some((p) => !p.isOn)) return [];
+  const wide = Math.min(narrowOf(short), narrowOf(long));
+  return places.map(({ at }) => ({ at, patch: [size / count, wide] as const }));
+}
+const lengthOf = ({ stretches }: StrengthPiece): number =>
+  stretches.reduce((sum, s) => sum + length(subtract(s.to, s.from)), 0);
+const halfOf = ({ stretches: [s] }: StrengthPiece): number => Math.min(s!.section.halfWidth, s!.section.halfHeight);
+const narrowOf = ({ stretches: [s] }: StrengthPiece): number =>
+  2 * Math.max(s!.section.halfWidth, s!.section.halfHeight);
 
 /** Along the slender one of the two, else across what they share. */
 function axisOf(from: StrengthPiece, to: StrengthPiece): Vec3 {

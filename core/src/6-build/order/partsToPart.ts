@@ -88,6 +88,12 @@ function axisOf(
       return unit(subtract(at(near), at(far)));
     }
   }
+  // A round glued into a tube goes in along it.
+  if (connection.kind === 'bonded') {
+    const flats = connection.pieces.map((id) => shapeOf(id)?.flats.find((f) => f.shape.kind === 'tube'));
+    const [a, b] = flats.map((f): Vec3 | null => (f ? [f.rotation[0][2], f.rotation[1][2], f.rotation[2][2]] : null));
+    if (a && b && isAlong(a, b)) return a;
+  }
   if (connection.kind === 'slidOn' || connection.kind === 'seated') {
     // Round things go along their own axis, others along what they go over.
     for (const id of connection.pieces) {

@@ -2,6 +2,7 @@
 import { figure, length, say, subtract } from '../../../0-base';
 import { braceBetween, cornersFor, stockById, withoutHardware } from '../../../2-frame';
 import type { Change } from '../../../0-base';
+import { standsClear } from '../standsClear';
 import type { Stiffener } from '../stiffener';
 
 const AT_MOST = 10;
@@ -31,7 +32,7 @@ export const braces: Stiffener = {
         const id = `brace-${i + 1}`;
         const tried = braceBetween(bare, { body, member: id, from, to, stock, folds: false });
         const change: Change = { kind: 'brace', id, body, from, to, stock: STOCK };
-        return tried.kind === 'made'
+        return tried.kind === 'made' && standsClear(rig, tried.rig)
           ? [{ name: 'Bar between corners', to: say`${stock.name}, ${figure('length', long)} long`, changes: [change] }]
           : [];
       })

@@ -1,0 +1,13 @@
+/** Whether a piece that a change brings, and the screws that hold it, stand clear of all that was there, and reach what they hold: quickly, without the proof by true solids. */
+import { assemble, hardwareOf, pairOf, placedPieces, quickPairs, withoutHardware } from '../../2-frame';
+import type { Rig } from '../../model';
+
+/** `after`: with the change, as it was stated. */
+export function standsClear(before: Rig, after: Rig): boolean {
+  const known = new Set(before.bodies.flatMap((b) => [...b.members, ...b.parts].map((e) => e.id)));
+  const { rig, faults } = hardwareOf(after, null);
+  if (faults.length > hardwareOf(withoutHardware(before), null).faults.length) return false;
+  return [...quickPairs(rig, placedPieces(assemble(rig, null), {}))].every((key) =>
+    pairOf(key).every((id) => known.has(id)),
+  );
+}
