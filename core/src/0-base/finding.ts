@@ -57,6 +57,18 @@ export type Change =
       readonly to: string;
       readonly stock: string;
     }
+  /** A flat bar across the corner of two members, bolted to both so far from it, m. */
+  | {
+      readonly kind: 'corner';
+      readonly id: string;
+      readonly body: string;
+      readonly node: string;
+      readonly first: string;
+      readonly second: string;
+      readonly reach: number;
+      readonly side: 'front' | 'back';
+      readonly stock: string;
+    }
   /** Glued along a piece, from and to so far along one of its straight stretches, m: a strip of a stock on a face, or a round made to its bore. */
   | {
       readonly kind: 'double';

@@ -68,7 +68,16 @@ export { playsOf, type Play } from './clearances/plays';
 export { mountedAt, upperFace } from './edits/mountOn';
 export { partCopied } from './edits/placePart';
 export { braceBetween, cornersFor } from './edits/braceBetween';
-export { crossesTube, doubled, EDGE as CORE_EDGE, faceOf, screwOnFace, SHORTEST_DOUBLER, type Face } from './edits/doubled';
+export { cornerBar, type CornerBarInput } from './edits/cornerBar';
+export {
+  crossesTube,
+  doubled,
+  EDGE as CORE_EDGE,
+  faceOf,
+  screwOnFace,
+  SHORTEST_DOUBLER,
+  type Face,
+} from './edits/doubled';
 export { coreFor, DOUBLER_STRIPS } from './parts/doublers';
 export { otherStock } from './members/otherStock';
 export { snapOf } from './edits/snapOf';

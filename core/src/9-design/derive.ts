@@ -233,6 +233,8 @@ function describeEdit(edit: Edit): string {
       return `add ${edit.station.name}`;
     case 'brace':
       return 'a bar between corners';
+    case 'corner':
+      return 'a bar across a corner';
     case 'double':
       return edit.lies === 'inside' ? 'a core glued in' : 'a doubler glued on';
     case 'price':

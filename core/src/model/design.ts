@@ -39,6 +39,19 @@ export const edit = z.discriminatedUnion('kind', [
   }),
   /** A flat bar bolted between two corners that are there, wherever they are; one that folds comes off a wing nut. */
   z.strictObject({ kind: z.literal('brace'), id, body: id, member: id, from: id, to: id, stock, folds: z.boolean() }),
+  /** A flat bar across the corner of two straight members that meet at a node, bolted to both so far from it, on one side or the other of their plane. */
+  z.strictObject({
+    kind: z.literal('corner'),
+    id,
+    body: id,
+    member: id,
+    node: id,
+    first: id,
+    second: id,
+    reach: positive.max(1),
+    side: z.enum(['front', 'back']),
+    stock,
+  }),
   /** Glued along a straight stretch of a piece, from and to so far along it: a strip on either of its faces, or a round in its bore. */
   z.strictObject({
     kind: z.literal('double'),

@@ -4,6 +4,7 @@ import type { Body, Edit, Joint, Member, Part, Pivot, Rig, StatedConnection, Sup
 import { mirroredMember, mirroredNode, mirroredPart, mirroredPoint, mirroredTurn } from './mirror';
 import { attached } from './attach';
 import { braceBetween } from './braceBetween';
+import { cornerBar } from './cornerBar';
 import { doubled } from './doubled';
 import { beyondEnd } from './beyondEnd';
 import { carryWeight } from './carryWeight';
@@ -51,6 +52,10 @@ function applied(rig: Rig, edit: Edit): Rig | null {
       );
     case 'brace': {
       const made = braceBetween(rig, edit);
+      return made.kind === 'made' ? made.rig : null;
+    }
+    case 'corner': {
+      const made = cornerBar(rig, edit);
       return made.kind === 'made' ? made.rig : null;
     }
     case 'double': {

@@ -2,32 +2,18 @@
  * A flat bar between two corners of a frame that stand already, on the side where no pipe leaves: a bolt through the bar and
  * each corner. One that folds turns on a lock nut at its first corner and comes off a wing nut at its second.
  */
-import { add, addScaled, cross, dot, length, scale, subtract, unit, type Phrase, say, type Vec3 } from '../../0-base';
-import type { Body, Bolted, Edit, Joint, Member, Rig } from '../../model';
-import { crossings } from '../connections/crossing';
-import { bearsOnRing } from '../connections/kinds/bolted';
-import { threadCalled } from '../hardware/thread';
-import { surroundings } from '../connections/surroundings';
+import { add, cross, dot, length, scale, subtract, unit, type Phrase, say, type Vec3 } from '../../0-base';
+import type { Body, Edit, Joint, Rig } from '../../model';
+import { barBetween, BEYOND, type Bar } from './barBetween';
 
 export type BraceInput = Omit<Extract<Edit, { kind: 'brace' }>, 'kind' | 'id'>;
-export type Brace =
-  { readonly kind: 'made'; readonly rig: Rig } | { readonly kind: 'refused'; readonly reason: Phrase };
-
-const THREAD = 'M5';
-/** Beyond a bolt: half as much again as it is thick, and room to round the end. */
-const BEYOND = 0.012;
 /** Ways tried round the bar. */
 const TURNS = 24;
 /** A pipe that leaves this nearly along the bolt (cosine) is in its way. */
 const IN_THE_WAY = 0.35;
-/** Further out than any fitting, m. */
-const FAR = 0.5;
-/** Corners whose faces differ by less are level: the bar lies on both as it is bolted, out of square by a hair; no spacer is so thin, m. */
-const LEVEL = 0.0003;
+const refused = (reason: Phrase): Bar => ({ kind: 'refused', reason });
 
-const refused = (reason: Phrase): Brace => ({ kind: 'refused', reason });
-
-export function braceBetween(rig: Rig, { body: bodyId, from, to, stock, member: id, folds }: BraceInput): Brace {
+export function braceBetween(rig: Rig, { body: bodyId, from, to, stock, member: id, folds }: BraceInput): Bar {
   const body = rig.bodies.find((b) => b.id === bodyId);
   const [a, b] = [from, to].map((n) => body?.nodes.find((o) => o.id === n)?.at);
   if (!body?.connections || !a || !b || from === to || body.members.some((m) => m.id === id))
@@ -43,61 +29,18 @@ export function braceBetween(rig: Rig, { body: bodyId, from, to, stock, member: 
   const along = unit(run);
   const out = freeSide(along, [first, second]);
   if (!out) return refused(say`Pipes leave these corners on every side: no bolt goes through.`);
-  const around = surroundings(rig, () => 0);
-  const ring = bearsOnRing(threadCalled(THREAD)!);
-  const faces = [first, second].map((corner, i) => {
-    const point = addScaled(i === 0 ? a : b, out, FAR);
-    const [met] = crossings({ point, way: scale(out, -1) }, around.solids(corner.id), ring, { walls: 'both' });
-    return met ? FAR - met[0] : null;
-  });
-  if (faces.some((f) => f === null)) return refused(say`The bolt would miss that corner’s fitting.`);
-  const highest = Math.max(faces[0]!, faces[1]!);
-  const [atFirst, atSecond] = faces.map((f) => (highest - f! < LEVEL ? f! : highest)) as [number, number];
-  const ends = [
-    addScaled(addScaled(a, out, atFirst + section.thickness / 2), along, -BEYOND),
-    addScaled(addScaled(b, out, atSecond + section.thickness / 2), along, BEYOND),
-  ];
-  const bolt = (corner: Joint, at: Vec3, face: number, off: number, end: Bolted['end'], name: string): Bolted => ({
-    kind: 'bolted',
-    id: `${id}-bolt-${corner.id}`,
-    name,
-    on: corner.id,
-    point: addScaled(at, out, face + section.thickness),
-    way: scale(out, -1),
-    thread: THREAD,
-    stack: [
-      { kind: 'piece', piece: id },
-      ...(face - off > LEVEL ? [{ kind: 'spacer' as const, length: face - off }] : []),
-      { kind: 'piece', piece: corner.id },
-    ],
-    end,
-  });
-  const member: Member = {
-    id,
-    name: folds ? 'folding bar' : 'bar between corners',
-    from: `${id}-end-1`,
-    to: `${id}-end-2`,
+  return barBetween(rig, body, {
+    member: id,
     stock,
-    path: { kind: 'straight', widthDirection: cross(along, out) },
-    leftLong: 0,
-    holes: [],
-  };
-  const bolts = folds
-    ? [
-        bolt(first, a, atFirst, faces[0]!, { kind: 'lock' }, 'bolt the bar folds on'),
-        { ...bolt(second, b, atSecond, faces[1]!, { kind: 'wing' }, 'bolt that lets the bar fold'), packs: true },
-      ]
-    : [
-        bolt(first, a, atFirst, faces[0]!, { kind: 'nut' }, 'first bolt of the bar'),
-        bolt(second, b, atSecond, faces[1]!, { kind: 'nut' }, 'second bolt of the bar'),
-      ];
-  const made: Body = {
-    ...body,
-    nodes: [...body.nodes, ...ends.map((at, i) => ({ id: `${id}-end-${i + 1}`, at }))],
-    members: [...body.members, member],
-    connections: [...body.connections, ...bolts],
-  };
-  return { kind: 'made', rig: { ...rig, bodies: rig.bodies.map((x) => (x === body ? made : x)) } };
+    section,
+    folds,
+    out,
+    name: folds ? 'folding bar' : 'bar between corners',
+    ends: [
+      { piece: first.id, at: a },
+      { piece: second.id, at: b },
+    ],
+  });
 }
 
 /** Corners of a frame that a bolt goes through. */

@@ -74,6 +74,11 @@ function editOf(change: Change, newId: () => string): readonly Edit[] {
       const { id: member, body, from, to } = change;
       return stock ? [{ kind: 'brace', id: newId(), body, member, from, to, stock, folds: false }] : [];
     }
+    case 'corner': {
+      const { id: member, stock: of, ...where } = change;
+      const stock = stockById(of);
+      return stock ? [{ ...where, id: newId(), member, stock }] : [];
+    }
     case 'double': {
       const { id: member, stock: of, core, ...where } = change;
       const stock = core ? coreFor(core.bore, core.material) : stockById(of);

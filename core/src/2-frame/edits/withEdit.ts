@@ -101,7 +101,7 @@ const addedId = (e: Edit): string | null =>
       ? e.part.id
       : e.kind === 'addMember'
         ? e.member.id
-        : e.kind === 'brace' || e.kind === 'double'
+        : e.kind === 'brace' || e.kind === 'corner' || e.kind === 'double'
           ? e.member
           : e.kind === 'addStation'
             ? e.station.id

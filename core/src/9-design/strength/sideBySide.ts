@@ -187,6 +187,7 @@ const BY_HAND: Readonly<Record<Edit['kind'], string>> = {
   add: 'Added:',
   addMember: 'Added:',
   brace: 'Braced:',
+  corner: 'Braced:',
   double: 'Doubled:',
   addStation: 'Added:',
   move: 'Moved:',
@@ -212,6 +213,7 @@ function whatOf(edit: Edit, { rig }: Workpiece): string {
   if (edit.kind === 'addMember') return edit.member.name;
   if (edit.kind === 'addStation') return edit.station.name;
   if (edit.kind === 'price') return edit.item;
+  if (edit.kind === 'corner') return names.get(edit.member) ?? 'a bar across a corner';
   if (edit.kind === 'double') return names.get(edit.member) ?? 'a doubler';
   if (edit.kind === 'brace') return names.get(edit.member) ?? 'a bar between corners';
   return 'target' in edit ? (names.get(edit.target) ?? '') : '';

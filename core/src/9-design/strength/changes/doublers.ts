@@ -48,7 +48,7 @@ function strips(place: WeakPlace, rig: Rig): readonly StiffChange[] {
         // Seen in the mirror its face may be the other one.
         const isSame = twin && dot([out[0], -out[1], out[2]], twin.face.out) > 0;
         const changes = twin ? [change, { ...twin.where(isSame ? 'over' : 'under'), ...laid }] : [change];
-        return changes.every((c) => isClear(c, rig))
+        return areClear(changes, rig)
           ? [{ name: called, to: say`doubled with ${stock.name}, ${figure('length', to - from)} long`, changes }]
           : [];
       });
@@ -75,7 +75,13 @@ function stripFor(width: number): { readonly id: string; readonly stock: Stock; 
   return fits.sort((a, b) => b.section.width - a.section.width)[0] ?? null;
 }
 
-function isClear({ id: member, core: _core, stock: of, ...change }: Doubling, rig: Rig): boolean {
-  const made = doubled(withoutHardware(rig), { ...change, member, stock: DOUBLER_STRIPS[of]! });
-  return made.kind === 'made' && standsClear(rig, made.rig);
+/** Nothing stands where they would lie, and their screws reach: made and looked at. */
+function areClear(changes: readonly Doubling[], rig: Rig): boolean {
+  let after = withoutHardware(rig);
+  for (const { id: member, core: _core, stock: of, ...change } of changes) {
+    const made = doubled(after, { ...change, member, stock: DOUBLER_STRIPS[of]! });
+    if (made.kind !== 'made') return false;
+    after = made.rig;
+  }
+  return standsClear(rig, after);
 }
