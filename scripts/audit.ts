@@ -193,6 +193,11 @@ for (const family of FAMILIES.filter((f) => !shown || f.id === shown))
           const after = changedDesign(design, changes, () => `stiffer-${++n}`);
           const label = `stiffer: ${what}, ${render(to, METRIC)}`;
           count(family.id, label, untold(after, loadout, startValues, true), true);
+          const stiff = workpiece({ design: after }, loadout, kit);
+          if (stiff.ok && !isTold(stiff.work, startValues))
+            for (const { id, range, kind } of stiff.work.rig.adjusters)
+              for (const end of kind === 'count' ? [] : range)
+                count(family.id, `${label}, ${id} at ${end}`, insideAt(stiff.work, { ...startValues, [id]: end }));
           const free = plain && changedDesign(plain, changes, () => `stiffer-${++n}`);
           if (free && free !== plain) count(family.id, `freed, ${label}`, untold(free, loadout, startValues));
         }

@@ -131,11 +131,25 @@ export function joinedAs(
   const facts = jointFacts(LIKE[stated.glue]);
   return {
     ...plain,
-    title: stated.glue === 'solder' ? say`Solder the ${AND.format(names)} together` : plain.title,
+    ...(goesInto(stated, rig)
+      ? { check: say`It was pushed in dry to its mark first, went by hand, and glue shows all round its end.` }
+      : {}),
+    title: goesInto(stated, rig)
+      ? say`Glue the ${names[0] ?? ''} into the ${names[1] ?? ''}`
+      : stated.glue === 'solder'
+        ? say`Solder the ${AND.format(names)} together`
+        : plain.title,
     tool: `${facts.tool}, a rag`,
     dries: facts.dryingTime,
     caution: facts.caution,
   };
+}
+
+/** A round that fills a tube. */
+function goesInto({ piece, to }: StatedConnection & { kind: 'bonded' }, { bodies }: Rig): boolean {
+  const members = bodies.flatMap((b) => b.members);
+  const kindOf = (id: string) => members.find((m) => m.id === id)?.stock.section.kind;
+  return kindOf(piece) === 'rod' && kindOf(to) === 'tube';
 }
 
 /** What turns its head and what turns or holds its end. */

@@ -28,9 +28,11 @@ const PER_CUBIC_METRE: Readonly<Record<CoreMaterial, number>> = { oak: 7000, alu
 export function coreFor(bore: number, material: CoreMaterial): Stock | null {
   if (!(bore >= LEAST)) return null;
   const diameter = Math.round(bore * 1e5) / 1e5;
+  // Bought in whole millimetres, and something left to take off.
+  const whole = Math.ceil(1000 * diameter + 0.3);
   const price = Math.round(PER_CUBIC_METRE[material] * (Math.PI / 4) * diameter ** 2 * 100) / 100;
   return {
-    name: `${material === 'oak' ? 'oak dowel sanded' : 'aluminium round turned'} to ${Math.round(diameter * 1e4) / 10} mm`,
+    name: `${material === 'oak' ? `oak dowel ${whole}, sanded` : `aluminium round ${whole}, turned`} to ${Math.round(diameter * 1e4) / 10} mm`,
     material,
     section: { kind: 'rod', diameter: bore },
     source: 'made to fit the tube it goes into',

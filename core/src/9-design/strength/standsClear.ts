@@ -2,12 +2,17 @@
 import { assemble, hardwareOf, pairOf, placedPieces, quickPairs, withoutHardware } from '../../2-frame';
 import type { Rig } from '../../model';
 
-/** `after`: with the change, as it was stated. */
+/** `after`: with the change, as it was stated. As drawn, and with each adjuster at either end. */
 export function standsClear(before: Rig, after: Rig): boolean {
   const known = new Set(before.bodies.flatMap((b) => [...b.members, ...b.parts].map((e) => e.id)));
   const { rig, faults } = hardwareOf(after, null);
   if (faults.length > hardwareOf(withoutHardware(before), null).faults.length) return false;
-  return [...quickPairs(rig, placedPieces(assemble(rig, null), {}))].every((key) =>
-    pairOf(key).every((id) => known.has(id)),
+  const assembly = assemble(rig, null);
+  // Counted washers stand on their own screws: only what moves is tried.
+  const ends = rig.adjusters.flatMap(({ id, kind, range }) =>
+    kind === 'count' ? [] : range.map((end) => ({ [id]: end })),
+  );
+  return [{}, ...ends].every((values) =>
+    [...quickPairs(rig, placedPieces(assembly, values))].every((key) => pairOf(key).every((id) => known.has(id))),
   );
 }

@@ -154,15 +154,16 @@ export interface Stiffest {
   readonly best: readonly Stiffening[];
   /** All pairs were made and reckoned: no other two listed changes do better. */
   readonly pairs: number;
-  /** Threes that were built on the best pairs. */
+  /** Threes that were made and reckoned: all there are, or, where those are too many, those built on the best pairs. */
   readonly threes: number;
+  readonly areAllThrees: boolean;
 }
 const TOLD = 5;
 
 /**
  * Of the listed changes that bring no fault, one, two or three together, what rings highest for at most so much more mass (kg) and
- * money. Every pair is made and reckoned whole: what two do together is not what each does alone. Threes are built on the
- * best pairs only: of others nothing is proven.
+ * money. Every pair is made and reckoned whole: what two do together is not what each does alone. So is every three, where there are
+ * not too many; else those on the best pairs only, and of others nothing is proven.
  */
 export function stiffestWithin(
   input: StiffenInput,
@@ -186,35 +187,41 @@ export function stiffestWithin(
       to: parts.flatMap((p, i) => (i > 0 ? ['; ', ...p.to] : p.to)),
       changes: parts.flatMap((p) => p.changes),
     });
+  const trios = pairs.flatMap(([a, b]) =>
+    bare.slice(bare.indexOf(b) + 1).flatMap((c) => (goTogether(a, c) && goTogether(b, c) ? [[a, b, c] as const] : [])),
+  );
+  const areAllThrees = trios.length <= THREES_AT_MOST;
+  const pairsTake = areAllThrees ? pairs.length / Math.max(1, pairs.length + trios.length) : PAIRS_TAKE;
   let done = 0;
   const both = pairs.flatMap((pair) => {
-    tell((PAIRS_TAKE * done++) / pairs.length);
+    tell((pairsTake * done++) / pairs.length);
     const made = together(pair);
     return made ? [{ made, pair }] : [];
   });
-  const firm = makable(both.map((b) => b.made)).slice(0, THREES_FROM);
-  const threes = firm.flatMap((made) => {
-    const { pair } = both.find((b) => b.made === made)!;
-    return bare.flatMap((c) => (pair.every((p) => p !== c && goTogether(p, c)) ? [[...pair, c]] : []));
-  });
-  const named = new Set<string>();
-  const apart = threes.filter((three) => {
-    const key = three
-      .map((p) => bare.indexOf(p))
-      .sort()
-      .join(' ');
-    return !named.has(key) && named.add(key);
-  });
-  const all = apart.flatMap((three, i) => {
-    tell(PAIRS_TAKE + ((1 - PAIRS_TAKE) * i) / apart.length);
+  const threes = areAllThrees ? trios : onBest(makable(both.map((b) => b.made)), both, trios);
+  const all = threes.flatMap((three, i) => {
+    tell(pairsTake + ((1 - pairsTake) * i) / threes.length);
     const made = together(three);
     return made ? [made] : [];
   });
   const best = makable([...better, ...both.map((b) => b.made), ...all]);
-  return { best: best.slice(0, TOLD), pairs: pairs.length, threes: apart.length };
+  return { best: best.slice(0, TOLD), pairs: pairs.length, threes: threes.length, areAllThrees };
 }
 
-/** Threes are built on so many of the best pairs; and of the work pairs are about this part. */
+type Pair = readonly [Stiffening, Stiffening];
+type Three = readonly [Stiffening, Stiffening, Stiffening];
+/** Of all threes those that hold one of the best pairs. */
+function onBest(
+  firm: readonly Stiffening[],
+  both: readonly { readonly made: Stiffening; readonly pair: Pair }[],
+  trios: readonly Three[],
+): readonly Three[] {
+  const best = firm.slice(0, THREES_FROM).map((made) => both.find((b) => b.made === made)!.pair);
+  return trios.filter((three) => best.some((pair) => pair.every((p) => three.includes(p))));
+}
+
+/** More threes are not all made; then those on so many of the best pairs are, and of the work pairs are about this part. */
+const THREES_AT_MOST = 400;
 const THREES_FROM = 10;
 const PAIRS_TAKE = 0.6;
 const byFrequency = (a: Stiffening, b: Stiffening): number => b.frequency - a.frequency || a.mass - b.mass;

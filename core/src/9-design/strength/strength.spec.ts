@@ -121,7 +121,8 @@ describe('what each stiffening buys', () => {
     const few = better.slice(0, 4);
     const most = { mass: 0.2, cost: 20 };
     const found = stiffestWithin(ask('boom'), { better: few }, most)!;
-    // With all the grams and money there are, three are tried on the best pairs, and nothing told is worse than one alone.
+    expect(found.areAllThrees).toBeTrue();
+    // With all the grams and money there are, nothing told is worse than one alone.
     const sound = better.filter((s) => s.brings.length === 0).slice(0, 9);
     const rich = stiffestWithin(ask('boom'), { better: sound }, { mass: 5, cost: 1000 })!;
     expect(rich.threes).toBeGreaterThan(0);

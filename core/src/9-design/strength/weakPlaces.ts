@@ -1,7 +1,7 @@
 /** Where a rig is weakest or bends most, as straight lengths of its pieces that something could be glued along, with what stands round them. */
 import { dot, multiply, subtract, transform, type Change, type Mat3, type Vec3 } from '../../0-base';
 import { boundingBox, type FlatBody } from '../../1-load';
-import { faceOf, SHORTEST_DOUBLER, type Face } from '../../2-frame';
+import { faceOf, placedPieces, SHORTEST_DOUBLER, type Assembly, type Face } from '../../2-frame';
 import type { RigStrength } from '../../4-strength';
 import type { Body } from '../../model';
 import type { Workpiece } from '../derive';
@@ -9,10 +9,12 @@ import type { Workpiece } from '../derive';
 /** From and to, m along a face. */
 export type Stretch = readonly [number, number];
 export type Doubling = Extract<Change, { kind: 'double' }>;
-/** What stands round a place: hardware names the connection that brings it. */
-export interface Standing {
+/** What stands beside a place, in its own measure from the face's start: wherever the adjusters bring it. Hardware names the connection that brings it. */
+export interface Beside {
   readonly flat: FlatBody;
   readonly by: string | null;
+  /** From least to most along the face, across it and out of it, m. */
+  readonly reach: readonly [Stretch, Stretch, Stretch];
 }
 export interface WeakPlace {
   readonly body: Body;
@@ -22,7 +24,7 @@ export interface WeakPlace {
   readonly face: Face;
   /** Where it is strained most; null: not known. */
   readonly weak: Vec3 | null;
-  readonly around: readonly Standing[];
+  readonly beside: readonly Beside[];
   /** What it is glued to, and the member that it would be. */
   readonly where: (lies: Doubling['lies']) => Pick<Doubling, 'kind' | 'id' | 'body' | 'target' | 'stretch' | 'lies'>;
   /** The same of its twin. */
@@ -37,6 +39,7 @@ export const CLEAR = 0.002;
 const ROUND_IT = 0.05;
 
 export function weakPlaces({ rig, assembly }: Workpiece, now: RigStrength): readonly WeakPlace[] {
+  const settings = everySetting(assembly);
   const by = new Map(rig.bodies.flatMap((b) => b.parts.flatMap((p) => (p.by ? [[p.id, p.by] as const] : []))));
   const solids = assembly.pieces.map((p) => p.flat);
   const known = new Set(rig.bodies.flatMap((b) => b.members).map((m) => m.id));
@@ -59,9 +62,8 @@ export function weakPlaces({ rig, assembly }: Workpiece, now: RigStrength): read
     })
     .slice(0, PIECES)
     .flatMap(({ body, of: { id: target, name, twin }, at }) => {
-      const [own, others] = [solids.filter((f) => f.owner === target), solids.filter((f) => f.owner !== target)];
+      const own = solids.filter((f) => f.owner === target);
       const mirrored = twin === undefined ? [] : solids.filter((f) => f.owner === twin);
-      const around = others.map((flat): Standing => ({ flat, by: by.get(flat.owner) ?? null }));
       return own.flatMap((solid, stretch): WeakPlace[] => {
         const face = faceOf(solid);
         if (!face || face.size < SHORTEST_DOUBLER) return [];
@@ -76,7 +78,7 @@ export function weakPlaces({ rig, assembly }: Workpiece, now: RigStrength): read
             target,
             face,
             weak: at,
-            around,
+            beside: besideOf(settings, target, stretch, by),
             where: onto(target),
             twin: other && { face: other, where: onto(twin!) },
           },
@@ -94,12 +96,48 @@ function weakest({ strains, modes }: RigStrength): readonly { readonly piece: st
   return [...score].sort((a, b) => b[1] - a[1]).map(([piece]) => ({ piece, at: at.get(piece) ?? null }));
 }
 
-/** From least to most along the piece, across it and out of it, of what a body reaches, m. */
-export function extents(
-  flat: FlatBody,
-  { start, along, across }: Face,
-  out: Vec3,
-): readonly [Stretch, Stretch, Stretch] {
+type Setting = ReadonlyMap<string, FlatBody>;
+/** As drawn, and with each adjuster at either end; by body and place in its owner. */
+const everySetting = (assembly: Assembly): readonly Setting[] =>
+  [{}, ...assembly.rig.adjusters.flatMap(({ id, range }) => range.map((end) => ({ [id]: end })))].map((values) => {
+    const count = new Map<string, number>();
+    return new Map(
+      placedPieces(assembly, values).map(({ flat, isLoad }) => {
+        const owner = `${isLoad ? 'load ' : ''}${flat.owner}`;
+        const n = count.get(owner) ?? 0;
+        count.set(owner, n + 1);
+        return [`${owner}#${n}`, flat];
+      }),
+    );
+  });
+
+function besideOf(
+  settings: readonly Setting[],
+  target: string,
+  stretch: number,
+  by: ReadonlyMap<string, string>,
+): readonly Beside[] {
+  const found = new Map<string, Beside>();
+  for (const setting of settings) {
+    const solid = setting.get(`${target}#${stretch}`);
+    const face = solid && faceOf(solid);
+    if (!face) continue;
+    for (const [key, flat] of setting) {
+      if (flat.owner === target && key.startsWith(`${target}#`)) continue;
+      const reach = extents(flat, face);
+      const known = found.get(key)?.reach;
+      found.set(key, {
+        flat: found.get(key)?.flat ?? flat,
+        by: by.get(flat.owner) ?? null,
+        reach: known ? (known.map((k, i) => both(k, reach[i]!)) as unknown as Beside['reach']) : reach,
+      });
+    }
+  }
+  return [...found.values()];
+}
+const both = (a: Stretch, b: Stretch): Stretch => [Math.min(a[0], b[0]), Math.max(a[1], b[1])];
+
+function extents(flat: FlatBody, { start, along, across, out }: Face): Beside['reach'] {
   const axes: Mat3 = [along, across, out];
   const [low, high] = boundingBox({
     shape: flat.shape,

@@ -107,9 +107,14 @@ const ORDERS = [
             }
             @if (pairs.found(); as p) {
               <p class="note">
-                All {{ p.pairs }} pairs of changes that bring no fault were made and reckoned: no other one or two of
-                them ring higher for that. Threes were built on the best pairs, {{ p.threes }} of them: of other threes
-                nothing is proven.
+                @if (p.areAllThrees) {
+                  All {{ p.pairs }} pairs and all {{ p.threes }} threes of changes that bring no fault were made and
+                  reckoned: no others of at most three ring higher for that.
+                } @else {
+                  All {{ p.pairs }} pairs of changes that bring no fault were made and reckoned: no other one or two of
+                  them ring higher for that. Threes were built on the best pairs, {{ p.threes }} of them: of other
+                  threes nothing is proven.
+                }
               </p>
               <ul class="plain-list">
                 @for (s of p.best; track $index) {

@@ -12,7 +12,7 @@ import {
 } from '../../../2-frame';
 import type { Rig } from '../../../model';
 import type { Stiffener, StiffChange } from '../stiffener';
-import { extents, pastScrews, spots, weakPlaces, type Doubling, type Stretch, type WeakPlace } from '../weakPlaces';
+import { pastScrews, spots, weakPlaces, type Doubling, type Stretch, type WeakPlace } from '../weakPlaces';
 
 /** No longer than is pushed in before the glue grabs, m. */
 const AT_MOST = 0.6;
@@ -62,10 +62,9 @@ function fillings(place: WeakPlace, bare: Rig): readonly StiffChange[] {
 }
 
 /** Along the tube, what reaches into its bore; but for screws across it. */
-const standingIn = ({ around, face }: WeakPlace, bore: number, across: ReadonlySet<string>): readonly Stretch[] =>
-  around.flatMap(({ flat, by }) => {
+const standingIn = ({ beside, face }: WeakPlace, bore: number, across: ReadonlySet<string>): readonly Stretch[] =>
+  beside.flatMap(({ flat, by, reach: [u, v, w] }) => {
     if ((by !== null && across.has(by)) || isRoundIt(flat, face, bore)) return [];
-    const [u, v, w] = extents(flat, face, face.out);
     return [v, w].every(([low, high]) => low < bore / 2 && high > -bore / 2) ? [u] : [];
   });
 

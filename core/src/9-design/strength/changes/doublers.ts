@@ -4,16 +4,7 @@ import { doubled, DOUBLER_STRIPS, screwOnFace, SHORTEST_DOUBLER, withoutHardware
 import type { Rig, Section, Stock } from '../../../model';
 import { standsClear } from '../standsClear';
 import type { Stiffener, StiffChange } from '../stiffener';
-import {
-  CLEAR,
-  extents,
-  pastScrews,
-  spots,
-  weakPlaces,
-  type Doubling,
-  type Stretch,
-  type WeakPlace,
-} from '../weakPlaces';
+import { CLEAR, pastScrews, spots, weakPlaces, type Doubling, type Stretch, type WeakPlace } from '../weakPlaces';
 
 /** No longer than is glued at once, m. */
 const AT_MOST = 0.4;
@@ -36,7 +27,7 @@ function strips(place: WeakPlace, rig: Rig): readonly StiffChange[] {
       ...screws
         .filter((s) => s.how === 'blocks' && Math.abs(s.v) < section.width / 2 + s.reach)
         .map((s): Stretch => [s.u - s.reach, s.u + s.reach]),
-      ...standingOn(place, out, section),
+      ...standingOn(place, lies, section),
     ];
     const through = screws.filter((s) => s.how === 'through');
     return spots(place, blocked, AT_MOST)
@@ -56,11 +47,15 @@ function strips(place: WeakPlace, rig: Rig): readonly StiffChange[] {
 }
 
 /** Along the face, what a strip on it would run into; screws are looked at by themselves. */
-const standingOn = ({ face, around }: WeakPlace, out: Vec3, { width, thickness }: Flat): readonly Stretch[] =>
-  around.flatMap(({ flat, by }) => {
+const standingOn = (
+  { face, beside }: WeakPlace,
+  lies: 'over' | 'under',
+  { width, thickness }: Flat,
+): readonly Stretch[] =>
+  beside.flatMap(({ by, reach: [u, v, w] }) => {
     if (by !== null) return [];
-    const [u, v, w] = extents(flat, face, out);
-    const isOver = w[1] > face.thick / 2 + CLEAR / 10 && w[0] < face.thick / 2 + thickness + CLEAR;
+    const [low, high] = lies === 'over' ? w : [-w[1], -w[0]];
+    const isOver = high > face.thick / 2 + CLEAR / 10 && low < face.thick / 2 + thickness + CLEAR;
     return isOver && v[0] < width / 2 + CLEAR && v[1] > -width / 2 - CLEAR ? [u] : [];
   });
 
