@@ -24,6 +24,7 @@ import { panLean } from './panLean';
 import { pushResponse } from './pushResponse';
 import { rigidHandleTorque } from './rigidHandleTorque';
 import { ringing } from './ringing';
+import { schedule } from './schedule';
 import { screwStack } from './screwStack';
 import { semiRigidFrame } from './semiRigidFrame';
 import { shapeOfBend } from './shapeOfBend';
@@ -58,6 +59,7 @@ export const KINDS: readonly CaseKind[] = [
   pushResponse,
   rigidHandleTorque,
   ringing,
+  schedule,
   screwStack,
   semiRigidFrame,
   shapeOfBend,
