@@ -17,3 +17,4 @@ export { planBuild, type BuildPlan } from './planBuild';
 export { blockedWords, type BlockedWords } from './order/blockedWords';
 export { criticalPath, schedule, type Planned, type Schedule, type Task, type Window } from './schedule/schedule';
 export { endOf } from './schedule/endOf';
+export { tasksOf } from './schedule/tasksOf';

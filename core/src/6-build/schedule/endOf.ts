@@ -17,6 +17,10 @@ export function endOf(
       return { wrong: `${task.id} lies in no window` };
     for (const before of task.after)
       if ((end.get(before) ?? 0) > start + SAME) return { wrong: `${task.id} is before ${before}` };
+    for (const before of task.onceLaid ?? []) {
+      const other = at.find((o) => o.task.id === before);
+      if (other && other.start + other.task.handsOn > start + SAME) return { wrong: `${task.id} is before ${before}` };
+    }
     for (const other of at) {
       if (other.task === task) continue;
       const theirs = other.start + other.task.handsOn;

@@ -26,7 +26,7 @@ function leastOf(tasks: readonly Task[], windows: readonly Window[]): number | n
       return;
     }
     for (const t of left) {
-      if (left.some((o) => t.after.includes(o.id))) continue;
+      if (left.some((o) => t.after.includes(o.id) || t.onceLaid?.includes(o.id))) continue;
       const ready = Math.max(
         now,
         ...t.after.map((a) => ends.get(a) ?? 0),
@@ -53,16 +53,16 @@ const someTasks = fc
       handsOn: fc.integer({ min: 1, max: 12 }),
       wait: fc.oneof(fc.constant(0), fc.integer({ min: 1, max: 40 })),
       after: fc.array(fc.nat(5), { maxLength: 2 }),
+      onceLaid: fc.array(fc.nat(5), { maxLength: 1 }),
       machine: fc.constantFrom(undefined, undefined, 'printer'),
     }),
     { minLength: 1, maxLength: 6 },
   )
   .map((list) =>
-    list.map(({ after, ...t }, i): Task => ({
-      ...t,
-      id: `t${i}`,
-      after: after.filter((a) => a < i).map((a) => `t${a}`),
-    })),
+    list.map(({ after, onceLaid, ...t }, i): Task => {
+      const before = (all: readonly number[]): readonly string[] => all.filter((a) => a < i).map((a) => `t${a}`);
+      return { ...t, id: `t${i}`, after: before(after), onceLaid: before(onceLaid) };
+    }),
   );
 const someWindows = fc
   .array(fc.tuple(fc.integer({ min: 1, max: 30 }), fc.integer({ min: 1, max: 20 })), { minLength: 1, maxLength: 6 })

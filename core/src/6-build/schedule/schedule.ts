@@ -13,6 +13,8 @@ export interface Task {
   readonly handsOn: number;
   readonly wait: number;
   readonly after: readonly string[];
+  /** Only the hands of these must be done with: it need not have set. */
+  readonly onceLaid?: readonly string[] | undefined;
   readonly machine?: string | undefined;
 }
 export type Window = readonly [number, number];
@@ -49,7 +51,12 @@ export function criticalPath(tasks: readonly Task[]): number {
   const { inOrder, stuck } = sorted(tasks);
   if (stuck.length > 0) throw new RangeError('tasks wait for each other in a ring');
   const ends = new Map<string, number>();
-  for (const t of inOrder) ends.set(t.id, Math.max(0, ...t.after.map((a) => ends.get(a) ?? 0)) + t.handsOn + t.wait);
+  const byId = new Map(inOrder.map((t) => [t.id, t]));
+  for (const t of inOrder) {
+    const laid = (t.onceLaid ?? []).map((a) => (ends.get(a) ?? 0) - (byId.get(a)?.wait ?? 0));
+    const start = Math.max(0, ...t.after.map((a) => ends.get(a) ?? 0), ...laid);
+    ends.set(t.id, start + t.handsOn + t.wait);
+  }
   return Math.max(0, ...ends.values());
 }
 
@@ -86,6 +93,8 @@ interface Problem {
   /** By number: what comes before, and after. */
   readonly needs: readonly (readonly number[])[];
   readonly then: readonly (readonly number[])[];
+  /** What hands must be done with before; hands do one thing at a time, so it sets their order only. */
+  readonly laid: readonly (readonly number[])[];
   readonly machine: readonly number[];
   readonly machines: number;
   /** From when its hands are done to the end of all that hangs on it, as if hands were many, s. */
@@ -110,16 +119,22 @@ interface Placed {
 function problem(tasks: readonly Task[], windows: readonly Window[]): Problem {
   const number = new Map(tasks.map((t, i) => [t.id, i]));
   const needs = tasks.map((t) => [...new Set(t.after.flatMap((a) => number.get(a) ?? []))]);
+  const laid = tasks.map((t) => [...new Set((t.onceLaid ?? []).flatMap((a) => number.get(a) ?? []))]);
   const then = tasks.map((_, i) => tasks.flatMap((_t, j) => (needs[j]!.includes(i) ? [j] : [])));
   const names = [...new Set(tasks.flatMap((t) => t.machine ?? []))];
   const tail = tasks.map((t) => t.wait);
-  for (let i = tasks.length - 1; i >= 0; i--)
+  for (let i = tasks.length - 1; i >= 0; i--) {
     for (const j of then[i]!) tail[i] = Math.max(tail[i]!, tasks[i]!.wait + tasks[j]!.handsOn + tail[j]!);
+    tasks.forEach((t, j) => {
+      if (laid[j]!.includes(i)) tail[i] = Math.max(tail[i]!, t.handsOn + tail[j]!);
+    });
+  }
   return {
     tasks,
     windows,
     needs,
     then,
+    laid,
     machine: tasks.map((t) => (t.machine === undefined ? -1 : names.indexOf(t.machine))),
     machines: names.length,
     tail,
@@ -163,8 +178,8 @@ function after(of: Problem, state: State, task: number): State | null {
   };
 }
 
-const isReady = ({ needs }: Problem, { done }: State, task: number): boolean =>
-  !done[task] && needs[task]!.every((n) => done[n]);
+const isReady = ({ needs, laid }: Problem, { done }: State, task: number): boolean =>
+  !done[task] && needs[task]!.every((n) => done[n]) && laid[task]!.every((n) => done[n]);
 
 /** Larger is done first. */
 type Rule = (of: Problem, state: State, next: State, task: number) => number;
@@ -263,6 +278,7 @@ class Search {
         ...of.needs[i]!.map((n) =>
           state.done[n] ? state.ends[n]! : head.get(n)! + of.tasks[n]!.handsOn + of.tasks[n]!.wait,
         ),
+        ...of.laid[i]!.flatMap((n) => (state.done[n] ? [] : [head.get(n)! + of.tasks[n]!.handsOn])),
       );
       const start = fits(of.windows, ready, of.tasks[i]!.handsOn);
       if (start === null) return Infinity;
@@ -354,6 +370,8 @@ function lastFit(windows: readonly Window[], by: number, takes: number): number 
   return last;
 }
 
+const before = ({ after: ended, onceLaid = [] }: Task): readonly string[] => [...ended, ...onceLaid];
+
 /** Each after what it needs; what is needed and not among them counts as done. What waits in a ring, or for one, is left over. */
 function sorted(tasks: readonly Task[]): { readonly inOrder: readonly Task[]; readonly stuck: readonly Task[] } {
   const known = new Set(tasks.map((t) => t.id));
@@ -361,7 +379,7 @@ function sorted(tasks: readonly Task[]): { readonly inOrder: readonly Task[]; re
   const inOrder: Task[] = [];
   const stuck = [...tasks];
   for (;;) {
-    const i = stuck.findIndex((t) => t.after.every((a) => done.has(a) || !known.has(a)));
+    const i = stuck.findIndex((t) => before(t).every((a) => done.has(a) || !known.has(a)));
     if (i < 0) return { inOrder, stuck };
     const [next] = stuck.splice(i, 1);
     inOrder.push(next!);
@@ -375,7 +393,7 @@ function ringOf(stuck: readonly Task[]): readonly string[] {
   let at = stuck[0]!;
   while (!path.includes(at.id)) {
     path.push(at.id);
-    at = stuck.find((t) => at.after.includes(t.id))!;
+    at = stuck.find((t) => before(at).includes(t.id))!;
   }
   return path.slice(path.indexOf(at.id));
 }
