@@ -179,6 +179,23 @@ export const hands = z.strictObject({
 });
 export type Hands = z.infer<typeof hands>;
 
+/** When its maker has time: from a day on, on these days of the week (Monday is 0), from and to so many minutes past midnight. */
+export const evenings = z.strictObject({
+  from: z.iso.date(),
+  days: z
+    .array(
+      z
+        .strictObject({
+          day: z.number().int().min(0).max(6),
+          from: z.number().int().min(0).max(1439),
+          to: z.number().int().min(1).max(1440),
+        })
+        .refine((d) => d.to > d.from, { path: ['to'], message: 'must be after it begins' }),
+    )
+    .max(7),
+});
+export type Evenings = z.infer<typeof evenings>;
+
 export const rigDocument = z.strictObject({
   id,
   name,
@@ -191,6 +208,7 @@ export const rigDocument = z.strictObject({
   loadout: id.nullable(),
   /** Build steps ticked off, by step id. */
   done: z.record(z.string().max(200), z.literal(true)),
+  evenings: evenings.optional(),
   /** What its connections bring was counted when its set-ups were found, or its maker has been told that it was not. */
   fastenersCounted: z.literal(true).optional(),
   /** Saw kerf, m, used for cuts. */

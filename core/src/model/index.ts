@@ -69,6 +69,7 @@ export {
   type Design,
   type Edit,
   type Hands,
+  type Evenings,
   type RigDocument,
   type SetUp,
   type Wants,

@@ -27,6 +27,7 @@ import {
   cure,
   learnFrom,
   planBuild,
+  schedule,
   setUpsFor,
   sizesForAll,
   stockPlan,
@@ -43,6 +44,9 @@ import {
   type SetUpsInput,
   type SizesForAll,
   type StockPlan,
+  type Schedule,
+  type Task,
+  type Window as Time,
 } from '@tide-pebble/core/making';
 import {
   firmAfter,
@@ -92,6 +96,7 @@ export interface JobInputs {
     readonly kerf: number;
   };
   readonly build: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly stock: StockPlan };
+  readonly evenings: { readonly tasks: readonly Task[]; readonly windows: readonly Time[] };
   readonly table: TableInput;
   readonly choose: ChooseInput;
   readonly cure: CureInput;
@@ -119,6 +124,7 @@ export interface JobResults {
   readonly swing: readonly SwingOutcome[];
   readonly stock: StockPlan;
   readonly build: BuildPlan;
+  readonly evenings: Schedule;
   readonly table: TableOutcome;
   readonly choose: readonly Candidate[];
   readonly cure: readonly Cure[];
@@ -178,6 +184,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return stockPlan(message.input.rig, message.input.values, message.input.bin, message.input.kerf);
     case 'build':
       return planBuild(message.input.assembly, message.input.values, message.input.stock);
+    case 'evenings':
+      return schedule(message.input.tasks, message.input.windows, ORDERS_AT_MOST);
     case 'choose':
       return chooseFamilies(message.input);
     case 'cure':
@@ -202,6 +210,9 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return readTable(message.input, tell);
   }
 }
+
+/** A second or two of looking; then it is told with its gap. */
+const ORDERS_AT_MOST = 1500;
 
 function plansFor({ assembly, values }: JobInputs['pan']): readonly PanPlan[] {
   const { hung, pieces } = evaluate(assembly, values);

@@ -20,11 +20,24 @@ import { NoBench } from '../../ui/no-bench';
 import { RigViews } from '../../ui/drawing/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
 import { BuildPicture } from './build-picture';
+import { Evenings } from './evenings';
 
 @Component({
   selector: 'tp-build',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatCheckbox, LeftOut, StageLayout, RigViews, NoBench, Cautions, SayPipe, Icon, BuildPicture],
+  imports: [
+    MatButton,
+    MatCheckbox,
+    LeftOut,
+    StageLayout,
+    RigViews,
+    NoBench,
+    Cautions,
+    SayPipe,
+    Icon,
+    BuildPicture,
+    Evenings,
+  ],
   templateUrl: './build.html',
   styleUrl: './build.css',
 })
