@@ -110,7 +110,9 @@ for (const family of FAMILIES) {
     await expect(sheet.getByLabel('All of it on the scale')).toBeVisible();
     await read('log');
     for (const flag of await sheet.getByRole('checkbox').all()) await expect(flag).not.toBeChecked();
-    for (const field of await sheet.locator('input:not([type=checkbox])').all()) {
+    // By its own name: a drop once more is asked for as soon as one is typed, and moves those below it.
+    const fields = await sheet.locator('input:not([type=checkbox])').evaluateAll((all) => all.map((e) => e.id));
+    for (const field of fields.map((id) => sheet.locator(`[id="${id}"]`))) {
       const name =
         (await field.getAttribute('aria-label')) ??
         (await field.evaluate((e: HTMLInputElement) => e.labels?.[0]?.innerText ?? ''));
