@@ -184,6 +184,8 @@ const isReady = ({ needs, laid }: Problem, { done }: State, task: number): boole
 /** Larger is done first. */
 type Rule = (of: Problem, state: State, next: State, task: number) => number;
 const RULES: readonly Rule[] = [
+  // As the steps are told: where that is as soon done, it stays.
+  (_of, _s, _n, i) => -i,
   // What has the longest to go after it.
   ({ tasks, tail }, _s, _n, i) => tasks[i]!.handsOn + tail[i]!,
   ({ tail }, _s, _n, i) => tail[i]!,

@@ -44,7 +44,7 @@ describe('a build over the maker’s evenings', () => {
     const { page, fixture, workspace } = await sheet(Build, benchAt({}));
     await press(page, 'Plan it over my evenings', () => fixture.whenStable());
     expect(workspace.now.rig.evenings!.days.length).toBe(6);
-    await until(() => /Start \w+ \d+ \w+, and it hangs/.test(page.textContent), 'the plan');
+    await until(() => /Start \w+ \d+ \w+,\s+done/.test(page.textContent), 'the plan');
     const field = (label: string): HTMLInputElement =>
       [...page.querySelectorAll<HTMLInputElement>('input[type=time]')].find((f) => f.ariaLabel === label)!;
     const type = async (label: string, value: string): Promise<void> => {
