@@ -69,6 +69,19 @@ export const wants: RigDocument['wants'] = {
   shopPrice: 200,
 };
 
+/** A family as it comes, with the usual load and wants. */
+export const rigOf = (family: string): RigDocument => ({
+  id: 'r',
+  name: 'Limpet',
+  notes: '',
+  loadout: loadout.id,
+  done: {},
+  kerf: 0.0015,
+  fastenersCounted: true,
+  wants,
+  design: { kind: 'family', family, dimensions: {}, choices: {}, edits: [] },
+});
+
 /** A rig of no family at all: a rod with a camera plate on top and a weight below, hung in its middle. */
 export const plainRig: Rig = rigSchema.parse({
   bodies: [

@@ -1,8 +1,8 @@
 import { FAMILIES, changedDesign, doubled, stockById, coreFor, withEdit, assemble, withHardware } from '../../2-frame';
 import { strengthOf } from '../../4-strength';
-import { kit, loadout, wants } from '../../testing/rigs';
+import { kit, loadout, rigOf } from '../../testing/rigs';
 import { buildPlan } from '../../testing/builds';
-import { rig as rigSchema, type Rig, type RigDocument, type Stock } from '../../model';
+import { rig as rigSchema, type Rig, type Stock } from '../../model';
 import { workpiece } from '../derive';
 import { billOf } from '../whole/bill';
 import { stockPlan } from '../../5-stock';
@@ -106,18 +106,6 @@ describe('a piece doubled where it is weak', () => {
     // A bar made shorter since takes what there is room for.
     expect(on(cantilever(flat, 0.15), strip, 'over', 0, 0.4)).toBe('made');
   });
-});
-
-const rigOf = (family: string): RigDocument => ({
-  id: 'r',
-  name: 'Limpet',
-  notes: '',
-  loadout: loadout.id,
-  done: {},
-  kerf: 0.0015,
-  fastenersCounted: true,
-  wants,
-  design: { kind: 'family', family, dimensions: {}, choices: {}, edits: [] },
 });
 
 describe('what may be doubled or filled', () => {

@@ -2,23 +2,12 @@ import { render, METRIC } from '../../0-base';
 import { FAMILIES } from '../../2-frame';
 import { changedDesign, designRig } from '../../2-frame';
 import { braces } from './changes/braces';
-import { kit, loadout, wants } from '../../testing/rigs';
+import { kit, loadout, rigOf } from '../../testing/rigs';
 import type { RigDocument } from '../../model';
 import { workpiece } from '../derive';
 import { stiffenings, stiffestWithin, type Stiffening } from './stiffen';
 import { SURE, strengthSheet } from './strengthSheet';
 
-const rigOf = (family: string): RigDocument => ({
-  id: 'r',
-  name: 'Limpet',
-  notes: '',
-  loadout: loadout.id,
-  done: {},
-  kerf: 0.0015,
-  fastenersCounted: true,
-  wants,
-  design: { kind: 'family', family, dimensions: {}, choices: {}, edits: [] },
-});
 const workOf = (rig: RigDocument) => {
   const made = workpiece(rig, loadout, kit);
   if (!made.ok) throw new Error(made.reason);
