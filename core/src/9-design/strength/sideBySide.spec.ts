@@ -1,22 +1,12 @@
 import { METRIC, render } from '../../0-base';
 import { FAMILIES } from '../../2-frame';
 import { NOTHING_HEARD } from '../../4-strength';
-import { kit, loadout, wants } from '../../testing/rigs';
-import type { Design, RigDocument } from '../../model';
+import { kit, loadout, rigOf } from '../../testing/rigs';
+import type { Design } from '../../model';
 import { sideBySide, type Side } from './sideBySide';
 
 const sideOf = (family: string, more: Partial<Extract<Design, { kind: 'family' }>> = {}): Side => ({
-  rig: {
-    id: 'r',
-    name: 'Limpet',
-    notes: '',
-    loadout: loadout.id,
-    done: {},
-    kerf: 0.0015,
-    fastenersCounted: true,
-    wants,
-    design: { kind: 'family', family, dimensions: {}, choices: {}, edits: [], ...more },
-  } satisfies RigDocument,
+  rig: { ...rigOf(family), design: { kind: 'family', family, dimensions: {}, choices: {}, edits: [], ...more } },
   loadout,
   values: {},
   joints: NOTHING_HEARD,

@@ -57,6 +57,7 @@ describe('a build over the maker’s evenings', () => {
     expect(workspace.now.rig.evenings!.days.length).toBe(6);
     await type('Sunday to', '09:00');
     expect(field('Sunday to').getAttribute('aria-invalid')).toBe('true');
+    expect(page.textContent).toContain('It must end after it begins.');
     expect(workspace.now.rig.evenings!.days.length).toBe(6);
     await type('Sunday to', '12:30');
     expect(workspace.now.rig.evenings!.days.at(-1)).toEqual({ day: 6, from: 600, to: 750 });

@@ -1,6 +1,6 @@
 /** The steps left over the evenings that the maker has: shortest for one pair of hands, replanned as steps are ticked. */
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import type { Evenings as Time } from '@tide-pebble/core';
@@ -43,7 +43,8 @@ export class Evenings {
   private readonly units = inject(Units).now;
   readonly bench = input.required<Bench>();
   readonly steps = input.required<readonly StepShown[]>();
-  protected readonly wrong = { from: 'A day as year, month, day.', time: 'It must end after it begins.' };
+  /** What was typed and cannot be: of the first day, or of a day of the week. */
+  protected readonly wrong = signal<'from' | number | null>(null);
 
   protected readonly time = computed(() => this.bench().rig.evenings ?? null);
   protected readonly week = computed(() =>
@@ -127,7 +128,9 @@ export class Evenings {
   }
   protected begins(field: HTMLInputElement): void {
     const time = this.time();
-    if (time && /^\d{4}-\d{2}-\d{2}$/.test(field.value)) this.keep({ ...time, from: field.value });
+    const isDay = /^\d{4}-\d{2}-\d{2}$/.test(field.value);
+    this.wrong.set(isDay ? null : 'from');
+    if (time && isDay) this.keep({ ...time, from: field.value });
   }
   /** Both are needed, and in order; a day with neither has no time. */
   protected day(day: number, from: HTMLInputElement, to: HTMLInputElement): void {
@@ -136,8 +139,7 @@ export class Evenings {
     const others = time.days.filter((d) => d.day !== day);
     const [low, high] = [minutes(from.value), minutes(to.value)];
     const isWrong = low !== null && high !== null && high <= low;
-    to.setCustomValidity(isWrong ? this.wrong.time : '');
-    to.setAttribute('aria-invalid', String(isWrong));
+    this.wrong.set(isWrong ? day : null);
     if (isWrong) return;
     if (low === null && high === null) this.keep({ ...time, days: others });
     else if (low !== null && high !== null)
