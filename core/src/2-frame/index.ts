@@ -38,6 +38,7 @@ export { FRAME_CHECKS } from './checks';
 export { followBends, frameAlong, neutralFractionFor, outerStrain, stripStart, type Stretch } from './members/bend';
 export { bentStrip } from './members/memberBodies';
 export { atHand, keptAs, washerName, type AtHand } from './atHand';
+export { mitresOf } from './members/mitres';
 export { finishedLength } from './members/finishedLength';
 export { springBack } from './members/springBack';
 export { cutLength, inserted, takeOff, type EndFitting } from './members/cutLength';

@@ -1,6 +1,6 @@
 /** The flat blank of a bent bar with every mark to scribe on it before it is bent, measured from one end. */
 import { figure, materialOf, say, type Phrase, type Vec3 } from '../0-base';
-import { bentStrip, finishedLength, springBack } from '../2-frame';
+import { bentStrip, finishedLength, mitresOf, springBack } from '../2-frame';
 import type { Body, Hole, Member, Rig } from '../model';
 
 export interface BarMark {
@@ -41,7 +41,11 @@ export interface BarPlan {
   readonly finished: number;
   readonly marks: readonly BarMark[];
   readonly bends: readonly BarBend[];
+  /** Ends that are sawn off square by so much, rad; the length is that of its long side. */
+  readonly mitres: readonly { readonly end: 'start' | 'far end'; readonly off: number }[];
 }
+/** An end this near square is square, rad. */
+const SQUARE = Math.PI / 360;
 
 /** One plan a member; a straight one has no bend marks. */
 export function barPlans(rig: Rig): readonly BarPlan[] {
@@ -131,6 +135,9 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
     finished,
     marks: marks.sort((a, b) => a.along - b.along).map((m) => ({ ...m, when: whenOf(m, bends.length > 0, rig) })),
     bends,
+    mitres: (mitresOf(body).get(member.id) ?? [])
+      .filter((m) => m.lean > SQUARE)
+      .map((m) => ({ end: m.end === 'from' ? 'start' : 'far end', off: m.lean })),
   };
 }
 

@@ -1,6 +1,7 @@
 /** A drawing sheet as SVG in millimetres: true to scale on paper, with a scale bar to check the printer by. */
 import { showLength, type Point2, type UnitChoice } from '@tide-pebble/core';
 import type { SquareOnSheet } from '@tide-pebble/core/making';
+import { escaped } from './escaped';
 
 export interface PaperSheet {
   readonly sheet: SquareOnSheet;
@@ -71,6 +72,3 @@ function scaleBar(scale: number, units: UnitChoice): { length: number; label: st
     parts: 5,
   };
 }
-
-const ENTITIES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-const escaped = (text: string): string => text.replace(/[&<>"]/g, (c) => ENTITIES[c]!);

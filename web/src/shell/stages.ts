@@ -47,7 +47,14 @@ export const STAGES = [
     load: () => import('../screens/5-strength/strength').then((m) => m.Strength),
   },
   { path: 'stock', title: 'Stock', load: () => import('../screens/6-stock/stock').then((m) => m.Stock) },
-  { path: 'build', title: 'Build', load: () => import('../screens/7-build/build').then((m) => m.Build) },
+  {
+    path: 'build',
+    title: 'Build',
+    load: () => import('../screens/7-build/build').then((m) => m.Build),
+    sheets: [
+      { path: 'patterns', load: () => import('../screens/7-build/patterns/patterns').then((m) => m.PatternSheets) },
+    ],
+  },
   { path: 'field', title: 'Field', load: () => import('../screens/8-field/field').then((m) => m.Field) },
   { path: 'log', title: 'Log', load: () => import('../screens/9-log/log').then((m) => m.Log) },
 ] as const satisfies readonly Stage[];

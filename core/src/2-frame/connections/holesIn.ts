@@ -17,6 +17,7 @@ import type { Body, Hole, Member, Part, PartHole, Rig } from '../../model';
 import type { Stretch } from '../members/bend';
 import { bentStrip } from '../members/memberBodies';
 import { memberEnds, placesOf } from '../members/memberEnds';
+import { pastNodes } from '../members/mitres';
 import { isPrinted } from '../parts/printed';
 import type { Connection, ConnectionHole, Recess } from './connection';
 
@@ -130,7 +131,8 @@ function onBlank(member: Member, body: Body, hole: ConnectionHole): OnBlank | nu
     if (!from || !to) return null;
     const run = unit(subtract(to, from));
     const ends = memberEnds(member, nodes, body.joints);
-    const start = addScaled(from, run, ends.from.takeOff + ends.from.shortBy);
+    // A mitred end is measured from its long side.
+    const start = addScaled(from, run, ends.from.takeOff + ends.from.shortBy - pastNodes(member, body).from);
     const along = Math.max(0, dot(subtract(hole.at, start), run));
     const wanted = member.path.kind === 'straight' ? member.path.widthDirection : ([0, 1, 0] as const);
     const width = unit(addScaled(wanted, run, -dot(wanted, run)));

@@ -3,6 +3,6 @@ import type { Body, Member } from '../../model';
 import { bentStrip } from './memberBodies';
 import { cutLengthOf, placesOf } from './memberEnds';
 
-export function finishedLength(member: Member, body: Pick<Body, 'nodes' | 'joints'>): number {
+export function finishedLength(member: Member, body: Pick<Body, 'nodes' | 'joints' | 'members'>): number {
   return bentStrip(member, placesOf(body.nodes))?.developedLength ?? cutLengthOf(member, body);
 }

@@ -2,6 +2,7 @@
 import { dot, length, scale, subtract, unit, type Vec3 } from '../../0-base';
 import type { Body, Joint, Member, Node } from '../../model';
 import { cutLength } from './cutLength';
+import { pastNodes } from './mitres';
 
 export interface MemberEnd {
   readonly joint: Joint | null;
@@ -52,13 +53,14 @@ export function placesOf(nodes: readonly Node[]): ReadonlyMap<string, Vec3> {
   return places;
 }
 
-/** Length to saw a straight member to, m; not above zero when its two fittings meet. */
-export function cutLengthOf(member: Member, body: Pick<Body, 'nodes' | 'joints'>): number {
+/** Length to saw a straight member to, over its long side where it is mitred, m; not above zero when its two fittings meet. */
+export function cutLengthOf(member: Member, body: Pick<Body, 'nodes' | 'joints' | 'members'>): number {
   const nodes = placesOf(body.nodes);
   const [a, b] = [nodes.get(member.from), nodes.get(member.to)];
   if (!a || !b) return 0;
   const { from, to } = memberEnds(member, nodes, body.joints);
   // Nodes lie where the rig was put together, so what it stands short by is in their distance already.
   const asCut = length(subtract(b, a)) - from.shortBy - to.shortBy;
-  return cutLength({ takeOff: from.takeOff }, { takeOff: to.takeOff }, asCut).length;
+  const past = pastNodes(member, body);
+  return cutLength({ takeOff: from.takeOff }, { takeOff: to.takeOff }, asCut).length + past.from + past.to;
 }

@@ -1,8 +1,8 @@
 /** Every piece of a rig where the adjusters put it: the bodies it is made of, the holes cut in it, the planes it is mitred at. What solids are cast from, and what lines are sent through. */
-import { add, addScaled, length, scale, subtract, unit, type Vec3 } from '../../0-base';
+import { add, addScaled, length, subtract, unit, type Vec3 } from '../../0-base';
 import { shifted, type FlatBody } from '../../1-load';
-import type { Rig } from '../../model';
 import { placedPieces, type AdjusterValues, type Assembly } from '../assemble';
+import { mitresOf, pastNodes, type Plane } from '../members/mitres';
 import type { Connection } from '../connections/connection';
 
 /** A straight hole from `at` along `way`, m. */
@@ -11,11 +11,6 @@ export interface Bored {
   readonly way: Vec3;
   readonly diameter: number;
   readonly depth: number;
-}
-/** What lies on the far side, to which the normal points, is sawn off. */
-export interface Plane {
-  readonly normal: Vec3;
-  readonly at: Vec3;
 }
 export interface PieceShape {
   readonly id: string;
@@ -47,38 +42,37 @@ export function pieceShapes(
     found.flats.push(flat);
   });
   const holes = holesOf(connections, assembly);
-  const mitres = mitresOf(rig);
+  const members = new Map(
+    rig.bodies.flatMap((body) =>
+      body.members.map(
+        (m) => [m.id, { member: m, past: pastNodes(m, body), mitres: mitresOf(body).get(m.id) ?? [] }] as const,
+      ),
+    ),
+  );
   return [...pieces].map(([id, { flats, shift }]) => ({
     id,
     name: flats[0]!.name,
-    flats: flats.map((f) => shifted(f, shift)),
+    flats: flats.map((f) => {
+      const of = members.get(id);
+      return shifted(of && flats.length === 1 ? drawnOut(f, of.past) : f, shift);
+    }),
     holes: (holes.get(id) ?? []).map((h) => ({ ...h, at: add(h.at, shift) })),
-    mitres: (mitres.get(id) ?? []).map((m) => ({ ...m, at: add(m.at, shift) })),
+    mitres: (members.get(id)?.mitres ?? []).map(({ plane }) => ({ ...plane, at: add(plane.at, shift) })),
   }));
 }
 
-/** Where two straight members of a body meet without a fitting, each ends at the plane half-way between them. */
-function mitresOf({ bodies }: Rig): ReadonlyMap<string, readonly Plane[]> {
-  const found = new Map<string, Plane[]>();
-  for (const body of bodies) {
-    const at = new Map(body.nodes.map((n) => [n.id, n.at]));
-    const fitted = new Set(body.joints.map((j) => j.node));
-    for (const node of body.nodes) {
-      const meet = body.members.filter((m) => m.path.kind === 'straight' && (m.from === node.id || m.to === node.id));
-      if (fitted.has(node.id) || meet.length !== 2) continue;
-      const [first, second] = meet.map((m) => unit(subtract(at.get(m.from === node.id ? m.to : m.from)!, node.at)));
-      const across = subtract(first!, second!);
-      if (length(across) < SAME_WAY) continue;
-      [1, -1].forEach((side, i) => {
-        const id = meet[i]!.id;
-        found.set(id, [...(found.get(id) ?? []), { normal: scale(unit(across), -side), at: node.at }]);
-      });
-    }
-  }
-  return found;
+/** Round a mitre a member is drawn out to its long side before it is sawn. */
+function drawnOut(flat: FlatBody, past: { readonly from: number; readonly to: number }): FlatBody {
+  const more = past.from + past.to;
+  if (more === 0 || (flat.shape.kind !== 'box' && flat.shape.kind !== 'tube')) return flat;
+  const { shape } = flat;
+  const k = shape.kind === 'box' ? 0 : 2;
+  const run: Vec3 = [flat.rotation[0][k], flat.rotation[1][k], flat.rotation[2][k]];
+  const at = addScaled(flat.at, run, (past.to - past.from) / 2);
+  return shape.kind === 'box'
+    ? { ...flat, at, shape: { ...shape, size: [shape.size[0] + more, shape.size[1], shape.size[2]] } }
+    : { ...flat, at, shape: { ...shape, length: shape.length + more } };
 }
-/** Two that lie on each other have no plane between them. */
-const SAME_WAY = 1e-6;
 
 /** A hole goes as deep as its layer is thick, or its thread; where it slides it is cut at both ends of its slot and between. */
 function holesOf(connections: readonly Connection[], { rig }: Assembly): ReadonlyMap<string, readonly Bored[]> {

@@ -1,7 +1,15 @@
 /** Cut each member's blank to length and break its edges. */
-import { figure, say } from '../../0-base';
+import { figure, say, type Phrase } from '../../0-base';
+import type { BarPlan } from '../../5-stock';
 import { cutId, type StepMaker } from '../step';
 import { workedAs } from '../workedAs';
+
+/** Over its long side it is as long as told. */
+const mitreWords = (mitres: BarPlan['mitres']): readonly Phrase[] =>
+  mitres.map(
+    ({ end, off }) =>
+      say`its ${end} mitred, ${figure('angle', off, 1)} off square: the length is that of its long side`,
+  );
 
 export const cutting: StepMaker = {
   id: 'cutting',
@@ -25,6 +33,7 @@ export const cutting: StepMaker = {
             extra > 0
               ? say`${figure('length', bar.blank, 1)} long; ${figure('length', extra, 1)} of it comes off its end last`
               : say`${figure('length', bar.blank, 1)} long`,
+            ...mitreWords(bar.mitres),
             ...(worked.sawn ? [say`${worked.sawn}`] : []),
           ],
           check: say`Measure it before you cut: it cannot be cut longer.`,

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } fr
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
+import { RouterLink } from '@angular/router';
 import { mdiAlert, mdiLock } from '@mdi/js';
 import { fromEvent, map } from 'rxjs';
 import { cautionsOf } from '@tide-pebble/core';
@@ -28,6 +29,7 @@ import { Evenings } from './evenings';
   imports: [
     MatButton,
     MatCheckbox,
+    RouterLink,
     LeftOut,
     StageLayout,
     RigViews,

@@ -1,0 +1,67 @@
+import { layPages, patternsOf } from '@tide-pebble/core/patterns';
+import { of, throwError } from 'rxjs';
+import { PatternPaper } from '../../../services/pattern-paper';
+import { benchAt } from '../../../testing/bench';
+import { sheet } from '../../../testing/sheets';
+import { PatternSheets } from './patterns';
+
+type Asked = Parameters<PatternPaper['ask']>[0];
+/** Laid out at once, and no file; what was asked is kept. */
+const laidHere = (asked: Asked[]) =>
+  spyOn(PatternPaper.prototype, 'ask').and.callFake((now) => {
+    asked.push(now);
+    if (now.file) return of({ id: 1, file: new ArrayBuffer(8) });
+    return of({ id: 1, pages: layPages(patternsOf(now.assembly), now.printer, now.without) });
+  });
+const open = async (asked: Asked[] = []) => {
+  laidHere(asked);
+  return sheet(PatternSheets, benchAt({}, 'pipe-post'));
+};
+const save = (page: HTMLElement): HTMLButtonElement =>
+  [...page.querySelectorAll('button')].find(
+    (b) => b.textContent.includes('Save as PDF') || b.textContent.includes('Making'),
+  )!;
+
+describe('patterns on paper', () => {
+  beforeEach(() => localStorage.removeItem('tide-pebble.printer'));
+  afterEach(() => localStorage.removeItem('tide-pebble.printer'));
+
+  it('are listed with their pictures, holes and sheets; what is left out is not printed', async () => {
+    const asked: Asked[] = [];
+    const { page, fixture } = await open(asked);
+    const items = [...page.querySelectorAll('ol.plain-list > li')];
+    expect(items.length).toBe(3);
+    expect(items.every((li) => li.querySelector('svg path') !== null)).toBeTrue();
+    expect(items[0]!.textContent).toContain('sheet 1');
+    expect(items[0]!.querySelectorAll('.holes li').length).toBe(1);
+    items[0]!.querySelector<HTMLInputElement>('input[type=checkbox]')!.click();
+    await fixture.whenStable();
+    expect(asked.at(-1)!.without.length).toBe(1);
+    expect(page.querySelector('ol.plain-list > li')!.textContent).toContain('not printed');
+    // The others keep their numbers.
+    expect(page.querySelectorAll('ol.plain-list > li')[1]!.textContent).toContain('2. ');
+  });
+
+  it('ask for a file in the units on show', async () => {
+    const asked: Asked[] = [];
+    const { page, fixture } = await open(asked);
+    spyOn(HTMLAnchorElement.prototype, 'click');
+    save(page).click();
+    await fixture.whenStable();
+    expect(asked.at(-1)!.file!.units.system).toBe('mm');
+    expect(HTMLAnchorElement.prototype.click).toHaveBeenCalledTimes(1);
+  });
+
+  it('say why there is no file', async () => {
+    spyOn(PatternPaper.prototype, 'ask').and.returnValue(throwError(() => new Error('out of memory')));
+    const { page } = await sheet(PatternSheets, benchAt({}, 'pipe-post'));
+    expect(page.querySelector('[role=alert]')!.textContent).toContain('could not be drawn: out of memory');
+    expect(save(page).disabled).toBeTrue();
+  });
+
+  it('start from the usual printer where what was kept cannot be read', async () => {
+    localStorage.setItem('tide-pebble.printer', '{"paper":"vellum"}');
+    const { page } = await open();
+    expect(page.querySelector<HTMLInputElement>('input[type=radio]:checked')!.value).toBe('a4');
+  });
+});
