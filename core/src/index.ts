@@ -5,7 +5,7 @@ export * from './1-load';
 export * from './2-frame';
 export * from './3-balance';
 export * from './contract';
-export { judged, workpiece, type Judged, type Workpiece, type WorkpieceOutcome } from './9-design/derive';
+export { designedOf, judged, workpiece, type Judged, type Workpiece, type WorkpieceOutcome } from './9-design/derive';
 export { mayOffer, tried, type Tried, type TriedOn } from './9-design/tried';
 export { asSet } from './9-design/takenOver';
 export { fastenersCounted } from './9-design/fastenersCounted';

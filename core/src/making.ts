@@ -15,6 +15,8 @@ export {
   leewayVerdict,
   withinWords,
 } from './9-design/accuracyWords';
+export { madeWords } from './9-design/made/madeWords';
+export { whatNow, type WhatNow, type WhatNowInput, type WhatNowOutcome } from './9-design/made/whatNow';
 export { moveWords } from './9-design/moveWords';
 export type { OwnFigure } from './3-balance';
 export { movesBetween, setUpsFor, type Move, type SetUpRow, type SetUpsInput } from './9-design/setUpsFor';

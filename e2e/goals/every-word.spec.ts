@@ -17,11 +17,12 @@ const ALL = [
   'strength',
   'stock',
   'build',
+  'build/patterns',
   'field',
   'log',
 ];
 /** Where a rig that was just started has faults and figures that the shipped one has not. */
-const OF_THE_RIG = ['balance', 'strength', 'stock', 'build'];
+const OF_THE_RIG = ['balance', 'strength', 'stock', 'build', 'build/patterns'];
 
 /** What must not stand on any page. */
 const FAULTS: readonly (readonly [string, RegExp])[] = [
@@ -118,6 +119,7 @@ const OF_ONE = [
   'balance/accuracy',
   'stock',
   'build',
+  'build/patterns',
   'field',
   'log',
 ];

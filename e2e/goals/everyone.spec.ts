@@ -46,6 +46,7 @@ for (const demo of [true, false]) {
               'balance/swing',
               'balance/accuracy',
               'balance/learn',
+              'build/patterns',
             ]
           : STAGES) {
           await goOn(page, stage);

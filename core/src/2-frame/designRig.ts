@@ -1,12 +1,13 @@
 /** From a stored design to its rig: the family's build with the maker's edits over it, or the freed rig as it stands. */
 import { length, subtract } from '../0-base';
-import type { Design, Edit, Rig } from '../model';
+import type { AsMade, Design, Edit, Rig } from '../model';
 import { applyEdits } from './edits/applyEdits';
 import { asMadeNow } from './edits/oldEdits';
 import type { ConnectionFault } from './connections/kind';
 import { hardwareOf, type Load } from './connections/withHardware';
 import { STATED_FAMILIES } from './families';
 import { FAMILIES } from './wholeFamilies';
+import { withMade, type Tied } from './made/withMade';
 import { familyInput, type DimensionFault, type Family, type FamilyInput } from './family';
 
 export type DesignedRig =
@@ -19,18 +20,21 @@ export type DesignedRig =
       readonly outOfRange: readonly DimensionFault[];
       /** Connections that do not hold as they are. */
       readonly loose: readonly ConnectionFault[];
+      /** What was made otherwise than drawn, and cannot be followed, or finds nothing to act on. */
+      readonly tied: readonly Tied[];
+      readonly idle: readonly AsMade[];
     }
   | { readonly ok: false; readonly reason: string };
 
 export const familyById = (id: string): Family | null => FAMILIES.find((f) => f.id === id) ?? null;
 
-/** `load` says how deep a screw may go into what stands on the rig. */
-export function designRig(design: Design, load: Load | null = null): DesignedRig {
+/** `load` says how deep a screw may go into what stands on the rig; `asMade`, what came out otherwise than drawn. */
+export function designRig(design: Design, load: Load | null = null, asMade: readonly AsMade[] = []): DesignedRig {
   if (design.kind === 'free')
     return (
       noLength(design.rig) ?? {
         ok: true,
-        ...made(design.rig, load),
+        ...made(design.rig, load, asMade),
         family: null,
         input: null,
         unapplied: [],
@@ -49,7 +53,7 @@ export function designRig(design: Design, load: Load | null = null): DesignedRig
   if (short) return short;
   // Told as they are stored.
   const unapplied = idle.map((e) => design.edits.find((d) => d.id === e.id) ?? e);
-  const whole = made(rig, load);
+  const whole = made(rig, load, asMade);
   const bought = new Set(whole.rig.bodies.flatMap((b) => b.parts).map((p) => p.supply?.item));
   // A price may wait for what connections bring: what they do not bring has none.
   const unpriced = design.edits.filter(
@@ -71,7 +75,14 @@ function noLength({ bodies }: Rig): { readonly ok: false; readonly reason: strin
   return null;
 }
 
-function made(rig: Rig, load: Load | null): { readonly rig: Rig; readonly loose: readonly ConnectionFault[] } {
-  const { rig: whole, faults } = hardwareOf(rig, load);
-  return { rig: whole, loose: faults };
+function made(
+  rig: Rig,
+  load: Load | null,
+  asMade: readonly AsMade[],
+): Pick<Extract<DesignedRig, { ok: true }>, 'rig' | 'loose' | 'tied' | 'idle'> {
+  const drawn = hardwareOf(rig, load);
+  if (asMade.length === 0) return { rig: drawn.rig, loose: drawn.faults, tied: [], idle: [] };
+  const { rig: real, tied, idle } = withMade(rig, drawn.rig, asMade);
+  const { rig: whole, faults } = hardwareOf(real, load);
+  return { rig: whole, loose: faults, tied, idle };
 }

@@ -25,11 +25,11 @@ import {
   type ConditionId,
   type Unsure,
 } from '../3-balance/bench';
-import { workpiece, type Workpiece } from './derive';
+import { designedOf, workpiece, type Workpiece } from './derive';
 import type { KitItem, Loadout, RigDocument } from '../model';
 
 export interface AccuracyInput {
-  readonly rig: Pick<RigDocument, 'design' | 'wants' | 'hands'>;
+  readonly rig: Pick<RigDocument, 'design' | 'wants' | 'hands' | 'made'>;
   readonly loadout: Loadout | null;
   readonly kit: ReadonlyMap<string, KitItem>;
   readonly values: AdjusterValues;
@@ -99,7 +99,7 @@ export function accuracyOf(input: AccuracyInput, tell: (part: number) => void = 
 function workFor({ rig, loadout, kit }: AccuracyInput, changes: Parameters<typeof changedDesign>[1]): Workpiece | null {
   let n = 0;
   const made = workpiece(
-    { design: changedDesign(rig.design, changes, () => `off-${++n}`), hands: rig.hands },
+    { ...designedOf(rig), design: changedDesign(rig.design, changes, () => `off-${++n}`) },
     loadout,
     kit,
   );

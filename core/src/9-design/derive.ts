@@ -36,6 +36,7 @@ import {
   type Verdict,
 } from '../3-balance';
 import { figure, say, type Finding, type Judgement } from '../0-base';
+import { idleAdvice, tiedAdvice } from './made/madeAdvice';
 import type { BinItem, Edit, Hands, KitItem, Loadout, Rig, RigDocument } from '../model';
 
 export interface Workpiece {
@@ -58,8 +59,20 @@ export type WorkpieceOutcome =
 /** What of a rig's document its figures come from; of the wants only whether washers come from the bin alone. */
 export type Designed = Pick<RigDocument, 'design'> & {
   readonly hands?: Hands | undefined;
+  readonly made?: RigDocument['made'];
   readonly wants?: Pick<RigDocument['wants'], 'onlyBin'>;
 };
+
+/** What of a rig its figures come from, wants apart: whoever passes a part of a rig on takes it by this, so that nothing of it is lost. */
+export const designedOf = ({
+  design,
+  made,
+  hands,
+}: Pick<RigDocument, 'design' | 'made' | 'hands'>): Pick<RigDocument, 'design' | 'made' | 'hands'> => ({
+  design,
+  ...(made ? { made } : {}),
+  ...(hands ? { hands } : {}),
+});
 
 /** Everything that changes only with rig or load; setting an adjuster then costs one `judged`. The bin is for what is trimmed. */
 export function workpiece(
@@ -69,7 +82,7 @@ export function workpiece(
   bin: readonly BinItem[] | null = null,
 ): WorkpieceOutcome {
   const socket = loadout ? socketOf(loadout, kit) : null;
-  const designed = designRig(document.design, socket?.depth ? { socketDepth: socket.depth } : null);
+  const designed = designRig(document.design, socket?.depth ? { socketDepth: socket.depth } : null, document.made);
   if (!designed.ok) return { ok: false, reason: designed.reason };
   const onRig = placesOnRig(designed.rig);
   const load = loadout ? placeLoad(loadout, kit, onRig) : null;
@@ -159,7 +172,7 @@ function instead(rig: Rig, { connection, name, move }: ConnectionFault): Finding
 }
 
 function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Judgement[] {
-  const { family, input, rig, outOfRange, unapplied, loose } = designed;
+  const { family, input, rig, outOfRange, unapplied, loose, tied, idle } = designed;
   const stage = 'frame';
   const kindOf = (id: string): 'length' | 'angle' => family?.dimensions.find((d) => d.id === id)?.kind ?? 'length';
   return [
@@ -184,6 +197,8 @@ function designAdvice(designed: Extract<DesignedRig, { ok: true }>): readonly Ju
         },
       };
     }),
+    ...tied.map(({ of }) => tiedAdvice(of, rig)),
+    ...idle.map((of) => idleAdvice(of)),
     ...outOfRange.map((fault): Judgement => {
       const [least, most] = fault.range.map((v) => figure(kindOf(fault.id), v)) as [
         ReturnType<typeof figure>,

@@ -25,7 +25,7 @@ export interface Move {
   readonly to: number;
 }
 export interface SetUpsInput {
-  readonly rig: Pick<RigDocument, 'id' | 'design' | 'hands' | 'wants' | 'loadout'>;
+  readonly rig: Pick<RigDocument, 'id' | 'design' | 'made' | 'hands' | 'wants' | 'loadout'>;
   readonly loadouts: readonly Loadout[];
   readonly kit: ReadonlyMap<string, KitItem>;
   readonly setups: readonly SetUp[];

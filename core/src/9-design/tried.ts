@@ -1,11 +1,11 @@
 /** A change tried on a copy of the rig before it is offered: what it cures, and what else it would do. */
 import { findingKey, type Change, type Finding, type Judgement } from '../0-base';
-import { judged, workpiece, type Workpiece } from './derive';
+import { designedOf, judged, workpiece, type Workpiece } from './derive';
 import { changedDesign, comesInto, standing, type AdjusterValues, type Standing } from '../2-frame';
 import type { KitItem, Loadout, RigDocument } from '../model';
 
 export interface TriedOn {
-  readonly rig: Pick<RigDocument, 'design' | 'wants' | 'hands'>;
+  readonly rig: Pick<RigDocument, 'design' | 'wants' | 'hands' | 'made'>;
   readonly loadout: Loadout | null;
   readonly kit: ReadonlyMap<string, KitItem>;
   readonly values: AdjusterValues;
@@ -57,7 +57,7 @@ export function judgedWith(
     ...on.values,
     ...Object.fromEntries(changes.flatMap((c) => (c.kind === 'adjuster' ? [[c.id, c.value]] : []))),
   };
-  const made = workpiece({ design, hands: on.rig.hands }, on.loadout, on.kit);
+  const made = workpiece({ ...designedOf(on.rig), design }, on.loadout, on.kit);
   return made.ok ? { work: made.work, values, findings: judged(made.work, values, on.rig.wants).findings } : null;
 }
 

@@ -196,6 +196,19 @@ export const evenings = z.strictObject({
 });
 export type Evenings = z.infer<typeof evenings>;
 
+/** What came out otherwise than drawn, as it was measured on the piece: a bend by its number, rad; a hole along the blank from its start; a piece sawn so long, m. */
+export const asMade = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('bend'),
+    member: id,
+    bend: z.number().int().nonnegative().max(60),
+    angle: positive.max(2 * Math.PI),
+  }),
+  z.strictObject({ kind: z.literal('hole'), member: id, hole: z.string().min(1).max(200), along: notNegative.max(20) }),
+  z.strictObject({ kind: z.literal('length'), member: id, length: size }),
+]);
+export type AsMade = z.infer<typeof asMade>;
+
 export const rigDocument = z.strictObject({
   id,
   name,
@@ -209,6 +222,8 @@ export const rigDocument = z.strictObject({
   /** Build steps ticked off, by step id. */
   done: z.record(z.string().max(200), z.literal(true)),
   evenings: evenings.optional(),
+  /** Where it was made otherwise than drawn. */
+  made: z.array(asMade).max(400).optional(),
   /** What its connections bring was counted when its set-ups were found, or its maker has been told that it was not. */
   fastenersCounted: z.literal(true).optional(),
   /** Saw kerf, m, used for cuts. */

@@ -70,6 +70,7 @@ export {
   type Edit,
   type Hands,
   type Evenings,
+  type AsMade,
   type RigDocument,
   type SetUp,
   type Wants,

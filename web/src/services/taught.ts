@@ -1,7 +1,7 @@
 /** What the readings of a rig teach: the one engine behind Learn and the log, so that both name the same suspect and the same next move. */
 import { computed, effect, inject, linkedSignal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { leadingWay, render, USUAL_HANDS, type KitItem, type Phrase } from '@tide-pebble/core';
+import { designedOf, leadingWay, render, USUAL_HANDS, type KitItem, type Phrase } from '@tide-pebble/core';
 import { trimWords } from '@tide-pebble/core/bench';
 import {
   cannotBeWords,
@@ -131,16 +131,12 @@ export class Taught {
     effect(() => {
       const [bench, entries, kit, bin] = this.given();
       if (!bench || entries.length === 0) return untracked(() => this.known.set(null));
-      const {
-        rig: { design, wants, hands },
-        loadout,
-        values,
-      } = bench;
+      const { rig, loadout, values } = bench;
       untracked(() =>
         this.learning.ask(
           () =>
             this.jobs.run('learn', {
-              rig: { design, wants, ...(hands ? { hands } : {}) },
+              rig: { ...designedOf(rig), wants: rig.wants },
               loadout,
               kit,
               bin: bin ?? [],

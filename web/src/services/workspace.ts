@@ -117,7 +117,11 @@ export class Workspace {
   private readonly work$ = combineLatest([
     this.rig$.pipe(
       distinctUntilChanged(
-        (a, b) => a?.design === b?.design && a?.hands === b?.hands && a?.wants.onlyBin === b?.wants.onlyBin,
+        (a, b) =>
+          a?.design === b?.design &&
+          a?.made === b?.made &&
+          a?.hands === b?.hands &&
+          a?.wants.onlyBin === b?.wants.onlyBin,
       ),
     ),
     this.loadout$,

@@ -31,6 +31,9 @@ import {
   setUpsFor,
   sizesForAll,
   stockPlan,
+  whatNow,
+  type WhatNowInput,
+  type WhatNowOutcome,
   type AccuracyInput,
   type AccuracyOutcome,
   type BuildPlan,
@@ -96,6 +99,7 @@ export interface JobInputs {
     readonly kerf: number;
   };
   readonly build: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly stock: StockPlan };
+  readonly whatNow: WhatNowInput;
   readonly evenings: { readonly tasks: readonly Task[]; readonly windows: readonly Time[] };
   readonly table: TableInput;
   readonly choose: ChooseInput;
@@ -124,6 +128,7 @@ export interface JobResults {
   readonly swing: readonly SwingOutcome[];
   readonly stock: StockPlan;
   readonly build: BuildPlan;
+  readonly whatNow: WhatNowOutcome;
   readonly evenings: Schedule;
   readonly table: TableOutcome;
   readonly choose: readonly Candidate[];
@@ -174,6 +179,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return setUpsFor(message.input, ofOne);
     case 'learn':
       return learnFrom(message.input);
+    case 'whatNow':
+      return whatNow(message.input, ofOne);
     case 'sizes':
       return sizesForAll(message.input, ofOne);
     case 'accuracy':

@@ -7,7 +7,7 @@ import { workpiece } from '../derive';
 import { firmnessOf, type Firmness } from './firmness';
 
 export interface FirmAfterInput {
-  readonly rig: Pick<RigDocument, 'design' | 'hands'>;
+  readonly rig: Pick<RigDocument, 'design' | 'hands' | 'made'>;
   readonly loadout: Loadout | null;
   readonly kit: ReadonlyMap<string, KitItem>;
   readonly values: AdjusterValues;

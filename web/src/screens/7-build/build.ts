@@ -1,5 +1,5 @@
 /** Build: the steps from the rig's own parts in the order found for them, each shown coming together, ticked off and kept; cautions where work can hurt. */
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
@@ -20,8 +20,10 @@ import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
 import { RigViews } from '../../ui/drawing/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
+import { AsMadeFields } from './as-made';
 import { BuildPicture } from './build-picture';
 import { Evenings } from './evenings';
+import { MadePanel } from './made-panel';
 
 @Component({
   selector: 'tp-build',
@@ -37,8 +39,10 @@ import { Evenings } from './evenings';
     Cautions,
     SayPipe,
     Icon,
+    AsMadeFields,
     BuildPicture,
     Evenings,
+    MadePanel,
   ],
   templateUrl: './build.html',
   styleUrl: './build.css',
@@ -91,16 +95,15 @@ export class Build {
     initialValue: this.narrow.matches,
   });
 
-  /** The step that is looked at: what is next, until another is asked for. */
-  private readonly asked = linkedSignal<string | undefined, string | null>({
-    source: () => this.next()?.step.id,
-    computation: () => null,
+  /** The step that is looked at: what is next, until another is asked for; and then what is next after the next tick. */
+  private readonly asked = signal<{ readonly id: string; readonly next: string | undefined } | null>(null);
+  protected readonly shown = computed(() => {
+    const [asked, next] = [this.asked(), this.next()];
+    const other = asked && asked.next === next?.step.id ? this.steps().find((s) => s.step.id === asked.id) : null;
+    return other ?? next ?? this.steps().at(-1) ?? null;
   });
-  protected readonly shown = computed(
-    () => this.steps().find((s) => s.step.id === this.asked()) ?? this.next() ?? this.steps().at(-1) ?? null,
-  );
   protected show(step: BuildStep): void {
-    this.asked.set(step.id);
+    this.asked.set({ id: step.id, next: this.next()?.step.id });
   }
 
   protected tick(step: BuildStep, done: boolean): void {

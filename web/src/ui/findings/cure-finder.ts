@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, inject, input, output } from '@angu
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import type { Finding, Fix, KitItem } from '@tide-pebble/core';
+import { designedOf, type Finding, type Fix, type KitItem } from '@tide-pebble/core';
 import type { Cure } from '@tide-pebble/core/making';
 import { Asked } from '../../services/asked';
 import { injectBench } from '../../services/bench-signal';
@@ -80,17 +80,13 @@ export class CureFinder {
   protected look(): void {
     const bench = this.bench();
     if (!bench) return;
-    const {
-      rig: { design, wants, hands },
-      loadout,
-      values,
-    } = bench;
+    const { rig, loadout, values } = bench;
     const asked = this.finding();
     this.search.ask((told) =>
       this.jobs.run(
         'cure',
         {
-          rig: { design, wants, hands },
+          rig: { ...designedOf(rig), wants: rig.wants },
           loadout,
           kit: this.kit(),
           values,

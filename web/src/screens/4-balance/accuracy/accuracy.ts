@@ -3,7 +3,16 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { DEGREE, figure, leadingWay, render, showFigure, type KitItem, NOTHING_BEARS } from '@tide-pebble/core';
+import {
+  DEGREE,
+  designedOf,
+  figure,
+  leadingWay,
+  render,
+  showFigure,
+  type KitItem,
+  NOTHING_BEARS,
+} from '@tide-pebble/core';
 import { type Leeway, WANT_WORDS } from '@tide-pebble/core/bench';
 import {
   asksForCare,
@@ -116,16 +125,12 @@ export class AccuracySheet {
   protected look(): void {
     const bench = this.bench();
     if (!bench) return;
-    const {
-      rig: { design, wants, hands },
-      loadout,
-      values,
-    } = bench;
+    const { rig, loadout, values } = bench;
     this.builds.ask((told) =>
       this.jobs.run(
         'accuracy',
         {
-          rig: { design, wants, ...(hands ? { hands } : {}) },
+          rig: { ...designedOf(rig), wants: rig.wants },
           loadout,
           kit: this.kit(),
           values,

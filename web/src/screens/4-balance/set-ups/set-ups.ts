@@ -13,6 +13,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import {
+  designedOf,
   figure,
   showFigure,
   render,
@@ -70,12 +71,13 @@ export class SetUps {
     (): SetUpsInput['rig'] | null => {
       const bench = this.bench();
       if (!bench) return null;
-      const { id, design, wants, hands, loadout } = bench.rig;
-      return { id, design, wants, loadout, ...(hands ? { hands } : {}) };
+      const { id, wants, loadout } = bench.rig;
+      return { id, wants, loadout, ...designedOf(bench.rig) };
     },
     {
       equal: (a, b) =>
         a?.design === b?.design &&
+        a?.made === b?.made &&
         a?.wants === b?.wants &&
         a?.hands === b?.hands &&
         a?.loadout === b?.loadout &&

@@ -23,9 +23,11 @@ export class PatternPicture {
     const place = ([x, y]: Point2): Point2 => [(x - box.min[0]) * MM, (box.max[1] - y) * MM];
     // Of what is long, words and letters of parts must still be read.
     const letter = Math.max(5, width / 50);
-    const corner = ([x, y]: Point2): Point2 => [x + letter, y + 0.7 * letter];
+    // In their corners, or over a pattern that is too low for that.
+    const over = fragments.length > 1 && height < 6 * letter ? 1.4 * letter : 0;
+    const corner = ([x, y]: Point2): Point2 => [x + letter, over > 0 ? -over / 2 : y + 0.7 * letter];
     return {
-      view: `0 0 ${width} ${height}`,
+      view: `0 ${-over} ${width} ${height + over}`,
       // Never larger than life.
       width,
       lines: pattern.ink.flatMap((i) => lineOf(i, place)),
