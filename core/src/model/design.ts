@@ -221,6 +221,8 @@ export const rigDocument = z.strictObject({
   loadout: id.nullable(),
   /** Build steps ticked off, by step id. */
   done: z.record(z.string().max(200), z.literal(true)),
+  /** When a step whose glue sets was ticked off, by its id. */
+  setting: z.record(z.string().max(200), z.iso.datetime()).optional(),
   evenings: evenings.optional(),
   /** Where it was made otherwise than drawn. */
   made: z.array(asMade).max(400).optional(),

@@ -4,6 +4,7 @@ import type { Body, Member } from '../../model';
 import { beyondEnd } from './beyondEnd';
 import { placesOf } from '../members/memberEnds';
 import { partMoved, partTurned } from './placePart';
+import { jointTurned, memberTurned } from './turned';
 import { fastenedAt, screwsMoved } from '../connections/fastenedAt';
 import { refit } from '../fittings/refit';
 
@@ -26,17 +27,7 @@ export function turnMember(body: Body, id: string, turn: Quaternion): Body | nul
     {
       ...body,
       nodes: body.nodes.map((n) => (free.has(n.id) ? { ...n, at: about(n.at) } : n)),
-      members: body.members.map((m) =>
-        swings(m)
-          ? {
-              ...m,
-              path:
-                m.path.kind === 'straight'
-                  ? { ...m.path, widthDirection: round(m.path.widthDirection) }
-                  : { ...m.path, along: round(m.path.along), across: round(m.path.across) },
-            }
-          : m,
-      ),
+      members: body.members.map((m) => (swings(m) ? memberTurned(m, round) : m)),
       parts: body.parts.map((p) =>
         fastened.has(p.id) ? partMoved(partTurned(p, turn), subtract(about(p.at), p.at)) : p,
       ),
@@ -45,11 +36,7 @@ export function turnMember(body: Body, id: string, turn: Quaternion): Body | nul
         point: about(point),
         way: round(way),
       })),
-      joints: body.joints.map((j) =>
-        free.has(j.node) && j.hub
-          ? { ...j, hub: { ...j.hub, sockets: j.hub.sockets.map((s) => ({ ...s, direction: round(s.direction) })) } }
-          : j,
-      ),
+      joints: body.joints.map((j) => (free.has(j.node) ? jointTurned(j, round) : j)),
     },
     new Set([
       ...free,

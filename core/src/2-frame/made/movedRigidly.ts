@@ -3,6 +3,7 @@ import { add, length, quaternionOf, subtract, transform, type Mat3, type Vec3 } 
 import type { Body, Contact, Rig } from '../../model';
 import { datumOf } from '../connections/kinds';
 import { partMoved, partTurned } from '../edits/placePart';
+import { jointTurned, memberTurned } from '../edits/turned';
 import type { Hangs } from './hangsOn';
 
 /** First turned about the origin, then shifted, m. */
@@ -45,28 +46,14 @@ export function movedRigidly(rig: Rig, { things, links }: Hangs, { turn, shift }
     bodies: rig.bodies.map((b) => ({
       ...b,
       nodes: b.nodes.map((n) => (nodes.has(n.id) ? { ...n, at: to(n.at) } : n)),
-      members: b.members.map((m) =>
-        goes(m.id)
-          ? {
-              ...m,
-              path:
-                m.path.kind === 'straight'
-                  ? { ...m.path, widthDirection: round(m.path.widthDirection) }
-                  : { ...m.path, along: round(m.path.along), across: round(m.path.across) },
-            }
-          : m,
-      ),
+      members: b.members.map((m) => (goes(m.id) ? memberTurned(m, round) : m)),
       parts: b.parts.map((p) =>
         goes(p.id) || (p.of !== undefined && goes(p.of))
           ? partMoved(partTurned(p, turned), subtract(to(p.at), p.at))
           : p,
       ),
       stations: b.stations.map((s) => (goes(s.id) ? { ...s, seat: to(s.seat), axis: round(s.axis) } : s)),
-      joints: b.joints.map((j) =>
-        goes(j.id) && j.hub
-          ? { ...j, hub: { ...j.hub, sockets: j.hub.sockets.map((s) => ({ ...s, direction: round(s.direction) })) } }
-          : j,
-      ),
+      joints: b.joints.map((j) => (goes(j.id) ? jointTurned(j, round) : j)),
       ...(b.connections
         ? {
             connections: b.connections.map((c) =>

@@ -21,9 +21,11 @@ import { NoBench } from '../../ui/no-bench';
 import { RigViews } from '../../ui/drawing/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
 import { AsMadeFields } from './as-made';
+import { AtBench } from './at-bench';
 import { BuildPicture } from './build-picture';
 import { Evenings } from './evenings';
 import { MadePanel } from './made-panel';
+import { SettingClock } from './setting-clock';
 
 @Component({
   selector: 'tp-build',
@@ -40,9 +42,11 @@ import { MadePanel } from './made-panel';
     SayPipe,
     Icon,
     AsMadeFields,
+    AtBench,
     BuildPicture,
     Evenings,
     MadePanel,
+    SettingClock,
   ],
   templateUrl: './build.html',
   styleUrl: './build.css',
@@ -110,6 +114,7 @@ export class Build {
     this.workspace.editRig(done ? 'ticking a step' : 'unticking a step', (rig) => ({
       ...rig,
       done: ticked(rig.done, step, done),
+      ...(step.dries || rig.setting?.[step.id] ? { setting: settingWith(rig.setting ?? {}, step, done) } : {}),
     }));
   }
 
@@ -121,4 +126,14 @@ export class Build {
       fitting: 'union',
     });
   }
+}
+
+/** When its glue began to set; unticked, it has not. */
+function settingWith(
+  setting: Readonly<Record<string, string>>,
+  { id }: BuildStep,
+  done: boolean,
+): Readonly<Record<string, string>> {
+  const { [id]: _, ...others } = setting;
+  return done ? { ...others, [id]: new Date().toISOString() } : others;
 }
