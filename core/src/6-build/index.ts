@@ -2,7 +2,7 @@
 export { buildSteps } from './buildSteps';
 export { orderSteps } from './orderSteps';
 export { isDone, ticked } from './isDone';
-export { cutId, flattenId, printId, type BuildStep } from './step';
+export { cutId, flattenId, goesOnFor, printId, type BuildStep } from './step';
 export { asMadeOf, isOf, measuresIn, type Measure } from './measuresIn';
 export { barTemplate, type SheetMark } from './sheets/barTemplate';
 export { scaleFor, squareOn, type SquareOnSheet } from './sheets/squareOn';

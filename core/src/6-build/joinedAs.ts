@@ -24,6 +24,11 @@ export function counted(names: readonly string[]): readonly string[] {
   });
 }
 
+/** Each phrase once. */
+export const different = (phrases: readonly Phrase[]): readonly Phrase[] => [
+  ...new Map(phrases.map((p) => [JSON.stringify(p), p])).values(),
+];
+
 interface Words {
   readonly title: (pieces: readonly string[], connection: Connection) => Phrase;
   readonly tool: string;

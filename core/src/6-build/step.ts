@@ -13,10 +13,19 @@ export interface BuildStep {
   readonly figures: readonly Phrase[];
   readonly check: Phrase;
   readonly caution: string | null;
+  /** Within reach before it is begun: afterwards there is no time to look for it. */
+  readonly ready?: Phrase;
+  /** Tried on scrap first, where a fit decides. */
+  readonly trial?: Phrase;
+  readonly tight?: Phrase;
+  /** What can be done when it has gone wrong. */
+  readonly wrong?: Phrase;
   /** Hands on the work, rough; drying is told apart. */
   readonly minutes: number;
   /** Until the next step may load it, s. */
   readonly dries?: number;
+  /** A machine goes on with it by itself for so long, s. */
+  readonly runs?: { readonly machine: 'printer'; readonly time: number };
   /** Cannot be undone: the check comes before it. */
   readonly final: boolean;
   /** Ids of steps that must be done before. A need that no step answers is dropped. */
@@ -32,6 +41,9 @@ export interface BuildStep {
   /** What comes together, and by which way. */
   readonly joins?: Joining;
 }
+
+/** What goes on without a hand once it is done, s. */
+export const goesOnFor = ({ dries, runs }: BuildStep): number => dries ?? runs?.time ?? 0;
 
 /** The step that makes a connection. */
 export const connectStep = (connection: string): string => `connect:${connection}`;

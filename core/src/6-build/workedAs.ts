@@ -19,6 +19,9 @@ export interface Worked {
   readonly care: string;
   /** How it shows that a cut edge is done. */
   readonly edgeCheck: string;
+  /** What can be done when it was cut too short, or a hole is off. */
+  readonly tooShort: string;
+  readonly holeOff: string;
 }
 
 const METAL: Worked = {
@@ -30,6 +33,9 @@ const METAL: Worked = {
   tapped: 'with cutting oil, back half a turn for each turn in',
   care: 'Glasses on.',
   edgeCheck: 'Draw a rag over every edge: nothing catches.',
+  tooShort: 'Too short: type what it measures, the rest may make up for it; else it serves for a shorter piece.',
+  holeOff:
+    'Off by less than half its width: file it to a slot, with a wide washer over it. Further off: turn the piece end for end, or take a new one; two holes that run into each other hold nothing.',
 };
 const STEEL: Worked = {
   ...METAL,
@@ -42,6 +48,10 @@ const COPPER: Worked = {
   saw: 'hacksaw or pipe cutter, vise',
   sawn: 'square all round; ream it inside',
   drilled: 'slowly, it grabs',
+  tooShort:
+    'Too short: a coupling and a short piece make it longer where there is room for one; else it serves for a shorter piece.',
+  holeOff:
+    'Off: solder a sleeve of the next larger tube over it and drill anew, or turn the piece round so that the hole does not show.',
 };
 const WOOD: Worked = {
   saw: 'mitre saw, vise',
@@ -52,6 +62,8 @@ const WOOD: Worked = {
   tapped: '',
   care: 'Glasses on, and a mask for the dust.',
   edgeCheck: 'Run a rag along every edge: no splinter stands.',
+  tooShort: 'Too short: nothing holds on end grain, so saw it again; what is left serves for a smaller piece.',
+  holeOff: 'Off: glue in a dowel along the grain, saw it flush when it has set, and drill anew.',
 };
 const PLASTIC: Worked = {
   saw: 'hacksaw or pipe cutter, vise',
@@ -62,6 +74,10 @@ const PLASTIC: Worked = {
   tapped: 'dry',
   care: 'Glasses on. Let it cool: what melts closes the hole again.',
   edgeCheck: 'No burr inside or out: a burr pushes the glue away.',
+  tooShort:
+    'Too short: a coupling and a short piece make it longer where there is room for one; it is cheap to cut again.',
+  holeOff:
+    'Off: drill anew a diameter and a half away, or turn the piece round; a hole filled with glue holds no screw.',
 };
 const CARBON: Worked = {
   saw: 'hacksaw, vise',
@@ -72,6 +88,9 @@ const CARBON: Worked = {
   tapped: '',
   care: 'Glasses, mask and gloves on. Its dust harms: wet it, wipe it up, never blow.',
   edgeCheck: 'No splinter stands; seal the cut with a smear of epoxy.',
+  tooShort: 'Too short: glue a plug half into each piece, two diameters deep each way, if it must be longer.',
+  holeOff:
+    'Off: fill it with epoxy and chopped fibre over a plug, and drill anew when it is hard; never file it longer along the fibres.',
 };
 const RUBBER: Worked = {
   saw: 'knife',
@@ -82,6 +101,8 @@ const RUBBER: Worked = {
   tapped: '',
   care: 'Cut away from the hand.',
   edgeCheck: 'The edge is straight and not torn.',
+  tooShort: 'Too short: cut it again.',
+  holeOff: 'Off: punch it anew beside the first, or turn the piece over.',
 };
 const OWN: Readonly<Record<string, Worked>> = {
   steel: STEEL,

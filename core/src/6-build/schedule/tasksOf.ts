@@ -1,5 +1,5 @@
 /** A rig's steps as tasks for one pair of hands: what may go on while glue sets, and what must not before. */
-import type { BuildStep } from '../step';
+import { goesOnFor, type BuildStep } from '../step';
 import type { Task } from './schedule';
 
 /**
@@ -33,7 +33,8 @@ export function tasksOf(
     return {
       id: s.id,
       handsOn: 60 * s.minutes,
-      wait: s.dries ?? 0,
+      wait: goesOnFor(s),
+      machine: s.runs?.machine,
       after: goesOn ? needs.filter((n) => !wet(byId.get(n)!)) : [...new Set([...needs, ...setting.get(s.id)!])],
       onceLaid: goesOn ? needs.filter((n) => wet(byId.get(n)!)) : [],
     };

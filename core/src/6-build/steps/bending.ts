@@ -24,6 +24,8 @@ export const bending: StepMaker = {
             ]
           : [say`inside radius ${figure('length', bend.insideRadius, 0)}`],
         check: say`Lay it on a flat table: both ends touch along their whole width, so the bend stays in its plane.`,
+        trial: say`Bend a scrap of the same bar round the same former first: how far it opens is this bar’s own.`,
+        wrong: say`Short of its angle: pull it round again. Too far: open it once and a little; the same place bent back and forth cracks. A little off: type what it is, the last hole and the trim may make up for it.`,
         caution: 'It springs back hard. Keep your face out of its plane and clamp both the former and the bar.',
       })),
     ),

@@ -38,6 +38,7 @@ export const cutting: StepMaker = {
           ],
           check: say`Measure it before you cut: it cannot be cut longer.`,
           caution: `${worked.care} Clamp it so that it cannot spin or spring.`,
+          wrong: say`${worked.tooShort}`,
         },
         {
           id: `deburr:${bar.member}`,

@@ -4,6 +4,7 @@ import { AND } from '../joinedAs';
 import { namesOf } from '../namesOf';
 import { byHole } from '../order/drilledTogether';
 import { BITES } from './drillingParts';
+import { drillCare } from '../drillCare';
 import { connectStep, type BuildStep, type StepMaker } from '../step';
 import { workedAs } from '../workedAs';
 
@@ -89,6 +90,7 @@ export const drilling: StepMaker = {
                 : mark.thread.by === 'bolt'
                   ? say`${BITES}`
                   : say`The screw runs in by hand and does not wobble.`,
+              ...drillCare(worked, mark.thread ? mark.thread.by : null),
               caution,
             },
           ];

@@ -6,6 +6,7 @@ import { AND } from '../joinedAs';
 import { namesOf } from '../namesOf';
 import { byHole } from '../order/drilledTogether';
 import { printStep } from './printing';
+import { drillCare } from '../drillCare';
 import { connectStep, type BuildStep, type StepMaker } from '../step';
 import { workedAs } from '../workedAs';
 
@@ -75,6 +76,7 @@ export const drillingParts: StepMaker = {
                 : hole.sunk
                   ? say`The screw passes without rattle, and its head lies flush.`
                   : say`The screw passes without force and without rattle.`,
+            ...drillCare(worked, hole.bitten ? 'bolt' : hole.thread ? 'tap' : null),
             caution: `${worked.care} ${CAUTION}`,
           },
         ];

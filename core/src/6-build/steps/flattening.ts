@@ -24,6 +24,8 @@ export const flattening: StepMaker = {
                 tool: 'hammer, vise or anvil',
                 figures: [say`${figure('length', m.flattened)} of it, a little at a time`],
                 check: say`Both walls lie on each other, the flat in line with the tube, and no crack at the fold.`,
+                trial: say`Flatten the end of an offcut first: some tubes crack, and are warmed or taken thicker.`,
+                wrong: say`Cracked or askew: saw the flat off, if the tube is long enough, and begin again.`,
                 caution: 'Glasses on. A crack at the fold runs: cut it off and begin again.',
               },
             ],

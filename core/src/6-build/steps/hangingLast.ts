@@ -1,5 +1,6 @@
 /** What waits for the rig as it will be used: the last holes under the pivot it hangs on, and ends left long until then. */
 import { figure, say } from '../../0-base';
+import { drillCare } from '../drillCare';
 import { connectStep, type BuildStep, type StepMaker } from '../step';
 import { workedAs } from '../workedAs';
 
@@ -58,6 +59,7 @@ export const hangingLast: StepMaker = {
               tool: 'drill',
               figures: [say`${figure('drill', mark.diameter!)}`, ...(worked.drilled ? [say`${worked.drilled}`] : [])],
               check: say`The bolt passes without force.`,
+              ...drillCare(worked, null),
               caution,
             },
           ];
@@ -81,6 +83,7 @@ export const hangingLast: StepMaker = {
               check: hangs
                 ? say`The last hole is drilled and the foot stands: only then cut.`
                 : say`All that goes on it fits: only then cut.`,
+              wrong: say`${worked.tooShort}`,
               caution: hangs
                 ? 'Glasses on. A sharp tail end is at shin height: round it well.'
                 : 'Glasses on. Round the end well.',

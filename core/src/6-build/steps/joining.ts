@@ -6,7 +6,8 @@ import type { Joint, Rig } from '../../model';
 import type { Joining } from '../order/buildOrder';
 import { byHole } from '../order/drilledTogether';
 import { closedBy } from '../closedHollow';
-import { AND, counted, joinedAs } from '../joinedAs';
+import { AND, counted, different, joinedAs } from '../joinedAs';
+import { joinCare } from '../joinCare';
 import { namesOf } from '../namesOf';
 import { squareCheck } from '../squareCheck';
 import { droppedInto, printStep } from './printing';
@@ -86,6 +87,11 @@ export const joining: StepMaker = {
             ...(dries > 0 ? [say`leave it ${figure('time', dries, 0)} before it is loaded; the label decides`] : []),
           ],
           check: ways[0]!.check,
+          ...joinCare(j.connections, stated, rig, {
+            pieces: pieces.map(nameOf),
+            tools: ways.map((w) => w.tool),
+            dries,
+          }),
           caution: cautions.length > 0 ? cautions.join(' ') : null,
           ...(j.shutsIn.length > 0 ? { shutsIn: shutIn(j, order.joinings, cameras, nameOf) } : {}),
           ...(dries > 0 ? { dries } : {}),
@@ -96,9 +102,6 @@ export const joining: StepMaker = {
   },
 };
 
-const different = (phrases: readonly Phrase[]): readonly Phrase[] => [
-  ...new Map(phrases.map((p) => [JSON.stringify(p), p])).values(),
-];
 /** From where each screw goes in. */
 const waysIn = ({ comes, connections }: Joining): readonly Phrase[] =>
   different(

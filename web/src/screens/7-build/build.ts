@@ -7,7 +7,7 @@ import { RouterLink } from '@angular/router';
 import { mdiAlert, mdiLock } from '@mdi/js';
 import { fromEvent, map } from 'rxjs';
 import { cautionsOf } from '@tide-pebble/core';
-import { blockedWords, isDone, ticked, type BuildStep } from '@tide-pebble/core/making';
+import { blockedWords, goesOnFor, isDone, ticked, type BuildStep } from '@tide-pebble/core/making';
 import { injectBench } from '../../services/bench-signal';
 import { BuildPlans } from '../../services/building';
 import { Pointer } from '../../services/pointer';
@@ -114,7 +114,7 @@ export class Build {
     this.workspace.editRig(done ? 'ticking a step' : 'unticking a step', (rig) => ({
       ...rig,
       done: ticked(rig.done, step, done),
-      ...(step.dries || rig.setting?.[step.id] ? { setting: settingWith(rig.setting ?? {}, step, done) } : {}),
+      ...(goesOnFor(step) > 0 || rig.setting?.[step.id] ? { setting: settingWith(rig.setting ?? {}, step, done) } : {}),
     }));
   }
 
@@ -128,7 +128,7 @@ export class Build {
   }
 }
 
-/** When its glue began to set; unticked, it has not. */
+/** When it began to set or print; unticked, it has not. */
 function settingWith(
   setting: Readonly<Record<string, string>>,
   { id }: BuildStep,

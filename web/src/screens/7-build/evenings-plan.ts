@@ -1,6 +1,6 @@
 /** A plan told by the day: what is done when, what sets by itself meanwhile, and the same for a calendar. */
 import { render, type Evenings, type UnitChoice } from '@tide-pebble/core';
-import type { BuildStep, Schedule, Window } from '@tide-pebble/core/making';
+import { goesOnFor, type BuildStep, type Schedule, type Window } from '@tide-pebble/core/making';
 import type { CalendarEvent } from '../../services/save-calendar';
 
 /** So far ahead is planned, days. */
@@ -32,8 +32,8 @@ export interface PlannedStep {
   readonly title: string;
   readonly at: Date;
   readonly until: Date;
-  /** It sets by itself until then; null: it does not. */
-  readonly sets: Date | null;
+  /** It goes on by itself until then, and how that is called; null: it does not. */
+  readonly goesOn: { readonly until: Date; readonly as: 'sets' | 'prints' } | null;
   /** It may be begun as late as that with nothing later for it; null: it may not wait. */
   readonly mayWait: Date | null;
 }
@@ -67,14 +67,14 @@ export function eveningsOf(
       title: render(step.title, units),
       at,
       until: date(hands),
-      sets: step.dries ? date(hands + step.dries) : null,
+      goesOn: goesOnFor(step) > 0 ? { until: date(hands + goesOnFor(step)), as: step.dries ? 'sets' : 'prints' } : null,
       mayWait: slack > WORTH ? date(from + slack) : null,
     });
   }
   return [...days.values()];
 }
 
-/** One for each evening, and one for each thing that sets. */
+/** One for each evening, and one for each thing that sets or prints by itself. */
 export function calendarOf(
   rig: { readonly id: string; readonly name: string },
   evenings: readonly Evening[],
@@ -88,14 +88,14 @@ export function calendarOf(
       notes: steps.map((s) => `${s.number}. ${s.title}`).join('\n'),
     },
     ...steps.flatMap((s) =>
-      s.sets
+      s.goesOn
         ? [
             {
               id: `${rig.id}-${s.id}`,
               start: s.until,
-              end: s.sets,
-              title: `${rig.name} sets: ${s.title}`,
-              notes: 'Leave it; its label decides.',
+              end: s.goesOn.until,
+              title: `${rig.name} ${s.goesOn.as}: ${s.title}`,
+              notes: s.goesOn.as === 'sets' ? 'Leave it; its label decides.' : 'Look in on it now and then.',
             },
           ]
         : [],

@@ -35,7 +35,7 @@ describe('a build over the maker’s evenings', () => {
       expect(of.every((s) => s.at.getHours() >= 18 && s.until.getHours() <= 20)).toBeTrue();
     }
     const events = calendarOf({ id: 'r', name: 'Winkle' }, evenings);
-    const setting = evenings.flatMap((e) => e.steps).filter((s) => s.sets);
+    const setting = evenings.flatMap((e) => e.steps).filter((s) => s.goesOn);
     expect(events.length).toBe(evenings.length + setting.length);
     expect(new Set(events.map((e) => e.id)).size).toBe(events.length);
   });

@@ -1,9 +1,9 @@
-/** What sets by itself just now, and until when; it says so when it has. */
+/** What sets or prints by itself just now, and until when; it says so when it has. */
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { figure, render, showFigure } from '@tide-pebble/core';
-import type { BuildStep } from '@tide-pebble/core/making';
+import { goesOnFor, type BuildStep } from '@tide-pebble/core/making';
 import { map, timer } from 'rxjs';
 import { Notices } from '../../services/notices';
 import { Units } from '../../services/units';
@@ -16,8 +16,8 @@ const SECOND = 1000;
   imports: [DatePipe],
   template: `
     @if (wet().length > 0) {
-      <section aria-label="Setting now">
-        <h2>Setting now</h2>
+      <section aria-label="Going on by itself">
+        <h2>Going on by itself</h2>
         <ul>
           @for (w of wet(); track w.id) {
             <li>
@@ -51,8 +51,15 @@ export class SettingClock {
   private readonly all = computed(() =>
     this.steps().flatMap(({ step, done }) => {
       const begun = this.setting()[step.id];
-      if (!done || !begun || !step.dries) return [];
-      return [{ id: step.id, title: render(step.title, this.units()), until: Date.parse(begun) + SECOND * step.dries }];
+      if (!done || !begun || goesOnFor(step) === 0) return [];
+      return [
+        {
+          id: step.id,
+          title: render(step.title, this.units()),
+          until: Date.parse(begun) + SECOND * goesOnFor(step),
+          has: step.dries ? 'set' : 'been printed',
+        },
+      ];
     }),
   );
   protected readonly wet = computed(() => {
@@ -71,7 +78,8 @@ export class SettingClock {
       const wet = new Set(this.wet().map((w) => w.id));
       untracked(() => {
         // Only what ran out while it was watched: not what was unticked.
-        for (const w of this.all()) if (before.has(w.id) && !wet.has(w.id)) this.notices.say(`It has set: ${w.title}.`);
+        for (const w of this.all())
+          if (before.has(w.id) && !wet.has(w.id)) this.notices.say(`It has ${w.has}: ${w.title}.`);
       });
       before = wet;
     });
