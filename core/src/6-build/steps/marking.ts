@@ -1,5 +1,6 @@
 /** Scribe the bend lines and the holes that can be placed on the flat blank. */
 import { figure, say } from '../../0-base';
+import type { BarPlan } from '../../5-stock';
 import type { StepMaker } from '../step';
 
 export const marking: StepMaker = {
@@ -15,7 +16,7 @@ export const marking: StepMaker = {
         minutes: 5,
         needs: [`deburr:${bar.member}`],
         handles: [bar.member],
-        title: say`Mark the ${bar.name}, all from ${bar.bends.length > 0 ? 'its rear end' : 'one end, and mark which'}`,
+        title: say`Mark the ${bar.name}, all from ${markedFrom(bar)}`,
         tool: 'rule, square, scriber',
         figures: bar.marks
           .filter((m) => !m.last)
@@ -24,3 +25,11 @@ export const marking: StepMaker = {
         caution: null,
       })),
 };
+
+/** A piece that is mitred at one end alone is not the same from both. */
+function markedFrom({ bends, mitres }: BarPlan): string {
+  if (bends.length > 0) return 'its rear end';
+  if (mitres.length !== 1)
+    return mitres.length > 1 ? 'the long side of one end, and mark which' : 'one end, and mark which';
+  return mitres[0]!.end === 'start' ? 'the long side of its mitred end' : 'its square end';
+}

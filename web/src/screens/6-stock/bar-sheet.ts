@@ -21,6 +21,13 @@ export class BarSheet {
   protected readonly units = inject(Units).now;
   readonly bar = input.required<BarPlan>();
 
+  /** What all is measured from: a piece mitred at one end alone is not the same from both. */
+  protected readonly from = computed(() => {
+    const { bends, mitres } = this.bar();
+    if (bends.length > 0) return 'the rear end, on the flat bar';
+    if (mitres.length !== 1) return mitres.length > 1 ? 'the long side of one end: mark which' : 'one end: mark which';
+    return mitres[0]!.end === 'start' ? 'the long side of its mitred end' : 'its square end';
+  });
   protected readonly drawn = computed(() => {
     const bar = this.bar();
     const perMetre = WIDTH / bar.blank;
