@@ -30,6 +30,7 @@ import { measureFrame } from './frame';
 import { madeKit, measureLoad } from './load';
 import { measurePage } from './page';
 import { measureStrength } from './strength';
+import { measureWorkshop } from './workshop';
 import type { EditTimes } from './painted';
 
 const file = parseRigFile(readFileSync(new URL('../demo/limpet.rig.json', import.meta.url), 'utf8'));
@@ -140,6 +141,32 @@ line(
   `order of ${order.many.pieces} pieces, over the middling family`,
   `${(order.many.ms / middling.ms).toFixed(1)} ×`,
   `aim under 1 s; ${(order.many.ms / 1000).toFixed(2)} s here`,
+);
+const { rigs: workshop, many: ladder } = measureWorkshop();
+const planned = (r: { readonly steps: number; readonly plan: number }): number => r.steps + r.plan;
+const slowPlan = workshop.reduce((a, b) => (planned(b) > planned(a) ? b : a));
+const largest = (of: 'patterns' | 'jigs'): (typeof workshop)[number] =>
+  workshop.reduce((a, b) => (b[of] > a[of] ? b : a));
+const sooner = workshop.map((r) => (r.told - r.finish) / 86_400).sort((a, b) => a - b);
+line(
+  'evenings as told over evenings planned, the last step of all families',
+  `${(workshop.reduce((sum, r) => sum + r.told, 0) / workshop.reduce((sum, r) => sum + r.finish, 0)).toFixed(2)} ×`,
+  `days sooner: middling ${sooner[Math.floor(sooner.length / 2)]!.toFixed(1)}, most ${sooner.at(-1)!.toFixed(1)}; ${workshop.filter((r) => r.finish - r.bound < 1).length} of ${workshop.length} proven, the rest within ${(Math.max(...workshop.map((r) => r.finish - r.bound)) / 60).toFixed(0)} min`,
+);
+line(
+  'steps and their plan, the slowest over the order they are found from',
+  `${(planned(slowPlan) / slowest.ms).toFixed(2)} ×`,
+  `aim under 100 ms; ${planned(slowPlan).toFixed(0)} ms here (${slowPlan.id})`,
+);
+line(
+  `the same of a free frame of ${ladder.members} pipes, over that`,
+  `${(planned(ladder) / planned(slowPlan)).toFixed(1)} ×`,
+  `aim under 1 s; ${planned(ladder).toFixed(0)} ms here, ${ladder.steps.toFixed(0)} of it the steps`,
+);
+line(
+  'patterns of a rig drawn and laid on their sheets, the slowest over its jigs',
+  `${(largest('patterns').patterns / Math.max(0.1, largest('patterns').jigs)).toFixed(1)} ×`,
+  `aim under 2 s with its PDF; ${largest('patterns').patterns.toFixed(0)} ms here (${largest('patterns').id}), jigs ${largest('jigs').jigs.toFixed(0)} ms`,
 );
 const strength = measureStrength();
 const hardest = strength.families.at(-1)!;

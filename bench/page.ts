@@ -23,17 +23,33 @@ export async function measurePage(): Promise<{
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
     const page = await context.newPage();
     await page.addInitScript(() => Object.assign(globalThis, { __name: (f: unknown) => f }));
-    const fetched: Promise<Buffer>[] = [];
-    const fonts: Promise<Buffer>[] = [];
+    await page.addInitScript(markUsable);
+    const bodies = new Map<string, Promise<Buffer>>();
     page.on('response', (r) => {
-      // The worker reckons the cost after the page is usable, and is not waited for.
-      if (r.url().includes('/api/') || r.url().includes('/worker-')) return;
-      (/\.woff2$/.test(r.url()) ? fonts : fetched).push(r.body().catch(() => Buffer.alloc(0)));
+      if (!r.url().includes('/api/'))
+        bodies.set(
+          r.url(),
+          r.body().catch(() => Buffer.alloc(0)),
+        );
     });
     await page.goto(`${server.address}/shelf`);
     await page.getByRole('button', { name: 'Put Whelk on the bench' }).waitFor();
-    const first = await Promise.all(fetched);
-    const fontBytes = (await Promise.all(fonts)).reduce((sum, b) => sum + b.length, 0);
+    // What works the rigs out comes once they stand on the shelf, and is not waited for.
+    const before = await page.evaluate(() =>
+      performance.getEntriesByType('resource').flatMap((e) => {
+        const { name, responseEnd } = e as PerformanceResourceTiming;
+        return responseEnd <= performance.getEntriesByName('usable')[0]!.startTime ? [name] : [];
+      }),
+    );
+    const part = (isFont: boolean): Promise<Buffer[]> =>
+      Promise.all(
+        [...bodies].flatMap(([url, body]) => {
+          const isFirst = url.endsWith('/shelf') || before.includes(url);
+          return isFirst && /\.woff2$/.test(url) === isFont ? [body] : [];
+        }),
+      );
+    const first = await part(false);
+    const fontBytes = (await part(true)).reduce((sum, b) => sum + b.length, 0);
     await page.goto(`${server.address}/balance`);
     const slider = page.getByRole('slider', { name: 'Stage, fore and aft, slide' });
     await slider.waitFor();
@@ -71,4 +87,14 @@ async function dragged(page: Page, slider: Locator): Promise<EditTimes> {
   }
   await page.mouse.up();
   return editTimes(page);
+}
+
+/** In the page: a rig's button is painted. */
+function markUsable(): void {
+  const look = new MutationObserver(() => {
+    if (!document.querySelector('tp-rig-card .picture')) return;
+    look.disconnect();
+    requestAnimationFrame(() => setTimeout(() => performance.mark('usable')));
+  });
+  look.observe(document, { childList: true, subtree: true });
 }

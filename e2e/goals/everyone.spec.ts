@@ -40,6 +40,7 @@ for (const demo of [true, false]) {
               'load/kit-heron',
               'load/kit-zoom',
               'shelf/choose',
+              'shelf/first',
               'frame/print',
               'balance/set-ups',
               'balance/pan',
@@ -47,6 +48,7 @@ for (const demo of [true, false]) {
               'balance/accuracy',
               'balance/learn',
               'build/patterns',
+              'build/sheets',
             ]
           : STAGES) {
           await goOn(page, stage);

@@ -2,7 +2,7 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { allKept, expect, fill, goTo, shelfDrawn, test } from '../support/bench';
+import { allKept, expect, fill, goTo, shelfDrawn, shelfWhole, test } from '../support/bench';
 
 test.use({ demo: true });
 
@@ -37,9 +37,8 @@ test('what was done in the moment before the page is left is there again', async
   ]) {
     await page.goto(`${server.address}/shelf`);
     const cards = page.locator('tp-rig-card');
-    await expect(cards.first()).toBeVisible();
     await allKept(page);
-    const before = await cards.count();
+    const before = await shelfWhole(page);
     // No pause between the press and leaving: nothing has been sent yet.
     await page.getByRole('button', { name: `Start this one: ${family}` }).click();
     await page.goto(`${server.address}/shelf`);
@@ -89,7 +88,8 @@ test('a rig file goes out and comes back; a broken one is refused by its field w
   await (await saved).saveAs(path);
   await page.getByLabel('Rig file').setInputFiles(path);
   await expect(page.getByRole('button', { name: 'Delete Whelk (imported)' })).toBeVisible();
-  const onShelf = await page.getByRole('button', { name: /^Delete / }).count();
+  await allKept(page);
+  const onShelf = await shelfWhole(page);
   const file = JSON.parse(readFileSync(path, 'utf8')) as { rig: { kerf: number } };
   writeFileSync(path, JSON.stringify({ ...file, rig: { ...file.rig, kerf: -1 } }));
   await page.getByLabel('Rig file').setInputFiles(path);

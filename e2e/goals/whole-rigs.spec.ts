@@ -123,7 +123,9 @@ for (const { name: family, size, to, loadouts = LOADOUTS } of FAMILIES)
     // Every hole is marked with its size, every piece drawn that is sawn, every step told in its order.
     const drilled = whole.marks.flatMap((m) => m.marks.filter((k) => k.kind === 'hole' || k.kind === 'slot'));
     expect(holes.length).toBe(drilled.length);
-    const sawn = whole.pieces.filter((p) => p.kind === 'cut').map((p) => words(p.name));
+    // Of what is bought by its length: what comes out of a sheet is told in its step.
+    const byLength = new Set(whole.bill.flatMap((b) => (b.unit === 'm' ? b.pieces : [])));
+    const sawn = whole.pieces.filter((p) => byLength.has(p.id)).map((p) => words(p.name));
     // “Tail, to the side” before “tail”.
     const longest = [...sawn].sort((a, b) => b.length - a.length);
     expect(cuts.map((c) => longest.find((name) => c.startsWith(`${name},`))).sort()).toEqual([...sawn].sort());

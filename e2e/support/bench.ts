@@ -117,9 +117,18 @@ export const measure = async (page: Page, way: string): Promise<void> => {
   await expect(cards.last().locator('.readings input').first()).toBeFocused();
 };
 
-/** Each card of the shelf has been judged and drawn: they come one after the other. */
+/** How many rigs the server keeps, once the shelf has a card for each: cards come one after the other. */
+export const shelfWhole = async (page: Page): Promise<number> => {
+  const kept = await page.request.get(new URL('/api/documents', page.url()).href);
+  const { documents } = (await kept.json()) as { documents: readonly { kind: string }[] };
+  const rigs = documents.filter((d) => d.kind === 'rig').length;
+  await expect(page.locator('tp-rig-card')).toHaveCount(rigs);
+  return rigs;
+};
+
+/** Each card of the shelf has been judged and drawn as well. */
 export const shelfDrawn = async (page: Page): Promise<void> => {
-  await expect(page.getByRole('article').first()).toBeVisible();
+  await shelfWhole(page);
   await expect
     .poll(() =>
       page

@@ -2,6 +2,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type Express } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { FOLDER_HEADER } from '@tide-pebble/core';
 import { onlyThisMachine } from './guards';
@@ -66,18 +67,20 @@ export function makeApp(options: {
   return app;
 }
 
-/** Hashed files for a year; the page itself always fresh, and for every address that is not a file. */
+/** Hashed files for a year; the page itself always fresh, and for every address that is not a file. Packed as it was built, the way the browser takes it. */
 function servePage(app: Express, page: string): void {
   app.use(
-    express.static(page, {
+    expressStaticGzip(page, {
       index: false,
-      setHeaders: (response, path) => {
-        response.set(
-          'Cache-Control',
-          /-[A-Z0-9]{8}\.(js|css|woff2)$/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
-        );
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: {
+        setHeaders: (response, path) => {
+          const isNamed = /-[A-Z0-9]{8}\.(js|css|woff2)(\.br|\.gz)?$/.test(path);
+          response.setHeader('Cache-Control', isNamed ? 'public, max-age=31536000, immutable' : 'no-cache');
+        },
       },
-    }),
+    }) as express.RequestHandler,
   );
   app.get('/{*path}', (request, response) => {
     if (/\.[a-z0-9]{2,5}$/i.test(request.path)) throw new NotFound('There is no such file.');

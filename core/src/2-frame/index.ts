@@ -46,7 +46,8 @@ export { cutLengthOf, memberEnds, placesOf } from './members/memberEnds';
 // what holds what
 export { hardwareOf, withHardware, withoutHardware } from './connections/withHardware';
 export { connectionsOf } from './connections/connectionsOf';
-export { drilledElsewhere, type DrilledHole } from './connections/holesIn';
+export { fromEdges, largest, type FromEdge } from './connections/fromEdges';
+export { drilledElsewhere, holeId, type DrilledHole } from './connections/holesIn';
 export { piecesHeld } from './connections/kinds';
 export { washerId } from './connections/washerId';
 export type { Connection, ConnectionHole, ConnectionKind, Layer } from './connections/connection';
@@ -57,7 +58,9 @@ export { jointName } from './fittings/jointName';
 export { jointFacts, usualJointMass } from './fittings/jointFacts';
 export { PIPE_SYSTEMS, pipeOf, pipeWith } from './parts/pipes';
 export { washerOf, WASHERS } from './parts/washers';
-export { isPrinted, printedParts } from './parts/printed';
+export { meetingOf } from './made/meeting';
+export { isPrinted, pauseLayer, printedParts } from './parts/printed';
+export { sawnParts } from './parts/sawn';
 export { ownStocks, stockById, STOCK_OPTIONS } from './parts/stocks';
 export { BARS } from './parts/bars';
 export { pipework, type Run } from './fittings/pipework';
@@ -104,8 +107,9 @@ export { stackUp, type StackInput, type StackLayer, type StackUp } from './hardw
 export { overlapsOf, SEEN as OVERLAP_SEEN, type Looked, type Overlap, type OverlapMemory } from './solids/overlaps';
 export { comesInto, pairOf, quickPairs, standing, type PairKey, type Standing } from './solids/quickPairs';
 export { insideAnother, pieceNames, type InsideAnother } from './solids/insideAnother';
-export { printedSolid, type Printed } from './solids/printedSolid';
-export { solidKit, type SolidKit } from './solids/solidKit';
+export { castOf, hole } from './solids/meshOf';
+export { printedOf, printedSolid, type Printed } from './solids/printedSolid';
+export { solidKit, type Mesh, type SolidKit } from './solids/solidKit';
 // lines through pieces
 export { pieceShapes, type PieceShape } from './solids/pieceShapes';
 export { columnsOf, latticeAlong, merged, PITCH, type Columns } from './solids/columns';

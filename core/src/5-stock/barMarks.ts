@@ -22,6 +22,8 @@ export interface BarMark {
   readonly place: Phrase | null;
   /** From the middle of the width towards the upper edge of the drawing, m. */
   readonly across: number;
+  /** Of a hole in a flat bar, the edge it lies nearer to, and if to neither, the upper one of the drawing; null for all else. */
+  readonly nearer: string | null;
 }
 export interface BarBend {
   readonly angle: number;
@@ -76,6 +78,7 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
         recess: null,
         place: null,
         across: 0,
+        nearer: null,
       });
     };
     mark('bendStart', 'bend begins', stretch.from);
@@ -111,6 +114,7 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
       recess: hole.recess ?? null,
       place: placeAcross(hole, member),
       across: isRound(member) ? 0 : hole.across,
+      nearer: isRound(member) ? null : edgeOf(member, Math.sign(hole.across) || 1),
     });
   if (member.leftLong > 0)
     marks.push({
@@ -124,6 +128,7 @@ function barPlan(member: Member, nodes: ReadonlyMap<string, Vec3>, body: Body, r
       recess: null,
       place: null,
       across: 0,
+      nearer: null,
     });
   return {
     member: member.id,

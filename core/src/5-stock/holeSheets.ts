@@ -1,23 +1,7 @@
 /** Where holes go in what is not a bar: a plate's from two edges, a cap's in the middle of its closed end. */
-import {
-  addScaled,
-  dot,
-  figure,
-  IDENTITY,
-  length,
-  rotationOf,
-  say,
-  scale,
-  subtract,
-  transpose,
-  transform,
-  unit,
-  type Mat3,
-  type Phrase,
-  type Vec3,
-} from '../0-base';
-import { connectionsOf, drilledElsewhere, jointName } from '../2-frame';
-import type { Part, Rig } from '../model';
+import { addScaled, dot, figure, length, say, subtract, unit, type Phrase, type Vec3 } from '../0-base';
+import { connectionsOf, drilledElsewhere, fromEdges, jointName, largest, type FromEdge } from '../2-frame';
+import { EDGES, type Part, type Rig } from '../model';
 
 export interface HoleMark {
   readonly id: string;
@@ -36,6 +20,8 @@ export interface HoleMark {
   /** For a head that lies flush. */
   readonly sunk: boolean;
   readonly place: Phrase;
+  /** The same in figures, where it is told from edges. */
+  readonly from: readonly FromEdge[];
 }
 export interface HoleSheet {
   readonly piece: string;
@@ -45,8 +31,6 @@ export interface HoleSheet {
   readonly marks: readonly HoleMark[];
 }
 
-/** The edge that lies that way, by the rig axis it is nearest to: the lower of the two. */
-const EDGES = ['rear', 'right', 'lower'] as const;
 const FAR_EDGES = ['front', 'left', 'upper'] as const;
 
 export function holeSheets(rig: Rig): readonly HoleSheet[] {
@@ -64,7 +48,7 @@ export function holeSheets(rig: Rig): readonly HoleSheet[] {
     const connection = connections.find((c) => c.id === hole.connection)!;
     const { at, axis } = connection.holes.find((h) => h.piece === hole.piece)!;
     const part = parts.get(hole.piece);
-    const placed = part ? onPlate(part, lengths.get(hole.piece) ?? [part], at, axis) : null;
+    const from = part ? fromEdges(part, lengths.get(hole.piece) ?? [part], at, axis) : [];
     const sheet = sheets.get(hole.piece) ?? {
       piece: hole.piece,
       name: part?.name ?? joints.get(hole.piece) ?? 'piece',
@@ -72,7 +56,7 @@ export function holeSheets(rig: Rig): readonly HoleSheet[] {
       marks: [],
     };
     sheets.set(hole.piece, sheet);
-    for (const edge of placed?.edges ?? []) sheet.edges.add(edge);
+    for (const { edge } of from) sheet.edges.add(edge);
     sheet.marks.push({
       id: hole.id,
       name: connection.name,
@@ -83,7 +67,8 @@ export function holeSheets(rig: Rig): readonly HoleSheet[] {
       deep: hole.deep,
       recess: hole.recess,
       sunk: hole.sunk,
-      place: placed?.place ?? onFitting(axis, rig, hole.piece),
+      place: (part && placedOn(part, from, at, axis)) ?? onFitting(axis, rig, hole.piece),
+      from,
     });
   }
   return [...sheets.values()].map(({ edges, ...sheet }) => ({ ...sheet, from: fromWords([...edges]) }));
@@ -99,10 +84,7 @@ function onFitting(axis: Vec3, { bodies }: Rig, piece: string): Phrase {
 }
 const ALONG = 0.9;
 function throughWords(axis: Vec3): string {
-  const k = ([0, 1, 2] as const).reduce<0 | 1 | 2>(
-    (best, i) => (Math.abs(axis[i]) > Math.abs(axis[best]) ? i : best),
-    0,
-  );
+  const k = largest(axis);
   return ['front to back', 'side to side', 'top to bottom'][k]!;
 }
 
@@ -110,76 +92,21 @@ const fromWords = (edges: readonly string[]): string =>
   edges.length === 0 ? 'the middle of its end' : `${AND.format(edges.map((e) => `its ${e}`))} edge`;
 const AND = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 
-/** From the two outermost edges square to the hole, each told by the way it lies in the rig. */
-function onPlate(
-  { shape, at, turn }: Part,
-  lengths: readonly Part[],
-  hole: Vec3,
-  axis: Vec3,
-): { readonly edges: readonly string[]; readonly place: Phrase } | null {
-  const rotation = turn ? rotationOf(turn) : IDENTITY;
-  if (shape.kind === 'tube') return onRound(shape, at, rotation, hole, axis);
-  if (shape.kind !== 'box') return null;
-  const own = ([0, 1, 2] as const).map((k) => [rotation[0][k], rotation[1][k], rotation[2][k]] as Vec3);
-  const through = own.reduce(
-    (best, a, k) => (Math.abs(dot(a, unit(axis))) > Math.abs(dot(own[best]!, unit(axis))) ? k : best),
-    0,
-  );
-  const edges = ([0, 1, 2] as const).flatMap((k) => {
-    if (k === through) return [];
-    const way = own[k]!;
-    const along = largest(way);
-    const sense = Math.sign(way[along]) || 1;
-    const inwards = scale(way, sense);
-    const edge = Math.min(...lengths.map((l) => lowest(l, inwards)));
-    return [{ name: EDGES[along], off: dot(hole, inwards) - edge }];
-  });
-  const [a, b] = edges as [(typeof edges)[number], (typeof edges)[number]];
-  return {
-    edges: [a.name, b.name],
-    place: [...fromEdge(a), ', ', ...fromEdge(b)],
-  };
+/** Of a plate from two edges, of a round from its end; in a round's end, from its middle. */
+function placedOn(part: Part, edges: readonly FromEdge[], hole: Vec3, axis: Vec3): Phrase | null {
+  const [a, b] = edges;
+  if (a && b) return [...fromEdge(a), ', ', ...fromEdge(b)];
+  if (a) return say`${figure('length', a.off, 1)} from its ${a.edge} end, straight through its middle`;
+  if (part.shape.kind !== 'tube') return null;
+  const from = subtract(hole, part.at);
+  const off = addScaled(from, unit(axis), -dot(from, unit(axis)));
+  const apart = length(off);
+  if (apart < ON_EDGE) return say`in the middle of its end`;
+  const k = largest(off);
+  return say`${figure('length', apart, 1)} from its middle, towards its ${off[k] < 0 ? EDGES[k] : FAR_EDGES[k]} edge`;
 }
-
-/** In the end of a round, from its middle; through its side, from one end. */
-function onRound(
-  { length: long }: { readonly length: number },
-  middle: Vec3,
-  rotation: Mat3,
-  hole: Vec3,
-  axis: Vec3,
-): { readonly edges: readonly string[]; readonly place: Phrase } {
-  const own: Vec3 = [rotation[0][2], rotation[1][2], rotation[2][2]];
-  const from = subtract(hole, middle);
-  if (Math.abs(dot(own, unit(axis))) > 0.9) {
-    const off = addScaled(from, own, -dot(from, own));
-    const apart = length(off);
-    if (apart < ON_EDGE) return { edges: [], place: say`in the middle of its end` };
-    const k = largest(off);
-    return {
-      edges: [],
-      place: say`${figure('length', apart, 1)} from its middle, towards its ${off[k] < 0 ? EDGES[k] : FAR_EDGES[k]} edge`,
-    };
-  }
-  const k = largest(own);
-  const inwards = scale(own, Math.sign(own[k]) || 1);
-  const end = { name: EDGES[k], off: dot(from, inwards) + long / 2 };
-  return {
-    edges: [end.name],
-    place: say`${figure('length', end.off, 1)} from its ${end.name} end, straight through its middle`,
-  };
-}
-const largest = (v: Vec3): 0 | 1 | 2 =>
-  ([0, 1, 2] as const).reduce((best, i) => (Math.abs(v[i]) > Math.abs(v[best]) ? i : best), 0 as 0 | 1 | 2);
 
 /** A hole on a seam has its other half in the piece beside it. */
-const fromEdge = ({ name, off }: { readonly name: string; readonly off: number }): Phrase =>
-  Math.abs(off) < ON_EDGE ? say`on its ${name} edge` : say`${figure('length', off, 1)} from its ${name} edge`;
+const fromEdge = ({ edge, off }: FromEdge): Phrase =>
+  Math.abs(off) < ON_EDGE ? say`on its ${edge} edge` : say`${figure('length', off, 1)} from its ${edge} edge`;
 const ON_EDGE = 1e-6;
-
-/** Where a part begins along a direction, m. */
-function lowest({ shape, at, turn }: Part, way: Vec3): number {
-  if (shape.kind !== 'box') return Infinity;
-  const local = transform(transpose(turn ? rotationOf(turn) : IDENTITY), way);
-  return dot(at, way) - local.reduce((sum, x, k) => sum + (Math.abs(x) * shape.size[k as 0]!) / 2, 0);
-}

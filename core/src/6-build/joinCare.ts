@@ -1,12 +1,10 @@
 /** What is put together: what lies ready before glue is opened, how tight screws go, what to do when it sits wrong. */
 import { materialOf, say, type Phrase } from '../0-base';
-import { jointFacts, type Connection } from '../2-frame';
-import type { Glue, Rig, StatedConnection } from '../model';
+import type { Connection } from '../2-frame';
+import type { Rig, StatedConnection } from '../model';
 import { counted, different } from './joinedAs';
 import type { BuildStep } from './step';
-
-/** What it sticks by, whether a joint or a glue line says so. */
-type Sticks = Glue | 'solder' | 'cement' | 'weld';
+import { sticksBy, type Sticks } from './sticksBy';
 
 export function joinCare(
   connections: readonly Connection[],
@@ -28,13 +26,18 @@ export function joinCare(
   return {
     ...(sticks.length > 0 && dries > 0
       ? {
-          ready: say`Before it is opened or lit, within reach: ${counted(pieces).join('; ')}; ${[...new Set(tools.flatMap((t) => t.split(', ')))].join(', ')}; a rag, a clock.`,
+          ready: say`Before it is opened or lit, within reach: ${reach(pieces, tools).join('; ')}.`,
         }
       : {}),
     ...(tight.length > 0 ? { tight: tight.flatMap((t, i) => (i === 0 ? t : [' ', ...t])) } : {}),
     ...(sticks[0] ? { wrong: say`${WRONG[sticks[0]]}` } : {}),
   };
 }
+
+/** Each once: solder is a piece and a tool. */
+const reach = (pieces: readonly string[], tools: readonly string[]): readonly string[] => [
+  ...new Set([...counted(pieces), ...tools.flatMap((t) => t.split(', ')), 'a rag', 'a clock']),
+];
 
 const WRONG: Readonly<Record<Sticks, string>> = {
   cement:
@@ -49,20 +52,6 @@ const WRONG: Readonly<Record<Sticks, string>> = {
     'Slid: take it apart and wipe it with spirit while it is wet. Set askew in metal: warm it until it gives, scrape it clean, roughen it and glue anew.',
   weld: 'Askew: only whoever welds can cut and weld it anew.',
 };
-
-function sticksBy(c: Connection, of: StatedConnection | undefined, { bodies }: Rig): Sticks | null {
-  if (of?.kind === 'bonded') return of.glue ?? null;
-  if (c.kind === 'welded') return 'weld';
-  const joint = bodies
-    .flatMap((b) => b.joints)
-    .find((j) => j.id === c.id || (c.kind === 'socketed' && j.id === c.pieces[1]));
-  if (!joint || joint.reversible) return null;
-  if (joint.hold === 'glued') return 'cement';
-  if (joint.hold === 'soldered' || joint.fitting === 'solder') return 'solder';
-  if (joint.fitting === 'epoxy') return 'epoxy';
-  if (joint.fitting === 'glue') return 'wood';
-  return jointFacts(joint).dryingTime > 0 && joint.fitting === 'weld' ? 'weld' : null;
-}
 
 /** By what it ends in, and by the softest that it squeezes. */
 function tightnessOf(c: Connection, of: StatedConnection | undefined, rig: Rig): Phrase | null {

@@ -3,7 +3,7 @@
  * says whether it is the drawn one; pipes that go in together stay parallel, and the tape lies across both ways.
  */
 import { add, dot, figure, length, say, scale, subtract, unit, type Phrase, type Vec3 } from '../0-base';
-import { memberEnds, placesOf, type Connection } from '../2-frame';
+import { meetingOf, memberEnds, placesOf, type Connection } from '../2-frame';
 import type { Body, Joint, Member, Rig } from '../model';
 
 /** One pipe in one fitting. */
@@ -25,18 +25,60 @@ export function squareCheck(
   const [one, other] = made;
   if (!one) return connections.flatMap((c) => bevel(rig, c));
   if (other) return together(one, other, there);
+  return spansOf(one, there).map(
+    ({ end, across }) =>
+      say`dry first: ${figure('length', length(subtract(end.at, across.at)), 1)} from the ${end.name} to the ${across.name}`,
+  );
+}
+
+/** From the far end of a pipe that is put in to those of the pipes that are there, but for one that runs on in line. */
+function spansOf(one: Socketed, there: ReadonlySet<string>) {
   const { body, pipe, joint } = one;
   const end = farEnd(one, there);
+  const centre = placeOf(body, joint.node);
   return body.members
     .filter((m) => m !== pipe && there.has(m.id) && joint.joins.includes(m.id))
-    .flatMap((m) => {
-      const across = farEnd({ body, pipe: m, joint }, there);
-      const centre = placeOf(body, joint.node);
-      const [a, b] = [unit(subtract(end.at, centre)), unit(subtract(across.at, centre))];
-      if (Math.abs(dot(a, b)) > STRAIGHT) return [];
-      const apart = length(subtract(end.at, across.at));
-      return [say`dry first: ${figure('length', apart, 1)} from the ${end.name} to the ${across.name}`];
+    .flatMap((beside) => {
+      const across = farEnd({ body, pipe: beside, joint }, there);
+      const [a, b] = [subtract(end.at, centre), subtract(across.at, centre)];
+      if (Math.abs(dot(unit(a), unit(b))) > STRAIGHT) return [];
+      return [{ end, across, beside, legs: [length(a), length(b)] as const }];
     });
+}
+
+/** A corner whose angle can be measured when it has set: by a tape over its legs, m, or where there are none by a bevel. */
+export interface Corner {
+  readonly member: string;
+  readonly joint: string;
+  readonly beside: string;
+  readonly legs: readonly [number, number] | null;
+  /** As drawn, rad. */
+  readonly angle: number;
+}
+export function cornersIn(rig: Rig, connections: readonly Connection[], there: ReadonlySet<string>): readonly Corner[] {
+  const made = connections.flatMap((c) => socketedOf(rig, c) ?? []).filter((s) => !s.joint.reversible);
+  const [one, other] = made;
+  // Both legs of a ring hold each other.
+  if (other) return [];
+  const corner = (
+    body: Body,
+    member: string,
+    joint: string,
+    beside: string,
+    legs: Corner['legs'],
+  ): readonly Corner[] => {
+    const angle = meetingOf(body, member, joint, beside)?.apart;
+    return angle === undefined || Math.abs(Math.cos(angle)) > STRAIGHT ? [] : [{ member, joint, beside, legs, angle }];
+  };
+  if (one)
+    return spansOf(one, there).flatMap(({ beside, legs }) =>
+      corner(one.body, one.pipe.id, one.joint.id, beside.id, legs),
+    );
+  return connections.flatMap((c) => {
+    const [member, beside] = c.pieces;
+    const body = rig.bodies.find((b) => b.connections?.some((s) => s.id === c.id));
+    return c.kind === 'bonded' && body && member && beside ? corner(body, member, c.id, beside, null) : [];
+  });
 }
 
 /** Two bars glued to each other at an angle, and boards face to face. */

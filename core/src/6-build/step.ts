@@ -3,6 +3,7 @@ import type { Phrase } from '../0-base';
 import type { BarPlan, StockPlan } from '../5-stock';
 import type { Rig } from '../model';
 import type { BuildOrder, Joining } from './order/buildOrder';
+import type { Cures } from './schedule/curing';
 
 export interface BuildStep {
   /** Stays the same while the rig's identifiers do, so that ticks survive a change of size. */
@@ -17,13 +18,18 @@ export interface BuildStep {
   readonly ready?: Phrase;
   /** Tried on scrap first, where a fit decides. */
   readonly trial?: Phrase;
+  /** What the hand does, one after the other. */
+  readonly moves?: readonly Phrase[];
   readonly tight?: Phrase;
   /** What can be done when it has gone wrong. */
   readonly wrong?: Phrase;
   /** Hands on the work, rough; drying is told apart. */
   readonly minutes: number;
-  /** Until the next step may load it, s. */
+  /** Until the next step may load it, s, at room warmth; and what of it sets, where that takes longer in the cold. */
   readonly dries?: number;
+  readonly cures?: Cures;
+  /** What is set up for it: a bit, a saw. Steps that share one can be done in one go. */
+  readonly setUp?: string;
   /** A machine goes on with it by itself for so long, s. */
   readonly runs?: { readonly machine: 'printer'; readonly time: number };
   /** Cannot be undone: the check comes before it. */
@@ -45,10 +51,17 @@ export interface BuildStep {
 /** What goes on without a hand once it is done, s. */
 export const goesOnFor = ({ dries, runs }: BuildStep): number => dries ?? runs?.time ?? 0;
 
+/** A set-up: this bit in the drill, m; this saw at the vise. */
+export const bitOf = (diameter: number): string => `bit ${Math.round(diameter * 1e5)}`;
+export const sawOf = (saw: string): string => `saw ${saw.split(/,| or /)[0]!}`;
 /** The step that makes a connection. */
 export const connectStep = (connection: string): string => `connect:${connection}`;
 /** The operation that saws a piece. */
 export const cutId = (piece: string): string => `${piece}/cut`;
+/** The step that saws it. */
+export const cutStep = (piece: string): string => `cut:${piece}`;
+/** The operation that gives a piece its outline. */
+export const shapeId = (piece: string): string => `${piece}/shape`;
 /** The operation that prints a part. */
 export const printId = (piece: string): string => `${piece}/print`;
 /** The operation that hammers its end flat. */

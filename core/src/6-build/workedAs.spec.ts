@@ -25,7 +25,10 @@ const ONLY: readonly (readonly [RegExp, readonly string[]])[] = [
   [/cutting oil|centre punch|nothing catches/, METALS],
   [/spirit/, ['aluminium']],
   [/mask and gloves|never blow/, ['carbonEpoxy']],
-  [/pushes the glue away|what melts/, ['pvc', 'cpvc', 'polyethylene', 'pla', 'petg']],
+  [/pushes the glue away|what melts|heat smears/, ['pvc', 'cpvc', 'polyethylene', 'pla', 'petg']],
+  [/coping saw, rasp|[Ss]and.*grain|wood oil|splinter/, ['birchPly', 'oak', 'pine', 'carbonEpoxy']],
+  [/wheel on the line/, ['copper']],
+  [/no fibre lifts/, ['carbonEpoxy']],
 ];
 
 describe('the words of a step that cuts or drills', () => {
@@ -41,11 +44,15 @@ describe('the words of a step that cuts or drills', () => {
         ]),
       );
       for (const step of stepsOf(rig)) {
-        if (!/^(cut|deburr|pilot|drill|tail):/.test(step.id)) continue;
+        if (!/^(cut|deburr|pilot|drill|tail|shape|finish)/.test(step.id)) continue;
         const material = materials.get(step.about);
         if (!material || !(material in MATERIALS)) continue;
         read++;
-        const words = [step.tool, ...[...step.figures, step.check].map((w) => render(w, METRIC)), step.caution ?? ''];
+        const words = [
+          step.tool,
+          ...[...step.figures, ...(step.moves ?? []), step.check].map((w) => render(w, METRIC)),
+          step.caution ?? '',
+        ];
         for (const [word, ofThese] of ONLY)
           if (words.some((w) => word.test(w)) && !ofThese.includes(material))
             wrong.add(`${family}: ${material}: ${words.join(' | ')}`);

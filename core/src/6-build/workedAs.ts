@@ -11,8 +11,13 @@ export interface Worked {
   readonly edges: string;
   /** A hole is begun by it. */
   readonly begin: string;
-  /** How it is sawn and drilled, and what is put on a tap; empty where there is nothing to say. */
-  readonly sawn: string;
+  /** How a length is sawn off once its line is drawn, and how a shape comes out of a sheet, one move after the other. */
+  readonly cuts: readonly string[];
+  readonly outs: readonly string[];
+  /** How it is brought to a curved outline and rounded, and with what. */
+  readonly shapes: readonly string[];
+  readonly shapedBy: string;
+  /** How it is drilled, and what is put on a tap; empty where there is nothing to say. */
   readonly drilled: string;
   readonly tapped: string;
   /** Before the usual one of clamping the piece. */
@@ -28,7 +33,19 @@ const METAL: Worked = {
   saw: 'hacksaw, vise',
   edges: 'file, abrasive paper',
   begin: 'centre punch',
-  sawn: '',
+  cuts: ['Saw on its waste side, close to the vise.', 'File to the line, square both ways.'],
+  outs: [
+    'Stick its pattern on, or scribe it from two square edges.',
+    'Saw outside the line, and leave the line standing.',
+    'File to the line, and try it with a square.',
+    'Draw the file once along every edge.',
+  ],
+  shapes: [
+    'Stick its pattern on, its holes over the holes.',
+    'Saw outside the line, with cuts up to it where it turns in.',
+    'File to the line, and round every edge that a hand meets.',
+  ],
+  shapedBy: 'hacksaw, file, vise',
   drilled: '',
   tapped: 'with cutting oil, back half a turn for each turn in',
   care: 'Glasses on.',
@@ -46,7 +63,11 @@ const ALUMINIUM: Worked = { ...METAL, drilled: 'with a drop of spirit, so that i
 const COPPER: Worked = {
   ...METAL,
   saw: 'hacksaw or pipe cutter, vise',
-  sawn: 'square all round; ream it inside',
+  cuts: [
+    'Set the cutter’s wheel on the line and turn it round once.',
+    'Tighten it an eighth of a turn and turn again, until it parts: more at a time dents the tube.',
+    'Ream the burr out inside: it would hold the pipe from its socket’s bottom.',
+  ],
   drilled: 'slowly, it grabs',
   tooShort:
     'Too short: a coupling and a short piece make it longer where there is room for one; else it serves for a shorter piece.',
@@ -57,7 +78,24 @@ const WOOD: Worked = {
   saw: 'mitre saw, vise',
   edges: 'abrasive paper',
   begin: 'awl',
-  sawn: 'tape over the line keeps it from splintering',
+  cuts: [
+    'Score the line with a knife, and put tape over it: it does not splinter.',
+    'Saw on the waste side, and hold the end as it comes off.',
+  ],
+  outs: [
+    'Stick its pattern on, its grain along the sheet’s.',
+    'Put tape where the saw comes out.',
+    'Saw outside the line, and leave the line standing.',
+    'Sand to the line with a block, and break every edge.',
+  ],
+  shapes: [
+    'Stick its pattern on the outer face, its holes over the holes.',
+    'Saw outside the line, with cuts up to it where it turns in.',
+    'Rasp to the line, always from the edge inwards: outwards it tears the far face.',
+    'Round every edge that a hand meets, trying it in the hand as you go.',
+    'Sand out the marks of the rasp: 80, then 120.',
+  ],
+  shapedBy: 'coping saw, rasp, abrasive paper, vise',
   drilled: 'with a board under it, so that it does not break out',
   tapped: '',
   care: 'Glasses on, and a mask for the dust.',
@@ -69,7 +107,18 @@ const PLASTIC: Worked = {
   saw: 'hacksaw or pipe cutter, vise',
   edges: 'knife, abrasive paper',
   begin: 'awl',
-  sawn: 'square all round: paper wound round it shows the line',
+  cuts: ['Saw or cut on the line, slowly: heat smears it.', 'Scrape the burr off, inside and out.'],
+  outs: [
+    'Stick its pattern on.',
+    'Saw outside the line, slowly: heat smears it.',
+    'File to the line, and scrape every edge.',
+  ],
+  shapes: [
+    'Stick its pattern on, its holes over the holes.',
+    'Saw outside the line, slowly: heat smears it.',
+    'File to the line, and round every edge that a hand meets.',
+  ],
+  shapedBy: 'coping saw, file, vise',
   drilled: 'slowly and dry, with wood behind it',
   tapped: 'dry',
   care: 'Glasses on. Let it cool: what melts closes the hole again.',
@@ -83,7 +132,22 @@ const CARBON: Worked = {
   saw: 'hacksaw, vise',
   edges: 'abrasive paper',
   begin: 'awl',
-  sawn: 'with a fine blade, wet, taped where it is cut',
+  cuts: [
+    'Wind tape round it where it is cut, and wet it.',
+    'Saw with a fine blade and turn it as you go: no fibre lifts at the end.',
+    'Wipe up the dust wet.',
+  ],
+  outs: [
+    'Stick its pattern on, and tape where the saw comes out.',
+    'Saw outside the line with a fine blade, wet.',
+    'Sand to the line, wet, and wipe up the dust.',
+  ],
+  shapes: [
+    'Stick its pattern on, and tape where the saw comes out.',
+    'Saw outside the line with a fine blade, wet.',
+    'Sand to the line, wet, and round every edge.',
+  ],
+  shapedBy: 'fine saw, abrasive paper, vise',
   drilled: 'with a sharp bit, slowly, taped, a plug of wood inside',
   tapped: '',
   care: 'Glasses, mask and gloves on. Its dust harms: wet it, wipe it up, never blow.',
@@ -96,7 +160,10 @@ const RUBBER: Worked = {
   saw: 'knife',
   edges: 'knife',
   begin: 'pencil',
-  sawn: 'on a board, in one pull',
+  cuts: ['Cut along a rule on a board, in one pull.'],
+  outs: ['Draw round its pattern.', 'Cut along a rule on a board, in one pull.'],
+  shapes: ['Draw round its pattern.', 'Cut along the line on a board.'],
+  shapedBy: 'knife',
   drilled: 'punched through, or with a sharpened tube',
   tapped: '',
   care: 'Cut away from the hand.',

@@ -5,7 +5,7 @@ import { leadingWay, type Endurance, type Verdict } from '../3-balance';
 import { MOTIONS, seenIn, type Seen } from '../3-balance/bench';
 import { FELT_BELOW, FIRM_ABOVE } from '../4-strength';
 import { judged, workpiece } from './derive';
-import type { Hands, KitItem, Loadout, Wants } from '../model';
+import type { BinItem, Hands, KitItem, Loadout, Wants } from '../model';
 import { startRig, type Start } from './startRig';
 import { firmnessOf } from './strength/firmness';
 import { verdictWith } from './strength/verdictWith';
@@ -31,7 +31,7 @@ export interface Reason {
 }
 export interface Candidate {
   readonly family: string;
-  readonly start: Start;
+  readonly start: Pick<Start, 'design' | 'values'>;
   readonly mass: number;
   /** How far it sways in a walk, beside the bare camera in the same hands; null where no hand swings it. */
   readonly seen: Seen | null;
@@ -61,6 +61,8 @@ export interface ChooseInput {
   readonly kit: ReadonlyMap<string, KitItem>;
   readonly wants: Wants;
   readonly hands?: Hands;
+  /** What is not bought: left out, nothing is at hand. */
+  readonly bin?: readonly BinItem[];
 }
 
 /** Best first. */
@@ -71,15 +73,22 @@ export function chooseFamilies(input: ChooseInput, families: readonly Family[] =
 const KERF = 0.0015;
 const WALK = MOTIONS.find((m) => m.id === 'walk')!;
 
-export function candidate(family: Family, { wishes, loadout, kit, wants, hands }: ChooseInput): Candidate {
-  const start = startRig(family, loadout, kit, wants, hands);
+export function candidate(family: Family, input: ChooseInput): Candidate {
+  const { loadout, kit, wants, hands } = input;
+  return candidateOf(family, startRig(family, loadout, kit, wants, hands), input);
+}
+
+/** As it is started. */
+export function candidateOf(family: Family, start: Candidate['start'], input: ChooseInput): Candidate {
+  const { wishes, loadout, kit, wants, hands, bin = [] } = input;
   const made = workpiece({ design: start.design, hands }, loadout, kit);
   if (!made.ok) throw new TypeError(made.reason);
   const { context, evaluation, findings, verdict } = judged(made.work, start.values, wants);
   const { rig } = made.work;
-  const stock = stockPlan(rig, start.values, [], KERF);
+  const stock = stockPlan(rig, start.values, bin, KERF);
   // Hours and tools are the same in any order.
   const ordered = buildSteps(rig, stock, start.values, inStatedOrder(made.work.assembly, start.values));
+  const saved = stockPlan(rig, start.values, [], KERF).cost - stock.cost;
   const steps = ordered.kind === 'ordered' ? ordered.steps : [];
   const packed = breakDown(rig, start.values);
   const figures = {
@@ -106,6 +115,7 @@ export function candidate(family: Family, { wishes, loadout, kit, wants, hands }
       rig.bodies.reduce((n, b) => n + b.members.length, 0),
     ),
     ...rings(firm.rings?.frequency ?? null),
+    ...(saved > 0 ? [{ good: true, text: say`Your bin saves ${figure('money', saved)} of what it costs.` }] : []),
   ];
   const stops = findings.filter((f) => f.severity === 'stop' && f.stage !== 'load').map((f) => f.title);
   return {
@@ -196,6 +206,6 @@ function reasonsFor({ suits }: Family, f: Figures, wishes: Wishes, cuts: number)
   }
   // What is out of what is wanted, else the most telling.
   const told = f.readouts.find((g) => g.out) ?? f.readouts[0];
-  if (told) add(!told.out, [`${told.name}: `, ...told.figure, ' ', ...told.rest, '.']);
+  if (told) add(!told.out, [`${told.name}: `, ...told.figure, ...(told.out ? [' ', ...told.rest] : []), '.']);
   return reasons;
 }

@@ -155,6 +155,8 @@ const bonded = z.strictObject({
   /** With what, and on how much of their faces, m²; left out: not said. */
   glue: z.enum(GLUES).optional(),
   area: positive.optional(),
+  /** Wound round with carbon tow that is soaked in the glue, over the same faces. */
+  lashed: z.literal(true).optional(),
   packs: z.boolean().optional(),
 });
 export type Bonded = z.infer<typeof bonded>;

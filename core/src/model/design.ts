@@ -193,10 +193,16 @@ export const evenings = z.strictObject({
         .refine((d) => d.to > d.from, { path: ['to'], message: 'must be after it begins' }),
     )
     .max(7),
+  /** Of the shop, K: glue sets by it; left out: room warmth. */
+  warmth: positive.min(233).max(333).optional(),
 });
 export type Evenings = z.infer<typeof evenings>;
 
-/** What came out otherwise than drawn, as it was measured on the piece: a bend by its number, rad; a hole along the blank from its start; a piece sawn so long, m. */
+/** The lower of two edges that lie opposite, by the rig's axis they are nearest to. */
+export const EDGES = ['rear', 'right', 'lower'] as const;
+export type Edge = (typeof EDGES)[number];
+
+/** What came out otherwise than drawn, as it was measured on the piece: a bend by its number, rad; a hole along the blank from its start; a piece sawn so long, m; a piece that weighs so much, kg; one set at another angle, rad. */
 export const asMade = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('bend'),
@@ -205,7 +211,32 @@ export const asMade = z.discriminatedUnion('kind', [
     angle: positive.max(2 * Math.PI),
   }),
   z.strictObject({ kind: z.literal('hole'), member: id, hole: z.string().min(1).max(200), along: notNegative.max(20) }),
+  /** Of a flat bar: how far from the middle of its width, m, signed as its hole is. */
+  z.strictObject({
+    kind: z.literal('across'),
+    member: id,
+    hole: z.string().min(1).max(200),
+    across: finite.min(-1).max(1),
+  }),
+  /** In a plate or through a round, `member` by its id: how far inwards from the edge that lies that way in the rig, m. */
+  z.strictObject({
+    kind: z.literal('fromEdge'),
+    member: id,
+    hole: z.string().min(1).max(200),
+    edge: z.enum(EDGES),
+    off: notNegative.max(2),
+  }),
   z.strictObject({ kind: z.literal('length'), member: id, length: size }),
+  /** On the scale, finished; `member`: its piece, a part's too. */
+  z.strictObject({ kind: z.literal('mass'), member: id, mass: positive.max(100) }),
+  /** Set so, rad, to the one beside it: by the fitting that it is put into, or the glue line. */
+  z.strictObject({
+    kind: z.literal('turn'),
+    member: id,
+    joint: id,
+    beside: id,
+    angle: positive.max(Math.PI),
+  }),
 ]);
 export type AsMade = z.infer<typeof asMade>;
 
@@ -224,6 +255,10 @@ export const rigDocument = z.strictObject({
   /** When a step whose glue sets was ticked off, by its id. */
   setting: z.record(z.string().max(200), z.iso.datetime()).optional(),
   evenings: evenings.optional(),
+  /** How long steps took its maker by hand, and what was reckoned for them then, minutes; by the step's id. */
+  took: z
+    .record(z.string().max(200), z.strictObject({ minutes: positive.max(1440), reckoned: positive.max(10_000) }))
+    .optional(),
   /** Where it was made otherwise than drawn. */
   made: z.array(asMade).max(400).optional(),
   /** What its connections bring was counted when its set-ups were found, or its maker has been told that it was not. */

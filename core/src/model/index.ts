@@ -62,11 +62,13 @@ export {
 export {
   design,
   edit,
+  EDGES,
   hands,
   rigDocument,
   setup,
   wants,
   type Design,
+  type Edge,
   type Edit,
   type Hands,
   type Evenings,

@@ -35,8 +35,13 @@ export const material = z.strictObject({
   source: z.string().max(200),
 });
 
-/** How a part is come by: counted in packs at a price, or cut from something the maker has. */
-export const supply = z.strictObject({ item: name, packOf: count.positive(), packPrice: money });
+/** How a part is come by: counted in packs at a price. `sawn`: what is bought is sheet, or bar or tube by its length, and the maker saws the part out of it. */
+export const supply = z.strictObject({
+  item: name,
+  packOf: count.positive(),
+  packPrice: money,
+  sawn: z.enum(['sheet', 'length']).optional(),
+});
 export type Supply = z.infer<typeof supply>;
 
 /** A round hole through a part, or a slot of `slot` along its direction; `at` its middle, rig axes. `by`: the connection that needs it, worked out anew. */

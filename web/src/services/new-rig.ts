@@ -1,7 +1,8 @@
 /** A new rig on the shelf: of a family, sized and set up for a loadout and the maker's hands. */
 import { inject, Injectable } from '@angular/core';
 import { type Family, type Hands, type KitItem, type Loadout, type RigDocument } from '@tide-pebble/core';
-import { startRig } from '@tide-pebble/core/bench';
+import { startRig, type Start } from '@tide-pebble/core/bench';
+import { FreeNames } from './free-names';
 import { Documents } from './keeping/documents';
 
 export const USUAL_WANTS: RigDocument['wants'] = {
@@ -17,6 +18,7 @@ const USUAL_KERF = 0.0015;
 @Injectable({ providedIn: 'root' })
 export class NewRig {
   private readonly documents = inject(Documents);
+  private readonly names = inject(FreeNames);
 
   start(
     family: Family,
@@ -26,14 +28,18 @@ export class NewRig {
       kit: ReadonlyMap<string, KitItem>;
       hands: Hands;
       wants?: RigDocument['wants'];
+      /** Worked out already. */
+      ready?: Pick<Start, 'design' | 'values'>;
+      /** Kept together with it: kit, loadout, bin. */
+      with?: Parameters<Documents['commit']>[1];
     },
   ): RigDocument {
     const wants = of.wants ?? USUAL_WANTS;
-    const { design, values } = startRig(family, of.loadout, of.kit, wants, of.hands);
+    const { design, values } = of.ready ?? startRig(family, of.loadout, of.kit, wants, of.hands);
     const id = crypto.randomUUID();
     const rig: RigDocument = {
       id,
-      name: of.name.trim() || this.freeName('Rig'),
+      name: of.name.trim() || this.names.free('Rig'),
       notes: '',
       wants,
       hands: of.hands,
@@ -45,16 +51,10 @@ export class NewRig {
     };
     const setup = { id: crypto.randomUUID(), rig: id, loadout: of.loadout?.id ?? 'bare', values: { ...values } };
     this.documents.commit(`new rig ${rig.name}`, [
+      ...(of.with ?? []),
       { kind: 'rig', id, body: rig },
       { kind: 'setup', id: setup.id, body: setup },
     ]);
     return rig;
-  }
-
-  freeName(base: string): string {
-    const taken = new Set(this.documents.all('rig').map((r) => r.name));
-    let name = base;
-    for (let n = 2; taken.has(name); n++) name = `${base} ${n}`;
-    return name;
   }
 }

@@ -37,7 +37,16 @@ export class Solids {
 
   /** A printed part as one closed solid; null where there is no such part. */
   printed(assembly: Assembly, values: AdjusterValues, part: string): Observable<Printed | null> {
-    return this.ask({ assembly, values, part }).pipe(
+    return this.solid({ assembly, values, part });
+  }
+
+  /** A jig to print, by its id. */
+  jig(assembly: Assembly, jig: string): Observable<Printed | null> {
+    return this.solid({ assembly, values: {}, jig });
+  }
+
+  private solid(input: Omit<SolidsMessage, 'id'>): Observable<Printed | null> {
+    return this.ask(input).pipe(
       map((answer) => {
         if ('printed' in answer) return answer.printed;
         throw new Error('fault' in answer ? answer.fault : 'it was not made');

@@ -1,4 +1,4 @@
-/** The rig on the bench: which one, with which loadout and set-up, and every figure derived from them. */
+/** The rig on the bench with its loadout and set-up, and every figure derived from them. What is only kept, and which rig it is, has its own place. */
 import { inject, Injectable } from '@angular/core';
 import {
   changedDesign,
@@ -17,9 +17,7 @@ import {
   type Design,
   type Edit,
   type Judged,
-  type KitItem,
   type Loadout,
-  type LogEntry,
   type OwnSize,
   type Quantity,
   type RigDocument,
@@ -28,18 +26,17 @@ import {
 } from '@tide-pebble/core';
 import type { StockPlan } from '@tide-pebble/core/making';
 import {
-  BehaviorSubject,
   catchError,
   combineLatest,
   debounceTime,
   distinctUntilChanged,
   map,
   of,
-  shareReplay,
   startWith,
   switchMap,
   type Observable,
 } from 'rxjs';
+import { keep, Kept } from './kept';
 import { Documents } from './keeping/documents';
 import { Notices } from './notices';
 import { Jobs } from './jobs';
@@ -71,7 +68,6 @@ interface ToStock {
 }
 const TO_STOCK = ['of', 'work', 'values', 'kerf', 'bin'] as const;
 
-const CURRENT = 'tide-pebble.rig';
 const NO_VALUES: AdjusterValues = {};
 /** A drag makes many edits a second; the cut plan may wait for the last of them. */
 const STOCK_AFTER_MS = 60;
@@ -81,38 +77,17 @@ export class Workspace {
   private readonly documents = inject(Documents);
   private readonly jobs = inject(Jobs);
   private readonly notices = inject(Notices);
-  private readonly current = new BehaviorSubject<string | null>(localStorage.getItem(CURRENT));
-
-  private readonly allRigs$ = this.documents.list$('rig').pipe(distinctUntilChanged(), keep());
-  readonly rigs$ = this.allRigs$.pipe(map(byName), keep());
-  readonly kit$: Observable<ReadonlyMap<string, KitItem>> = this.documents.list$('kit').pipe(
-    distinctUntilChanged(),
-    map((items) => new Map(items.map((i) => [i.id, i]))),
-    keep(),
-  );
-  readonly loadouts$ = this.documents.list$('loadout').pipe(distinctUntilChanged(), map(byName), keep());
-  readonly setups$ = this.documents.list$('setup').pipe(distinctUntilChanged(), keep());
-  readonly bin$: Observable<readonly BinItem[]> = this.documents.list$('bin').pipe(distinctUntilChanged(), keep());
-  /** Sizes of the maker's own. */
-  readonly sizes$: Observable<readonly OwnSize[]> = this.documents.list$('size').pipe(distinctUntilChanged(), keep());
-  readonly log$: Observable<readonly LogEntry[]> = this.documents.list$('log').pipe(distinctUntilChanged(), keep());
-
-  /** The chosen rig, or the first there is. */
-  readonly rig$: Observable<RigDocument | null> = combineLatest([this.allRigs$, this.current]).pipe(
-    map(([rigs, id]) => rigs.find((r) => r.id === id) ?? rigs[0] ?? null),
-    distinctUntilChanged(),
-    keep(),
-  );
-  readonly loadout$: Observable<Loadout | null> = combineLatest([this.rig$, this.loadouts$]).pipe(
-    map(([rig, all]) => all.find((l) => l.id === rig?.loadout) ?? null),
-    distinctUntilChanged(),
-    keep(),
-  );
-  readonly setup$: Observable<SetUp | null> = combineLatest([this.rig$, this.setups$]).pipe(
-    map(([rig, all]) => all.find((s) => s.rig === rig?.id && s.loadout === (rig?.loadout ?? 'bare')) ?? null),
-    distinctUntilChanged(),
-    keep(),
-  );
+  private readonly kept = inject(Kept);
+  readonly rigs$ = this.kept.rigs$;
+  readonly kit$ = this.kept.kit$;
+  readonly loadouts$ = this.kept.loadouts$;
+  readonly setups$ = this.kept.setups$;
+  readonly bin$ = this.kept.bin$;
+  readonly sizes$ = this.kept.sizes$;
+  readonly log$ = this.kept.log$;
+  readonly rig$ = this.kept.rig$;
+  readonly loadout$ = this.kept.loadout$;
+  readonly setup$ = this.kept.setup$;
 
   private readonly work$ = combineLatest([
     this.rig$.pipe(
@@ -181,13 +156,11 @@ export class Workspace {
   );
 
   choose(rig: string): void {
-    this.current.next(rig);
-    localStorage.setItem(CURRENT, rig);
+    this.kept.choose(rig);
   }
 
   editRig(label: string, change: (rig: RigDocument) => RigDocument, merge: string | null = null): void {
-    const rig = this.rigNow();
-    if (rig) this.documents.commit(label, [{ kind: 'rig', id: rig.id, body: change(rig) }], merge);
+    this.kept.editRig(label, change, merge);
   }
 
   setDimension(id: string, quantity: Quantity): void {
@@ -203,7 +176,7 @@ export class Workspace {
 
   /** Changes of things on the rig, as one step. False when one finds nothing to act on; then none is kept. */
   edit(label: string, edits: Edit | readonly Edit[], merge: string | null = null): boolean {
-    const rig = this.rigNow();
+    const rig = this.kept.rigNow();
     const design =
       rig && [edits].flat().reduce<Design | null>((made, edit) => made && withEdit(made, edit), rig.design);
     if (!rig || !design) return false;
@@ -229,7 +202,7 @@ export class Workspace {
   /** A size of the maker's own is kept, chosen where it was asked for, and every rig that has it follows: one step. */
   keepSize(size: OwnSize, choice: string | null = null): void {
     const known = [...this.documents.all('size').filter((s) => s.id !== size.id), size];
-    const rig = this.rigNow();
+    const rig = this.kept.rigNow();
     const uses = ({ design }: RigDocument): boolean =>
       design.kind === 'family' && (design.own?.some((o) => o.id === size.id) ?? false);
     const rigs = this.documents.all('rig').flatMap((r) => {
@@ -273,7 +246,7 @@ export class Workspace {
     wants: Partial<RigDocument['wants']> | null = null,
     merge: string | null = null,
   ): void {
-    const rig = this.rigNow();
+    const rig = this.kept.rigNow();
     if (!rig) {
       // Kit can be put in order before there is a rig.
       const loadouts = this.mounting(changes);
@@ -327,14 +300,9 @@ export class Workspace {
     });
   }
 
-  private rigNow(): RigDocument | null {
-    const id = this.current.value;
-    return (id ? this.documents.get('rig', id) : null) ?? this.documents.all('rig')[0] ?? null;
-  }
-
   /** The set-up of the rig with its loadout, made when there is none yet. */
   private setupWith(values: AdjusterValues, typed: Readonly<Record<string, string>> = {}): SetUp | null {
-    const rig = this.rigNow();
+    const rig = this.kept.rigNow();
     if (!rig) return null;
     const loadout = rig.loadout ?? 'bare';
     const held = this.documents.all('setup').find((s) => s.rig === rig.id && s.loadout === loadout);
@@ -360,12 +328,4 @@ function guarded<T>(work: () => T): T | { readonly ok: false; readonly reason: s
       reason: `These sizes cannot be worked out: ${error instanceof Error ? error.message : String(error)}.`,
     };
   }
-}
-
-const BY_NAME = new Intl.Collator(undefined, { numeric: true });
-const byName = <T extends { readonly name: string }>(list: readonly T[]): readonly T[] =>
-  [...list].sort((a, b) => BY_NAME.compare(a.name, b.name));
-
-function keep<T>() {
-  return shareReplay<T>({ bufferSize: 1, refCount: false });
 }

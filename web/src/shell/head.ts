@@ -6,7 +6,7 @@ import type { Fraction } from '@tide-pebble/core';
 import { Documents, type SaveState } from '../services/keeping/documents';
 import { NO_HISTORY } from '../services/keeping/history';
 import { Units } from '../services/units';
-import { Workspace } from '../services/workspace';
+import { Kept } from '../services/kept';
 import { Icon } from '../ui/icon';
 
 @Component({
@@ -19,7 +19,7 @@ import { Icon } from '../ui/icon';
 })
 export class Head {
   private readonly documents = inject(Documents);
-  private readonly workspace = inject(Workspace);
+  private readonly kept = inject(Kept);
   protected readonly units = inject(Units);
   protected readonly icons = { undo: mdiUndo, redo: mdiRedo, help: mdiHelp };
 
@@ -27,9 +27,9 @@ export class Head {
   readonly redone = output<void>();
   readonly helped = output<void>();
 
-  protected readonly rigs = toSignal(this.workspace.rigs$, { initialValue: [] });
-  protected readonly rig = toSignal(this.workspace.rig$, { initialValue: null });
-  protected readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
+  protected readonly rigs = toSignal(this.kept.rigs$, { initialValue: [] });
+  protected readonly rig = toSignal(this.kept.rig$, { initialValue: null });
+  protected readonly loadouts = toSignal(this.kept.loadouts$, { initialValue: [] });
   private readonly state = toSignal(this.documents.state$, { initialValue: { kind: 'loading' } as SaveState });
   private readonly history = toSignal(this.documents.history$, { initialValue: NO_HISTORY });
 
@@ -47,11 +47,11 @@ export class Head {
   );
 
   protected choose(id: string): void {
-    this.workspace.choose(id);
+    this.kept.choose(id);
   }
 
   protected chooseLoadout(id: string): void {
-    this.workspace.editRig('choice of loadout', (rig) => ({ ...rig, loadout: id || null }));
+    this.kept.editRig('choice of loadout', (rig) => ({ ...rig, loadout: id || null }));
   }
 
   protected fraction(value: string): void {

@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { Units } from '../services/units';
 import { benchAt, camera, loadout } from '../testing/bench';
 import { screen } from '../testing/store';
+import { until } from '../testing/until';
 import { Dialogs } from '../ui/dialogs';
 import { Root } from './root';
 
@@ -72,7 +73,7 @@ describe('the keys of the bench', () => {
     const empty = await screen(Root, {});
     expect(empty.page.querySelector('tp-tide-line')).toBeNull();
     const { page } = await screen(Root, held);
-    expect(page.querySelector('tp-tide-line')).not.toBeNull();
+    expect(await until(() => page.querySelector('tp-tide-line'), 'the tide line')).not.toBeNull();
     document.body.append(page);
     page.querySelector<HTMLAnchorElement>('a.skip')!.click();
     expect(document.activeElement?.id).toBe('stage');

@@ -1,22 +1,23 @@
 /** The bench around every screen: head, shoreline, the stage, and the tide line at its foot. */
+import { NgComponentOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterOutlet } from '@angular/router';
 import { Documents } from '../services/keeping/documents';
 import { Units } from '../services/units';
-import { Workspace } from '../services/workspace';
+import { Kept } from '../services/kept';
+import { later$ } from '../services/later';
 import { Dialogs } from '../ui/dialogs';
 import { BrokenStage } from '../services/broken-stage';
 import { Notices } from '../services/notices';
 import { Head } from './head';
 import { Shoreline } from './shoreline';
 import { STAGES } from './stages';
-import { TideLine } from './tide-line';
 
 @Component({
   selector: 'tp-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterOutlet, Head, Shoreline, TideLine],
+  imports: [NgComponentOutlet, RouterOutlet, Head, Shoreline],
   template: `
     <a class="skip no-print" href="#stage" (click)="toStage($event)">To the stage</a>
     <tp-head class="no-print" (undone)="undo()" (redone)="redo()" (helped)="help()" />
@@ -52,8 +53,8 @@ import { TideLine } from './tide-line';
         }
       }
     </main>
-    @if (bench().kind === 'ready') {
-      <tp-tide-line class="no-print" />
+    @if (rig()) {
+      <ng-container [ngComponentOutlet]="tideLine()" />
     }
   `,
   styleUrl: './root.css',
@@ -67,7 +68,12 @@ export class Root {
   private readonly notices = inject(Notices);
   protected readonly broken = inject(BrokenStage);
   protected readonly saveState = toSignal(this.documents.state$, { requireSync: true });
-  protected readonly bench = toSignal(inject(Workspace).bench$, { initialValue: { kind: 'none' as const } });
+  /** The figures of it come after the page stands. */
+  protected readonly rig = toSignal(inject(Kept).rig$, { initialValue: null });
+  protected readonly tideLine = toSignal(
+    later$(() => import('./tide-line').then((m) => m.TideLine)),
+    { initialValue: null },
+  );
 
   constructor() {
     let asking = false;

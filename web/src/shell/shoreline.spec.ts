@@ -1,3 +1,4 @@
+import { until } from '../testing/until';
 import { TestBed } from '@angular/core/testing';
 import { NavigationEnd, provideRouter, Router } from '@angular/router';
 import { BehaviorSubject, Subject } from 'rxjs';
@@ -49,6 +50,7 @@ describe('the shoreline', () => {
       { ...none, frame: { done: false, count: 3 }, load: { done: true, count: 0 } },
       '/shelf',
     );
+    await until(() => links.some((a) => a.classList.contains('done')), 'the marks');
     const of = (title: string): HTMLAnchorElement => links.find((a) => a.textContent.includes(title))!;
     expect([...of('Load').classList]).toContain('done');
     expect([...of('Frame').classList]).not.toContain('done');

@@ -1,10 +1,11 @@
 /** The shoreline: stages as pebbles on one thin line, filled when their work is done, a count where something needs looking at. */
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, Injector } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink } from '@angular/router';
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
-import { filter, map } from 'rxjs';
-import { Progress } from '../services/progress';
+import { filter, map, switchMap } from 'rxjs';
+import { later$ } from '../services/later';
+import type { Progress } from '../services/progress';
 import { Icon } from '../ui/icon';
 import { STAGES, type StagePath } from './stages';
 
@@ -18,7 +19,12 @@ import { STAGES, type StagePath } from './stages';
 export class Shoreline {
   private readonly router = inject(Router);
   protected readonly icons = { back: mdiChevronLeft, on: mdiChevronRight };
-  private readonly marks = toSignal(inject(Progress).marks$, { initialValue: null });
+  private readonly injector = inject(Injector);
+  /** Counted by what works rigs out, which comes after the page stands. */
+  private readonly marks = toSignal(
+    later$(() => import('../services/progress')).pipe(switchMap((m) => this.injector.get<Progress>(m.Progress).marks$)),
+    { initialValue: null },
+  );
   private readonly here = toSignal(
     this.router.events.pipe(
       filter((e) => e instanceof NavigationEnd),

@@ -15,7 +15,10 @@ export const STAGES = [
     path: 'shelf',
     title: 'Shelf',
     load: () => import('../screens/1-shelf/shelf').then((m) => m.Shelf),
-    sheets: [{ path: 'choose', load: () => import('../screens/1-shelf/choose/choose').then((m) => m.Choose) }],
+    sheets: [
+      { path: 'choose', load: () => import('../screens/1-shelf/choose/choose').then((m) => m.Choose) },
+      { path: 'first', load: () => import('../screens/1-shelf/first/first-page').then((m) => m.FirstPage) },
+    ],
   },
   {
     path: 'load',
@@ -52,6 +55,7 @@ export const STAGES = [
     title: 'Build',
     load: () => import('../screens/7-build/build').then((m) => m.Build),
     sheets: [
+      { path: 'sheets', load: () => import('../screens/7-build/sheets/sheets').then((m) => m.EveningSheets) },
       { path: 'patterns', load: () => import('../screens/7-build/patterns/patterns').then((m) => m.PatternSheets) },
     ],
   },

@@ -25,8 +25,10 @@ const liesIn = ({ pebble, pool, out }: Gauge): boolean =>
   templateUrl: './tide-line.html',
   styleUrl: './tide-line.css',
   host: {
+    class: 'no-print',
     role: 'region',
     'aria-label': 'Tide line: readouts against their targets',
+    '[hidden]': 'gauges().length === 0',
     '(keydown.escape)': 'open.set(null)',
   },
 })

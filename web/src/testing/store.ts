@@ -61,11 +61,12 @@ export interface Store {
 }
 
 /** With these documents on the server, loaded. */
-export async function store(held: Held): Promise<Store> {
+export async function store(held: Held, component: Type<unknown> | null = null): Promise<Store> {
   const jobs = new PlayedJobs();
   const said: string[] = [];
   const went: string[] = [];
   TestBed.resetTestingModule().configureTestingModule({
+    imports: component ? [component] : [],
     providers: [
       provideHttpClient(),
       provideHttpClientTesting(),
@@ -78,6 +79,8 @@ export async function store(held: Held): Promise<Store> {
       },
     ],
   });
+  // What is deferred is fetched first.
+  await TestBed.compileComponents();
   const documents = TestBed.inject(Documents);
   spyOn(TestBed.inject(Router), 'navigateByUrl').and.callFake((url) => Promise.resolve(went.push(String(url)) > 0));
   TestBed.inject(HttpTestingController)
@@ -116,7 +119,7 @@ export async function screen<T>(
     press(name: string | RegExp): Promise<void>;
   }
 > {
-  const made = await store(held);
+  const made = await store(held, component);
   const fixture = TestBed.createComponent(component);
   await fixture.whenStable();
   const page = fixture.nativeElement as HTMLElement;

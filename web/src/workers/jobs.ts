@@ -2,6 +2,7 @@
 import {
   bodiesBeyond,
   evaluate,
+  familyById,
   type AdjusterValues,
   type Assembly,
   type BinItem,
@@ -25,6 +26,8 @@ import {
   accuracyOf,
   chooseFamilies,
   cure,
+  readyCandidate,
+  type ReadyCandidate,
   learnFrom,
   planBuild,
   schedule,
@@ -103,6 +106,7 @@ export interface JobInputs {
   readonly evenings: { readonly tasks: readonly Task[]; readonly windows: readonly Time[] };
   readonly table: TableInput;
   readonly choose: ChooseInput;
+  readonly ready: { readonly family: string; readonly input: ChooseInput };
   readonly cure: CureInput;
   readonly strength: StrengthInput;
   readonly firmness: FirmnessInput;
@@ -132,6 +136,7 @@ export interface JobResults {
   readonly evenings: Schedule;
   readonly table: TableOutcome;
   readonly choose: readonly Candidate[];
+  readonly ready: ReadyCandidate | null;
   readonly cure: readonly Cure[];
   readonly strength: StrengthSheetOutcome;
   readonly firmness: Firmness;
@@ -195,6 +200,10 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return schedule(message.input.tasks, message.input.windows, ORDERS_AT_MOST);
     case 'choose':
       return chooseFamilies(message.input);
+    case 'ready': {
+      const family = familyById(message.input.family);
+      return family && readyCandidate(family, message.input.input);
+    }
     case 'cure':
       return cure(message.input, ofOne);
     case 'strength':

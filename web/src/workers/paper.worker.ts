@@ -1,7 +1,7 @@
 /// <reference lib="webworker" />
 /** Draws patterns and lays them on paper; writes them as a PDF, with a typeface fetched once. */
 import type { Assembly, UnitChoice } from '@tide-pebble/core';
-import { layPages, patternsOf, type Pages, type Printer } from '@tide-pebble/core/patterns';
+import { layPages, patternsOf, type Cope, type Pages, type Printer } from '@tide-pebble/core/patterns';
 import { patternsPdf } from '../export/patterns/patterns-pdf';
 
 export interface PaperMessage {
@@ -10,6 +10,8 @@ export interface PaperMessage {
   readonly printer: Printer;
   /** Ids of patterns that are left out. */
   readonly without: readonly string[];
+  /** Of the maker's own. */
+  readonly cope: Cope | null;
   /** Asked for as a file. */
   readonly file?: { readonly name: string; readonly units: UnitChoice };
 }
@@ -28,9 +30,10 @@ async function answer({
   assembly,
   printer,
   without,
+  cope,
   file,
 }: PaperMessage): Promise<{ readonly pages: Pages } | { readonly file: ArrayBuffer }> {
-  const pages = layPages(patternsOf(assembly), printer, without);
+  const pages = layPages(patternsOf(assembly, cope), printer, without);
   if (!file || pages.kind !== 'laid') return { pages };
   const [{ jsPDF }, face] = await Promise.all([import('jspdf'), (typeface ??= fetched())]);
   const doc = new jsPDF({ unit: 'mm', compress: true });

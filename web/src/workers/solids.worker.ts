@@ -11,13 +11,16 @@ import {
   type Printed,
   type SolidKit,
 } from '@tide-pebble/core';
+import { castJig, jigsOf } from '@tide-pebble/core/patterns';
 
 export interface SolidsMessage {
   readonly id: number;
   readonly assembly: Assembly;
   readonly values: AdjusterValues;
-  /** A printed part whose solid is asked for; left out: whether anything stands inside another. */
+  /** A printed part whose solid is asked for; neither it nor a jig: whether anything stands inside another. */
   readonly part?: string;
+  /** A jig whose solid is asked for. */
+  readonly jig?: string;
 }
 export type SolidsAnswer = { readonly id: number } & (
   | { readonly done: number; readonly all: number }
@@ -41,11 +44,12 @@ const TELL_EVERY = 100;
 let last: SolidsMessage | null = null;
 
 addEventListener('message', ({ data }: MessageEvent<SolidsMessage>) => {
-  if (data.part === undefined) last = data;
+  const isLook = data.part === undefined && data.jig === undefined;
+  if (isLook) last = data;
   kit ??= fetched();
   void kit.then(
     (made) => {
-      if (data.part === undefined && last !== data) return;
+      if (isLook && last !== data) return;
       let told = performance.now();
       const answer = (of: Omit<SolidsAnswer, 'id'>): void => postMessage({ id: data.id, ...of });
       try {
@@ -56,6 +60,10 @@ addEventListener('message', ({ data }: MessageEvent<SolidsMessage>) => {
           }
           return true;
         };
+        if (data.jig !== undefined) {
+          const jig = jigsOf(data.assembly).find((j) => j.id === data.jig);
+          return answer({ printed: jig ? castJig(made, jig) : null });
+        }
         if (data.part !== undefined)
           return answer({ printed: printedSolid(made, data.assembly, data.values, data.part) });
         answer({ looked: overlapsOf(made, data.assembly, data.values, { memory, tell }) });

@@ -1,8 +1,8 @@
 /** The glue, cement or solder of one joint, as a piece of its own: a speck in its middle that weighs what stays there. */
 import { add, scale, type Vec3 } from '../../0-base';
 import { boundingBox, boxRound, type FlatBody } from '../../1-load';
-import type { Glue, Part } from '../../model';
-import { FILLER_SPREAD, FILLERS } from '../hardware/fillers';
+import type { Part } from '../../model';
+import { FILLER_SPREAD, FILLERS, type FillerKind } from '../hardware/fillers';
 
 const SPECK = 0.001; // side of it, m: it is drawn within what it holds
 
@@ -11,7 +11,7 @@ interface Filled {
   /** The connection or joint that takes it, and the piece it goes along with. */
   readonly by: string;
   readonly goesWith: string;
-  readonly glue: Glue;
+  readonly glue: FillerKind;
   /** m². */
   readonly area: number;
   readonly at: Vec3;

@@ -160,7 +160,8 @@ function memberChanged(rig: Rig, id: string, change: (member: Member) => Member)
   );
 }
 
-function weighed(rig: Rig, { target, mass }: EditOf<'weigh'>): Rig | null {
+/** A piece, or one of a station's washers, as it was weighed. */
+export function weighed(rig: Rig, { target, mass }: Pick<EditOf<'weigh'>, 'target' | 'mass'>): Rig | null {
   const brought = hardwareWeighed(rig, target, mass);
   if (brought) return brought;
   if (!rig.bodies.some((b) => [...b.parts, ...b.members, ...b.stations, ...b.joints].some((e) => e.id === target)))

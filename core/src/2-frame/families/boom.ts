@@ -113,7 +113,12 @@ function build(input: FamilyInput): Rig {
       at: [rear[0] + PLUG / 2, 0, 0],
       turn: [Math.SQRT1_2, 0, Math.SQRT1_2, 0],
       material: 'aluminium',
-      supply: { item: `aluminium round ${Math.round(bore * 20000) / 10} mm, 40 mm`, packOf: 1, packPrice: 2.2 },
+      supply: {
+        item: `aluminium round ${Math.round(bore * 20000) / 10} mm, 40 mm`,
+        packOf: 1,
+        packPrice: 2.2,
+        sawn: 'length',
+      },
     },
   ];
   const connections: StatedConnection[] = [
@@ -259,8 +264,8 @@ function headParts(
           size: PLATE,
           material: 'aluminium',
           supply: level
-            ? { item: 'aluminium plate 75 × 45 × 6', packOf: 1, packPrice: 2.8 }
-            : { item: 'aluminium angle 50 × 75 × 6', packOf: 1, packPrice: 4.2 },
+            ? { item: 'aluminium plate 75 × 45 × 6', packOf: 1, packPrice: 2.8, sawn: 'sheet' }
+            : { item: 'aluminium angle 50 × 75 × 6', packOf: 1, packPrice: 4.2, sawn: 'length' },
         }),
         turn,
         mount: about([camera[0], 0, under + PLATE[2]]),

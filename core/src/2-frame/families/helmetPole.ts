@@ -168,7 +168,7 @@ function build(input: FamilyInput): Rig {
       material: 'aluminium',
       mount: off(PLATE.from + PLATE.thick),
       mountTurn: turn,
-      supply: { item: 'aluminium angle 30 × 30 × 3, short', packOf: 1, packPrice: 1.8 },
+      supply: { item: 'aluminium angle 30 × 30 × 3, short', packOf: 1, packPrice: 1.8, sawn: 'length' },
     },
     {
       id: 'plate-ear',
@@ -186,7 +186,12 @@ function build(input: FamilyInput): Rig {
       at: [tail[0] + PLUG / 2, 0, tail[2]],
       turn: alongX,
       material: 'aluminium',
-      supply: { item: `aluminium round ${Math.round(bore * 20000) / 10} mm, 30 mm`, packOf: 1, packPrice: 1.8 },
+      supply: {
+        item: `aluminium round ${Math.round(bore * 20000) / 10} mm, 30 mm`,
+        packOf: 1,
+        packPrice: 1.8,
+        sawn: 'length',
+      },
     },
     ...(choices['endMark'] === 'ball'
       ? [
@@ -516,7 +521,7 @@ const helmetParts = ({ dimensions: d, choices }: FamilyInput, fork: number): Par
     shape: { kind: 'tube', outerRadius: CROWN.radius, innerRadius: 0, length: CROWN.thick },
     at: [-d['hingeAhead']!, 0, -fork - 2 * SWIVEL - CROWN.thick / 2],
     material: 'petg',
-    supply: { item: 'round plastic plate 90 × 4', packOf: 1, packPrice: 2 },
+    supply: { item: 'round plastic plate 90 × 4', packOf: 1, packPrice: 2, sawn: 'sheet' },
   },
   {
     id: 'patch',
@@ -552,7 +557,12 @@ function forkParts({ dimensions: d }: FamilyInput, { outside, fork }: ReturnType
       shape: { kind: 'box', size: [CHEEK.wide + Math.abs(ahead), 2 * width, BLOCK] },
       at: [-ahead / 2, 0, -fork + BLOCK / 2],
       material: 'aluminium',
-      supply: { item: `aluminium bar 20 × 12, ${Math.round(2000 * width)} mm`, packOf: 1, packPrice: 2 },
+      supply: {
+        item: `aluminium bar 20 × 12, ${Math.round(2000 * width)} mm`,
+        packOf: 1,
+        packPrice: 2,
+        sawn: 'length',
+      },
     },
     ...(
       [
@@ -565,7 +575,12 @@ function forkParts({ dimensions: d }: FamilyInput, { outside, fork }: ReturnType
       shape: { kind: 'box', size: [CHEEK.wide, CHEEK.thick, fork + BUSH.over] },
       at: [0, s * (width + CHEEK.thick / 2), (BUSH.over - fork) / 2],
       material: 'aluminium',
-      supply: { item: `aluminium flat 20 × 3, ${Math.round(1000 * (fork + BUSH.over))} mm`, packOf: 1, packPrice: 1.2 },
+      supply: {
+        item: `aluminium flat 20 × 3, ${Math.round(1000 * (fork + BUSH.over))} mm`,
+        packOf: 1,
+        packPrice: 1.2,
+        sawn: 'length',
+      },
     })),
   ];
 }

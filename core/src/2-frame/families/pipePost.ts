@@ -263,7 +263,7 @@ function cameraParts(
           size: PLATE,
           material: 'aluminium',
           mount: true,
-          supply: { item: 'aluminium plate 75 × 60 × 6', packOf: 1, packPrice: 4 },
+          supply: { item: 'aluminium plate 75 × 60 × 6', packOf: 1, packPrice: 4, sawn: 'sheet' },
         }),
       ],
       // Over the post one screw holds plate and camera; beside it each has its own.
@@ -304,7 +304,7 @@ function cameraParts(
         at: addScaled(seat, [0, 0, -1], PAD / 2),
         material: 'rubberFoam',
         mount: seat,
-        supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3 },
+        supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3, sawn: 'sheet' },
       },
     ],
     connections: [

@@ -334,6 +334,7 @@ function postParts({ dimensions: d, choices }: FamilyInput, lay: Layout): Held {
             item: `plastic tube ${Math.round(inside * 1000)} over ${Math.round(lay.rodDiameter * 1000)}, ${Math.round(d['post']! * 1000)} mm`,
             packOf: 1,
             packPrice: 1.6,
+            sawn: 'length',
           },
         },
         { ...foamGrip({ ...place, inside }), name: 'hand post, foam on a sleeve' },
@@ -372,6 +373,7 @@ function cameraParts({ dimensions: d, choices }: FamilyInput): Held {
         item: `aluminium plate ${Math.round((front - rear) * 1000)} × ${wide * 1000} × 6`,
         packOf: 1,
         packPrice: 5,
+        sawn: 'sheet',
       },
     }),
     ...(quick ? {} : { mount: [ahead, 0, thick] as Vec3 }),
@@ -437,7 +439,7 @@ function topHandle({ choices }: FamilyInput, lay: Layout): Held {
     at: [0, y, top + 0.025],
     material: 'aluminium',
     ...(id.endsWith('left') ? { twin: 'stand-off-right' } : { twin: 'stand-off-left' }),
-    supply: { item: 'aluminium tube 12 × 3, 50 mm', packOf: 2, packPrice: 3.4 },
+    supply: { item: 'aluminium tube 12 × 3, 50 mm', packOf: 2, packPrice: 3.4, sawn: 'length' },
   });
   const bar: Part = {
     id: 'handle-bar',
@@ -445,7 +447,7 @@ function topHandle({ choices }: FamilyInput, lay: Layout): Held {
     shape: { kind: 'box', size: [0.02, 0.16, 0.004] },
     at: [0, 0, top + 0.052],
     material: 'aluminium',
-    supply: { item: 'aluminium flat 20 × 4, short', packOf: 1, packPrice: 1.8 },
+    supply: { item: 'aluminium flat 20 × 4, short', packOf: 1, packPrice: 1.8, sawn: 'length' },
   };
   const ends = [
     ['left', 0.065],
@@ -526,6 +528,7 @@ function footParts({ dimensions: d }: FamilyInput, lay: Layout): Held & { readon
           item: `${strip.name}, ${Math.round(d['foot']! * 1000)} mm`,
           packOf: 1,
           packPrice: Math.round(d['foot']! * 600) / 100,
+          sawn: 'length',
         },
       })),
       ...corners.map((c) => rubberFoot({ ...c, tall })),

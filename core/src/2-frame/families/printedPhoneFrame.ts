@@ -102,7 +102,7 @@ function build(input: FamilyInput): Rig {
             shape: { kind: 'box' as const, size: [deep, 0.07, SPLICE.thick] as Vec3 },
             at: [0, 0, under - SPLICE.thick / 2] as Vec3,
             material: 'aluminium',
-            supply: { item: 'aluminium strip 55 × 4, 70 mm', packOf: 1, packPrice: 2.4 },
+            supply: { item: 'aluminium strip 55 × 4, 70 mm', packOf: 1, packPrice: 2.4, sawn: 'length' as const },
           },
         ]
       : []),

@@ -86,7 +86,7 @@ function build(input: FamilyInput): Rig {
       at: [(padFront + padRear) / 2, 0, lay.top + PAD / 2],
       material: 'rubberFoam',
       mount: onPad,
-      supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3 },
+      supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3, sawn: 'sheet' },
     },
     {
       id: 'pin',

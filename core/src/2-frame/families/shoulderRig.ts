@@ -339,7 +339,12 @@ function cameraOn({ dimensions: d }: FamilyInput, lay: Layout): Held {
           middle: [(rear + front) / 2, camera[1], under + PLATE[2] / 2],
           size: [front - rear, PLATE[1], PLATE[2]],
           material: 'aluminium',
-          supply: { item: `aluminium plate ${Math.round((front - rear) * 1000)} × 60 × 6`, packOf: 1, packPrice: 5.5 },
+          supply: {
+            item: `aluminium plate ${Math.round((front - rear) * 1000)} × 60 × 6`,
+            packOf: 1,
+            packPrice: 5.5,
+            sawn: 'sheet',
+          },
         }),
         mount: [camera[0], camera[1], under + PLATE[2]],
       },
@@ -372,6 +377,7 @@ const padBoard = (id: string, name: string, middle: Vec3, size: Vec3): Part =>
         .join(' × ')}`,
       packOf: 1,
       packPrice: 1.5,
+      sawn: 'sheet',
     },
   });
 
@@ -509,7 +515,7 @@ function topHandleOn(input: FamilyInput, lay: Layout): Held {
         middle: [(rear + front) / 2, 0, base + HANDLE.base / 2],
         size: [front - rear, HANDLE.width, HANDLE.base],
         material: 'aluminium',
-        supply: { item: `aluminium flat 25 × 5, ${long} mm`, packOf: 1, packPrice: 2.2 },
+        supply: { item: `aluminium flat 25 × 5, ${long} mm`, packOf: 1, packPrice: 2.2, sawn: 'length' },
       }),
       {
         id: 'top-tube',
@@ -523,7 +529,12 @@ function topHandleOn(input: FamilyInput, lay: Layout): Held {
         at: top,
         turn: quaternionOf(alignZ([1, 0, 0])),
         material: 'aluminium',
-        supply: { item: `aluminium tube 17 × 2, ${Math.round(2000 * reach)} mm`, packOf: 1, packPrice: 2 },
+        supply: {
+          item: `aluminium tube 17 × 2, ${Math.round(2000 * reach)} mm`,
+          packOf: 1,
+          packPrice: 2,
+          sawn: 'length',
+        },
       },
       ...posts.map(({ id, x, e }): Part => ({
         id,
@@ -531,7 +542,7 @@ function topHandleOn(input: FamilyInput, lay: Layout): Held {
         shape: { kind: 'tube', outerRadius: 0.006, innerRadius: 0.00275, length: HANDLE.post },
         at: [x, 0, base + HANDLE.base + HANDLE.post / 2],
         material: 'aluminium',
-        supply: { item: `aluminium tube 12 × 3, ${HANDLE.post * 1000} mm`, packOf: 1, packPrice: 0.8 },
+        supply: { item: `aluminium tube 12 × 3, ${HANDLE.post * 1000} mm`, packOf: 1, packPrice: 0.8, sawn: 'length' },
       })),
       {
         ...foamGrip({ id: 'top-grip', at: top, axis: [1, 0, 0], length: 0.145, inside: HANDLE.tube }),

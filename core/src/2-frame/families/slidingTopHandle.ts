@@ -134,7 +134,12 @@ function build(input: FamilyInput): Rig {
       middle: [lay.middle, 0, lay.onClamp + BASE.thick / 2],
       size: [lay.gripLength, BASE.width, BASE.thick],
       material: 'aluminium',
-      supply: { item: `aluminium flat 25 × 6, ${Math.round(lay.gripLength * 1000)} mm`, packOf: 1, packPrice: 1.8 },
+      supply: {
+        item: `aluminium flat 25 × 6, ${Math.round(lay.gripLength * 1000)} mm`,
+        packOf: 1,
+        packPrice: 1.8,
+        sawn: 'length',
+      },
     }),
     ...ends.map((x, i): Part => ({
       id: `post-${i + 1}`,
@@ -146,6 +151,7 @@ function build(input: FamilyInput): Rig {
         item: `aluminium tube 12 × 3, ${Math.round((under - lay.top) * 10000) / 10} mm`,
         packOf: 1,
         packPrice: 0.9,
+        sawn: 'length',
       },
     })),
     ...(wood
@@ -174,6 +180,7 @@ function build(input: FamilyInput): Rig {
               item: `aluminium tube 17 × 2, ${Math.round(lay.gripLength * 1000)} mm`,
               packOf: 1,
               packPrice: 1.6,
+              sawn: 'length' as const,
             },
           },
           {
@@ -380,6 +387,7 @@ function finderParts(
           item: `aluminium flat 20 × 6, ${Math.round((far + 2 * ARM.beyond) * 1000)} mm`,
           packOf: 1,
           packPrice: 1.5,
+          sawn: 'length',
         },
       },
       {

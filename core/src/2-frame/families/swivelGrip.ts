@@ -169,7 +169,7 @@ function build(input: FamilyInput): Rig {
         middle: about(middle),
         size: PLATE,
         material: 'aluminium',
-        supply: { item: 'aluminium angle 50 × 45 × 4', packOf: 1, packPrice: 3.2 },
+        supply: { item: 'aluminium angle 50 × 45 × 4', packOf: 1, packPrice: 3.2, sawn: 'length' },
       }),
       turn,
     },
@@ -182,7 +182,7 @@ function build(input: FamilyInput): Rig {
       material: 'rubberFoam',
       mount: about([middle[0], 0, onPlate[2] + PAD]),
       mountTurn: turn,
-      supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3 },
+      supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3, sawn: 'sheet' },
     },
     ...(lay.across
       ? []

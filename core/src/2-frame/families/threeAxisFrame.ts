@@ -104,7 +104,7 @@ function build(input: FamilyInput): Rig {
     at: [0, s * (lay.half + CHEEK / 2), 0.012 - tall / 2],
     material: 'birchPly',
     twin,
-    supply: { item: 'plywood 6 mm, offcut', packOf: 2, packPrice: 1.5 },
+    supply: { item: 'plywood 6 mm, offcut', packOf: 2, packPrice: 1.5, sawn: 'sheet' },
   });
   const glued = choices['joined'] === 'glued';
   // A corner is glued, or held between two plates by a bolt through each tube.
@@ -128,6 +128,7 @@ function build(input: FamilyInput): Rig {
             glue: 'epoxy',
             // The lashing goes round each tube for as far as it is thick, and is soaked.
             area: 2 * Math.PI * lay.outside ** 2,
+            lashed: true,
           },
         ],
       };
@@ -151,6 +152,7 @@ function build(input: FamilyInput): Rig {
             item: `aluminium plate ${Math.round(wide * 1000)} × ${Math.round(wide * 1000)} × 3`,
             packOf: 1,
             packPrice: 1.6,
+            sawn: 'sheet',
           },
         }),
       ),
@@ -344,7 +346,7 @@ function build(input: FamilyInput): Rig {
             middle: [rollPlateAt, 0, 0],
             size: [ROLL_PLATE.thick, ROLL_PLATE.wide, ROLL_PLATE.tall],
             material: 'aluminium',
-            supply: { item: 'aluminium plate 90 × 70 × 6', packOf: 1, packPrice: 4.5 },
+            supply: { item: 'aluminium plate 90 × 70 × 6', packOf: 1, packPrice: 4.5, sawn: 'sheet' },
           }),
           hub('tilt-bearing-left', 'tilt bearing', [0, lay.half + CHEEK + GAP / 2, 0], 'y', 'tilt-bearing-right'),
           hub('tilt-bearing-right', 'tilt bearing', [0, -lay.half - CHEEK - GAP / 2, 0], 'y', 'tilt-bearing-left'),
@@ -497,7 +499,7 @@ function cradleOn({ dimensions: d }: FamilyInput, { half }: ReturnType<typeof la
         middle: [(rear + front) / 2, 0, top - PLATE / 2],
         size: [front - rear, 2 * (half - ANGLE.thick) - 0.001, PLATE],
         material: 'birchPly',
-        supply: { item: 'plywood 6 mm, offcut', packOf: 2, packPrice: 1.5 },
+        supply: { item: 'plywood 6 mm, offcut', packOf: 2, packPrice: 1.5, sawn: 'sheet' },
       }),
       {
         id: 'camera-pad',
@@ -506,7 +508,7 @@ function cradleOn({ dimensions: d }: FamilyInput, { half }: ReturnType<typeof la
         at: [ahead, 0, top + PAD / 2],
         material: 'rubberFoam',
         mount: [ahead, 0, top + PAD],
-        supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3 },
+        supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3, sawn: 'sheet' },
       },
       ...sides.flatMap(([side, s]): Part[] => [
         {
@@ -516,7 +518,7 @@ function cradleOn({ dimensions: d }: FamilyInput, { half }: ReturnType<typeof la
           at: [0, s * (half - ANGLE.thick / 2), under - ANGLE.thick - ANGLE.tall / 2],
           material: 'aluminium',
           twin: `angle-${side === 'left' ? 'right' : 'left'}`,
-          supply: { item: 'aluminium angle 30 × 25 × 3, 60 mm', packOf: 1, packPrice: 1.4 },
+          supply: { item: 'aluminium angle 30 × 25 × 3, 60 mm', packOf: 1, packPrice: 1.4, sawn: 'length' },
         },
         {
           id: `angle-${side}-foot`,

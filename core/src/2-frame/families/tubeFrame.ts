@@ -313,7 +313,7 @@ function deckParts(input: FamilyInput): {
         material: choices['deckMaterial']!,
         // Of a grid the camera plate uses two at a time: those are its own.
         ...(choices['deck'] === 'grid' ? { holes: gridHoles.filter((_, i) => i % 9 !== 4) } : {}),
-        supply: { item: `${isPly ? 'plywood' : 'aluminium'} plate 6 mm, A5`, packOf: 1, packPrice: 7 },
+        supply: { item: `${isPly ? 'plywood' : 'aluminium'} plate 6 mm, A5`, packOf: 1, packPrice: 7, sawn: 'sheet' },
       }),
       plate({
         id: 'camera-plate',
@@ -321,7 +321,7 @@ function deckParts(input: FamilyInput): {
         middle: [camera, 0, underPlate + CAMERA_PLATE[2] / 2],
         size: CAMERA_PLATE,
         material: 'aluminium',
-        supply: { item: 'aluminium plate 6 mm, 55 × 60', packOf: 1, packPrice: 3 },
+        supply: { item: 'aluminium plate 6 mm, 55 × 60', packOf: 1, packPrice: 3, sawn: 'sheet' },
       }),
       {
         id: 'camera-pad',
@@ -330,7 +330,7 @@ function deckParts(input: FamilyInput): {
         at: [camera, 0, onPlate + PAD / 2],
         material: 'rubberFoam',
         mount: [camera, 0, onPlate + PAD],
-        supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3 },
+        supply: { item: 'rubber sheet, a hand wide', packOf: 4, packPrice: 3, sawn: 'sheet' },
       },
     ],
     connections: [

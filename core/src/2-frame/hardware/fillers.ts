@@ -16,7 +16,10 @@ export interface Filler {
 /** Each may be off by this part: one standard uncertainty. A hand spreads as it spreads. */
 export const FILLER_SPREAD = 0.4;
 
-export const FILLERS: Readonly<Record<Glue, Filler>> = {
+/** Glues, and what is soaked in one. */
+export type FillerKind = Glue | 'tow';
+
+export const FILLERS: Readonly<Record<FillerKind, Filler>> = {
   epoxy: {
     name: 'epoxy',
     item: 'epoxy, two tubes',
@@ -61,6 +64,15 @@ export const FILLERS: Readonly<Record<Glue, Filler>> = {
     pack: 0.11,
     price: 7.5,
     source: 'a full coat on pipe and socket; a fifth of it is solid',
+  },
+  tow: {
+    name: 'carbon tow',
+    item: 'carbon tow, a reel of 10 m',
+    used: 0.34,
+    kept: 0.32,
+    pack: 0.008,
+    price: 6,
+    source: 'two layers of a tow of 0.8 g a metre that lies 5 mm wide; its ends are cut off',
   },
   solder: {
     name: 'solder',

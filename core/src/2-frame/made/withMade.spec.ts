@@ -1,10 +1,14 @@
 import { dot, length, subtract, unit, type Vec3 } from '../../0-base';
 import type { AsMade, Body, Design, Rig } from '../../model';
 import { assemble, placedPieces } from '../assemble';
+import { connectionsOf } from '../connections/connectionsOf';
+import { fromEdges } from '../connections/fromEdges';
+import { drilledElsewhere, holeId } from '../connections/holesIn';
 import { designRig } from '../designRig';
 import { finishedLength } from '../members/finishedLength';
 import { bentStrip } from '../members/memberBodies';
 import { placesOf } from '../members/memberEnds';
+import { meetingOf } from './meeting';
 import { FAMILIES } from '../wholeFamilies';
 
 const designOf = (family: string): Design => ({ kind: 'family', family, dimensions: {}, choices: {}, edits: [] });
@@ -25,6 +29,18 @@ const stripOf = (rig: Rig, id: string) => {
   )!;
 };
 
+/** Holes that a maker drills in plates and rounds, from each edge they are told from. */
+function inParts(rig: Rig) {
+  const parts = rig.bodies.flatMap((b) => b.parts);
+  const connections = connectionsOf(rig, () => 0);
+  return drilledElsewhere(rig, connections).flatMap(({ id: hole, piece, connection }) => {
+    const part = parts.find((p) => p.id === piece);
+    const { at, axis } = connections.find((c) => c.id === connection)!.holes.find((h) => h.piece === piece)!;
+    const lengths = parts.filter((p) => (p.of ?? p.id) === piece);
+    return part ? fromEdges(part, lengths, at, axis).map(({ edge, off }) => ({ member: piece, hole, edge, off })) : [];
+  });
+}
+
 describe('a rig as it was made', () => {
   for (const { id } of FAMILIES)
     it(`${id}: made as drawn it is the drawing, to a thousandth of a hair`, () => {
@@ -32,7 +48,10 @@ describe('a rig as it was made', () => {
       const entries = rig.bodies.flatMap((body) =>
         body.members.flatMap((m): readonly AsMade[] => [
           { kind: 'length', member: m.id, length: finishedLength(m, body) },
-          ...m.holes.map((h): AsMade => ({ kind: 'hole', member: m.id, hole: h.id, along: h.along })),
+          ...m.holes.flatMap((h): readonly AsMade[] => [
+            { kind: 'hole', member: m.id, hole: h.id, along: h.along },
+            { kind: 'across', member: m.id, hole: h.id, across: h.across },
+          ]),
           ...(m.path.kind === 'bent'
             ? m.path.segments
                 .flatMap((s) => ('angle' in s && s.angle !== 0 ? [Math.abs(s.angle)] : []))
@@ -40,6 +59,7 @@ describe('a rig as it was made', () => {
             : []),
         ]),
       );
+      entries.push(...inParts(rig).map((h): AsMade => ({ kind: 'fromEdge', ...h })));
       const again = made(id, entries);
       expect(again.idle).toEqual([]);
       const [was, is] = [places(rig), places(again.rig)];
@@ -94,6 +114,61 @@ describe('a rig as it was made', () => {
     );
   });
 
+  it('a hole in a plate off its edge: what is fastened through it stands off by as much, a camera too, or it is told as tied', () => {
+    const by = 0.003;
+    const counts = { camera: 0, moved: 0, tied: 0 };
+    for (const { id } of FAMILIES) {
+      const { rig } = made(id, []);
+      const holes = inParts(rig);
+      for (const h of holes) {
+        const off = made(id, [{ kind: 'fromEdge', ...h, off: h.off + by }]);
+        if (off.tied.length > 0) {
+          counts.tied++;
+          expect([...places(off.rig)]).toEqual([...places(rig)]);
+          continue;
+        }
+        const [was, is] = [places(rig), places(off.rig)];
+        const shifts = [...was].map(([key, at]) => length(subtract(is.get(key)!, at)));
+        const of = rig.bodies.flatMap((b) => b.connections ?? []).find((c) => holeId(h.member, c.id) === h.hole);
+        if (of?.kind === 'bolted' && of.end.kind === 'camera') {
+          counts.camera++;
+          const mount = (r: Rig): Vec3 => assemble(r, null).mount!;
+          expect(length(subtract(mount(off.rig), mount(rig)))).toBeCloseTo(by, 9);
+        }
+        for (const shift of shifts)
+          expect(Math.min(shift, Math.abs(shift - by)))
+            .withContext(`${id} ${h.hole}`)
+            .toBeLessThan(1e-9);
+        // The plate stays where it is.
+        for (const [key, at] of was)
+          if (key.includes(` ${h.member} `)) expect(length(subtract(is.get(key)!, at))).toBeLessThan(1e-9);
+        // As far from its edge as was measured.
+        expect(inParts(off.rig).find((o) => o.hole === h.hole && o.edge === h.edge)!.off)
+          .withContext(`${id} ${h.hole}`)
+          .toBeCloseTo(h.off + by, 9);
+        counts.moved++;
+      }
+    }
+    expect(counts.camera).toBeGreaterThan(5);
+    expect(counts.moved).toBeGreaterThan(20);
+  });
+
+  it('a hole across the bar: what is bolted through it stands to the side', () => {
+    const { rig } = made('gimballed-bent-bar', []);
+    const hole = bodyWith(rig, 'bar').members[0]!.holes.find((h) => h.id.includes('rear') && !h.id.includes('stage'))!;
+    const off = made('gimballed-bent-bar', [
+      { kind: 'across', member: 'bar', hole: hole.id, across: hole.across + 0.002 },
+    ]);
+    const seat = (r: Rig): Vec3 => r.bodies.flatMap((b) => b.stations).find((s) => s.id === 'rear')!.seat;
+    const shift = subtract(seat(off.rig), seat(rig));
+    expect(Math.abs(shift[1])).toBeCloseTo(0.002, 9);
+    expect(Math.hypot(shift[0], shift[2])).toBeLessThan(1e-9);
+    expect(bodyWith(off.rig, 'bar').members[0]!.holes.find((h) => h.id === hole.id)!.across).toBeCloseTo(
+      hole.across + 0.002,
+      9,
+    );
+  });
+
   it('one leg of a ring cut short cannot be followed; all of them cut alike bring its far side nearer', () => {
     const { rig } = made('tube-frame', []);
     const body = rig.bodies.find((b) => b.members.some((m) => m.name === 'front leg, left'));
@@ -126,6 +201,60 @@ describe('a rig as it was made', () => {
           ),
           9,
         );
+  });
+
+  it('sets a pipe at another angle: all beyond it turns as one about the fitting, all before stays', () => {
+    const { rig: drawn } = made('shoulder-rig', []);
+    let turned = 0;
+    for (const body of drawn.bodies)
+      for (const joint of body.joints)
+        for (const member of joint.joins)
+          for (const beside of joint.joins) {
+            const meets = member === beside ? null : meetingOf(body, member, joint.id, beside);
+            if (!meets || Math.abs(Math.cos(meets.apart)) > 0.99) continue;
+            const entry: AsMade = { kind: 'turn', member, joint: joint.id, beside, angle: meets.apart - 0.07 };
+            const found = made('shoulder-rig', [entry]);
+            if (found.tied.length > 0) continue;
+            turned++;
+            const after = meetingOf(bodyWith(found.rig, member), member, joint.id, beside)!;
+            expect(after.apart).withContext(`${member} ${beside}`).toBeCloseTo(entry.angle, 9);
+            expect(after.other).toEqual(meets.other);
+            // Each place is where it was, or as far from the fitting as it was.
+            const [was, is] = [places(drawn), places(found.rig)];
+            let moved = 0;
+            for (const [key, p] of was) {
+              const q = is.get(key);
+              if (!q || length(subtract(p, q)) < 1e-9) continue;
+              moved++;
+              const off = Math.abs(length(subtract(q, meets.centre)) - length(subtract(p, meets.centre)));
+              // Glue lies between what it joins, wherever that is now.
+              expect(off)
+                .withContext(`${member} ${key}`)
+                .toBeLessThan(/filler|glue/.test(key) ? 0.001 : 1e-7);
+            }
+            expect(moved).toBeGreaterThan(0);
+            const back = made('shoulder-rig', [{ ...entry, angle: meets.apart }]);
+            for (const [key, p] of places(back.rig)) expect(length(subtract(p, was.get(key)!))).toBeLessThan(1e-9);
+          }
+    expect(turned).toBeGreaterThan(3);
+  });
+
+  it('weighs a bar or a part as the scale said, and nothing else otherwise', () => {
+    const massOf = (rig: Rig): ReadonlyMap<string, number> => {
+      const of = new Map<string, number>();
+      for (const { flat } of assemble(rig, null).pieces) of.set(flat.owner, (of.get(flat.owner) ?? 0) + flat.mass);
+      return of;
+    };
+    const drawn = massOf(made('tube-frame', []).rig);
+    for (const piece of ['platform', made('tube-frame', []).rig.bodies.flatMap((b) => b.members)[0]!.id]) {
+      const { rig, idle } = made('tube-frame', [{ kind: 'mass', member: piece, mass: 0.1234 }]);
+      expect(idle).toEqual([]);
+      for (const [id, mass] of massOf(rig))
+        expect(mass)
+          .withContext(`${piece} ${id}`)
+          .toBeCloseTo(id === piece ? 0.1234 : drawn.get(id)!, 9);
+    }
+    expect(made('tube-frame', [{ kind: 'mass', member: 'gone', mass: 0.1 }]).idle.length).toBe(1);
   });
 
   it('keeps what finds nothing, and takes no length that leaves no bar', () => {

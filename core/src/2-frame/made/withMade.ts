@@ -4,10 +4,14 @@
  * comes nearer. What is tied on both sides cannot follow: it is told, and left as drawn.
  */
 import {
+  add,
   addScaled,
+  cross,
+  dot,
   fromColumns,
   length,
   multiply,
+  rotationAbout,
   scale,
   subtract,
   transform,
@@ -16,13 +20,17 @@ import {
   type Mat3,
   type Vec3,
 } from '../../0-base';
-import type { AsMade, BendSegment, Body, Member, Rig } from '../../model';
+import type { AsMade, BendSegment, Body, Joint, Member, Part, Rig } from '../../model';
+import { connectionsOf } from '../connections/connectionsOf';
+import { fromEdges } from '../connections/fromEdges';
 import { holeId } from '../connections/holesIn';
 import { frameAlong, type BentStrip, type StripFrame } from '../members/bend';
+import { weighed } from '../edits/applyEdits';
 import { finishedLength } from '../members/finishedLength';
 import { bentStrip } from '../members/memberBodies';
-import { placesOf } from '../members/memberEnds';
+import { FACES, placesOf } from '../members/memberEnds';
 import { hangsOn, linksOf, type Link } from './hangsOn';
+import { meetingOf } from './meeting';
 import { movedRigidly, type Motion } from './movedRigidly';
 
 /** One that cannot be: what ties it, by its ids. */
@@ -46,20 +54,30 @@ export function withMade(stated: Rig, whole: Rig, made: readonly AsMade[]): Made
   let rig = stated;
   for (const entry of made) {
     if (done.has(entry)) continue;
-    const found = memberOf(rig, entry.member);
-    const next = found && moved(entry, found);
+    const next =
+      entry.kind === 'mass'
+        ? onScale(rig, entry)
+        : entry.kind === 'fromEdge'
+          ? offInPart(rig, whole, entry)
+          : onMember(entry);
     if (!next) idle.push(entry);
     else if ('tied' in next) tied.push({ of: entry, by: next.tied });
     else rig = next.rig;
   }
   return { rig, tied, idle };
 
-  function moved(entry: AsMade, found: Found): Moved {
+  function onMember(entry: OnMember): Moved {
+    const found = memberOf(rig, entry.member);
+    if (!found) return null;
     switch (entry.kind) {
       case 'bend':
         return bent(rig, whole, found, entry.bend, entry.angle);
       case 'hole':
-        return drilledOff(rig, whole, found, entry.hole, entry.along);
+        return drilledOff(rig, whole, found, entry.hole, { along: entry.along });
+      case 'across':
+        return drilledOff(rig, whole, found, entry.hole, { across: entry.across });
+      case 'turn':
+        return turnedAway(rig, found, entry);
       case 'length': {
         const alone = sawn(rig, stated, found, entry.length);
         if (!alone || 'rig' in alone) return alone;
@@ -74,6 +92,17 @@ export function withMade(stated: Rig, whole: Rig, made: readonly AsMade[]): Made
   }
 }
 
+/** A kitchen scale reads so, kg. */
+const SCALE_SPREAD = 0.001;
+function onScale(rig: Rig, { member, mass }: Extract<AsMade, { kind: 'mass' }>): Moved {
+  const next = weighed(rig, {
+    target: member,
+    mass: { value: mass, spread: SCALE_SPREAD, source: 'on the scale, made' },
+  });
+  return next && { rig: next };
+}
+
+type OnMember = Exclude<AsMade, { kind: 'mass' | 'fromEdge' }>;
 type Found = { readonly body: Body; readonly member: Member };
 type Moved = { readonly rig: Rig } | { readonly tied: readonly string[] } | null;
 
@@ -125,23 +154,107 @@ function bent(rig: Rig, whole: Rig, { body, member }: Found, bend: number, angle
   return 'tied' in moved ? moved : { rig: memberPut(moved.rig, other, after) };
 }
 
-/** A hole so far along the blank from its start, m: what is bolted through it goes along the bar. */
-function drilledOff(rig: Rig, whole: Rig, { body, member }: Found, hole: string, along: number): Moved {
+/** A hole so far along the blank from its start, or so far across it, m: what is bolted through it goes along. */
+function drilledOff(
+  rig: Rig,
+  whole: Rig,
+  { body, member }: Found,
+  hole: string,
+  place: { readonly along: number } | { readonly across: number },
+): Moved {
   const drawn = memberOf(whole, member.id)?.member.holes.find((h) => h.id === hole);
-  const links = linksOf(rig);
-  const first = links.filter((l) => l.stated && holeId(member.id, l.id) === hole);
   if (!drawn) return null;
   const strip = bentStrip(member, placesOf(body.nodes));
-  const motion = strip
-    ? between(frameAlong(strip, drawn.along), frameAlong(strip, along))
-    : shiftedBy(scale(runOf(member, body), along - drawn.along));
+  const motion = motionOf();
   // A hole that nothing is bolted through only lies elsewhere.
-  if (first.length === 0)
-    return {
-      rig: memberPut(rig, { ...member, holes: member.holes.map((h) => (h.id === hole ? { ...h, along } : h)) }, null),
-    };
-  return movedWith(rig, links, first, new Set([member.id]), motion, (r) => r);
+  const put = (): Rig =>
+    memberPut(rig, { ...member, holes: member.holes.map((h) => (h.id === hole ? { ...h, ...place } : h)) }, null);
+  return boltedMoved(rig, member.id, hole, motion) ?? { rig: put() };
+
+  function motionOf(): Motion {
+    if ('along' in place)
+      return strip
+        ? between(frameAlong(strip, drawn!.along), frameAlong(strip, place.along))
+        : shiftedBy(scale(runOf(member, body), place.along - drawn!.along));
+    const { path } = member;
+    const wide = strip
+      ? frameAlong(strip, drawn!.along).width
+      : path.kind === 'straight'
+        ? unit(path.widthDirection)
+        : null;
+    return shiftedBy(wide ? scale(wide, place.across - drawn!.across) : [0, 0, 0]);
+  }
 }
+
+/** A hole in a plate or a round so far inwards from an edge, m. */
+function offInPart(
+  rig: Rig,
+  whole: Rig,
+  { member: piece, hole: id, edge, off }: Extract<AsMade, { kind: 'fromEdge' }>,
+): Moved {
+  const parts = whole.bodies.flatMap((b) => b.parts);
+  const part = parts.find((p) => p.id === piece);
+  const hole = connectionsOf(whole, () => 0)
+    .flatMap((c) => (holeId(piece, c.id) === id ? c.holes : []))
+    .find((h) => h.piece === piece);
+  if (!part || !hole) return null;
+  const lengths = parts.filter((p) => (p.of ?? p.id) === piece);
+  const drawn = fromEdges(part, lengths, hole.at, hole.axis).find((e) => e.edge === edge);
+  return drawn ? boltedMoved(rig, piece, id, shiftedBy(scale(drawn.inwards, off - drawn.off))) : null;
+}
+
+/** What is fastened through a hole of a piece goes along without the piece; a camera that is screwed on through it, too. Null where there is nothing. */
+function boltedMoved(rig: Rig, piece: string, hole: string, motion: Motion): Moved {
+  const links = linksOf(rig);
+  const first = links.filter((l) => l.stated && holeId(piece, l.id) === hole);
+  if (first.length === 0) return null;
+  const moved = movedWith(rig, links, first, new Set([piece]), motion, (r) => r);
+  const isCameras = first.some((l) => l.stated?.kind === 'bolted' && l.stated.end.kind === 'camera');
+  if (!isCameras || 'tied' in moved) return moved;
+  // What it stands on holds its place, unless that goes along already.
+  const goes = hangsOn(links, first, new Set([piece])).things;
+  const onPart = (p: Part): Part =>
+    p.mount && !goes.has(p.of ?? p.id) ? { ...p, mount: add(transform(motion.turn, p.mount), motion.shift) } : p;
+  return { rig: { ...moved.rig, bodies: moved.rig.bodies.map((b) => ({ ...b, parts: b.parts.map(onPart) })) } };
+}
+
+/** At another angle to the one beside it, rad: it turns about where they meet, in their plane, and all that hangs on it goes along. */
+function turnedAway(rig: Rig, { body, member }: Found, { joint, beside, angle }: Turned): Moved {
+  const meets = meetingOf(body, member.id, joint, beside);
+  if (!meets) return null;
+  const { centre, own, other, apart } = meets;
+  const axis = cross(other, own);
+  if (!(length(axis) > 0.05)) return null;
+  const turn = rotationAbout(unit(axis), angle - apart);
+  const links = linksOf(rig);
+  const node = body.joints.find((j) => j.id === joint)?.node;
+  const isLeft = (l: Link): boolean => l.id === joint || (node !== undefined && l.node === node);
+  const without = new Set(links.filter(isLeft).flatMap((l) => l.things.filter((t) => t !== member.id)));
+  const onward = links.filter((l) => !isLeft(l));
+  const hangs = hangsOn(
+    onward,
+    onward.filter((l) => l.things.includes(member.id)),
+    without,
+  );
+  if (hangs.back.length > 0) return { tied: hangs.back.map((l) => l.id) };
+  const things = new Set([...hangs.things, member.id]);
+  const next = movedRigidly(rig, { ...hangs, things }, { turn, shift: subtract(centre, transform(turn, centre)) });
+  // It sits crooked in its socket, as deep as before.
+  const socketed = (j: Joint): Joint =>
+    j.id === joint && j.hub
+      ? {
+          ...j,
+          hub: {
+            ...j.hub,
+            sockets: j.hub.sockets.map((s) =>
+              dot(unit(s.direction), own) > FACES ? { ...s, direction: transform(turn, s.direction) } : s,
+            ),
+          },
+        }
+      : j;
+  return { rig: { ...next, bodies: next.bodies.map((b) => ({ ...b, joints: b.joints.map(socketed) })) } };
+}
+type Turned = Extract<AsMade, { kind: 'turn' }>;
 
 /** Sawn so long, m: what is beyond its far end moves, for all is measured from its start. */
 function sawn(rig: Rig, stated: Rig, { body, member }: Found, long: number): Moved {

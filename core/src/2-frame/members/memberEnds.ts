@@ -20,7 +20,7 @@ export interface MemberEnds {
 }
 
 /** A member looks for the socket that faces it within this (cosine): anything more binds in the fitting. */
-const FACES = Math.cos(0.05);
+export const FACES = Math.cos(0.05);
 
 export function memberEnds(member: Member, nodes: ReadonlyMap<string, Vec3>, joints: readonly Joint[]): MemberEnds {
   const [a, b] = [nodes.get(member.from), nodes.get(member.to)];

@@ -172,7 +172,7 @@ function onRails([x, y, z]: Vec3, spacing: number): Slides {
       shape: { kind: 'box', size: [SIZE.length, width, RAIL_BASE] },
       at: [x, y, z + RAIL_BASE / 2],
       material: 'aluminium',
-      supply: { item: size(6), packOf: 1, packPrice: 3.5 },
+      supply: { item: size(6), packOf: 1, packPrice: 3.5, sawn: 'sheet' },
     },
     top: {
       id: 'stage-top',
@@ -181,7 +181,7 @@ function onRails([x, y, z]: Vec3, spacing: number): Slides {
       at: [x, y, top],
       material: 'aluminium',
       mount: [x, y, top + SIZE.top / 2],
-      supply: { item: size(8), packOf: 1, packPrice: 4.5 },
+      supply: { item: size(8), packOf: 1, packPrice: 4.5, sawn: 'sheet' },
     },
     rails: sides.map(([side, s]) => ({
       id: `rails-${side}`,

@@ -145,7 +145,12 @@ const heldParts = (gripLength: number): readonly Part[] => [
     shape: { kind: 'tube', outerRadius: SLEEVE.outer / 2, innerRadius: SLEEVE.inner / 2, length: gripLength },
     at: [0, 0, -LOWER - gripLength / 2],
     material: 'aluminium',
-    supply: { item: `aluminium tube 14 × 2.5, ${Math.round(gripLength * 1000)} mm`, packOf: 1, packPrice: 1.4 },
+    supply: {
+      item: `aluminium tube 14 × 2.5, ${Math.round(gripLength * 1000)} mm`,
+      packOf: 1,
+      packPrice: 1.4,
+      sawn: 'length',
+    },
   },
   {
     id: 'grip',

@@ -232,7 +232,12 @@ function pipes(input: FamilyInput): LShape {
         middle: [(back + ahead) / 2, 0, under + PLATE_THICKNESS / 2],
         size: [ahead - back, 0.045, PLATE_THICKNESS],
         material: 'aluminium',
-        supply: { item: `aluminium plate ${Math.round((ahead - back) * 1000)} × 45 × 6`, packOf: 1, packPrice: 2.6 },
+        supply: {
+          item: `aluminium plate ${Math.round((ahead - back) * 1000)} × 45 × 6`,
+          packOf: 1,
+          packPrice: 2.6,
+          sawn: 'sheet',
+        },
       }),
     ],
     connections: clip.connections,

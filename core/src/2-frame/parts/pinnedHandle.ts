@@ -150,7 +150,12 @@ function straps(neck: Vec3, pin: Vec3, outside: number): Held {
       size: [STRAP.width, STRAP.thickness, high - low],
       material: 'steel',
       twin: `strap-${side === 'left' ? 'right' : 'left'}`,
-      supply: { item: `steel flat 20 × 3, ${Math.round((high - low) * 1000)} mm`, packOf: 1, packPrice: 1.2 },
+      supply: {
+        item: `steel flat 20 × 3, ${Math.round((high - low) * 1000)} mm`,
+        packOf: 1,
+        packPrice: 1.2,
+        sawn: 'length',
+      },
     });
   const through = (id: string, name: string, z: number, piece: string, end: 'nut' | 'lock'): StatedConnection => ({
     kind: 'bolted',

@@ -68,7 +68,7 @@ function shoulderPiece({ choices, own }: FamilyInput, end: Vec3): Extension {
         middle: [end[0] - PAD_BOARD / 2, end[1], end[2]],
         size: board,
         material: 'birchPly',
-        supply: { item: 'plywood 6 mm, 80 × 60', packOf: 1, packPrice: 1.5 },
+        supply: { item: 'plywood 6 mm, 80 × 60', packOf: 1, packPrice: 1.5, sawn: 'sheet' },
       }),
       // Its flat side on the board.
       {

@@ -39,8 +39,15 @@ export function printedSolid(kit: SolidKit, assembly: Assembly, values: Adjuster
     (shapes.find((s) => s.id === c.piece)?.flats ?? []).flatMap((f) => pocketFor(kit, f, c.six === true) ?? []),
   );
   const solid = pockets.length > 0 ? whole.subtract(kit.Manifold.union(pockets)) : whole;
+  const made = printedOf(solid);
+  kit.tidy();
+  return made;
+}
+
+/** The mesh of a solid, which may be tidied away afterwards. */
+export function printedOf(solid: Mesh): Printed {
   const { vertProperties, triVerts, numProp } = solid.getMesh();
-  const made = {
+  return {
     vertices: Float32Array.from(
       { length: (vertProperties.length / numProp) * 3 },
       (_, i) => vertProperties[Math.floor(i / 3) * numProp + (i % 3)]!,
@@ -48,8 +55,6 @@ export function printedSolid(kit: SolidKit, assembly: Assembly, values: Adjuster
     triangles: Uint32Array.from(triVerts),
     volume: solid.volume() / MM ** 3,
   };
-  kit.tidy();
-  return made;
 }
 
 /** What is dropped in, so much wider all round. */

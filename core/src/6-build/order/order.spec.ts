@@ -10,7 +10,8 @@ import { partOf, rigOf } from '../../testing/partsRig';
 import { blockedWords } from './blockedWords';
 import { buildOrder, type BuildOrder } from './buildOrder';
 import { buildSteps } from '../buildSteps';
-import { strongLots } from './takeApart';
+import type { Bond } from './partsToPart';
+import { lotsOf, partingBonds, strongLots } from './takeApart';
 
 const box = (id: string, size: Vec3, at: Vec3): Part => partOf(id, { kind: 'box', size }, at);
 const rigWith = (parts: readonly Part[], connections: readonly StatedConnection[], more: Partial<Body> = {}): Rig =>
@@ -248,6 +249,32 @@ describe('the order of building', () => {
 });
 
 describe('sets that block one another', () => {
+  it('knows which connections a lot falls apart without, as taking each away shows', () => {
+    const graph = fc.integer({ min: 2, max: 9 }).chain((n) =>
+      fc.tuple(
+        fc.constant(n),
+        fc.array(fc.uniqueArray(fc.integer({ min: 0, max: n - 1 }), { minLength: 2, maxLength: 4 }), {
+          maxLength: 14,
+        }),
+      ),
+    );
+    holds(
+      fc.property(graph, ([n, all]) => {
+        const pieces = Array.from({ length: n }, (_, i) => i);
+        const bonds = all.map((binds) => ({ binds }) as unknown as Bond);
+        const found = partingBonds(pieces, bonds);
+        const lots = lotsOf(pieces, bonds).length;
+        const without = (bond: Bond): number =>
+          lotsOf(
+            pieces,
+            bonds.filter((b) => b !== bond),
+          ).length;
+        expect(bonds.map((b) => found.has(b))).toEqual(bonds.map((b) => without(b) > lots));
+      }),
+      { seed: 27 },
+    );
+  });
+
   it('are those of which each reaches each, for any graph', () => {
     const graph = fc
       .integer({ min: 1, max: 9 })

@@ -16,6 +16,9 @@ interface Seen {
   readonly columns: Columns;
   /** How far piece `a` is free along the axis until it meets `b`, at `a * n + b`, m; against the axis `b` along it. */
   readonly free: Float64Array;
+  /** All that a piece meets along the axis, and against it: worked out when it is first asked for. */
+  readonly ahead: () => readonly (readonly number[])[];
+  readonly behind: () => readonly (readonly number[])[];
 }
 export interface Room {
   /** The first of these ways along which `goes` leave `stay` for good. */
@@ -24,8 +27,8 @@ export interface Room {
   readonly placeAlong: (piece: number, way: Vec3) => number;
   /** How `goes` leave `stay`, first tried along `first`; null where nothing lets them. */
   readonly wayOut: (goes: readonly number[], stay: readonly number[], first: readonly Vec3[]) => WayOut | null;
-  /** Going along `way`, `a` meets `b`. */
-  readonly meets: (a: number, b: number, way: Vec3) => boolean;
+  /** All that a piece meets on its way. */
+  readonly metBy: (piece: number, way: Vec3) => readonly number[];
   /** They can be turned all the way round against each other about a threaded pipe's axis: what is screwed into its fitting must. */
   readonly canTurn: (turns: readonly number[], stay: readonly number[], bond: Bond) => boolean;
   readonly seenAlong: (axis: Vec3) => Seen;
@@ -61,7 +64,10 @@ export function roomFor(of: ToPart, linesAlong: Lines): Room {
     const before = seen.get(along);
     if (before) return before;
     const { columns, runs } = along;
-    const made = { columns, free: freeAlong(n, runs, columns.lattice.axis, bondsOf) };
+    const free = freeAlong(n, runs, columns.lattice.axis, bondsOf);
+    const metWhere = (at: (a: number, b: number) => number) =>
+      once(() => shapes.map((_, a) => shapes.flatMap((_s, b) => (a !== b && free[at(a, b)]! < Infinity ? [b] : []))));
+    const made = { columns, free, ahead: metWhere((a, b) => a * n + b), behind: metWhere((a, b) => b * n + a) };
     seen.set(along, made);
     return made;
   };
@@ -155,7 +161,10 @@ export function roomFor(of: ToPart, linesAlong: Lines): Room {
       const [own, others] = [turning(turns), turning(stay)];
       return !meet(bare(own), others) && !meet(own, bare(others));
     },
-    meets: (a, b, way) => freeOf([a], [b], way) < Infinity,
+    metBy: (piece, way) => {
+      const along = seenAlong(way);
+      return (isForwards(along.columns, way) ? along.ahead : along.behind)()[piece]!;
+    },
     wayOut: (goes, stay, first) => {
       const tried = [...first, ...ways.filter((w) => !first.some((f) => dot(f, w) > 1 - 1e-6))];
       const runs: { readonly way: Vec3; readonly run: number }[] = [];
@@ -177,6 +186,11 @@ export function roomFor(of: ToPart, linesAlong: Lines): Room {
       return null;
     },
   };
+}
+
+function once<T>(work: () => T): () => T {
+  let made: { readonly value: T } | null = null;
+  return () => (made ??= { value: work() }).value;
 }
 
 interface Between {

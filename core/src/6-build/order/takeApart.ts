@@ -85,18 +85,65 @@ function undoneAlone(
   tools: Tools | null,
   fail: (bond: Bond) => void,
 ): Found | null {
+  const parting = partingBonds(lot, bonds);
   for (const bond of inOrderOff(bonds)) {
-    const parts = lotsOf(
-      lot,
-      bonds.filter((b) => b !== bond),
-    );
     // In a ring nothing leaves: a screw may be drawn out of it, a pipe not.
-    const isRing = parts.length === 1 && NEEDS_ROOM.has(bond.connection.kind) && !bond.opens;
-    const leaves = isRing || tools?.reach(bond, lot) === false ? null : leaving(parts, [bond], room);
+    const isRing = !parting.has(bond) && NEEDS_ROOM.has(bond.connection.kind) && !bond.opens;
+    const leaves = isRing || tools?.reach(bond, lot) === false ? null : leaving(without(bond), [bond], room);
     if (leaves) return { undoes: [bond], leaves, unreached: tools === null };
     fail(bond);
   }
   return null;
+
+  function without(bond: Bond): readonly (readonly number[])[] {
+    if (!parting.has(bond)) return [lot];
+    return lotsOf(
+      lot,
+      bonds.filter((b) => b !== bond),
+    );
+  }
+}
+
+/** Those without which a lot falls apart: articulation points of the graph of pieces and bonds (Hopcroft and Tarjan 1973), without recursion. */
+export function partingBonds(lot: readonly number[], bonds: readonly Bond[]): ReadonlySet<Bond> {
+  const piece = new Map(lot.map((p, i) => [p, i]));
+  const first = lot.length;
+  const next: number[][] = [...lot, ...bonds].map(() => []);
+  bonds.forEach(({ binds }, i) => {
+    for (const p of binds) {
+      const at = piece.get(p);
+      if (at === undefined) continue;
+      next[at]!.push(first + i);
+      next[first + i]!.push(at);
+    }
+  });
+  const index = new Int32Array(next.length).fill(-1);
+  const low = new Int32Array(next.length);
+  const found = new Set<Bond>();
+  let count = 0;
+  for (let root = 0; root < first; root++) {
+    if (index[root] !== -1) continue;
+    const calls: { readonly node: number; readonly from: number; at: number }[] = [];
+    const enter = (node: number, from: number): void => {
+      index[node] = low[node] = count++;
+      calls.push({ node, from, at: 0 });
+    };
+    enter(root, -1);
+    while (calls.length > 0) {
+      const call = calls.at(-1)!;
+      const to = next[call.node]![call.at++];
+      if (to === undefined) {
+        calls.pop();
+        const { node, from } = call;
+        if (from < 0) continue;
+        low[from] = Math.min(low[from]!, low[node]!);
+        // Nothing beyond it comes back round it. A root is a piece.
+        if (from >= first && low[node]! >= index[from]!) found.add(bonds[from - first]!);
+      } else if (index[to] === -1) enter(to, call.node);
+      else if (to !== call.from) low[call.node] = Math.min(low[call.node]!, index[to]!);
+    }
+  }
+  return found;
 }
 
 /** All screws and rods that go the same way through a piece at once: it comes off them in one go. */
@@ -194,7 +241,8 @@ function undoneTogether(lot: readonly number[], bonds: readonly Bond[], room: Ro
 
 /** Sets of pieces that block one another along a way and are blocked by no other: they can go together. None where that is the whole lot. */
 function lastOnes(lot: readonly number[], way: Vec3, room: Room): readonly (readonly number[])[] {
-  const next = lot.map((a) => lot.flatMap((b, j) => (a !== b && room.meets(a, b, way) ? [j] : [])));
+  const places = new Map(lot.map((p, j) => [p, j]));
+  const next = lot.map((a) => room.metBy(a, way).flatMap((b) => places.get(b) ?? []));
   return strongLots(next)
     .filter((set) => {
       const own = new Set(set);

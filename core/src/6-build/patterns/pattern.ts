@@ -2,6 +2,7 @@
 import { METRIC, render, type Phrase } from '../../0-base';
 import type { Assembly, ConnectionHole, PieceShape, Point2 } from '../../2-frame';
 import type { BarPlan, HoleSheet } from '../../5-stock';
+import type { Cope } from './kinds/cope';
 
 /**
  * cut: sawn along, or drilled out. last: the same, but only on the finished rig. bend: where a bend begins, has its middle and ends.
@@ -48,6 +49,8 @@ export interface PatternInput {
   readonly fittings: ReadonlySet<string>;
   /** Of the paper that is wound round a tube, m. */
   readonly paper: number;
+  /** A tube that the maker wants to end on another; null: none. */
+  readonly cope: Cope | null;
 }
 export type PatternMaker = (input: PatternInput) => readonly Pattern[];
 

@@ -15,6 +15,7 @@ export function endOf(
     const hands = start + task.handsOn;
     if (!windows.some(([from, to]) => start >= from - SAME && hands <= to + SAME))
       return { wrong: `${task.id} lies in no window` };
+    if (start < (task.notBefore ?? 0) - SAME) return { wrong: `${task.id} is before what it waits for` };
     for (const before of task.after)
       if ((end.get(before) ?? 0) > start + SAME) return { wrong: `${task.id} is before ${before}` };
     for (const before of task.onceLaid ?? []) {

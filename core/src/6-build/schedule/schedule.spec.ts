@@ -29,6 +29,7 @@ function leastOf(tasks: readonly Task[], windows: readonly Window[]): number | n
       if (left.some((o) => t.after.includes(o.id) || t.onceLaid?.includes(o.id))) continue;
       const ready = Math.max(
         now,
+        t.notBefore ?? 0,
         ...t.after.map((a) => ends.get(a) ?? 0),
         (free.get(t.machine ?? '') ?? 0) - t.handsOn,
       );
@@ -55,6 +56,7 @@ const someTasks = fc
       after: fc.array(fc.nat(5), { maxLength: 2 }),
       onceLaid: fc.array(fc.nat(5), { maxLength: 1 }),
       machine: fc.constantFrom(undefined, undefined, 'printer'),
+      notBefore: fc.constantFrom(undefined, undefined, 9, 25),
     }),
     { minLength: 1, maxLength: 6 },
   )

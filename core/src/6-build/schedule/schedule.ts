@@ -16,6 +16,8 @@ export interface Task {
   /** Only the hands of these must be done with: it need not have set. */
   readonly onceLaid?: readonly string[] | undefined;
   readonly machine?: string | undefined;
+  /** Not before then, s: something that was done before the plan still goes on. */
+  readonly notBefore?: number | undefined;
 }
 export type Window = readonly [number, number];
 export interface Planned {
@@ -41,8 +43,11 @@ export type Schedule =
   /** The windows end before all is done: `proven` that no order does; what was left over by the best that was tried. */
   | { readonly kind: 'noTime'; readonly left: readonly string[]; readonly proven: boolean };
 
-/** Nodes looked at before it is told with its gap. */
-const LOOKED_AT = 60_000;
+/** Tasks looked at over all orders before it is told with its gap. */
+const LOOKED_AT = 12_000;
+/** Minutes of hands are rough: a plan this near to the bound is not looked past, s. */
+const NEAR = 300;
+const WITHIN = 0.005;
 /** Two times that differ by less are one, s. */
 const SAME = 1e-6;
 
@@ -54,7 +59,7 @@ export function criticalPath(tasks: readonly Task[]): number {
   const byId = new Map(inOrder.map((t) => [t.id, t]));
   for (const t of inOrder) {
     const laid = (t.onceLaid ?? []).map((a) => (ends.get(a) ?? 0) - (byId.get(a)?.wait ?? 0));
-    const start = Math.max(0, ...t.after.map((a) => ends.get(a) ?? 0), ...laid);
+    const start = Math.max(t.notBefore ?? 0, ...t.after.map((a) => ends.get(a) ?? 0), ...laid);
     ends.set(t.id, start + t.handsOn + t.wait);
   }
   return Math.max(0, ...ends.values());
@@ -67,12 +72,12 @@ export function schedule(tasks: readonly Task[], windows: readonly Window[], loo
   const longest = Math.max(0, ...times.map(([from, to]) => to - from));
   const long = tasks.find((t) => t.handsOn > longest + SAME);
   if (long) return { kind: 'tooLong', id: long.id, longest };
-  const of = problem(inOrder, times);
+  const of = problem(inOrder, hoursOf(times));
   const search = new Search(of, lookedAt);
   const rules = RULES.map((rule) => built(of, rule));
   for (const one of rules) if (one.left.length === 0) search.take(one.order, one.finish);
   const bound = search.boundOf(of.none);
-  if (search.best === null || search.finish > bound + SAME) search.run();
+  if (search.best === null || search.finish > bound + Math.min(NEAR, WITHIN * bound)) search.run();
   if (search.best === null) {
     const fewest = rules.reduce((a, b) => (b.left.length < a.left.length ? b : a));
     return { kind: 'noTime', left: fewest.left.map((i) => of.tasks[i]!.id), proven: search.isDone };
@@ -87,14 +92,24 @@ export function schedule(tasks: readonly Task[], windows: readonly Window[], loo
   };
 }
 
+/** Windows by their beginnings. */
+interface Hours {
+  readonly windows: readonly Window[];
+  /** When all up to and with this one have ended. */
+  readonly until: readonly number[];
+}
 interface Problem {
   readonly tasks: readonly Task[];
-  readonly windows: readonly Window[];
+  readonly hours: Hours;
   /** By number: what comes before, and after. */
   readonly needs: readonly (readonly number[])[];
   readonly then: readonly (readonly number[])[];
   /** What hands must be done with before; hands do one thing at a time, so it sets their order only. */
   readonly laid: readonly (readonly number[])[];
+  /** By number: what its hands make ready, or its end. */
+  readonly frees: readonly (readonly number[])[];
+  /** All that hands must be done with before. */
+  readonly before: readonly (readonly number[])[];
   readonly machine: readonly number[];
   readonly machines: number;
   /** From when its hands are done to the end of all that hangs on it, as if hands were many, s. */
@@ -116,25 +131,36 @@ interface Placed {
   readonly start: number;
 }
 
-function problem(tasks: readonly Task[], windows: readonly Window[]): Problem {
+function problem(tasks: readonly Task[], hours: Hours): Problem {
   const number = new Map(tasks.map((t, i) => [t.id, i]));
   const needs = tasks.map((t) => [...new Set(t.after.flatMap((a) => number.get(a) ?? []))]);
   const laid = tasks.map((t) => [...new Set((t.onceLaid ?? []).flatMap((a) => number.get(a) ?? []))]);
-  const then = tasks.map((_, i) => tasks.flatMap((_t, j) => (needs[j]!.includes(i) ? [j] : [])));
+  const backwards = (of: readonly (readonly number[])[]): readonly (readonly number[])[] => {
+    const found: number[][] = tasks.map(() => []);
+    of.forEach((list, j) => {
+      for (const i of list) found[i]!.push(j);
+    });
+    return found;
+  };
+  const then = backwards(needs);
+  const lays = backwards(laid);
+  const frees = backwards(tasks.map((_, i) => [...new Set([...needs[i]!, ...laid[i]!])]));
+  const before: number[][] = [];
+  tasks.forEach((_, i) => before.push([...new Set([...needs[i]!, ...laid[i]!].flatMap((n) => [n, ...before[n]!]))]));
   const names = [...new Set(tasks.flatMap((t) => t.machine ?? []))];
   const tail = tasks.map((t) => t.wait);
   for (let i = tasks.length - 1; i >= 0; i--) {
     for (const j of then[i]!) tail[i] = Math.max(tail[i]!, tasks[i]!.wait + tasks[j]!.handsOn + tail[j]!);
-    tasks.forEach((t, j) => {
-      if (laid[j]!.includes(i)) tail[i] = Math.max(tail[i]!, t.handsOn + tail[j]!);
-    });
+    for (const j of lays[i]!) tail[i] = Math.max(tail[i]!, tasks[j]!.handsOn + tail[j]!);
   }
   return {
     tasks,
-    windows,
+    hours,
     needs,
     then,
     laid,
+    frees,
+    before,
     machine: tasks.map((t) => (t.machine === undefined ? -1 : names.indexOf(t.machine))),
     machines: names.length,
     tail,
@@ -149,23 +175,63 @@ function problem(tasks: readonly Task[], windows: readonly Window[]): Problem {
   };
 }
 
+function hoursOf(windows: readonly Window[]): Hours {
+  let last = -Infinity;
+  return { windows, until: windows.map(([, high]) => (last = Math.max(last, high))) };
+}
+
+/** The first window that has not ended by then. */
+function firstFrom({ until }: Hours, from: number): number {
+  let [low, high] = [0, until.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (until[middle]! < from - SAME) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
 /** The first moment from then on that lies so long whole inside one window; null: there is none. */
-function fits(windows: readonly Window[], from: number, takes: number): number | null {
-  for (const [low, high] of windows) {
+function fits(hours: Hours, from: number, takes: number): number | null {
+  const { windows } = hours;
+  for (let w = firstFrom(hours, from); w < windows.length; w++) {
+    const [low, high] = windows[w]!;
     const start = Math.max(low, from);
     if (start + takes <= high + SAME) return start;
   }
   return null;
 }
 
-/** Null: no window is left for it. */
+/** When hands have worked so long from then on, s; Infinity where the windows end before. */
+function worked(hours: Hours, from: number, takes: number): number {
+  let left = takes;
+  if (left <= SAME) return from;
+  const { windows } = hours;
+  for (let w = firstFrom(hours, from); w < windows.length; w++) {
+    const [low, high] = windows[w]!;
+    const room = high - Math.max(low, from);
+    if (room <= 0) continue;
+    if (left <= room + SAME) return Math.max(low, from) + left;
+    left -= room;
+  }
+  return Infinity;
+}
+
+/** When hands can begin it next; null: no window is left for it. */
+function startOf(of: Problem, { now, ends, free }: Pick<State, 'now' | 'ends' | 'free'>, task: number): number | null {
+  const { handsOn, notBefore = 0 } = of.tasks[task]!;
+  const machine = of.machine[task]!;
+  let from = Math.max(now, notBefore);
+  for (const n of of.needs[task]!) from = Math.max(from, ends[n]!);
+  // Hands let go of a machine no sooner than it is free.
+  if (machine >= 0) from = Math.max(from, free[machine]! - handsOn);
+  return fits(of.hours, from, handsOn);
+}
+
 function after(of: Problem, state: State, task: number): State | null {
   const { handsOn, wait } = of.tasks[task]!;
   const machine = of.machine[task]!;
-  const ready = Math.max(state.now, ...of.needs[task]!.map((n) => state.ends[n]!));
-  // Hands let go of a machine no sooner than it is free.
-  const from = machine < 0 ? ready : Math.max(ready, state.free[machine]! - handsOn);
-  const start = fits(of.windows, from, handsOn);
+  const start = startOf(of, state, task);
   if (start === null) return null;
   const end = start + handsOn + wait;
   return {
@@ -181,35 +247,53 @@ function after(of: Problem, state: State, task: number): State | null {
 const isReady = ({ needs, laid }: Problem, { done }: State, task: number): boolean =>
   !done[task] && needs[task]!.every((n) => done[n]) && laid[task]!.every((n) => done[n]);
 
-/** Larger is done first. */
-type Rule = (of: Problem, state: State, next: State, task: number) => number;
+/** Larger is done first. `idle`: how long hands wait until it begins, s. */
+type Rule = (of: Problem, idle: number, task: number) => number;
 const RULES: readonly Rule[] = [
   // As the steps are told: where that is as soon done, it stays.
-  (_of, _s, _n, i) => -i,
+  (_of, _idle, i) => -i,
   // What has the longest to go after it.
-  ({ tasks, tail }, _s, _n, i) => tasks[i]!.handsOn + tail[i]!,
-  ({ tail }, _s, _n, i) => tail[i]!,
+  ({ tasks, tail }, _idle, i) => tasks[i]!.handsOn + tail[i]!,
+  ({ tail }, _idle, i) => tail[i]!,
   // What can begin first; of those the longest to go.
-  ({ tail }, state, next, i) => -1e3 * (next.order.at(-1)!.start - state.now) + tail[i]!,
+  ({ tail }, idle, i) => -1e3 * idle + tail[i]!,
   // What fills what is left of the evening.
-  ({ tasks, tail }, state, next, i) =>
-    -1e3 * (next.order.at(-1)!.start - state.now) + 10 * tasks[i]!.handsOn + tail[i]!,
+  ({ tasks, tail }, idle, i) => -1e3 * idle + 10 * tasks[i]!.handsOn + tail[i]!,
 ];
+
+/** One after the other, of what is ready always what the rule likes best. */
 function built(
   of: Problem,
   rule: Rule,
 ): { readonly order: readonly Placed[]; readonly finish: number; readonly left: readonly number[] } {
-  let state = of.none;
+  const ends = [...of.none.ends];
+  const free = [...of.none.free];
+  const order: Placed[] = [];
+  let [now, finish] = [of.none.now, of.none.finish];
+  const waitsFor = of.tasks.map((_, i) => new Set([...of.needs[i]!, ...of.laid[i]!]).size);
+  const ready = new Set(of.tasks.flatMap((_, i) => (waitsFor[i] === 0 ? [i] : [])));
   for (;;) {
-    const before = state;
-    const nexts = of.tasks.flatMap((_, i) => {
-      const next = isReady(of, before, i) ? after(of, before, i) : null;
-      return next ? [{ next, worth: rule(of, before, next, i) }] : [];
-    });
-    if (nexts.length === 0) break;
-    state = nexts.reduce((a, b) => (b.worth > a.worth ? b : a)).next;
+    let best: { readonly task: number; readonly start: number; readonly worth: number } | null = null;
+    for (const task of ready) {
+      const start = startOf(of, { now, ends, free }, task);
+      if (start === null) continue;
+      const worth = rule(of, start - now, task);
+      // As told, where both are worth the same.
+      if (!best || worth > best.worth || (worth === best.worth && task < best.task)) best = { task, start, worth };
+    }
+    if (!best) break;
+    const { task, start } = best;
+    const { handsOn, wait } = of.tasks[task]!;
+    now = start + handsOn;
+    ends[task] = now + wait;
+    if (of.machine[task]! >= 0) free[of.machine[task]!] = ends[task]!;
+    finish = Math.max(finish, ends[task]!);
+    order.push({ task, start });
+    ready.delete(task);
+    for (const next of of.frees[task]!) if (--waitsFor[next]! === 0) ready.add(next);
   }
-  return { order: state.order, finish: state.finish, left: of.tasks.flatMap((_, i) => (state.done[i] ? [] : [i])) };
+  const placed = new Set(order.map((o) => o.task));
+  return { order, finish, left: of.tasks.flatMap((_, i) => (placed.has(i) ? [] : [i])) };
 }
 
 class Search {
@@ -240,7 +324,8 @@ class Search {
       this.take(state.order, state.finish);
       return true;
     }
-    if (this.looked++ >= this.most) return false;
+    this.looked += this.of.tasks.length;
+    if (this.looked > this.most) return false;
     if (this.boundOf(state) >= this.finish - SAME || this.isWorse(state)) return true;
     const nexts = this.of.tasks.flatMap((_, i) => {
       const next = isReady(this.of, state, i) ? after(this.of, state, i) : null;
@@ -277,19 +362,22 @@ class Search {
     for (const i of left) {
       const ready = Math.max(
         state.now,
+        of.tasks[i]!.notBefore ?? 0,
         ...of.needs[i]!.map((n) =>
           state.done[n] ? state.ends[n]! : head.get(n)! + of.tasks[n]!.handsOn + of.tasks[n]!.wait,
         ),
         ...of.laid[i]!.flatMap((n) => (state.done[n] ? [] : [head.get(n)! + of.tasks[n]!.handsOn])),
       );
-      const start = fits(of.windows, ready, of.tasks[i]!.handsOn);
+      // Hands work through all that comes before, one after the other.
+      const load = of.before[i]!.reduce((sum, n) => (state.done[n] ? sum : sum + of.tasks[n]!.handsOn), 0);
+      const start = fits(of.hours, Math.max(ready, worked(of.hours, state.now, load)), of.tasks[i]!.handsOn);
       if (start === null) return Infinity;
       head.set(i, start);
     }
     let end = state.finish;
     for (const i of left) end = Math.max(end, head.get(i)! + of.tasks[i]!.handsOn + of.tail[i]!);
     const todo = left.map((i) => ({ head: head.get(i)!, takes: of.tasks[i]!.handsOn, tail: of.tail[i]! }));
-    return Math.max(end, preemptive(todo, of.windows), machinesTake(of, state, left, head));
+    return Math.max(end, preemptive(todo, of.hours.windows), machinesTake(of, state, left, head));
   }
 }
 
@@ -324,17 +412,42 @@ function preemptive(
   return toDo.length > 0 ? Infinity : end;
 }
 
-/** What each machine still has to run, one after the other, and the shortest that is left to do after the last of it. */
+/**
+ * What each machine still has to run, one after the other, and the shortest that is left to do after the last of it. Hands must be
+ * there to begin each: as if each ran as short as the shortest, the last begins no sooner.
+ */
 function machinesTake(of: Problem, state: State, left: readonly number[], head: ReadonlyMap<number, number>): number {
   let most = 0;
   for (let m = 0; m < of.machines; m++) {
     const own = left.filter((i) => of.machine[i] === m);
     if (own.length === 0) continue;
     const from = Math.max(state.free[m]!, Math.min(...own.map((i) => head.get(i)! + of.tasks[i]!.handsOn)));
+    const least = (pick: (task: Task) => number): number => Math.min(...own.map((i) => pick(of.tasks[i]!)));
     const runs = own.reduce((sum, i) => sum + of.tasks[i]!.wait, 0);
     most = Math.max(most, from + runs + Math.min(...own.map((i) => of.tail[i]! - of.tasks[i]!.wait)));
+    const [hands, run] = [least((t) => t.handsOn), least((t) => t.wait)];
+    let letGo = from;
+    for (let k = 1; k < own.length; k++) letGo = (fits(of.hours, letGo + run - hands, hands) ?? Infinity) + hands;
+    most = Math.max(most, Math.min(...own.map((i) => chainFrom(of, i, letGo))));
   }
   return most;
+}
+
+/** When the longest that hangs on a task has ended, hands of each in a window, once its own have let go then. */
+function chainFrom(of: Problem, task: number, letGo: number): number {
+  let [at, end] = [task, letGo + of.tasks[task]!.wait];
+  for (;;) {
+    const [next, ...others] = of.then[at]!;
+    if (next === undefined) return Math.max(end, letGo + of.tail[task]!);
+    at = others.reduce(
+      (a, b) => (of.tasks[b]!.handsOn + of.tail[b]! > of.tasks[a]!.handsOn + of.tail[a]! ? b : a),
+      next,
+    );
+    const { handsOn, wait } = of.tasks[at]!;
+    const start = fits(of.hours, end, handsOn);
+    if (start === null) return Infinity;
+    end = start + handsOn + wait;
+  }
 }
 
 /** Backwards from the end: how late each may start, with hands in this order. */
@@ -352,7 +465,7 @@ function withSlack(of: Problem, order: readonly Placed[], finish: number): reado
       ...(machine >= 0 && nextOn.has(machine) ? [nextOn.get(machine)!] : []),
     );
     const by = Math.min(handsBy, endBy - wait) - handsOn;
-    const start = lastFit(of.windows, by, handsOn);
+    const start = lastFit(of.hours.windows, by, handsOn);
     latest.set(task, start);
     handsBy = start;
     if (machine >= 0) nextOn.set(machine, start + handsOn);

@@ -23,6 +23,12 @@ export const bending: StepMaker = {
               say`pull it round to ${figure('angle', bend.former.overbendAngle, 0)}, then let go`,
             ]
           : [say`inside radius ${figure('length', bend.insideRadius, 0)}`],
+        moves: [
+          say`Clamp the former to the bench and the bar on it, its middle line across the former’s top.`,
+          say`Pull the long end round a little at a time, by the bar’s own length and not by a hammer.`,
+          say`Hold the paper of the finished curve against it after each pull, and lay it flat: it must not have turned.`,
+          say`Let go, measure what it opened to, and pull again by so much.`,
+        ],
         check: say`Lay it on a flat table: both ends touch along their whole width, so the bend stays in its plane.`,
         trial: say`Bend a scrap of the same bar round the same former first: how far it opens is this bar’s own.`,
         wrong: say`Short of its angle: pull it round again. Too far: open it once and a little; the same place bent back and forth cracks. A little off: type what it is, the last hole and the trim may make up for it.`,

@@ -2,14 +2,13 @@
 import { figure, say } from '../../0-base';
 import { AND } from '../joinedAs';
 import { namesOf } from '../namesOf';
+import { pilotFor } from '../pilot';
 import { byHole } from '../order/drilledTogether';
 import { BITES } from './drillingParts';
 import { drillCare } from '../drillCare';
-import { connectStep, type BuildStep, type StepMaker } from '../step';
+import { bitOf, connectStep, type BuildStep, type StepMaker } from '../step';
 import { workedAs } from '../workedAs';
 
-/** A pilot about a third of the hole, never under 2 mm: the web of the larger bit then cuts nothing. */
-const pilotFor = (diameter: number): number => Math.max(0.002, Math.round((diameter / 3) * 2000) / 2000);
 const CAUTION = 'Sleeves and hair back. Clamp it: a caught bit spins it.';
 
 export const drilling: StepMaker = {
@@ -48,6 +47,7 @@ export const drilling: StepMaker = {
               handles: glued ? glued.pieces : [bar.member],
               title: say`Mark and pilot the hole for the ${mark.name}`,
               tool: `${worked.begin}, drill`,
+              setUp: bitOf(pilotFor(diameter)),
               figures: [
                 say`${figure('length', mark.along, 1)} from the ${bar.bends.length > 0 ? 'rear end' : 'end you marked'}`,
                 mark.place ?? say`in the middle of the width`,
@@ -73,6 +73,7 @@ export const drilling: StepMaker = {
               title: glued
                 ? say`Drill through the ${AND.format(glued.pieces.map(nameOf))} in one go for the ${mark.name}`
                 : say`Drill the ${mark.name} hole to size`,
+              setUp: bitOf(diameter),
               tool: mark.thread?.by === 'tap' ? `drill, ${mark.thread.name} tap` : 'drill',
               figures: [
                 ...(mark.recess

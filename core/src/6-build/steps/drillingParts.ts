@@ -7,7 +7,7 @@ import { namesOf } from '../namesOf';
 import { byHole } from '../order/drilledTogether';
 import { printStep } from './printing';
 import { drillCare } from '../drillCare';
-import { connectStep, type BuildStep, type StepMaker } from '../step';
+import { bitOf, connectStep, cutStep, type BuildStep, type StepMaker } from '../step';
 import { workedAs } from '../workedAs';
 
 /** Of a hole that a bolt cuts its thread in. */
@@ -36,7 +36,7 @@ export const drillingParts: StepMaker = {
             about: piece,
             final: true,
             minutes: 6,
-            needs: others ? [connectStep(others.after)] : isPrint ? [printStep(piece)] : [],
+            needs: [cutStep(piece), ...(others ? [connectStep(others.after)] : isPrint ? [printStep(piece)] : [])],
             makes: others ? others.pieces.map((p) => `${p}/hole/${others.connection}`) : [hole.id],
             handles: others ? others.pieces : [piece],
             title: others
@@ -48,6 +48,7 @@ export const drillingParts: StepMaker = {
                     ? say`Tap the ${name} ${hole.thread} for the ${hole.name}`
                     : say`Drill the ${name} for the ${hole.name} and tap it ${hole.thread}`
                   : say`Drill the ${name} for the ${hole.name}`,
+            setUp: bitOf(hole.diameter),
             tool: [
               worked.begin,
               'drill',

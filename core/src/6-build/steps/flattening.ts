@@ -23,6 +23,11 @@ export const flattening: StepMaker = {
                 title: say`Hammer the end of the ${m.name} flat`,
                 tool: 'hammer, vise or anvil',
                 figures: [say`${figure('length', m.flattened)} of it, a little at a time`],
+                moves: [
+                  say`Draw the line where the flat ends, and which way it faces.`,
+                  say`Squeeze it in the vise to the line, half way at first; turn it over, then all the way.`,
+                  say`Hammer it flat on the anvil, from the line outwards.`,
+                ],
                 check: say`Both walls lie on each other, the flat in line with the tube, and no crack at the fold.`,
                 trial: say`Flatten the end of an offcut first: some tubes crack, and are warmed or taken thicker.`,
                 wrong: say`Cracked or askew: saw the flat off, if the tube is long enough, and begin again.`,

@@ -1,7 +1,8 @@
 /** What waits for the rig as it will be used: the last holes under the pivot it hangs on, and ends left long until then. */
 import { figure, say } from '../../0-base';
+import type { Joining } from '../order/buildOrder';
 import { drillCare } from '../drillCare';
-import { connectStep, type BuildStep, type StepMaker } from '../step';
+import { bitOf, connectStep, type BuildStep, type StepMaker } from '../step';
 import { workedAs } from '../workedAs';
 
 export const hangingLast: StepMaker = {
@@ -9,6 +10,7 @@ export const hangingLast: StepMaker = {
   place: 60,
   make: ({ rig, bars, order }) => {
     const all = order.joinings.map((j) => connectStep(j.id));
+    const outlined = new Set(rig.bodies.flatMap((b) => b.members.flatMap((m) => (m.outline ? [m.id] : []))));
     const hangs = rig.pivots.some((p) => p.kind === 'universal');
     return bars.flatMap((bar) => {
       const worked = workedAs(rig, bar.member);
@@ -26,7 +28,7 @@ export const hangingLast: StepMaker = {
               about: bar.member,
               final: false,
               minutes: 10,
-              needs: joining ? joining.after.map(connectStep) : all,
+              needs: joining ? allBut(joining.id, order.joinings) : all,
               title: say`Hang the rig and plumb the ${mark.name} exactly below the pivot`,
               tool: 'plumb line, scriber',
               figures: [
@@ -57,6 +59,7 @@ export const hangingLast: StepMaker = {
               handles: [bar.member],
               title: say`Drill the ${mark.name} hole to size`,
               tool: 'drill',
+              setUp: bitOf(mark.diameter!),
               figures: [say`${figure('drill', mark.diameter!)}`, ...(worked.drilled ? [say`${worked.drilled}`] : [])],
               check: say`The bolt passes without force.`,
               ...drillCare(worked, null),
@@ -64,7 +67,8 @@ export const hangingLast: StepMaker = {
             },
           ];
         });
-      const end = bar.marks.find((m) => m.kind === 'finishedEnd');
+      // What is sawn to an outline is cut to it.
+      const end = outlined.has(bar.member) ? undefined : bar.marks.find((m) => m.kind === 'finishedEnd');
       const tail: BuildStep[] = end
         ? [
             {
@@ -94,3 +98,11 @@ export const hangingLast: StepMaker = {
     });
   },
 };
+
+/** Every joining but this one and what waits for it. */
+function allBut(joining: string, all: readonly Joining[]): readonly string[] {
+  const waits = new Set([joining]);
+  // In order: each comes after what it waits for.
+  for (const j of all) if (j.after.some((a) => waits.has(a))) waits.add(j.id);
+  return all.filter((j) => !waits.has(j.id)).map((j) => connectStep(j.id));
+}

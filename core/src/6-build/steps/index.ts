@@ -6,12 +6,15 @@ import { cutting } from './cutting';
 import { drilling } from './drilling';
 import { drillingParts } from './drillingParts';
 import { dryFitting } from './dryFitting';
+import { finishing } from './finishing';
 import { flattening } from './flattening';
 import { hanging } from './hanging';
 import { hangingLast } from './hangingLast';
 import { joining } from './joining';
 import { marking } from './marking';
 import { printing } from './printing';
+import { sawingOut } from './sawingOut';
+import { shaping } from './shaping';
 
 export const STEP_MAKERS: readonly StepMaker[] = [
   balancing,
@@ -20,10 +23,13 @@ export const STEP_MAKERS: readonly StepMaker[] = [
   drilling,
   drillingParts,
   dryFitting,
+  finishing,
   flattening,
   hanging,
   hangingLast,
   joining,
   marking,
   printing,
+  sawingOut,
+  shaping,
 ];

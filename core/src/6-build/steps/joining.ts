@@ -1,17 +1,23 @@
 /** Everything that is put together, in the order that was found: one step a joining. */
 import { figure, say, type Phrase, type Vec3 } from '../../0-base';
-import { printedParts } from '../../2-frame';
+import { printedParts, sawnParts, type Connection } from '../../2-frame';
 import { holeSheets, type BarPlan } from '../../5-stock';
-import type { Joint, Rig } from '../../model';
-import type { Joining } from '../order/buildOrder';
+import type { Joint, Rig, StatedConnection } from '../../model';
+import { finishesOf } from '../finishes';
+import type { BuildOrder, Joining } from '../order/buildOrder';
 import { byHole } from '../order/drilledTogether';
 import { closedBy } from '../closedHollow';
 import { AND, counted, different, joinedAs } from '../joinedAs';
 import { joinCare } from '../joinCare';
+import { joinMoves } from '../moves/joinMoves';
 import { namesOf } from '../namesOf';
+import type { Cures } from '../schedule/curing';
+import { sticksBy, type Sticks } from '../sticksBy';
 import { squareCheck } from '../squareCheck';
 import { droppedInto, printStep } from './printing';
-import { connectStep, type BuildStep, type StepMaker } from '../step';
+import { finishStepsOf } from './finishing';
+import { shapeStep } from './shaping';
+import { connectStep, cutStep, type BuildStep, type StepMaker } from '../step';
 
 export const joining: StepMaker = {
   id: 'joining',
@@ -32,6 +38,7 @@ export const joining: StepMaker = {
       ]),
     );
     const prepared = preparedBy(rig, bars);
+    const shaped = shapedFor(rig, order);
     const dry = new Map(rig.bodies.flatMap((b) => b.joints.map((j) => [j.id, `dryfit:${b.id}`] as const)));
     // What a print shuts in is told with the print.
     const printed = new Map(
@@ -64,6 +71,7 @@ export const joining: StepMaker = {
           needs: [
             ...j.after.map(stepOf),
             ...pieces.flatMap((p) => prepared.get(p) ?? []).filter((id) => !together.has(id)),
+            ...pieces.flatMap((p) => shaped(p, j.id)),
             ...j.connections.flatMap((c) => (c.reversible ? [] : (dry.get(c.id) ?? dry.get(c.pieces[1] ?? '') ?? []))),
             ...j.connections
               .flatMap((c) => c.holes.map((h) => `drill:${h.piece}/hole/${c.id}`))
@@ -86,6 +94,7 @@ export const joining: StepMaker = {
             ...different(squareCheck(rig, j.connections, new Set(j.lot))),
             ...(dries > 0 ? [say`leave it ${figure('time', dries, 0)} before it is loaded; the label decides`] : []),
           ],
+          moves: joinMoves(j.connections, stated, rig, nameOf),
           check: ways[0]!.check,
           ...joinCare(j.connections, stated, rig, {
             pieces: pieces.map(nameOf),
@@ -94,13 +103,35 @@ export const joining: StepMaker = {
           }),
           caution: cautions.length > 0 ? cautions.join(' ') : null,
           ...(j.shutsIn.length > 0 ? { shutsIn: shutIn(j, order.joinings, cameras, nameOf) } : {}),
-          ...(dries > 0 ? { dries } : {}),
+          ...(dries > 0 ? { dries, ...curesBy(j.connections, stated, rig) } : {}),
           was: j.connections.map((c) => [connectStep(c.id), `join:${c.kind === 'socketed' ? c.pieces[1]! : c.id}`]),
           joins: j,
         };
       });
   },
 };
+
+const CURES: Readonly<Partial<Record<Sticks, Cures>>> = {
+  cement: 'cement',
+  pvcCement: 'cement',
+  cpvcCement: 'cement',
+  wood: 'wood',
+  contact: 'contact',
+  epoxy: 'epoxy',
+};
+/** Solder and welds only cool. */
+function curesBy(
+  connections: readonly Connection[],
+  stated: ReadonlyMap<string, StatedConnection>,
+  rig: Rig,
+): Pick<BuildStep, 'cures'> {
+  for (const c of connections) {
+    const sticks = sticksBy(c, stated.get(c.id), rig);
+    const cures = sticks && CURES[sticks];
+    if (cures) return { cures };
+  }
+  return {};
+}
 
 /** From where each screw goes in. */
 const waysIn = ({ comes, connections }: Joining): readonly Phrase[] =>
@@ -151,17 +182,31 @@ function shutIn(
     : say`After this the ${AND.format(names)} cannot be got at any more: see that all is right first.`;
 }
 
+/** Shaped and finished before it is joined to what is not of it. */
+function shapedFor(rig: Rig, order: BuildOrder): (piece: string, joining: string) => readonly string[] {
+  const finishes = finishesOf(rig, order);
+  const of = new Map(finishes.flatMap((f) => f.pieces.map((p) => [p, f] as const)));
+  const steps = finishStepsOf(finishes);
+  return (piece, joining) => {
+    const finish = of.get(piece);
+    if (!finish || finish.before.includes(joining)) return [];
+    return [...finish.pieces.map(shapeStep), steps.get(piece)!];
+  };
+}
+
 /** The last of what is done to each piece before it is joined to others; what waits for the hanging rig is not asked for. */
 function preparedBy(rig: Rig, bars: readonly BarPlan[]): ReadonlyMap<string, readonly string[]> {
   const found = new Map<string, string[]>();
   for (const { member, marks, bends } of bars)
     found.set(member, [
+      cutStep(member),
       `deburr:${member}`,
       `flatten:${member}`,
       ...bends.map((_, i) => `bend:${member}:${i + 1}`),
       ...marks.flatMap((m) => (m.kind === 'hole' && !m.last ? [`drill:${m.id}`] : [])),
     ]);
   for (const { id } of printedParts(rig)) found.set(id, [printStep(id)]);
+  for (const { id } of sawnParts(rig)) found.set(id, [cutStep(id)]);
   for (const { piece, marks } of holeSheets(rig))
     found.set(piece, [...(found.get(piece) ?? []), ...marks.map((m) => `drill:${m.id}`)]);
   return found;

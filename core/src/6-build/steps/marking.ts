@@ -1,7 +1,7 @@
 /** Scribe the bend lines and the holes that can be placed on the flat blank. */
 import { figure, say } from '../../0-base';
 import type { BarPlan } from '../../5-stock';
-import type { StepMaker } from '../step';
+import { cutStep, type StepMaker } from '../step';
 
 export const marking: StepMaker = {
   id: 'marking',
@@ -14,7 +14,7 @@ export const marking: StepMaker = {
         about: bar.member,
         final: false,
         minutes: 5,
-        needs: [`deburr:${bar.member}`],
+        needs: [cutStep(bar.member), `deburr:${bar.member}`],
         handles: [bar.member],
         title: say`Mark the ${bar.name}, all from ${markedFrom(bar)}`,
         tool: 'rule, square, scriber',

@@ -1,7 +1,7 @@
 /** Parts that come out of the printer with their holes: what is dropped in is laid ready before. */
-import { figure, materialOf, say } from '../../0-base';
+import { figure, materialOf, say, type Phrase } from '../../0-base';
 import { solidOf } from '../../1-load';
-import { printedParts, type Connection } from '../../2-frame';
+import { pauseLayer, printedParts, type Connection } from '../../2-frame';
 import { holeSheets, type HoleSheet } from '../../5-stock';
 import type { Part, Rig } from '../../model';
 import { AND, counted } from '../joinedAs';
@@ -38,10 +38,18 @@ export const printing: StepMaker = {
           ...(holes.length > 0
             ? [say`${figure('count', holes.length)} ${holes.length === 1 ? 'hole comes' : 'holes come'} with it`]
             : []),
-          ...(inside.length > 0
-            ? [say`stop it before the pockets close, and drop in the ${AND.format(counted(inside.map(nameOf)))}`]
-            : []),
+          ...pauses(part, inside, rig),
         ],
+        ...(inside.length > 0
+          ? {
+              moves: [
+                say`Slice it with the pause in it, and stay by the printer when it comes.`,
+                say`Drop in the ${AND.format(counted(inside.map(nameOf)))}, each flat on its pocket’s floor: nothing may stand above the last layer.`,
+                say`Where no bolt pulls it down, a dab of glue under it.`,
+                say`Let it go on at once, and watch the first bridge over each pocket.`,
+              ],
+            }
+          : {}),
         check: say`Flat, no layer lifts, and a drill turned by hand passes each hole.`,
         ...(inside.length > 0
           ? {
@@ -58,6 +66,29 @@ export const printing: StepMaker = {
     });
   },
 };
+
+/** Layers as they are usually printed, m. */
+const LAYERS = [0.00015, 0.0002, 0.00025, 0.0003];
+/** Where the print stops for what is dropped in: its upper face on the bed, so that what stands on it comes out flat. */
+function pauses(part: Part, inside: readonly string[], { bodies }: Rig): readonly Phrase[] {
+  const { shape } = part;
+  if (shape.kind !== 'box' || part.turn) return [];
+  const bed = part.at[2] + shape.size[2] / 2;
+  const heights = bodies
+    .flatMap((b) => b.parts)
+    .flatMap((p) =>
+      inside.includes(p.id) && p.shape.kind === 'tube' && !p.turn
+        ? [Math.round(1e6 * (bed - (p.at[2] - p.shape.length / 2))) / 1e6]
+        : [],
+    );
+  return [...new Set(heights)].map((top) => [
+    ...say`its upper face on the bed, stop it ${figure('length', top, 2)} up`,
+    ...LAYERS.flatMap((layer, i) => [
+      i === 0 ? ': after layer ' : ', ',
+      ...say`${figure('count', pauseLayer(top, layer))} of ${figure('length', layer, 2)}`,
+    ]),
+  ]);
+}
 
 /** A desk printer with a 0.4 mm nozzle and layers of 0.2 mm lays about 12 g an hour, half or twice that by its make; kg/s. From memory. */
 const LAYS = 0.012 / 3600;

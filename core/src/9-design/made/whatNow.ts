@@ -8,7 +8,7 @@ import { firmnessOf } from '../strength/firmness';
 import { wobbleGauge } from '../strength/wobbleGauge';
 import { trim } from '../../3-balance/bench';
 import { finishedLength, type AdjusterValues } from '../../2-frame';
-import type { AsMade, KitItem, Loadout, Member, Rig, RigDocument } from '../../model';
+import type { AsMade, KitItem, Loadout, Member, Part, Rig, RigDocument } from '../../model';
 import { judged, workpiece, type Judged, type Workpiece } from '../derive';
 import { movesBetween, type Move } from '../setUpsFor';
 
@@ -117,6 +117,10 @@ function lastHole(input: WhatNowInput, drawn: Workpiece, made: Workpiece): LastH
 /** A hole that would move by less stays where it is drawn, m. */
 const WORTH = 0.0003;
 
+/** How long a piece of its stuff a part takes, m. */
+const longSide = ({ shape }: Part): number =>
+  shape.kind === 'box' ? Math.max(...shape.size) : shape.kind === 'tube' ? shape.length : 0;
+
 const lengthOf = (rig: Rig, id: string): number => {
   for (const body of rig.bodies) {
     const member = body.members.find((m) => m.id === id);
@@ -170,7 +174,8 @@ function fellowsOf({ rig, loadout, kit }: WhatNowInput, entries: readonly AsMade
 
 /** One piece after the other made again as drawn: those that bring it within reach, by how much of their stock that takes, m. */
 function againOf(input: WhatNowInput, entries: readonly AsMade[], tell: (part: number) => void): WhatNow['again'] {
-  const pieces = [...new Set(entries.map((e) => e.member))];
+  // What only weighs otherwise would weigh so again.
+  const pieces = [...new Set(entries.flatMap((e) => (e.kind === 'mass' ? [] : [e.member])))];
   return pieces
     .flatMap((piece, i) => {
       tell(0.5 + (0.5 * i) / pieces.length);
@@ -178,9 +183,12 @@ function againOf(input: WhatNowInput, entries: readonly AsMade[], tell: (part: n
       const done = trimmed(input, others);
       if (!done || faultsOf(done.judged).length > 0) return [];
       const work = workWith(input, []);
-      const member = work.ok ? work.work.rig.bodies.flatMap((b) => b.members).find((m) => m.id === piece) : undefined;
-      const of = entries.find((e) => e.member === piece)!;
-      return member && work.ok ? [{ of, name: member.name, stuff: lengthOf(work.work.rig, piece) }] : [];
+      if (!work.ok) return [];
+      const { bodies } = work.work.rig;
+      const part = bodies.flatMap((b) => b.parts).find((p) => p.id === piece);
+      const name = part?.name ?? bodies.flatMap((b) => b.members).find((m) => m.id === piece)?.name;
+      const of = entries.find((e) => e.member === piece && e.kind !== 'mass')!;
+      return name === undefined ? [] : [{ of, name, stuff: part ? longSide(part) : lengthOf(work.work.rig, piece) }];
     })
     .sort((a, b) => a.stuff - b.stuff);
 }

@@ -6,12 +6,13 @@ import {
   isPrinted,
   printedParts,
   placedPieces,
+  sawnParts,
   washerId,
   type AdjusterValues,
   type Assembly,
   type Connection,
 } from '../../2-frame';
-import { cutId, flattenId, printId } from '../../6-build';
+import { cutId, flattenId, printId, shapeId } from '../../6-build';
 import type { WholePiece } from '../../contract';
 import type { Rig } from '../../model';
 
@@ -88,7 +89,16 @@ function kindsOf(rig: Rig): ReadonlyMap<string, Kind> {
     for (const m of members) kinds.set(m.id, { kind: 'cut', material: m.stock.material });
     for (const p of parts)
       kinds.set(p.id, {
-        kind: p.uses ? 'consumable' : p.by ? 'fastener' : isPrinted(p) && !p.of ? 'print' : p.supply ? 'bought' : 'cut',
+        kind: p.uses
+          ? 'consumable'
+          : p.by
+            ? 'fastener'
+            : isPrinted(p) && !p.of
+              ? 'print'
+              : // A tube comes with its bore.
+                p.supply && (!p.supply.sawn || p.shape.kind === 'tube')
+                ? 'bought'
+                : 'cut',
         material: p.material ?? null,
       });
     for (const j of joints)
@@ -108,17 +118,21 @@ const OPERATION: Readonly<Record<BarMark['kind'], Operation['kind'] | null>> = {
 /** Sawn and bent members by their plans; plates and fittings by the holes their connections need. */
 function madeOf(rig: Rig, connections: readonly Connection[]): ReadonlyMap<string, readonly Operation[]> {
   const made = new Map<string, readonly Operation[]>();
-  const flat = new Set(rig.bodies.flatMap((b) => b.members).flatMap((m) => (m.flattened ? [m.id] : [])));
+  const members = rig.bodies.flatMap((b) => b.members);
+  const flat = new Set(members.flatMap((m) => (m.flattened ? [m.id] : [])));
+  const outlined = new Set(members.flatMap((m) => (m.outline ? [m.id] : [])));
   for (const plan of barPlans(rig))
     made.set(plan.member, [
       { id: cutId(plan.member), kind: 'cut' },
       ...(flat.has(plan.member) ? [{ id: flattenId(plan.member), kind: 'flatten' as const }] : []),
+      ...(outlined.has(plan.member) ? [{ id: shapeId(plan.member), kind: 'shape' as const }] : []),
       ...plan.marks.flatMap((m): Operation[] => {
         const kind = OPERATION[m.kind];
         return kind ? [{ id: m.id, kind, ...(m.last ? { last: true } : {}) }] : [];
       }),
     ]);
   for (const { id } of printedParts(rig)) made.set(id, [{ id: printId(id), kind: 'print' }]);
+  for (const { id } of sawnParts(rig)) made.set(id, [{ id: cutId(id), kind: 'cut' }]);
   for (const { id, piece } of drilledElsewhere(rig, connections))
     made.set(piece, [...(made.get(piece) ?? []), { id, kind: 'hole' }]);
   return made;

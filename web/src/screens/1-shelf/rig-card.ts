@@ -1,26 +1,30 @@
 /** One rig on the shelf: a small drawing, what state it is in, and what can be done with it. */
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { NgComponentOutlet } from '@angular/common';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  inject,
+  Injector,
+  input,
+  output,
+  runInInjectionContext,
+} from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { mdiContentCopy, mdiDeleteOutline, mdiFileExportOutline, mdiHistory } from '@mdi/js';
-import { render, verdictWith, type RigDocument } from '@tide-pebble/core';
-import { of, startWith, switchMap } from 'rxjs';
-import { Firmnesses } from '../../services/firmnesses';
-import { Units } from '../../services/units';
-import { Workspace } from '../../services/workspace';
+import type { RigDocument } from '@tide-pebble/core';
+import { map } from 'rxjs';
+import { later$ } from '../../services/later';
 import { Icon } from '../../ui/icon';
-import { judgedInTurn, RigPicture } from '../../ui/drawing/rig-picture';
 
 @Component({
   selector: 'tp-rig-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, Icon, RigPicture],
+  imports: [NgComponentOutlet, MatButton, Icon],
   templateUrl: './rig-card.html',
   styleUrl: './rig-card.css',
 })
 export class RigCard {
-  private readonly workspace = inject(Workspace);
-  private readonly units = inject(Units).now;
   protected readonly icons = {
     copy: mdiContentCopy,
     remove: mdiDeleteOutline,
@@ -38,29 +42,12 @@ export class RigCard {
   readonly exported = output<void>();
   readonly earlier = output<void>();
 
-  protected readonly judged = judgedInTurn(this.workspace, () => this.rig());
-  private readonly firmnesses = inject(Firmnesses);
-  private readonly firm = toSignal(
-    toObservable(this.judged).pipe(
-      switchMap((found) =>
-        found?.ok ? this.firmnesses.of(this.rig().id, found.context).pipe(startWith(null)) : of(null),
-      ),
+  private readonly injector = inject(Injector);
+  /** How it stands: worked out by what comes after the shelf is there. */
+  protected readonly standing = toSignal(
+    later$(() => import('./rig-standing')).pipe(
+      map((m) => runInInjectionContext(this.injector, () => m.standingOf(() => this.rig()))),
     ),
     { initialValue: null },
   );
-  protected readonly about = computed(() => {
-    const found = this.judged();
-    if (!found) return '';
-    if (!found.ok) return found.reason;
-    return `${found.work.family?.name ?? 'a rig of its own'}${found.loadout ? `, for ${found.loadout}` : ''}`;
-  });
-  protected readonly state = computed(() => {
-    const found = this.judged();
-    if (!found?.ok) return { good: true, text: '' };
-    const { kind, title, why, against } = verdictWith(found.verdict, this.firm());
-    return {
-      good: kind === 'holds',
-      text: render(kind === 'holds' || against ? title : [...title, ' ', ...why], this.units()),
-    };
-  });
 }

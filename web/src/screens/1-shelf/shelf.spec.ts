@@ -54,7 +54,7 @@ describe('the shelf', () => {
   });
   it('starts a rig of a family, sized to the loadout and set up for it, and puts it on the bench', async () => {
     const { page, press, documents, went, bench, fixture } = await screen(Shelf, held);
-    const name = page.querySelector<HTMLInputElement>('.start input[type=text]')!;
+    const name = await until(() => page.querySelector<HTMLInputElement>('.start input[type=text]'), 'the families');
     name.value = ' Sandpiper ';
     name.dispatchEvent(new Event('input'));
     await type(page, 'Your closed hand, across the knuckles', '100 mm', () => fixture.whenStable());
@@ -130,7 +130,7 @@ describe('the shelf', () => {
     spyOn(HTMLAnchorElement.prototype, 'click');
     const { press } = await screen(Shelf, held);
     await press('Export Limpet');
-    const read = parseRigFile(await blobs[0]!.text());
+    const read = parseRigFile(await (await until(() => blobs[0], 'the file')).text());
     if (!read.ok) return fail(JSON.stringify(read.faults));
     expect([read.value.rig.name, read.value.kit.length, read.value.loadouts.length, read.value.setups.length]).toEqual([
       'Limpet',

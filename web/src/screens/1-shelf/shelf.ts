@@ -1,31 +1,19 @@
 /** Shelf: rigs and what state each is in; start one from a family, copy, rename, delete; files and backups. */
-import { DatePipe } from '@angular/common';
+import { DatePipe, NgComponentOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
-import { Router, RouterLink } from '@angular/router';
-import {
-  adoptRigFile,
-  faultLine,
-  FAMILIES,
-  parseRigFile,
-  rigFileOf,
-  USUAL_HANDS,
-  weighJson,
-  type DocumentKind,
-  type Family,
-  type PastSave,
-  type RigDocument,
-} from '@tide-pebble/core';
-import { map } from 'rxjs';
+import { Router } from '@angular/router';
+import type { DocumentKind, PastSave, RigDocument } from '@tide-pebble/core';
+import { filter, map, switchMap, take } from 'rxjs';
 import { Documents } from '../../services/keeping/documents';
-import { NewRig } from '../../services/new-rig';
+import { FreeNames } from '../../services/free-names';
+import { Kept } from '../../services/kept';
+import { later$ } from '../../services/later';
 import { saveFile } from '../../services/save-file';
-import { Workspace } from '../../services/workspace';
 import { Dialogs } from '../../ui/dialogs';
 import type { WhoseSaves } from '../../ui/earlier-saves';
 import { Notices } from '../../services/notices';
-import { QuantityField } from '../../ui/figures/quantity-field';
 import { KIND_WORDS } from '../../ui/figures/kind-words';
 import { chosenFile } from './chosen-file';
 import { RigCard } from './rig-card';
@@ -36,16 +24,16 @@ const RIG_FILE_AT_MOST = 16 * 1024 * 1024;
 @Component({
   selector: 'tp-shelf',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DatePipe, MatButton, RouterLink, RigCard, QuantityField],
+  imports: [DatePipe, NgComponentOutlet, MatButton, RigCard],
   templateUrl: './shelf.html',
   styleUrl: './shelf.css',
 })
 export class Shelf {
   private readonly documents = inject(Documents);
-  private readonly workspace = inject(Workspace);
+  private readonly kept = inject(Kept);
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
-  private readonly newRig = inject(NewRig);
+  private readonly names = inject(FreeNames);
   private readonly dialogs = inject(Dialogs);
   /** Stored and not readable, each with the newest of its saves that is. */
   protected readonly damaged = toSignal(
@@ -55,11 +43,9 @@ export class Shelf {
   /** Typed on this address for another data folder. */
   protected readonly ofOthers = signal(0);
 
-  protected readonly families = FAMILIES;
   protected readonly kinds = KIND_WORDS;
-  protected readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
-  protected readonly current = toSignal(this.workspace.rig$, { initialValue: null });
-  private readonly all = toSignal(this.workspace.rigs$, { initialValue: [] });
+  protected readonly current = toSignal(this.kept.rig$, { initialValue: null });
+  private readonly all = toSignal(this.kept.rigs$, { initialValue: [] });
   /** By name, what is on the bench first; nothing moves under the hand when a name or the bench changes, only when a rig comes or goes. */
   private readonly order = computed(
     () =>
@@ -72,31 +58,27 @@ export class Shelf {
     const byId = new Map(this.all().map((r) => [r.id, r]));
     return this.order().flatMap((id) => byId.get(id) ?? []);
   });
-  private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
-  protected readonly name = signal('');
-  protected readonly loadout = signal<string | null>(null);
-  protected readonly hand = signal(USUAL_HANDS.breadth);
   protected readonly fault = signal('');
-  protected readonly chosenLoadout = computed(() => this.loadout() ?? this.loadouts()[0]?.id ?? '');
+  protected readonly startOne = toSignal(
+    later$(() => import('./start-one').then((m) => m.StartOne)),
+    { initialValue: null },
+  );
+  /** Asked for on an empty shelf alone. */
+  protected readonly first = toSignal(
+    this.documents.state$.pipe(
+      filter(({ kind }) => kind !== 'loading' && this.documents.all('rig').length === 0),
+      take(1),
+      switchMap(() => later$(() => import('./first/first').then((m) => m.First))),
+    ),
+    { initialValue: null },
+  );
 
   constructor() {
     void this.documents.ofOtherFolders().then((list) => this.ofOthers.set(list.length));
   }
 
-  protected start(family: Family): void {
-    const loadout = this.loadouts().find((l) => l.id === this.chosenLoadout()) ?? null;
-    const rig = this.newRig.start(family, {
-      name: this.name(),
-      loadout,
-      kit: this.kit(),
-      hands: { ...USUAL_HANDS, breadth: this.hand() },
-    });
-    this.name.set('');
-    this.open(rig);
-  }
-
   protected open(rig: RigDocument): void {
-    this.workspace.choose(rig.id);
+    this.kept.choose(rig.id);
     void this.router.navigateByUrl('/frame');
   }
 
@@ -107,7 +89,7 @@ export class Shelf {
       .filter((s) => s.rig === rig.id)
       .map((s) => ({ ...s, id: crypto.randomUUID(), rig: id }));
     this.documents.commit(`copy of ${rig.name}`, [
-      { kind: 'rig', id, body: { ...rig, id, name: this.newRig.freeName(`${rig.name} copy`), done: {} } },
+      { kind: 'rig', id, body: { ...rig, id, name: this.names.free(`${rig.name} copy`), done: {} } },
       ...setups.map((s) => ({ kind: 'setup' as const, id: s.id, body: s })),
     ]);
   }
@@ -131,7 +113,8 @@ export class Shelf {
     this.notices.sayWithUndo(`${rig.name} is deleted, with its set-ups and log.`);
   }
 
-  protected export(rig: RigDocument): void {
+  protected async export(rig: RigDocument): Promise<void> {
+    const { rigFileOf } = await import('@tide-pebble/core');
     const file = rigFileOf(rig, {
       kit: this.documents.all('kit'),
       loadouts: this.documents.all('loadout'),
@@ -147,6 +130,7 @@ export class Shelf {
       return this.fault.set(
         `${file.name} was not taken in: it is larger than ${RIG_FILE_AT_MOST / 1024 / 1024} MB, which no rig file is.`,
       );
+    const { adoptRigFile, faultLine, parseRigFile, weighJson } = await import('@tide-pebble/core');
     const bytes = new Uint8Array(await file.arrayBuffer());
     try {
       weighJson(bytes);
@@ -164,7 +148,7 @@ export class Shelf {
     );
     this.documents.commit(`importing ${file.name}`, documents);
     const rig = documents.find((d) => d.kind === 'rig');
-    if (rig) this.workspace.choose(rig.id);
+    if (rig) this.kept.choose(rig.id);
     this.notices.sayWithUndo(`${read.value.rig.name} is on the shelf.`);
   }
 

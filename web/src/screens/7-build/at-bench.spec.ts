@@ -18,16 +18,13 @@ const glued: BuildStep = {
   final: true,
   needs: [],
 };
+const shown = (step: BuildStep) => ({ step, number: 1, done: true, minutes: step.minutes, goesOn: step.dries! });
 const ago = (seconds: number): string => new Date(Date.now() - 1000 * seconds).toISOString();
 
 describe('what sets', () => {
   it('is told with what is left of its time; what has set, was unticked or was never glued is not', async () => {
     const other = { ...glued, id: 'connect:other', title: ['Glue the other leg'] };
-    const steps = [
-      { step: glued, done: true },
-      { step: other, done: true },
-      { step: { ...glued, id: 'connect:third' }, done: false },
-    ];
+    const steps = [shown(glued), shown(other), { ...shown({ ...glued, id: 'connect:third' }), done: false }];
     const setting = { 'connect:leg': ago(3600), 'connect:other': ago(8000), 'connect:third': ago(10) };
     const { page } = await sheet(SettingClock, benchAt({}), undefined, { setting, steps });
     const lines = [...page.querySelectorAll('li')].map((li) => li.textContent.replace(/\s+/g, ' ').trim());
@@ -38,7 +35,7 @@ describe('what sets', () => {
   it('says so when it has set', async () => {
     const { page, said, fixture } = await sheet(SettingClock, benchAt({}), undefined, {
       setting: { 'connect:leg': ago(7199) },
-      steps: [{ step: glued, done: true }],
+      steps: [shown(glued)],
     });
     expect(page.querySelectorAll('li').length).toBe(1);
     await new Promise((done) => setTimeout(done, 2200));

@@ -18,8 +18,9 @@ import { Icon } from '../../ui/icon';
     <div class="row">
       <button matButton="outlined" type="button" (click)="say()"><tp-icon [path]="icons.say" /> Say it</button>
       <label
-        ><input type="checkbox" [checked]="awake()" (change)="keepAwake(box.checked, box)" #box /> Keep the screen
-        awake</label
+        ><input type="checkbox" [checked]="awake()" (change)="keepAwake(box.checked, box)" #box /><span class="long"
+          >Keep the screen awake</span
+        ><span class="short">Awake</span></label
       >
     </div>
     @if (fault()) {
@@ -46,6 +47,24 @@ import { Icon } from '../../ui/icon';
       align-items: center;
       gap: var(--space-2);
       min-height: 44px;
+    }
+    .short {
+      display: none;
+    }
+    @media (max-width: 900px) {
+      :host {
+        grid-template-columns: minmax(0, 1fr) auto;
+        align-items: center;
+      }
+      .row {
+        flex-wrap: nowrap;
+      }
+      .long {
+        display: none;
+      }
+      .short {
+        display: inline;
+      }
     }
   `,
 })

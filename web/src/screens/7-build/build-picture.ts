@@ -12,11 +12,12 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import type { BuildStep } from '@tide-pebble/core/making';
+import { holesMade, type BuildStep } from '@tide-pebble/core/making';
 import type { Bench } from '../../services/workspace';
 import { Rig3d } from '../../ui/drawing/rig-3d';
 import { RigViews } from '../../ui/drawing/rig-views';
 import { offsetsAt } from './coming-together';
+import { StepSquareOn } from './step-square-on';
 
 /** One piece after the other takes so long, and all of them at most, ms. */
 const EACH_MS = 800;
@@ -25,9 +26,11 @@ const ALL_MS = 6000;
 @Component({
   selector: 'tp-build-picture',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Rig3d, RigViews, MatButton],
+  imports: [Rig3d, RigViews, MatButton, StepSquareOn],
   template: `
-    @if (has3d()) {
+    @if (isFlat()) {
+      <tp-step-square-on [bench]="bench()" [step]="step()" />
+    } @else if (has3d()) {
       <tp-rig-3d
         [bench]="bench()"
         [only]="there()"
@@ -41,7 +44,14 @@ const ALL_MS = 6000;
     }
     @if (comes().length > 0) {
       <p class="note">{{ says() }}</p>
-      <p class="no-print">
+    }
+    <p class="no-print">
+      @if (has3d() && handled().size > 0) {
+        <button mat-button [attr.aria-pressed]="isFlat()" (click)="isFlat.set(!isFlat())">
+          {{ isFlat() ? 'In the round' : 'Square-on' }}
+        </button>
+      }
+      @if (comes().length > 0 && !isFlat()) {
         @if (still) {
           <button mat-button (click)="t.set(t() < 1 ? 1 : 0)">
             {{ t() < 1 ? 'Show it together' : 'Show it apart' }}
@@ -49,8 +59,8 @@ const ALL_MS = 6000;
         } @else {
           <button mat-button (click)="play()">Show it again</button>
         }
-      </p>
-    }
+      }
+    </p>
   `,
   styles: `
     :host {
@@ -71,6 +81,11 @@ export class BuildPicture {
   readonly step = input.required<BuildStep>();
   /** Without it the rig is drawn square-on. */
   protected readonly has3d = signal(true);
+  /** Pulled apart and still, as on paper; what is drilled is best seen from where the drill comes. */
+  protected readonly isFlat = linkedSignal(() => {
+    const step = this.step();
+    return !step.joins && holesMade(step, this.bench().work.rig).length > 0;
+  });
   protected readonly still = matchMedia('(prefers-reduced-motion: reduce)').matches;
   protected readonly comes = computed(() => this.step().joins?.comes ?? []);
   /** How far it has come together, 0 to 1. */

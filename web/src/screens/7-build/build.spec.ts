@@ -2,7 +2,9 @@ import { benchAt, withRig } from '../../testing/bench';
 import { sheet } from '../../testing/sheets';
 import { Build } from './build';
 
-const items = (page: HTMLElement): readonly HTMLElement[] => [...page.querySelectorAll<HTMLElement>('ol > li')];
+const items = (page: HTMLElement): readonly HTMLElement[] => [
+  ...page.querySelectorAll<HTMLElement>('ol.plain-list > li'),
+];
 const tick = async (page: HTMLElement, n: number, settled: () => Promise<unknown>): Promise<void> => {
   items(page)[n]!.querySelector<HTMLInputElement>('input[type=checkbox]')!.click();
   await settled();
@@ -81,6 +83,46 @@ describe('the build', () => {
     expect(page.querySelector('.blocked')!.textContent).toMatch(/No order puts together .*turns all the way round/s);
     await press('Make the coupling a union');
     expect(workspace.edited).toEqual([jasmine.objectContaining({ kind: 'fitting', fitting: 'union' })]);
+  });
+  it('tells each move of the hand of the step that is looked at, and of no other', async () => {
+    const { page } = await sheet(Build, benchAt({}));
+    const [first, second] = items(page);
+    expect(first!.querySelectorAll('.moves li').length).toBeGreaterThan(1);
+    expect(second!.querySelector('.moves')).toBeNull();
+  });
+  it('goes by the set-up of a tool where the maker wants it, and keeps that', async () => {
+    const { page, fixture } = await sheet(Build, benchAt({}));
+    const titles = (): readonly string[] =>
+      items(page).map((li) => li.querySelector('strong')!.textContent.replace(/^\d+\. /, ''));
+    const told = titles();
+    const choose = async (n: number): Promise<void> => {
+      page.querySelectorAll<HTMLInputElement>('.order input')[n]!.click();
+      await fixture.whenStable();
+    };
+    await choose(1);
+    expect(titles()).not.toEqual(told);
+    expect([...titles()].sort()).toEqual([...told].sort());
+    expect(localStorage.getItem('tide-pebble.step-order')).toBe('tools');
+    await choose(0);
+    expect(titles()).toEqual(told);
+  });
+  it('keeps how long a step took, goes by it, and refuses what is no time', async () => {
+    const { page, fixture, workspace } = await sheet(Build, benchAt({}));
+    const type = async (text: string): Promise<void> => {
+      const field = page.querySelector<HTMLInputElement>('tp-own-minutes input')!;
+      field.value = text;
+      field.dispatchEvent(new Event('change'));
+      await fixture.whenStable();
+    };
+    await type('14');
+    const [[step, took]] = Object.entries(workspace.now.rig.took!) as [[string, { minutes: number; reckoned: number }]];
+    expect(took.minutes).toBe(14);
+    expect(page.querySelector('tp-own-minutes')!.textContent).toContain(`yours; reckoned were ${took.reckoned}`);
+    await type('0');
+    expect(page.querySelector('tp-own-minutes [role=alert]')!.textContent).toContain('Whole minutes');
+    expect(workspace.now.rig.took![step]!.minutes).toBe(14);
+    await type('');
+    expect(workspace.now.rig.took).toBeUndefined();
   });
   it('lights up the part a step is about', async () => {
     const { page, fixture } = await sheet(Build, benchAt({}));

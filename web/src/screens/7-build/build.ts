@@ -7,10 +7,9 @@ import { RouterLink } from '@angular/router';
 import { mdiAlert, mdiLock } from '@mdi/js';
 import { fromEvent, map } from 'rxjs';
 import { cautionsOf } from '@tide-pebble/core';
-import { blockedWords, goesOnFor, isDone, ticked, type BuildStep } from '@tide-pebble/core/making';
-import { injectBench } from '../../services/bench-signal';
-import { BuildPlans } from '../../services/building';
+import { blockedWords, goesOnFor, ticked, type BuildStep } from '@tide-pebble/core/making';
 import { Pointer } from '../../services/pointer';
+import { StepOrder } from '../../services/step-order';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { Cautions } from '../../ui/findings/cautions';
@@ -25,7 +24,10 @@ import { AtBench } from './at-bench';
 import { BuildPicture } from './build-picture';
 import { Evenings } from './evenings';
 import { MadePanel } from './made-panel';
+import { OwnMinutes } from './own-minutes';
 import { SettingClock } from './setting-clock';
+import { StepDetail } from './step-detail';
+import { injectSteps } from './steps-now';
 
 @Component({
   selector: 'tp-build',
@@ -46,7 +48,9 @@ import { SettingClock } from './setting-clock';
     BuildPicture,
     Evenings,
     MadePanel,
+    OwnMinutes,
     SettingClock,
+    StepDetail,
   ],
   templateUrl: './build.html',
   styleUrl: './build.css',
@@ -56,40 +60,22 @@ export class Build {
   protected readonly pointer = inject(Pointer);
   protected readonly units = inject(Units).now;
   protected readonly icons = { caution: mdiAlert, final: mdiLock };
-  protected readonly bench = injectBench();
-  private readonly building = toSignal(inject(BuildPlans).plan$, { initialValue: null });
+  protected readonly now = injectSteps();
+  protected readonly bench = this.now.bench;
+  protected readonly steps = this.now.steps;
+  protected readonly fault = this.now.fault;
+  protected readonly order = inject(StepOrder);
 
   protected readonly cautions = computed(() => {
     const bench = this.bench();
     return bench ? cautionsOf(bench.work.rig) : [];
   });
-  /** Of the rig as it stands: of one before it nothing is said. */
-  private readonly plan = computed(() => {
-    const building = this.building();
-    const bench = this.bench();
-    return building?.kind === 'planned' && bench?.work === building.bench.work && bench.values === building.bench.values
-      ? building.plan
-      : null;
-  });
-  /** Why there are no steps; empty where there are, or soon will be. */
-  protected readonly fault = computed(() => {
-    const building = this.building();
-    if (building?.kind === 'failed')
-      return `The order could not be worked out: ${building.reason}. The next change tries again.`;
-    return this.plan()?.ordered.kind === 'loop' ? 'Two steps wait for each other; the rig file must be mended.' : '';
-  });
-  protected readonly isWorking = computed(() => !this.plan() && !this.fault());
+  protected readonly isWorking = computed(() => !this.now.plan() && !this.fault());
   protected readonly blocked = computed(() => {
     const bench = this.bench();
-    return bench ? (this.plan()?.blocked.map((b) => blockedWords(b, bench.work.rig)) ?? []) : [];
+    return bench ? (this.now.plan()?.blocked.map((b) => blockedWords(b, bench.work.rig)) ?? []) : [];
   });
-  protected readonly steps = computed(() => {
-    const ordered = this.plan()?.ordered;
-    const done = this.bench()?.rig.done ?? {};
-    return ordered?.kind === 'ordered'
-      ? ordered.steps.map((step, i) => ({ step, number: i + 1, done: isDone(done, step) }))
-      : [];
-  });
+  protected readonly inOrder = computed(() => this.steps().map((s) => s.step));
   protected readonly next = computed(() => this.steps().find((s) => !s.done) ?? null);
   protected readonly doneCount = computed(() => this.steps().filter((s) => s.done).length);
 

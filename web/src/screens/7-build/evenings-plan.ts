@@ -1,7 +1,20 @@
 /** A plan told by the day: what is done when, what sets by itself meanwhile, and the same for a calendar. */
 import { render, type Evenings, type UnitChoice } from '@tide-pebble/core';
-import { goesOnFor, type BuildStep, type Schedule, type Window } from '@tide-pebble/core/making';
+import type { BuildStep, Schedule, Task, Window } from '@tide-pebble/core/making';
 import type { CalendarEvent } from '../../services/save-calendar';
+
+const ZERO_CELSIUS = 273.15;
+/** Whoever measures in inches reads Fahrenheit. */
+export const DEGREE: Readonly<Record<UnitChoice['system'], string>> = { mm: '°C', inch: '°F' };
+export const degreesTyped = (warmth: number, { system }: UnitChoice): number =>
+  Math.round(system === 'mm' ? warmth - ZERO_CELSIUS : ((warmth - ZERO_CELSIUS) * 9) / 5 + 32);
+export const degrees = (warmth: number, units: UnitChoice): string =>
+  `${degreesTyped(warmth, units)} ${DEGREE[units.system]}`;
+/** K, of what was typed; null where no shop is so cold or hot. */
+export function warmthTyped(typed: number, { system }: UnitChoice): number | null {
+  const warmth = ZERO_CELSIUS + (system === 'mm' ? typed : ((typed - 32) * 5) / 9);
+  return warmth >= 233.15 && warmth <= 333 ? warmth : null;
+}
 
 /** So far ahead is planned, days. */
 const AHEAD = 180;
@@ -48,16 +61,19 @@ const WORTH = 3600;
 
 export function eveningsOf(
   plan: Made,
+  tasks: readonly Task[],
   start: number,
   steps: readonly { readonly step: BuildStep; readonly number: number }[],
   units: UnitChoice,
 ): readonly Evening[] {
   const byId = new Map(steps.map((s) => [s.step.id, s]));
+  const taken = new Map(tasks.map((t) => [t.id, t]));
   const date = (seconds: number): Date => new Date(start + 1000 * seconds);
   const days = new Map<string, { day: Date; steps: PlannedStep[] }>();
   for (const { id, start: from, slack } of plan.tasks) {
     const { step, number } = byId.get(id)!;
-    const [at, hands] = [date(from), from + 60 * step.minutes];
+    const { handsOn, wait } = taken.get(id)!;
+    const [at, hands] = [date(from), from + handsOn];
     const key = at.toDateString();
     const evening = days.get(key) ?? { day: at, steps: [] };
     days.set(key, evening);
@@ -67,7 +83,7 @@ export function eveningsOf(
       title: render(step.title, units),
       at,
       until: date(hands),
-      goesOn: goesOnFor(step) > 0 ? { until: date(hands + goesOnFor(step)), as: step.dries ? 'sets' : 'prints' } : null,
+      goesOn: wait > 0 ? { until: date(hands + wait), as: step.dries ? 'sets' : 'prints' } : null,
       mayWait: slack > WORTH ? date(from + slack) : null,
     });
   }

@@ -4,7 +4,9 @@ import { benchAt } from '../../testing/bench';
 import { sheet } from '../../testing/sheets';
 import { until } from '../../testing/until';
 import { Build } from './build';
-import { calendarOf, eveningsOf, timeToBuild } from './evenings-plan';
+import { tasksFor } from './evenings-now';
+import { calendarOf, degreesTyped, eveningsOf, timeToBuild, warmthTyped } from './evenings-plan';
+import type { StepShown } from './steps-now';
 
 /** Tuesday. */
 const FROM = '2031-04-01';
@@ -26,9 +28,10 @@ describe('a build over the maker’s evenings', () => {
   it('tells each step once, by the day, with what sets, and the same to a calendar', async () => {
     const { steps } = await planned();
     const { start, windows } = timeToBuild(WEEK, 0);
-    const plan = schedule(tasksOf(steps.map((s) => s.step)), windows, 300);
+    const tasks = tasksOf(steps.map((s) => s.step));
+    const plan = schedule(tasks, windows, 300);
     if (plan.kind !== 'planned') throw new Error(plan.kind);
-    const evenings = eveningsOf(plan, start, steps, { system: 'mm', fraction: 32 });
+    const evenings = eveningsOf(plan, tasks, start, steps, { system: 'mm', fraction: 32 });
     expect(evenings.flatMap((e) => e.steps.map((s) => s.id)).sort()).toEqual(steps.map((s) => s.step.id).sort());
     for (const { day, steps: of } of evenings) {
       expect([2, 3, 4]).toContain(day.getDay());
@@ -38,6 +41,27 @@ describe('a build over the maker’s evenings', () => {
     const setting = evenings.flatMap((e) => e.steps).filter((s) => s.goesOn);
     expect(events.length).toBe(evenings.length + setting.length);
     expect(new Set(events.map((e) => e.id)).size).toBe(events.length);
+  });
+
+  it('waits for what was ticked off and has not set, and for no longer', async () => {
+    const { steps } = await planned('hand-frame');
+    const glued = steps.find((s) => s.goesOn > 0)!;
+    const done = steps.map((s) => ({ ...s, done: s === glued }));
+    const begun = Date.parse('2031-04-01T18:00:00Z');
+    const tasks = tasksFor({ steps: done, setting: { [glued.step.id]: '2031-04-01T18:00:00Z' } }, begun + 600e3);
+    expect(tasks.some((t) => t.id === glued.step.id)).toBeFalse();
+    // What loads it waits for it, what is cut meanwhile does not.
+    expect(tasks.find((t) => t.id === 'balance')!.notBefore).toBeCloseTo(glued.goesOn - 600, 6);
+    expect(tasks.some((t) => t.notBefore === undefined)).toBeTrue();
+    const late = tasksFor({ steps: done, setting: { [glued.step.id]: '2031-04-01T18:00:00Z' } }, begun + 1e12);
+    expect(late.every((t) => t.notBefore === undefined)).toBeTrue();
+  });
+
+  it('reads the warmth of the shop in the maker’s degrees', () => {
+    expect(warmthTyped(20, { system: 'mm', fraction: 32 })).toBeCloseTo(293.15, 9);
+    expect(warmthTyped(68, { system: 'inch', fraction: 32 })).toBeCloseTo(293.15, 9);
+    expect(degreesTyped(293.15, { system: 'inch', fraction: 32 })).toBe(68);
+    for (const typed of [NaN, -60, 90]) expect(warmthTyped(typed, { system: 'mm', fraction: 32 })).toBeNull();
   });
 
   it('is planned in one press, keeps what is typed, and refuses an evening that ends before it begins', async () => {
@@ -82,10 +106,10 @@ async function press(page: HTMLElement, text: string, settled: () => Promise<unk
   await settled();
 }
 /** The steps as the page has them. */
-async function planned() {
-  const { page, fixture } = await sheet(Build, benchAt({}));
-  await until(() => page.querySelectorAll('ol > li').length > 1, 'the steps');
-  const build = fixture.componentInstance as unknown as { readonly steps: () => Parameters<typeof eveningsOf>[2] };
+async function planned(family = 'gimballed-bent-bar') {
+  const { page, fixture } = await sheet(Build, benchAt({}, family));
+  await until(() => page.querySelectorAll('ol.plain-list > li').length > 1, 'the steps');
+  const build = fixture.componentInstance as unknown as { readonly steps: () => readonly StepShown[] };
   const steps = build.steps();
   TestBed.resetTestingModule();
   return { steps };

@@ -3,10 +3,10 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { figure, render, showFigure } from '@tide-pebble/core';
-import { goesOnFor, type BuildStep } from '@tide-pebble/core/making';
 import { map, timer } from 'rxjs';
 import { Notices } from '../../services/notices';
 import { Units } from '../../services/units';
+import type { StepShown } from './steps-now';
 
 const SECOND = 1000;
 
@@ -45,18 +45,18 @@ export class SettingClock {
   private readonly units = inject(Units).now;
   /** When each was ticked off, by its step's id. */
   readonly setting = input.required<Readonly<Record<string, string>>>();
-  readonly steps = input.required<readonly { readonly step: BuildStep; readonly done: boolean }[]>();
+  readonly steps = input.required<readonly StepShown[]>();
 
   private readonly now = toSignal(timer(0, SECOND).pipe(map(() => Date.now())), { initialValue: Date.now() });
   private readonly all = computed(() =>
-    this.steps().flatMap(({ step, done }) => {
+    this.steps().flatMap(({ step, done, goesOn }) => {
       const begun = this.setting()[step.id];
-      if (!done || !begun || goesOnFor(step) === 0) return [];
+      if (!done || !begun || goesOn === 0) return [];
       return [
         {
           id: step.id,
           title: render(step.title, this.units()),
-          until: Date.parse(begun) + SECOND * goesOnFor(step),
+          until: Date.parse(begun) + SECOND * goesOn,
           has: step.dries ? 'set' : 'been printed',
         },
       ];

@@ -1,6 +1,17 @@
 /** The only place that talks to the server about documents. */
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
+import type {
+  BackupLook,
+  ChangeRequest,
+  DocumentKind,
+  KeptBackup,
+  PastSave,
+  Problem,
+  RestoreWay,
+  Stored,
+  StoredList,
+} from '@tide-pebble/core';
 import {
   backupList,
   backupLook,
@@ -10,16 +21,7 @@ import {
   saved,
   stored,
   storedList,
-  type BackupLook,
-  type ChangeRequest,
-  type DocumentKind,
-  type KeptBackup,
-  type PastSave,
-  type Problem,
-  type RestoreWay,
-  type Stored,
-  type StoredList,
-} from '@tide-pebble/core';
+} from '@tide-pebble/core/documents';
 import { catchError, map, throwError, type Observable } from 'rxjs';
 
 /** The server cannot be reached: what was typed is kept here and sent later. */

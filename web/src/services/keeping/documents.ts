@@ -1,18 +1,16 @@
 /** All documents of the data folder: read, edited with undo, saved by themselves, and kept here while the server is away. */
 import { inject, Injectable } from '@angular/core';
-import {
-  readWith,
-  BODY_SCHEMAS,
-  DOCUMENT_KINDS,
-  type BodyOf,
-  type ChangeRequest,
-  type Damaged,
-  type DocumentKind,
-  type Problem,
-  type RestoreWay,
-  type Stored,
-  type StoredList,
+import type {
+  BodyOf,
+  ChangeRequest,
+  Damaged,
+  DocumentKind,
+  Problem,
+  RestoreWay,
+  Stored,
+  StoredList,
 } from '@tide-pebble/core';
+import { readWith, BODY_SCHEMAS, DOCUMENT_KINDS } from '@tide-pebble/core/documents';
 import {
   BehaviorSubject,
   combineLatest,

@@ -1,7 +1,7 @@
 /** The mark of the data folder this window was opened on, sent with every request: a server that serves another refuses. */
 import type { HttpInterceptorFn } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import { FOLDER_HEADER } from '@tide-pebble/core';
+import { FOLDER_HEADER } from '@tide-pebble/core/documents';
 
 @Injectable({ providedIn: 'root' })
 export class HeldFolder {

@@ -2,15 +2,8 @@
  * What one window holds of a data folder, and what it owes the server: pure, so that every order in which edits, answers,
  * losses, reloads and other windows can come is played through in a model of it (`played.spec`).
  */
-import {
-  readWith,
-  BODY_SCHEMAS,
-  type ChangeRequest,
-  type DocumentKind,
-  type Problem,
-  type Stored,
-  type StoredList,
-} from '@tide-pebble/core';
+import type { ChangeRequest, DocumentKind, Problem, Stored, StoredList } from '@tide-pebble/core';
+import { readWith, BODY_SCHEMAS } from '@tide-pebble/core/documents';
 
 /** A document as this window shows it. `revision` is the server's save it stands on; 0: none yet. Body null: deleted. */
 export interface Held {

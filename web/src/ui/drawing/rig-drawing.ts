@@ -42,7 +42,8 @@ export interface Sheet {
   readonly views: readonly DrawnView[];
 }
 
-const TITLES: Readonly<Record<View, readonly [string, string]>> = {
+/** What a view is called, and which way it is turned. */
+export const TITLES: Readonly<Record<View, readonly [string, string]>> = {
   side: ['From the side', 'lens to the right'],
   front: ['From the front', 'looking at the lens'],
   top: ['From above', 'lens to the right'],

@@ -1,14 +1,7 @@
 /** Figures and sentences in the maker's units: the one place where SI becomes text in a template. */
 import { Pipe, type PipeTransform } from '@angular/core';
-import {
-  figure,
-  render,
-  showFigure,
-  type Figure,
-  type Phrase,
-  type QuantityKind,
-  type UnitChoice,
-} from '@tide-pebble/core';
+import type { Figure, Phrase, QuantityKind, UnitChoice } from '@tide-pebble/core';
+import { figure, render, showFigure } from '@tide-pebble/core/words';
 
 @Pipe({ name: 'say' })
 export class SayPipe implements PipeTransform {

@@ -12,6 +12,7 @@ import {
   viewChild,
   type ElementRef,
 } from '@angular/core';
+import type { Parsed, Quantity, UnitChoice } from '@tide-pebble/core';
 import {
   figure,
   parseAngle,
@@ -25,10 +26,7 @@ import {
   showLength,
   showMass,
   showTime,
-  type Parsed,
-  type Quantity,
-  type UnitChoice,
-} from '@tide-pebble/core';
+} from '@tide-pebble/core/words';
 import { Units } from '../../services/units';
 
 export type FieldKind = 'length' | 'mass' | 'angle' | 'time' | 'count' | 'number' | 'money' | 'torque' | 'force';

@@ -1,4 +1,4 @@
-/** Glued face to face. */
+/** Glued face to face; lashed over as well. */
 import { betweenPieces, fillerPart } from '../fillerPart';
 import type { KindOfConnection } from '../kind';
 import { resolvePair } from '../pair';
@@ -12,12 +12,12 @@ export const bonded: KindOfConnection<'bonded'> = {
     const made = resolvePair(of, [of.piece, of.to], around);
     const [piece, to] = [around.solids(of.piece), around.solids(of.to)];
     if (!of.glue || of.area === undefined || piece.length === 0 || to.length === 0) return made;
-    const id = `${of.id}/glue`;
+    const { id: by, piece: goesWith, area } = of;
     const at = betweenPieces(piece, to);
-    return {
-      ...made,
-      parts: [fillerPart({ id, by: of.id, goesWith: of.piece, glue: of.glue, area: of.area, at })],
-      connection: { ...made.connection, hardware: [id] },
-    };
+    const parts = [
+      fillerPart({ id: `${by}/glue`, by, goesWith, glue: of.glue, area, at }),
+      ...(of.lashed ? [fillerPart({ id: `${by}/tow`, by, goesWith, glue: 'tow', area, at })] : []),
+    ];
+    return { ...made, parts, connection: { ...made.connection, hardware: parts.map((p) => p.id) } };
   },
 };

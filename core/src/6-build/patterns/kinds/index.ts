@@ -1,5 +1,6 @@
 /** The kinds of pattern, in the order they are told in. One file each. */
 import type { PatternMaker } from '../pattern';
+import { cope } from './cope';
 import { curve } from './curve';
 import { face } from './face';
 import { fittingHole } from './fittingHole';
@@ -17,6 +18,7 @@ export const PATTERN_KINDS: readonly PatternMaker[] = [
   curve,
   wrap,
   squareWrap,
+  cope,
   flatEnd,
   face,
   fittingHole,

@@ -22,6 +22,10 @@ const open = async () => {
 };
 
 describe('choosing a rig by the shots', () => {
+  const forget = (): void => localStorage.removeItem('tide-pebble.answers');
+  beforeEach(forget);
+  afterEach(forget);
+
   it('ranks every family with its reasons and what it gives up, and the shots change the order', async () => {
     const { page, ranked, check } = await open();
     const first = ranked();

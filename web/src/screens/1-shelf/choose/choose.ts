@@ -23,69 +23,17 @@ import type { Candidate, Wishes } from '@tide-pebble/core/making';
 import { catchError, combineLatest, debounceTime, map, of, startWith, switchMap } from 'rxjs';
 import { Jobs } from '../../../services/jobs';
 import { NewRig, USUAL_WANTS } from '../../../services/new-rig';
+import { OwnAnswers } from '../../../services/own-answers';
 import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
 import { SayPipe } from '../../../ui/figures/figures.pipe';
 import { QuantityField } from '../../../ui/figures/quantity-field';
 import { sheetOf } from '../../../ui/drawing/rig-drawing';
 import { StageLayout } from '../../../ui/stage-layout';
+import { ALWAYS, COMMON_TOOLS } from '../tools';
 
 const PICTURE = { width: 230, height: 190 };
 const AT_MOST = 4;
-const NONE: Wishes = {
-  carries: [],
-  moves: [],
-  hands: null,
-  wet: false,
-  hours: null,
-  money: null,
-  mass: null,
-  tools: null,
-};
-/** What most benches have; whatever else a build takes is said by name. */
-const COMMON_TOOLS = [
-  'hacksaw or mitre saw',
-  'drill',
-  'vise',
-  'torch',
-  'pipe wrench',
-  'soldering iron',
-  'round former',
-] as const;
-const ALWAYS = [
-  'file',
-  'abrasive paper',
-  'rule',
-  'square',
-  'scriber',
-  'spanners',
-  'thread lock',
-  'screwdriver',
-  'hand',
-  'mallet',
-  'pliers',
-  'hammer',
-  'pencil',
-  'level',
-  'centre punch',
-  'awl',
-  'knife',
-  'countersink',
-  'soapy water',
-  'a rag',
-  'clamps',
-  'bench',
-  'plumb line',
-  'the card in Field',
-  'primer and cement',
-  'flux',
-  'solder',
-  'hacksaw',
-  'wood glue',
-  'epoxy',
-  'gloves',
-];
-
 @Component({
   selector: 'tp-choose',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -109,9 +57,13 @@ export class Choose {
   protected readonly loadout = computed(
     () => this.loadouts().find((l) => l.id === this.loadoutId()) ?? this.loadouts()[0] ?? null,
   );
-  protected readonly wishes = signal<Wishes>(NONE);
+  private readonly answers = inject(OwnAnswers);
+  protected readonly wishes = computed(() => this.answers.now().wishes);
   protected readonly hands = signal(USUAL_HANDS);
-  protected readonly owned = signal<ReadonlySet<string> | null>(null);
+  protected readonly owned = computed(() => {
+    const { tools } = this.answers.now();
+    return tools && new Set(tools);
+  });
   protected readonly compared = signal<readonly string[]>([]);
 
   /** What these shots ask of the balance: the rig is started with it. */
@@ -151,21 +103,15 @@ export class Choose {
   protected readonly side = computed(() => this.ranked().filter((c) => this.compared().includes(c.family.id)));
 
   protected toggle<K extends 'carries' | 'moves'>(list: K, value: Wishes[K][number], on: boolean): void {
-    this.wishes.update((w) => ({
-      ...w,
-      [list]: on ? [...w[list], value] : (w[list] as readonly string[]).filter((v) => v !== value),
-    }));
+    this.answers.toggle(list, value, on);
   }
 
   protected set(change: Partial<Wishes>): void {
-    this.wishes.update((w) => ({ ...w, ...change }));
+    this.answers.wish(change);
   }
 
   protected own(tool: string, on: boolean): void {
-    const have = new Set(this.owned() ?? COMMON_TOOLS);
-    if (on) have.add(tool);
-    else have.delete(tool);
-    this.owned.set(have);
+    this.answers.own(tool, on, COMMON_TOOLS);
   }
 
   protected measure(key: 'breadth' | 'armClose' | 'armOut' | 'wristStrength', { value }: Quantity): void {

@@ -11,7 +11,7 @@ const laidHere = (asked: Asked[]) =>
   spyOn(PatternPaper.prototype, 'ask').and.callFake((now) => {
     asked.push(now);
     if (now.file) return of({ id: 1, file: new ArrayBuffer(8) });
-    return of({ id: 1, pages: layPages(patternsOf(now.assembly), now.printer, now.without) });
+    return of({ id: 1, pages: layPages(patternsOf(now.assembly, now.cope), now.printer, now.without) });
   });
 const open = async (asked: Asked[] = []) => {
   laidHere(asked);
@@ -23,8 +23,9 @@ const save = (page: HTMLElement): HTMLButtonElement =>
   )!;
 
 describe('patterns on paper', () => {
-  beforeEach(() => localStorage.removeItem('tide-pebble.printer'));
-  afterEach(() => localStorage.removeItem('tide-pebble.printer'));
+  const forget = (): void => ['printer', 'cope'].forEach((k) => localStorage.removeItem(`tide-pebble.${k}`));
+  beforeEach(forget);
+  afterEach(forget);
 
   it('are listed with their pictures, holes and sheets; what is left out is not printed', async () => {
     const asked: Asked[] = [];
@@ -50,6 +51,18 @@ describe('patterns on paper', () => {
     await fixture.whenStable();
     expect(asked.at(-1)!.file!.units.system).toBe('mm');
     expect(HTMLAnchorElement.prototype.click).toHaveBeenCalledTimes(1);
+  });
+
+  it('take in a tube of the maker’s own that ends on another, and keep what was typed', async () => {
+    const asked: Asked[] = [];
+    const { page, fixture } = await open(asked);
+    const before = page.querySelectorAll('ol.plain-list > li').length;
+    page.querySelector<HTMLInputElement>('tp-cope-form input[type=checkbox]')!.click();
+    await fixture.whenStable();
+    expect(asked.at(-1)!.cope!.angle).toBeCloseTo(Math.PI / 2, 12);
+    expect(page.querySelectorAll('ol.plain-list > li').length).toBe(before + 1);
+    expect(page.textContent).toContain('Sheet to end a tube of');
+    expect(JSON.parse(localStorage.getItem('tide-pebble.cope')!)).toEqual(asked.at(-1)!.cope);
   });
 
   it('say why there is no file', async () => {

@@ -10,6 +10,7 @@ import { BAR, PAPERS, type Laid, type Pages, type Pattern, type PaperSize } from
 import { catchError, map, of, startWith, switchMap, type Observable } from 'rxjs';
 import { patternSvg } from '../../../export/patterns/pattern-svg';
 import { injectBench } from '../../../services/bench-signal';
+import { OwnCope } from '../../../services/own-cope';
 import { OwnPrinter } from '../../../services/own-printer';
 import { PatternPaper } from '../../../services/pattern-paper';
 import { Pointer } from '../../../services/pointer';
@@ -20,6 +21,8 @@ import { QuantityField } from '../../../ui/figures/quantity-field';
 import { Icon } from '../../../ui/icon';
 import { NoBench } from '../../../ui/no-bench';
 import { StageLayout } from '../../../ui/stage-layout';
+import { CopeForm } from './cope-form';
+import { Jigs } from './jigs';
 import { PatternPicture } from './pattern-picture';
 
 type Asked = { readonly kind: 'drawing' } | { readonly kind: 'failed'; readonly reason: string } | Pages;
@@ -28,13 +31,26 @@ const DRAWING: Asked = { kind: 'drawing' };
 @Component({
   selector: 'tp-pattern-sheets',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatCheckbox, RouterLink, SayPipe, QuantityField, Icon, NoBench, StageLayout, PatternPicture],
+  imports: [
+    MatButton,
+    MatCheckbox,
+    RouterLink,
+    SayPipe,
+    QuantityField,
+    Icon,
+    NoBench,
+    StageLayout,
+    CopeForm,
+    Jigs,
+    PatternPicture,
+  ],
   templateUrl: './patterns.html',
   styleUrl: './patterns.css',
 })
 export class PatternSheets {
   private readonly paper = inject(PatternPaper);
   private readonly ownPrinter = inject(OwnPrinter);
+  private readonly ownCope = inject(OwnCope);
   protected readonly pointer = inject(Pointer);
   protected readonly units = inject(Units).now;
   protected readonly bench = injectBench();
@@ -47,7 +63,9 @@ export class PatternSheets {
   private readonly without = signal<readonly string[]>([]);
   private readonly asked = computed(() => {
     const bench = this.bench();
-    return bench ? { assembly: bench.work.assembly, printer: this.printer(), without: this.without() } : null;
+    return bench
+      ? { assembly: bench.work.assembly, printer: this.printer(), without: this.without(), cope: this.ownCope.now() }
+      : null;
   });
   private readonly answer = toSignal(
     toObservable(this.asked).pipe(

@@ -1,0 +1,67 @@
+/** What is kept, as streams: rigs, kit, loadouts, and which rig is on the bench. Nothing is worked out here, so the first load is small. */
+import { inject, Injectable } from '@angular/core';
+import type { BinItem, KitItem, Loadout, LogEntry, OwnSize, RigDocument, SetUp } from '@tide-pebble/core';
+import { BehaviorSubject, combineLatest, distinctUntilChanged, map, shareReplay, type Observable } from 'rxjs';
+import { Documents } from './keeping/documents';
+
+const CURRENT = 'tide-pebble.rig';
+
+@Injectable({ providedIn: 'root' })
+export class Kept {
+  private readonly documents = inject(Documents);
+  private readonly current = new BehaviorSubject<string | null>(localStorage.getItem(CURRENT));
+
+  private readonly allRigs$ = this.documents.list$('rig').pipe(distinctUntilChanged(), keep());
+  readonly rigs$ = this.allRigs$.pipe(map(byName), keep());
+  readonly kit$: Observable<ReadonlyMap<string, KitItem>> = this.documents.list$('kit').pipe(
+    distinctUntilChanged(),
+    map((items) => new Map(items.map((i) => [i.id, i]))),
+    keep(),
+  );
+  readonly loadouts$ = this.documents.list$('loadout').pipe(distinctUntilChanged(), map(byName), keep());
+  readonly setups$ = this.documents.list$('setup').pipe(distinctUntilChanged(), keep());
+  readonly bin$: Observable<readonly BinItem[]> = this.documents.list$('bin').pipe(distinctUntilChanged(), keep());
+  /** Sizes of the maker's own. */
+  readonly sizes$: Observable<readonly OwnSize[]> = this.documents.list$('size').pipe(distinctUntilChanged(), keep());
+  readonly log$: Observable<readonly LogEntry[]> = this.documents.list$('log').pipe(distinctUntilChanged(), keep());
+
+  /** The chosen rig, or the first there is. */
+  readonly rig$: Observable<RigDocument | null> = combineLatest([this.allRigs$, this.current]).pipe(
+    map(([rigs, id]) => rigs.find((r) => r.id === id) ?? rigs[0] ?? null),
+    distinctUntilChanged(),
+    keep(),
+  );
+  readonly loadout$: Observable<Loadout | null> = combineLatest([this.rig$, this.loadouts$]).pipe(
+    map(([rig, all]) => all.find((l) => l.id === rig?.loadout) ?? null),
+    distinctUntilChanged(),
+    keep(),
+  );
+  readonly setup$: Observable<SetUp | null> = combineLatest([this.rig$, this.setups$]).pipe(
+    map(([rig, all]) => all.find((s) => s.rig === rig?.id && s.loadout === (rig?.loadout ?? 'bare')) ?? null),
+    distinctUntilChanged(),
+    keep(),
+  );
+
+  choose(rig: string): void {
+    this.current.next(rig);
+    localStorage.setItem(CURRENT, rig);
+  }
+
+  editRig(label: string, change: (rig: RigDocument) => RigDocument, merge: string | null = null): void {
+    const rig = this.rigNow();
+    if (rig) this.documents.commit(label, [{ kind: 'rig', id: rig.id, body: change(rig) }], merge);
+  }
+
+  rigNow(): RigDocument | null {
+    const id = this.current.value;
+    return (id ? this.documents.get('rig', id) : null) ?? this.documents.all('rig')[0] ?? null;
+  }
+}
+
+const BY_NAME = new Intl.Collator(undefined, { numeric: true });
+const byName = <T extends { readonly name: string }>(list: readonly T[]): readonly T[] =>
+  [...list].sort((a, b) => BY_NAME.compare(a.name, b.name));
+
+export function keep<T>() {
+  return shareReplay<T>({ bufferSize: 1, refCount: false });
+}
