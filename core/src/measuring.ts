@@ -1,6 +1,6 @@
 /**
- * Measuring kit and covering loadouts: a second door to the core (`@tide-pebble/core/measuring`), so that the page's first
- * load does not fetch what only the Load stage needs.
+ * Measuring kit, covering loadouts, and what to do next: a second door to the core (`@tide-pebble/core/measuring`), so that
+ * the page's first load does not fetch it.
  */
 export { METHODS } from './1-load/methods';
 export {
@@ -49,3 +49,4 @@ export {
 } from './1-load/coverage';
 export { lensCones, type ConeOutcome, type LensCone, type View2 } from './1-load/lensCone';
 export { coverOnRig, type SlideCover } from './3-balance/adjusters/coverOnRig';
+export { nextThing, WORK, type NextThing, type Stage, type WorkSoFar } from './9-design/nextThing';

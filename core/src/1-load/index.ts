@@ -25,6 +25,7 @@ export { CLASS_FACTS } from './kitClasses';
 export { freePoints, newItem, standingOn, withClass } from './newItem';
 export { axesKnown, guessedCentreSpread, itemFigures } from './estimate';
 export { placeItems, placeLoad, type PlacedItem, type PlacedLoad, type PlacesOnRig } from './placeLoad';
+export { NEW as NEW_LOADOUT, nameByKit, renamedByKit } from './loadoutName';
 export { loadFindings } from './loadFindings';
 export { changedLoadout, type LoadoutChange } from './changedLoadout';
 export { angleForFraction, edgeShiftByRoll, fieldOfView, frameFraction, smearFraction } from './fieldOfView';

@@ -67,6 +67,8 @@ export interface Method {
   readonly finds: 'mass' | 'centre' | 'size' | 'depth';
   /** How soon a maker would reach for it among those that find the same: 1 first. */
   readonly reach: number;
+  /** Rough, with everything at hand. */
+  readonly minutes: number;
   readonly needs: 'axis' | 'view' | 'nothing';
   /** When to choose it, in a line. */
   readonly choose: string;

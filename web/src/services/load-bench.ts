@@ -6,6 +6,9 @@ import {
   KIT_CLASSES,
   kitPlaces,
   loadFindings,
+  nameByKit,
+  NEW_LOADOUT,
+  renamedByKit,
   newItem,
   placeItems,
   placeLoad,
@@ -110,7 +113,13 @@ export class LoadBench {
   /** The change is made to the item as it is now, not as it was last drawn. */
   changeItem(id: string, change: (item: KitItem) => KitItem): void {
     const item = this.documents.get('kit', id);
-    if (item) this.documents.commit(`change of ${item.name}`, [{ kind: 'kit', id, body: change(item) }], `kit ${id}`);
+    if (!item) return;
+    const changed = change(item);
+    this.documents.commit(
+      `change of ${item.name}`,
+      [{ kind: 'kit', id, body: changed }, ...(changed.name === item.name ? [] : this.renamedWith(changed))],
+      `kit ${id}`,
+    );
   }
 
   weigh(id: string, mass: Quantity | null): void {
@@ -148,11 +157,12 @@ export class LoadBench {
 
   addLoadout(): void {
     const camera = this.kitList()[0];
+    const items: Loadout['items'] = camera ? [{ id: newEntryId(), item: camera.id, on: null, offset: [0, 0, 0] }] : [];
     const loadout: Loadout = {
       id: crypto.randomUUID(),
-      name: camera ? `${camera.name} alone` : 'New loadout',
+      name: nameByKit({ items }, this.kit()) ?? NEW_LOADOUT,
       conditions: 'Strap off, battery and card in.',
-      items: camera ? [{ id: newEntryId(), item: camera.id, on: null, offset: [0, 0, 0] }] : [],
+      items,
     };
     const rig = this.rig();
     this.documents.commit(`new loadout ${loadout.name}`, [
@@ -212,7 +222,21 @@ export class LoadBench {
   }
 
   private changed(loadout: Loadout, change: LoadoutChange): Loadout {
-    const kit = new Map(this.documents.all('kit').map((k) => [k.id, k]));
-    return changedLoadout(loadout, change, kit, newEntryId);
+    const kit = this.kitNow();
+    return renamedByKit(loadout, changedLoadout(loadout, change, kit, newEntryId), kit);
+  }
+
+  /** Loadouts called after what stands on them follow its new name. */
+  private renamedWith(item: KitItem): { kind: 'loadout'; id: string; body: Loadout }[] {
+    const before = this.kitNow();
+    const after = new Map(before).set(item.id, item);
+    return this.documents.all('loadout').flatMap((l) => {
+      const body = renamedByKit(l, l, before, after);
+      return body === l ? [] : [{ kind: 'loadout' as const, id: l.id, body }];
+    });
+  }
+
+  private kitNow(): Map<string, KitItem> {
+    return new Map(this.documents.all('kit').map((k) => [k.id, k]));
   }
 }

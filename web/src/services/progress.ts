@@ -1,23 +1,13 @@
 /** How far the work has come, stage by stage: what the shoreline's pebbles show. */
 import { inject, Injectable } from '@angular/core';
 import type { Judgement } from '@tide-pebble/core';
-import {
-  audit,
-  combineLatest,
-  defer,
-  distinctUntilChanged,
-  map,
-  of,
-  shareReplay,
-  startWith,
-  switchMap,
-  type Observable,
-} from 'rxjs';
+import { audit, combineLatest, map, shareReplay, type Observable } from 'rxjs';
 import type { StagePath } from '../shell/stages';
 import { painted$ } from './after-paint';
 import { BuildPlans } from './building';
 import { Firmnesses } from './firmnesses';
 import { Solids } from './solids';
+import { StepsLeft } from './steps-left';
 import { Workspace } from './workspace';
 
 export interface StageMark {
@@ -35,31 +25,17 @@ export class Progress {
 
   private readonly plans = inject(BuildPlans);
 
-  /** Its steps are worked out only where some are ticked: without, it is not built. */
-  private readonly steps$ = this.workspace.bench$.pipe(
-    map((state) => state.kind === 'ready' && Object.keys(state.bench.rig.done).length > 0),
-    distinctUntilChanged(),
-    switchMap((isBegun) =>
-      isBegun ? combineLatest([this.plans.plan$, defer(() => import('@tide-pebble/core/making'))]) : of(null),
-    ),
-    map((now) => {
-      const [building, { isDone }] = now ?? [null, { isDone: null }];
-      return building?.kind === 'planned' && isDone ? { ordered: building.plan.ordered, isDone } : null;
-    }),
-    startWith(null),
-  );
-
   /** Counting what needs looking at takes every check: after the figures. */
   readonly marks$: Observable<StageMarks> = combineLatest([
     this.workspace.bench$.pipe(audit(() => painted$)),
     this.workspace.stock$,
     this.workspace.log$,
-    this.steps$,
+    inject(StepsLeft).of(),
     inject(Solids).lastFound$,
     this.plans.lastBlocked$,
     inject(Firmnesses).bench$,
   ]).pipe(
-    map(([state, stock, log, steps, inside, blocked, { firm }]): StageMarks => {
+    map(([state, stock, log, left, inside, blocked, { firm }]): StageMarks => {
       if (state.kind !== 'ready')
         return {
           shelf: NOTHING,
@@ -93,10 +69,7 @@ export class Progress {
         strength: bends,
         stock: { done: stock !== null && stock.lines.every((l) => l.buy === 0), count: 0 },
         build: {
-          done:
-            noOrder === 0 &&
-            steps?.ordered.kind === 'ordered' &&
-            steps.ordered.steps.every((s) => steps.isDone(rig.done, s)),
+          done: noOrder === 0 && left?.length === 0,
           count: noOrder,
         },
         field: { done: balance.done && setup !== null, count: 0 },

@@ -22,6 +22,7 @@ import { STAGES } from './stages';
     <a class="skip no-print" href="#stage" (click)="toStage($event)">To the stage</a>
     <tp-head class="no-print" (undone)="undo()" (redone)="redo()" (helped)="help()" />
     <tp-shoreline class="no-print" />
+    <ng-container [ngComponentOutlet]="nextLine()" />
     <main id="stage" tabindex="-1">
       @switch (saveState().kind) {
         @case ('loading') {
@@ -70,6 +71,10 @@ export class Root {
   protected readonly saveState = toSignal(this.documents.state$, { requireSync: true });
   /** The figures of it come after the page stands. */
   protected readonly rig = toSignal(inject(Kept).rig$, { initialValue: null });
+  protected readonly nextLine = toSignal(
+    later$(() => import('./next-line').then((m) => m.NextLine)),
+    { initialValue: null },
+  );
   protected readonly tideLine = toSignal(
     later$(() => import('./tide-line').then((m) => m.TideLine)),
     { initialValue: null },

@@ -1,13 +1,14 @@
 /** The shoreline: stages as pebbles on one thin line, filled when their work is done, a count where something needs looking at. */
 import { ChangeDetectionStrategy, Component, computed, inject, Injector } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { NavigationEnd, Router, RouterLink } from '@angular/router';
+import { RouterLink } from '@angular/router';
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
-import { filter, map, switchMap } from 'rxjs';
+import { switchMap } from 'rxjs';
 import { later$ } from '../services/later';
 import type { Progress } from '../services/progress';
 import { Icon } from '../ui/icon';
-import { STAGES, type StagePath } from './stages';
+import { injectStage } from './here';
+import { STAGES } from './stages';
 
 @Component({
   selector: 'tp-shoreline',
@@ -17,7 +18,6 @@ import { STAGES, type StagePath } from './stages';
   styleUrl: './shoreline.css',
 })
 export class Shoreline {
-  private readonly router = inject(Router);
   protected readonly icons = { back: mdiChevronLeft, on: mdiChevronRight };
   private readonly injector = inject(Injector);
   /** Counted by what works rigs out, which comes after the page stands. */
@@ -25,13 +25,7 @@ export class Shoreline {
     later$(() => import('../services/progress')).pipe(switchMap((m) => this.injector.get<Progress>(m.Progress).marks$)),
     { initialValue: null },
   );
-  private readonly here = toSignal(
-    this.router.events.pipe(
-      filter((e) => e instanceof NavigationEnd),
-      map((e) => e.urlAfterRedirects.split(/[/?]/)[1] as StagePath),
-    ),
-    { initialValue: 'shelf' as StagePath },
-  );
+  private readonly here = injectStage();
 
   protected readonly stages = computed(() =>
     STAGES.map((s) => ({

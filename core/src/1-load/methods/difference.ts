@@ -7,6 +7,7 @@ export const difference: Method = {
   name: 'With and without',
   finds: 'mass',
   reach: 2,
+  minutes: 3,
   needs: 'nothing',
   choose: 'For what cannot lie on the scale alone.',
   how: [

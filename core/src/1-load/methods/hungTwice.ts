@@ -11,6 +11,7 @@ export const hungTwice: Method = {
   name: 'Hung twice',
   finds: 'centre',
   reach: 5,
+  minutes: 10,
   needs: 'view',
   choose: 'Two axes at once, for odd shapes; by squared paper or from a photo.',
   how: [

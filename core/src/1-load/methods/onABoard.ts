@@ -8,6 +8,7 @@ export const onABoard: Method = {
   name: 'On a board, one scale',
   finds: 'centre',
   reach: 3,
+  minutes: 5,
   needs: 'axis',
   choose: 'One scale is enough, and odd shapes lie still.',
   how: [

@@ -11,6 +11,7 @@ export const onAnEdge: Method = {
   name: 'On an edge',
   finds: 'centre',
   reach: 1,
+  minutes: 3,
   needs: 'axis',
   choose: 'A dowel and a ruler. Quick, and good to a millimetre or so.',
   how: [

@@ -11,6 +11,7 @@ export const onTwoScales: Method = {
   name: 'On two scales',
   finds: 'centre',
   reach: 2,
+  minutes: 4,
   needs: 'axis',
   choose: 'Better than an edge for anything heavy or long.',
   how: [

@@ -8,6 +8,7 @@ export const oneEndAtATime: Method = {
   name: 'One end at a time',
   finds: 'centre',
   reach: 4,
+  minutes: 5,
   needs: 'axis',
   choose: 'When the whole is too heavy for the scale. It finds the mass too.',
   how: [

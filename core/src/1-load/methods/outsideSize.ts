@@ -7,6 +7,7 @@ export const outsideSize: Method = {
   name: 'Size, by ruler or caliper',
   finds: 'size',
   reach: 1,
+  minutes: 1,
   needs: 'axis',
   choose: 'Knobs, hoods and eyecups left out; they go in as what must stay free.',
   how: [

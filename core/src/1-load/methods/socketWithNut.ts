@@ -10,6 +10,7 @@ export const socketWithNut: Method = {
   name: 'Socket, with a screw and a nut',
   finds: 'depth',
   reach: 1,
+  minutes: 2,
   needs: 'nothing',
   choose: 'So that the screw holds well and never bottoms out.',
   how: [

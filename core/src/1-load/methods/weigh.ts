@@ -10,6 +10,7 @@ export const weigh: Method = {
   name: 'Weigh it',
   finds: 'mass',
   reach: 1,
+  minutes: 1,
   needs: 'nothing',
   choose: 'The plain way, for all that the scale can carry.',
   how: [
