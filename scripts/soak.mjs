@@ -5,6 +5,7 @@ import { build } from './build.mjs';
 import { ensurePackages, quit, root } from './setup.mjs';
 
 const SOAKS = { kills: 1000, fuzz: 100_000, windows: 100_000, day: 24 };
+const EVERY_FAMILY = ['start-each-family', 'whole-job', 'every-word'];
 const [name, ...rest] = process.argv.slice(2);
 if (!(name in SOAKS) && name !== 'families')
   quit(
@@ -14,10 +15,10 @@ if (!(name in SOAKS) && name !== 'families')
   );
 ensurePackages();
 await build();
-// Every family with every load, through the whole interface: the tests do each with one.
+// Every family with every load, through the whole interface: the tests do some of each.
 const [command, env] =
   name === 'families'
-    ? [['npx', 'playwright', 'test', '-c', 'e2e/playwright.config.ts', 'start-each-family'], { EVERY_LOAD: '1' }]
+    ? [['npx', 'playwright', 'test', '-c', 'e2e/playwright.config.ts', ...EVERY_FAMILY], { EVERY_LOAD: '1' }]
     : [[process.execPath, '--import', 'tsx', join('e2e/soak', `${name}.ts`), ...rest], {}];
 const [program, ...args] = command;
 process.exit(spawnSync(program, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }).status ?? 1);

@@ -50,14 +50,23 @@ for (const [name, runs] of [
 rmSync(results, { force: true });
 const browser = await run('browser', ['npx', 'playwright', 'test', '-c', 'e2e/playwright.config.ts']);
 if (existsSync(results)) {
-  const { stats } = JSON.parse(readFileSync(results, 'utf8'));
-  count(stats.expected, stats.unexpected + stats.flaky);
+  const { stats, suites } = JSON.parse(readFileSync(results, 'utf8'));
+  count(stats.expected + stats.flaky, stats.unexpected);
+  for (const title of flakyIn(suites)) console.log(`only on its second try: ${title}`);
 } else count(0, 1);
 if (browser.code !== 0 && failed === 0) failed++;
 
 console.log(`${passed} passed, ${failed} failed`);
 if (passed === 0) quit('No test ran.');
 process.exit(failed > 0 ? 1 : 0);
+
+/** Goals that failed first and passed then: to be looked into, though they fail nothing. */
+function flakyIn(suites) {
+  return suites.flatMap((s) => [
+    ...(s.specs ?? []).filter((spec) => spec.tests.some((t) => t.status === 'flaky')).map((spec) => spec.title),
+    ...flakyIn(s.suites ?? []),
+  ]);
+}
 
 async function check(name, command, loud = false) {
   const { code } = await run(name, command, loud);

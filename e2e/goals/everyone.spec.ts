@@ -97,7 +97,7 @@ test.describe('by keyboard alone', () => {
   test.use({ demo: true });
   test('stages, list of keys, a want, and the trim', async ({ bench: page }) => {
     await page.keyboard.press('?');
-    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await expect(page.getByRole('dialog', { name: 'Help: Shelf' })).toBeVisible();
     await page.keyboard.press('Escape');
     await page.keyboard.press('Alt+4');
     await expect(page.getByText('plumb')).toBeVisible();

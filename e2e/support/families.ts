@@ -39,3 +39,7 @@ export const FAMILIES: readonly Tried[] = [
   },
 ];
 export const LOADOUTS = ['Slack: phone', 'Neap: crab cam alone', 'Flood: body, 70'];
+
+/** `npm run soak -- families` goes through all; the tests through one of each way of being borne, as other goals walk all of them too. */
+export const oneOfEachWay = <T>(all: readonly T[], some: readonly T[]): readonly T[] =>
+  process.env['EVERY_LOAD'] ? all : some;

@@ -14,6 +14,7 @@ import {
   type QuantityKind,
   type Vec3,
 } from '../0-base';
+import { askedAgain } from '../3-balance/judge';
 import { trim } from '../3-balance/bench';
 import { judged, type Workpiece } from './derive';
 import { judgedWith, tried, type Tried, type TriedOn } from './tried';
@@ -46,14 +47,18 @@ const STEP: Partial<Record<QuantityKind, number>> = { length: 0.001, angle: Math
 export function cure(input: CureInput, tell: (part: number) => void = () => undefined): readonly Cure[] {
   const now = judgedWith(input, []);
   if (!now || !has(now.findings, input.finding)) return [];
-  const attempt = (changes: readonly Change[]): Tried | null => tried(input, now.findings, input.finding, changes);
+  const isThere = askedAgain(now.context, () => now.work.advice, input.finding);
+  const isGone = (change: Change): boolean => {
+    const made = judgedWith(input, [change]);
+    return made !== null && !isThere(made.context, () => made.work.advice);
+  };
   const all = knobs(now.work, input);
   const found = all.flatMap((knob, i) => {
     tell(i / all.length);
     return knob.tries.flatMap((tries) => {
-      const value = nearestCure(tries, (v) => attempt([knob.change(v)])?.cures ?? false);
-      const made = value === null ? null : attempt([knob.change(value)]);
-      return value === null || !made || made.brings.length > 0 || made.comesInto
+      const value = nearestCure(tries, (v) => isGone(knob.change(v)));
+      const made = value === null ? null : tried(input, now.findings, input.finding, [knob.change(value)]);
+      return value === null || !made?.cures || made.brings.length > 0 || made.comesInto
         ? []
         : [{ made, label: knob.label(value), changes: [knob.change(value)], effort: knob.effort(value) }];
     });

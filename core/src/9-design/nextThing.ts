@@ -96,7 +96,7 @@ const ASKS: readonly Ask[] = [
             toBuy.lines === 1
               ? say`Buy the one thing that is missing`
               : say`Buy the ${`${toBuy.lines}`} things missing`,
-          why: say`About ${figure('money', toBuy.cost)} by the prices you typed; tick off what lies in your bin.`,
+          why: say`About ${figure('money', toBuy.cost)} in all. What lies in your bin is taken off.`,
         })
       : null,
   ({ step }) =>

@@ -1,6 +1,6 @@
 /** A change tried on a copy of the rig before it is offered: what it cures, and what else it would do. */
 import { findingKey, type Change, type Finding, type Judgement } from '../0-base';
-import { designedOf, judged, workpiece, type Workpiece } from './derive';
+import { designedOf, judged, workpiece, type Judged, type Workpiece, type WorkpieceOutcome } from './derive';
 import { changedDesign, comesInto, standing, type AdjusterValues, type Standing } from '../2-frame';
 import type { KitItem, Loadout, RigDocument } from '../model';
 
@@ -47,18 +47,30 @@ const worseThan = (now: Judgement, before: Judgement): boolean =>
   GRAVE[now.severity] > GRAVE[before.severity] ||
   (now.severity === before.severity && beyond(now) > beyond(before) * (1 + WORSE_BY) + 1e-9);
 
-export function judgedWith(
-  on: TriedOn,
-  changes: readonly Change[],
-): Pick<Tried, 'work' | 'values' | 'findings'> | null {
+export function judgedWith(on: TriedOn, changes: readonly Change[]): (Pick<Tried, 'work' | 'values'> & Judged) | null {
   let n = 0;
   const design = changedDesign(on.rig.design, changes, () => `try-${++n}`);
   const values = {
     ...on.values,
     ...Object.fromEntries(changes.flatMap((c) => (c.kind === 'adjuster' ? [[c.id, c.value]] : []))),
   };
-  const made = workpiece({ ...designedOf(on.rig), design }, on.loadout, on.kit);
-  return made.ok ? { work: made.work, values, findings: judged(made.work, values, on.rig.wants).findings } : null;
+  const made =
+    design === on.rig.design ? asItStands(on) : workpiece({ ...designedOf(on.rig), design }, on.loadout, on.kit);
+  if (!made.ok) return null;
+  const found = judged(made.work, values, on.rig.wants);
+  return {
+    work: made.work,
+    values,
+    context: found.context,
+    evaluation: found.evaluation,
+    // Every check: made where it is asked for.
+    get findings() {
+      return found.findings;
+    },
+    get verdict() {
+      return found.verdict;
+    },
+  };
 }
 
 /** `before`: all findings as it stands. Null when the rig cannot be built so. */
@@ -70,10 +82,10 @@ export function tried(
 ): Tried | null {
   const made = judgedWith(on, changes);
   if (!made) return null;
-  const stands = standingOf(on);
+  const { findings } = made;
   const was = new Map(before.map((f) => [findingKey(f), f]));
   const target = was.get(findingKey(finding));
-  const left = made.findings.find((f) => findingKey(f) === findingKey(finding));
+  const left = findings.find((f) => findingKey(f) === findingKey(finding));
   const cures = target !== undefined && left === undefined;
   const helps =
     cures ||
@@ -81,21 +93,35 @@ export function tried(
       left !== undefined &&
       (GRAVE[left.severity] < GRAVE[target.severity] ||
         (left.severity === target.severity && beyond(left) < beyond(target) * (1 - NEARER_BY))));
-  const all = made.findings.filter((f) => {
+  const all = findings.filter((f) => {
     if (f.severity !== 'stop' && f.severity !== 'mend') return false;
     const same = was.get(findingKey(f));
     return findingKey(f) !== findingKey(finding) && (!same || worseThan(f, same));
   });
   const brings = all.filter((f) => !MENDED_BY_TRIM.has(f.code));
   return {
-    ...made,
+    work: made.work,
+    values: made.values,
+    findings,
     helps,
     cures,
     brings,
     trimAfter: all.length > brings.length,
     stops: all.some((f) => f.severity === 'stop'),
-    comesInto: stands !== null && comesInto(stands, made.work.assembly, made.values),
+    // Seldom asked, and long in the answer.
+    get comesInto() {
+      const stands = standingOf(on);
+      return stands !== null && comesInto(stands, made.work.assembly, made.values);
+    },
   };
+}
+
+const stood = new WeakMap<TriedOn, WorkpieceOutcome>();
+/** What only sets it anew builds nothing anew. */
+function asItStands(on: TriedOn): WorkpieceOutcome {
+  const made = stood.get(on) ?? workpiece(designedOf(on.rig), on.loadout, on.kit);
+  stood.set(on, made);
+  return made;
 }
 
 const known = new WeakMap<TriedOn, Standing | null>();

@@ -1,7 +1,7 @@
 /** The permanent head: which rig, which loadout, units, undo and redo, and whether all is kept. */
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { mdiHelp, mdiRedo, mdiUndo } from '@mdi/js';
+import { mdiHelp, mdiMagnify, mdiRedo, mdiUndo } from '@mdi/js';
 import type { Fraction } from '@tide-pebble/core';
 import { Documents, type SaveState } from '../services/keeping/documents';
 import { NO_HISTORY } from '../services/keeping/history';
@@ -21,11 +21,12 @@ export class Head {
   private readonly documents = inject(Documents);
   private readonly kept = inject(Kept);
   protected readonly units = inject(Units);
-  protected readonly icons = { undo: mdiUndo, redo: mdiRedo, help: mdiHelp };
+  protected readonly icons = { undo: mdiUndo, redo: mdiRedo, help: mdiHelp, find: mdiMagnify };
 
   readonly undone = output<void>();
   readonly redone = output<void>();
   readonly helped = output<void>();
+  readonly sought = output<void>();
 
   protected readonly rigs = toSignal(this.kept.rigs$, { initialValue: [] });
   protected readonly rig = toSignal(this.kept.rig$, { initialValue: null });

@@ -4,12 +4,15 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterOutlet } from '@angular/router';
 import { Documents } from '../services/keeping/documents';
+import { Theme } from '../services/theme';
 import { Units } from '../services/units';
 import { Kept } from '../services/kept';
 import { later$ } from '../services/later';
 import { Dialogs } from '../ui/dialogs';
 import { BrokenStage } from '../services/broken-stage';
 import { Notices } from '../services/notices';
+import { Example } from './example/example';
+import { ExampleNow } from './example/example-now';
 import { Head } from './head';
 import { Shoreline } from './shoreline';
 import { STAGES } from './stages';
@@ -17,10 +20,10 @@ import { STAGES } from './stages';
 @Component({
   selector: 'tp-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NgComponentOutlet, RouterOutlet, Head, Shoreline],
+  imports: [NgComponentOutlet, RouterOutlet, Head, Shoreline, Example],
   template: `
     <a class="skip no-print" href="#stage" (click)="toStage($event)">To the stage</a>
-    <tp-head class="no-print" (undone)="undo()" (redone)="redo()" (helped)="help()" />
+    <tp-head class="no-print" (undone)="undo()" (redone)="redo()" (helped)="help()" (sought)="find()" />
     <tp-shoreline class="no-print" />
     <ng-container [ngComponentOutlet]="nextLine()" />
     <main id="stage" tabindex="-1">
@@ -57,6 +60,11 @@ import { STAGES } from './stages';
     @if (rig()) {
       <ng-container [ngComponentOutlet]="tideLine()" />
     }
+    @if (example.isOn()) {
+      @defer (on immediate) {
+        <tp-example />
+      }
+    }
   `,
   styleUrl: './root.css',
   host: { '(document:keydown)': 'key($event)' },
@@ -67,6 +75,9 @@ export class Root {
   private readonly router = inject(Router);
   private readonly units = inject(Units);
   private readonly notices = inject(Notices);
+  /** Shown as soon as it is there. */
+  protected readonly theme = inject(Theme);
+  protected readonly example = inject(ExampleNow);
   protected readonly broken = inject(BrokenStage);
   protected readonly saveState = toSignal(this.documents.state$, { requireSync: true });
   /** The figures of it come after the page stands. */
@@ -134,7 +145,11 @@ export class Root {
   }
 
   protected help(): void {
-    void this.dialogs.open(() => import('./shortcuts-dialog').then((m) => m.ShortcutsDialog), { width: '460px' });
+    void this.dialogs.open(() => import('./help/help-dialog').then((m) => m.HelpDialog), { width: '720px' });
+  }
+
+  protected find(): void {
+    void this.dialogs.open(() => import('./help/palette').then((m) => m.Palette), { width: '560px', top: '72px' });
   }
 
   protected key(event: KeyboardEvent): void {
@@ -150,6 +165,9 @@ export class Root {
     } else if (command && !typing && event.key.toLowerCase() === 'y') {
       event.preventDefault();
       this.redo();
+    } else if (command && event.key.toLowerCase() === 'k') {
+      event.preventDefault();
+      this.find();
     } else if (event.altKey && /^[1-9]$/.test(event.key)) {
       event.preventDefault();
       // What is half typed is taken before its field goes.

@@ -9,12 +9,22 @@ import { Workspace, type BenchState } from '../services/workspace';
 import { Findings } from '../ui/findings/findings';
 import { SayPipe } from '../ui/figures/figures.pipe';
 import { Icon } from '../ui/icon';
+import { termFor } from '../ui/words/glossary';
 import { QuantityField } from '../ui/figures/quantity-field';
 import { figuresBefore } from '../ui/figures/was';
 import { TideGauge, type Gauge as Printed } from '../ui/figures/tide-gauge';
 import { gaugesOf, type GaugeId } from './gauges';
 
 const WAS_SHOWN_MS = 4000;
+/** The word behind a gauge's name. */
+const TERMS = [
+  [/^Nose/, 'nose'],
+  [/^Drop/, 'drop'],
+  [/^Hold/, 'hold'],
+  [/^In a walk/, 'calm'],
+  [/^Wobble/, 'wobble'],
+  [/^Wrist|^On the neck/, 'N·m'],
+] as const;
 const liesIn = ({ pebble, pool, out }: Gauge): boolean =>
   !out && (pebble === null || pool === null || (pebble >= pool[0] && pebble <= pool[1]));
 
@@ -72,6 +82,7 @@ export class TideLine {
     if (!shown) return null;
     return {
       title: shown.title,
+      term: TERMS.flatMap(([of, word]) => (of.test(shown.gauge.name) ? [termFor(word)] : []))[0] ?? null,
       findings: bench.judged.findings.filter((f) => shown.codes.includes(f.code)),
       notes: shown.notes ?? [],
       calm: liesIn(shown.gauge) ? 'It lies in its pool.' : '',

@@ -7,6 +7,8 @@ import {
   type DefaultDataPoint,
   type ScaleOptionsByType,
 } from 'chart.js';
+import { Theme } from '../services/theme';
+import { colourOf } from './colour';
 
 Chart.defaults.font.family = "'Source Sans 3 Variable', sans-serif";
 Chart.defaults.font.size = 13;
@@ -16,12 +18,14 @@ export type Token = (name: string) => string;
 /** The template has one `<canvas #canvas>`; `config` reads the inputs it shows. */
 @Directive()
 export abstract class ChartCanvas<T extends ChartType, D = DefaultDataPoint<T>> {
+  private readonly theme = inject(Theme);
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   protected chart: Chart<T, D> | null = null;
 
   constructor() {
     afterRenderEffect(() => {
-      const config = this.config((name) => getComputedStyle(document.documentElement).getPropertyValue(name).trim());
+      this.theme.now();
+      const config = this.config(colourOf);
       this.chart?.destroy();
       this.chart = new Chart<T, D>(this.canvas().nativeElement, config);
     });

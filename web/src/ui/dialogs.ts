@@ -9,7 +9,7 @@ export class Dialogs {
   /** Resolves with what the dialog was closed with. `must` keeps it open until it is answered. */
   async open<R>(
     load: () => Promise<Type<unknown>>,
-    options: { data?: unknown; must?: boolean; width: string },
+    options: { data?: unknown; must?: boolean; width: string; top?: string },
   ): Promise<R | undefined> {
     const [{ MatDialog }, component] = await Promise.all([import('@angular/material/dialog'), load()]);
     const dialog = this.injector.get(MatDialog).open(component, {
@@ -18,6 +18,7 @@ export class Dialogs {
       closeOnNavigation: !options.must,
       width: options.width,
       maxWidth: '94vw',
+      ...(options.top === undefined ? {} : { position: { top: options.top } }),
     });
     return firstValueFrom(dialog.afterClosed()) as Promise<R | undefined>;
   }

@@ -1,5 +1,5 @@
 /** Frame: sizes on the drawing and in the list, what it is made of, every part picked, moved, weighed, added and taken away. */
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { asSet, cautionsOf, snapOf, type Change, type Quantity, type Vec3, type View } from '@tide-pebble/core';
@@ -71,7 +71,9 @@ export class Frame {
     { id: 'above', name: 'From above' },
     { id: 'solid', name: 'In 3D' },
   ] as const;
-  private readonly pickedId = signal<string | null>(null);
+  /** From the address: what is to be picked when it opens. */
+  readonly asked = input<string>(undefined, { alias: 'pick' });
+  private readonly pickedId = linkedSignal<string | null>(() => this.asked() ?? null);
 
   protected readonly views = computed(() => {
     const look = this.look();

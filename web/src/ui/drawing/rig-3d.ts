@@ -36,6 +36,7 @@ import {
 } from 'three';
 import { placement, solidGeometry } from './solid-geometry';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { colourOf } from '../colour';
 
 /** Sides of a round thing on the screen, and how long after the last turn it is drawn in fine. */
 const SIDES = 20;
@@ -97,9 +98,7 @@ export class Rig3d {
   private readonly scene = new Scene();
   private readonly camera = new PerspectiveCamera(35, 1, 0.01, 20);
   private readonly rig = new Group();
-  private readonly sea = new Color(
-    getComputedStyle(document.documentElement).getPropertyValue('--sea').trim() || '#12716d',
-  );
+  private readonly sea = new Color(colourOf('--sea'));
   private readonly ray = new Raycaster();
   private renderer: WebGLRenderer | null = null;
   private controls: OrbitControls | null = null;
@@ -238,8 +237,7 @@ export class Rig3d {
   private fill(pieces: readonly PlacedPiece[]): void {
     for (const mesh of this.meshes()) mesh.geometry.dispose();
     this.rig.clear();
-    const style = getComputedStyle(document.documentElement);
-    this.scene.background = new Color(style.getPropertyValue('--paper').trim() || '#ffffff');
+    this.scene.background = new Color(colourOf('--paper'));
     for (const { flat } of pieces) {
       const geometry = solidGeometry(flat.shape, SIDES, flat.outline);
       const place = placement(flat.at, flat.rotation);
@@ -248,7 +246,7 @@ export class Rig3d {
         geometry,
         new MeshBasicMaterial({
           vertexColors: true,
-          color: new Color(style.getPropertyValue(COLOUR_TOKEN[flat.look]).trim() || '#888888'),
+          color: new Color(colourOf(COLOUR_TOKEN[flat.look])),
         }),
       );
       mesh.userData['owner'] = flat.owner;

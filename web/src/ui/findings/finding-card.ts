@@ -13,6 +13,7 @@ import { SayPipe } from '../figures/figures.pipe';
 import { Icon } from '../icon';
 import { inTurn } from '../timing/in-turn';
 import { settled } from '../timing/settled';
+import { Told } from '../words/told';
 
 const NO_KIT: ReadonlyMap<string, KitItem> = new Map();
 const LOOKS: Readonly<Record<Severity, { icon: string; word: string }>> = {
@@ -25,15 +26,15 @@ const LOOKS: Readonly<Record<Severity, { icon: string; word: string }>> = {
 @Component({
   selector: 'tp-finding-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, SayPipe, Icon, CureFinder],
+  imports: [MatButton, SayPipe, Told, Icon, CureFinder],
   template: `
     <tp-icon [path]="look().icon" />
     <div>
       <p class="title">
         <span class="visually-hidden">{{ look().word }}: </span>{{ finding().title | say: units() }}
       </p>
-      <p>{{ finding().why | say: units() }}</p>
-      <p class="note">{{ finding().toDo | say: units() }}</p>
+      <p><tp-told [text]="finding().why | say: units()" /></p>
+      <p class="note"><tp-told [text]="finding().toDo | say: units()" /></p>
       <div class="fixes">
         @for (fix of offered(); track $index) {
           <button matButton="outlined" type="button" (click)="fixed.emit(fix)">{{ fix.label | say: units() }}</button>

@@ -4,21 +4,22 @@ import { leadingWay, verdictWith, type Firmness, type Judged } from '@tide-pebbl
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
 import { SayPipe } from '../figures/figures.pipe';
+import { Told } from '../words/told';
 
 @Component({
   selector: 'tp-verdict',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SayPipe],
+  imports: [SayPipe, Told],
   template: `
     @if (shown(); as v) {
       <div class="verdict" [class.holds]="v.kind === 'holds'" role="status">
         <p class="title">{{ v.title | say: units() }}</p>
-        <p class="note">{{ v.why | say: units() }}</p>
+        <p class="note"><tp-told [text]="v.why | say: units()" /></p>
       </div>
     }
     @for (line of lines(); track $index) {
       <p class="note" (mouseenter)="pointer.point(line.about)" (mouseleave)="pointer.point(null)">
-        {{ line.words | say: units() }}
+        <tp-told [text]="line.words | say: units()" />
       </p>
     }
   `,
