@@ -50,3 +50,4 @@ export {
 export { lensCones, type ConeOutcome, type LensCone, type View2 } from './1-load/lensCone';
 export { coverOnRig, type SlideCover } from './3-balance/adjusters/coverOnRig';
 export { nextThing, WORK, type NextThing, type Stage, type WorkSoFar } from './9-design/nextThing';
+export { TYPICAL_CAMERAS, TYPICAL_LENSES, TYPICAL_OTHERS, typicalItem, type TypicalKind } from './1-load/typicalKit';

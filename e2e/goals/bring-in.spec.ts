@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { allKept, expect, fill, goTo, measure, test } from '../support/bench';
+import { allKept, expect, fill, goTo, measure, test, unfold } from '../support/bench';
 
 const folder = mkdtempSync(join(tmpdir(), 'tide-pebble-in-'));
 const file = (name: string, content: string | Buffer): string => {
@@ -103,6 +103,7 @@ test('a photo is kept with its item, and serves to find the mass centre by touch
   await page.getByRole('button', { name: 'Read this' }).click();
   await page.getByRole('button', { name: 'Take in 1' }).click();
   await page.getByRole('button', { name: 'Heron', exact: true }).click();
+  await unfold(page);
   await page.getByLabel('Keep a photo with it').setInputFiles(file('notes.jpg', 'not a picture'));
   await expect(page.getByRole('alert')).toContainText('not a picture');
   const picture = await page.evaluate(async () => {

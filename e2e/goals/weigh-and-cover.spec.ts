@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { allKept, expect, fill, goTo, measure, pick, Server, test } from '../support/bench';
+import { allKept, expect, fill, goTo, measure, pick, Server, test, unfold } from '../support/bench';
 
 interface Thing {
   readonly name: string;
@@ -31,6 +31,7 @@ async function weighAndBalance(page: Page, { name, kind, grams, size, centre }: 
   for (const [i, label] of ['Length, along the lens', 'Width', 'Height'].entries())
     await fill(page, label, `${size[i]} mm`);
   const foot = kind === 'lens' ? [0, size[1] / 2, size[2] / 2] : [size[0] / 2, size[1] / 2, 0];
+  await page.getByText('Its shape, and where its foot is').click();
   for (const [i, label] of ['Foot from the rear face', 'Foot from the right side', 'Foot from the underside'].entries())
     await fill(page, label, `${foot[i]} mm`);
 
@@ -86,6 +87,7 @@ test('weigh, balance two ways, build four loadouts, read the travel, and find th
 
   await test.step('a screen that swings out', async () => {
     await page.getByRole('button', { name: 'Gannet body', exact: true }).click();
+    await unfold(page);
     await page.getByRole('region', { name: 'States' }).getByRole('button', { name: 'screen' }).click();
     await fill(page, 'screen out, moves to the left', '6 mm');
     await page.getByRole('link', { name: 'Back to kit and loadouts' }).click();

@@ -159,3 +159,8 @@ export const OF_WHAT_HANGS =
   /[Dd]rop time|lying level, let go|[Ll]et go lying|hangs? level|hangs wrong|hanging rig|shin height|rights itself|[Ii]t turns over|[Hh]ang (?:it|the rig)\b|Play the drop|rest upright/;
 
 export { expect };
+
+/** What an item's sheet keeps folded: lens and sensor, photo, points, states, what must stay free. */
+export async function unfold(page: Page): Promise<void> {
+  await page.getByText(/^More: lens and sensor/).click();
+}

@@ -3,6 +3,9 @@
 /** Full angle of view (rad) across a sensor of `width` behind a lens of `focalLength` (both m), lens at infinity. */
 export const fieldOfView = (width: number, focalLength: number): number => 2 * Math.atan(width / (2 * focalLength));
 
+/** The focal length (m) that takes in `angle` (rad, under a straight one) across a sensor of `width` (m): the other way round. */
+export const focalFor = (angle: number, width: number): number => width / (2 * Math.tan(angle / 2));
+
 /** Shift of the picture's middle as a part of the frame when the camera turns by `angle` (rad, under a right angle). */
 export const frameFraction = (angle: number, width: number, focalLength: number): number =>
   (Math.tan(angle) * focalLength) / width;

@@ -28,7 +28,7 @@ export { placeItems, placeLoad, type PlacedItem, type PlacedLoad, type PlacesOnR
 export { NEW as NEW_LOADOUT, nameByKit, renamedByKit } from './loadoutName';
 export { loadFindings } from './loadFindings';
 export { changedLoadout, type LoadoutChange } from './changedLoadout';
-export { angleForFraction, edgeShiftByRoll, fieldOfView, frameFraction, smearFraction } from './fieldOfView';
+export { angleForFraction, edgeShiftByRoll, fieldOfView, focalFor, frameFraction, smearFraction } from './fieldOfView';
 export { twoScales } from './formulas/twoScales';
 export { boardOneScale } from './formulas/boardOneScale';
 export { twoHangings } from './formulas/twoHangings';

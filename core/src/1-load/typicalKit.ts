@@ -112,6 +112,22 @@ export const TYPICAL_LENSES: readonly TypicalKind[] = [
   },
 ];
 
+/** What else goes on a rig. */
+export const TYPICAL_OTHERS: readonly TypicalKind[] = (
+  [
+    ['small-mic', 'Small microphone', 'a small microphone for the shoe', 'microphone', [0.08, 0.04, 0.05]],
+    ['long-mic', 'Long microphone', 'a long microphone', 'microphone', [0.25, 0.022, 0.022]],
+    ['receiver', 'Wireless receiver', 'a receiver of a wireless microphone', 'receiver', [0.02, 0.045, 0.045]],
+    ['recorder', 'Recorder', 'a pocket recorder', 'recorder', [0.1, 0.06, 0.03]],
+    ['light', 'Small light', 'a small light for the shoe', 'light', [0.02, 0.12, 0.07]],
+    ['monitor', 'Monitor', 'a monitor of five inches', 'monitor', [0.025, 0.135, 0.08]],
+    ['finder', 'Viewfinder', 'a viewfinder with its eyecup', 'viewfinder', [0.1, 0.055, 0.06]],
+    ['power', 'Power bank', 'a power bank', 'battery', [0.14, 0.07, 0.016]],
+    ['cage', 'Cage', 'a cage round a body', 'cage', [0.06, 0.15, 0.115]],
+    ['filter', 'Grey filter', 'a grey filter', 'filter', [0.01, 0.067, 0.067]],
+  ] as const
+).map(([id, name, says, kind, size]) => ({ id, name, says, class: kind, size }));
+
 /** What has its lens built in takes none. */
 export const takesLens = ({ class: kind, focal }: TypicalKind): boolean => kind === 'camera' && focal === undefined;
 

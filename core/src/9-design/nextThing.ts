@@ -79,9 +79,7 @@ const ASKS: readonly Ask[] = [
   inTheWay('frame'),
   inTheWay('balance'),
   ({ bench }) =>
-    bench?.isUnset
-      ? thing({ stage: 'balance', first: true, title: say`Trim it`, why: bench.verdict.title })
-      : null,
+    bench?.isUnset ? thing({ stage: 'balance', first: true, title: say`Trim it`, why: bench.verdict.title }) : null,
   ({ firm }) => {
     const worst = firm?.against[0];
     return worst

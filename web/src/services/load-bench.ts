@@ -105,7 +105,10 @@ export class LoadBench {
     const names = new Set(this.kitList().map((k) => k.name));
     let n = this.kit().size + 1;
     while (names.has(`New item ${n}`)) n++;
-    const item = newItem(crypto.randomUUID(), kind, `New item ${n}`);
+    return this.keepItem(newItem(crypto.randomUUID(), kind, `New item ${n}`));
+  }
+
+  keepItem(item: KitItem): KitItem {
     this.documents.commit(`adding ${item.name}`, [{ kind: 'kit', id: item.id, body: item }]);
     return item;
   }

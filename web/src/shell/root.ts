@@ -3,6 +3,8 @@ import { NgComponentOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterOutlet } from '@angular/router';
+import { SwUpdate } from '@angular/service-worker';
+import { filter, map, NEVER } from 'rxjs';
 import { Documents } from '../services/keeping/documents';
 import { Theme } from '../services/theme';
 import { Units } from '../services/units';
@@ -25,6 +27,9 @@ import { STAGES } from './stages';
     <a class="skip no-print" href="#stage" (click)="toStage($event)">To the stage</a>
     <tp-head class="no-print" (undone)="undo()" (redone)="redo()" (helped)="help()" (sought)="find()" />
     <tp-shoreline class="no-print" />
+    @if (rig(); as r) {
+      <p class="paper-head">{{ r.name }}{{ loadout() ? ', ' + loadout()!.name : '' }} · {{ today }}</p>
+    }
     <ng-container [ngComponentOutlet]="nextLine()" />
     <main id="stage" tabindex="-1">
       @switch (saveState().kind) {
@@ -42,6 +47,12 @@ import { STAGES } from './stages';
           @if (elsewhere(); as words) {
             <p class="elsewhere" role="alert">
               {{ words }} <button type="button" class="again" (click)="again()">Open what is here now</button>
+            </p>
+          }
+          @if (isNewer()) {
+            <p class="elsewhere" role="status">
+              A newer version of this page is ready. What you typed is kept.
+              <button type="button" class="again" (click)="again()">Open it</button>
             </p>
           }
           @if (broken.words(); as words) {
@@ -80,8 +91,19 @@ export class Root {
   protected readonly example = inject(ExampleNow);
   protected readonly broken = inject(BrokenStage);
   protected readonly saveState = toSignal(this.documents.state$, { requireSync: true });
+  /** A newer page waits; it is opened when asked, and never in the middle of something. */
+  protected readonly isNewer = toSignal(
+    (inject(SwUpdate, { optional: true })?.versionUpdates ?? NEVER).pipe(
+      filter((e) => e.type === 'VERSION_READY'),
+      map(() => true),
+    ),
+    { initialValue: false },
+  );
   /** The figures of it come after the page stands. */
   protected readonly rig = toSignal(inject(Kept).rig$, { initialValue: null });
+  protected readonly loadout = toSignal(inject(Kept).loadout$, { initialValue: null });
+  /** As it stands on paper. */
+  protected readonly today = new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
   protected readonly nextLine = toSignal(
     later$(() => import('./next-line').then((m) => m.NextLine)),
     { initialValue: null },

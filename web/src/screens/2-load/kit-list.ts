@@ -3,8 +3,15 @@ import { CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport } 
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
-import { mdiDeleteOutline, mdiExport, mdiImport, mdiPlus } from '@mdi/js';
+import { mdiContentCopy, mdiDeleteOutline, mdiExport, mdiImport, mdiPlus } from '@mdi/js';
 import { axesKnown, itemFigures, type KitClass, type KitItem } from '@tide-pebble/core';
+import {
+  TYPICAL_CAMERAS,
+  TYPICAL_LENSES,
+  TYPICAL_OTHERS,
+  typicalItem,
+  type TypicalKind,
+} from '@tide-pebble/core/measuring';
 import { KitFiles } from '../../services/kit-files';
 import { LoadBench } from '../../services/load-bench';
 import { Pointer } from '../../services/pointer';
@@ -43,7 +50,14 @@ export class KitList {
   private readonly notices = inject(Notices);
   /** The item whose sheet is wanted. */
   readonly opened = output<string>();
-  protected readonly icons = { add: mdiPlus, remove: mdiDeleteOutline, in: mdiImport, out: mdiExport };
+  protected readonly icons = {
+    add: mdiPlus,
+    copy: mdiContentCopy,
+    remove: mdiDeleteOutline,
+    in: mdiImport,
+    out: mdiExport,
+  };
+  protected readonly usualKinds = [...TYPICAL_CAMERAS, ...TYPICAL_LENSES, ...TYPICAL_OTHERS];
   protected readonly rowHeight = 45;
   protected readonly search = signal('');
 
@@ -78,6 +92,11 @@ export class KitList {
   protected add(): void {
     const kind: KitClass = this.load.kitList().some((k) => k.class === 'camera') ? 'other' : 'camera';
     this.opened.emit(this.load.addItem(kind).id);
+  }
+
+  /** Guessed by its kind, until it is weighed. */
+  protected copyUsual(kind: TypicalKind): void {
+    this.opened.emit(this.load.keepItem(typicalItem(kind, crypto.randomUUID())).id);
   }
 
   protected remove(item: KitItem): void {

@@ -22,6 +22,7 @@ const SHOWN_OF_EACH = 6;
         [matAutocomplete]="found"
         [value]="wanted()"
         (input)="wanted.set($any($event.target).value)"
+        (keydown.enter)="entered()"
       />
       <mat-autocomplete
         #found="matAutocomplete"
@@ -66,6 +67,7 @@ export class Palette {
   private readonly dialog = inject(MatDialogRef);
   private readonly all = toSignal(inject(Commands).all$, { initialValue: [] as readonly Command[] });
   protected readonly wanted = signal('');
+  private done = false;
   protected readonly groups = computed(() => {
     const wanted = this.wanted();
     const found = this.all().filter((c) => isFound(wanted, [c.name, c.says ?? '', ...(c.also ?? [])]));
@@ -82,7 +84,17 @@ export class Palette {
   protected readonly nameOf = (c: Command | string | null): string => (typeof c === 'string' ? c : (c?.name ?? ''));
 
   protected run(command: Command): void {
+    if (this.done) return;
+    this.done = true;
     this.dialog.close();
     command.run();
+  }
+
+  /** Typed and entered before the list was drawn: the first that is found, unless the list takes the key for what is picked in it. */
+  protected entered(): void {
+    const first = this.groups()[0]?.commands[0];
+    queueMicrotask(() => {
+      if (first) this.run(first);
+    });
   }
 }

@@ -91,7 +91,7 @@ describe('measuring an item', () => {
 });
 
 describe('what is known of an item', () => {
-  it('says how well, by which ways, whether they agree, and what comes next', async () => {
+  it('says how well, by which ways, and whether they agree', async () => {
     const sheet = await Edited.of(Measuring, { ...lens, mass: { value: 0.4, spread: 0.0006 } });
     const fixture = TestBed.createComponent(KnownPanel);
     const show = async (item: KitItem): Promise<string> => {
@@ -100,7 +100,7 @@ describe('what is known of an item', () => {
       await fixture.whenStable();
       return (fixture.nativeElement as HTMLElement).textContent ?? '';
     };
-    expect(await show(lens)).toContain('Put it on the scale');
+    expect(await show(lens)).toContain('guessed');
     await sheet.press(/^On an edge/);
     await sheet.type('On an edge, fore and aft: Tips one way', '44 mm');
     await sheet.type('On an edge, fore and aft: Tips the other', '46 mm');

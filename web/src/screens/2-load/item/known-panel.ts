@@ -1,7 +1,7 @@
-/** What is known of an item and how well: each figure, by which ways, whether they agree, and what to measure next. */
+/** What is known of an item and how well: each figure, by which ways and whether they agree. */
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { axesKnown, itemFigures, type KitItem } from '@tide-pebble/core';
-import { AXIS_WORDS, comparedOf, whatIsOpen, type Compared, type Result } from '@tide-pebble/core/measuring';
+import { AXIS_WORDS, comparedOf, type Compared, type Result } from '@tide-pebble/core/measuring';
 import { Units } from '../../../services/units';
 import { FigurePipe } from '../../../ui/figures/figures.pipe';
 
@@ -35,7 +35,6 @@ export class KnownPanel {
       ...this.how('centre', axis),
     }));
   });
-  protected readonly next = computed(() => whatIsOpen(this.item(), this.results()));
 
   private how(
     what: Compared['what'],

@@ -1,7 +1,7 @@
 /** What else is known of an item: sensor and lens, what goes out with it, a photo and notes. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { fieldOfView, type KitItem, type Quantity } from '@tide-pebble/core';
+import { fieldOfView, focalFor, type KitItem, type Quantity } from '@tide-pebble/core';
 import { LoadBench } from '../../../../services/load-bench';
 import { Photos } from '../../../../services/photos';
 import { Units } from '../../../../services/units';
@@ -28,24 +28,31 @@ export class ExtrasEditor {
   protected readonly sees = computed(() => ['camera', 'action camera', 'phone'].includes(this.item().class));
   protected readonly focuses = computed(() => ['lens', 'action camera', 'phone'].includes(this.item().class));
   protected readonly squeezes = computed(() => ['lens', 'filter'].includes(this.item().class));
-  /** Across the picture, for the item's own sensor or any camera's in the kit. */
-  protected readonly angles = computed(() => {
-    const { focalLength, squeeze = 1 } = this.item();
-    if (!focalLength) return [];
-    const seeing = this.item().sensor
-      ? [this.item()]
-      : this.load.kitList().filter((k) => k.sensor && k.class === 'camera');
-    return seeing.map((k) => {
-      const width = (k.sensor!.width / (k.sensor!.crop ?? 1)) * squeeze;
-      return {
-        id: k.id,
-        on: k.id === this.item().id ? '' : ` on ${k.name}`,
-        wide: fieldOfView(width, focalLength.shortest),
-        long: fieldOfView(width, focalLength.longest),
-        zoom: focalLength.longest > focalLength.shortest,
-      };
-    });
+  /** The item's own sensor, or that of any camera in the kit; the first counts for what is typed. */
+  private readonly seeing = computed(() => {
+    const { sensor, id, squeeze = 1 } = this.item();
+    const cameras = sensor ? [this.item()] : this.load.kitList().filter((k) => k.sensor && k.class === 'camera');
+    return cameras.map((k) => ({
+      id: k.id,
+      on: k.id === id ? '' : ` on ${k.name}`,
+      width: (k.sensor!.width / (k.sensor!.crop ?? 1)) * squeeze,
+    }));
   });
+  protected readonly seenBy = computed(() => this.seeing()[0] ?? null);
+  /** Across the picture. */
+  protected readonly angles = computed(() => {
+    const { focalLength } = this.item();
+    return focalLength
+      ? this.seeing().map(({ id, on, width }) => ({
+          id,
+          on,
+          wide: fieldOfView(width, focalLength.shortest),
+          long: fieldOfView(width, focalLength.longest),
+          zoom: focalLength.longest > focalLength.shortest,
+        }))
+      : [];
+  });
+  protected readonly focalOf = (angle: number, { width }: { readonly width: number }): number => focalFor(angle, width);
   protected readonly partners = computed(() =>
     this.load.kitList().filter((k) => k.id !== this.item().id && !this.item().goesWith?.includes(k.id)),
   );

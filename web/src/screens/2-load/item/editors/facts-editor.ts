@@ -1,5 +1,5 @@
 /** What an item is: its name and kind, its box, its foot and socket. */
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
   KIT_CLASSES,
   MOUNT_KINDS,
@@ -9,6 +9,8 @@ import {
   type MountKind,
   type Quantity,
 } from '@tide-pebble/core';
+import { whatIsOpen, type Result } from '@tide-pebble/core/measuring';
+import { LoadBench } from '../../../../services/load-bench';
 import { QuantityField } from '../../../../ui/figures/quantity-field';
 import { replaced, words, type ItemChange } from '../changes';
 
@@ -20,7 +22,11 @@ import { replaced, words, type ItemChange } from '../changes';
   styleUrl: './facts-editor.css',
 })
 export class FactsEditor {
+  protected readonly load = inject(LoadBench);
   readonly item = input.required<KitItem>();
+  readonly results = input.required<readonly Result[]>();
+  /** What is worth measuring next. */
+  protected readonly next = computed(() => whatIsOpen(this.item(), this.results()));
   /** A change, to be made to the item as it is by then: two quick edits never undo each other. */
   readonly edited = output<ItemChange>();
   protected readonly classes = KIT_CLASSES;
