@@ -26,7 +26,7 @@ test('anything is found by a few letters: a stage, another rig, a part, a word',
   };
   await find('learn');
   await expect(page).toHaveURL(/balance\/learn/);
-  await find('foam grip');
+  await find('hand grip');
   await expect(page).toHaveURL(/frame\?pick=/);
   await expect(page.getByRole('region', { name: /^Picked: / })).toBeVisible();
   await find('whelk');
