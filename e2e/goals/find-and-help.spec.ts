@@ -27,7 +27,7 @@ test('anything is found by a few letters: a stage, another rig, a part, a word',
   await find('learn');
   await expect(page).toHaveURL(/balance\/learn/);
   await find('hand grip');
-  await expect(page).toHaveURL(/frame\?pick=/);
+  await expect(page).toHaveURL(/frame\?show=/);
   await expect(page.getByRole('region', { name: /^Picked: / })).toBeVisible();
   await find('whelk');
   await expect(page.getByLabel('Rig', { exact: true }).locator('option:checked')).toHaveText('Whelk');

@@ -72,8 +72,8 @@ export class Frame {
     { id: 'solid', name: 'In 3D' },
   ] as const;
   /** From the address: what is to be picked when it opens. */
-  readonly asked = input<string>(undefined, { alias: 'pick' });
-  private readonly pickedId = linkedSignal<string | null>(() => this.asked() ?? null);
+  readonly show = input<string>();
+  private readonly pickedId = linkedSignal<string | null>(() => this.show() ?? null);
 
   protected readonly views = computed(() => {
     const look = this.look();

@@ -68,7 +68,7 @@ export class Commands {
               id: `part ${p.id}`,
               group: 'Parts of this rig',
               name: p.name,
-              run: () => void this.router.navigate(['/frame'], { queryParams: { pick: p.id } }),
+              run: () => void this.router.navigate(['/frame'], { queryParams: { show: p.id } }),
             })),
           )
         : []),
