@@ -38,11 +38,13 @@ export interface NextThing {
   readonly why: Phrase;
   /** What comes after it would stand on sand: it is said in every later stage too. */
   readonly first: boolean;
+  /** Its own stage tells why in full: there it need not be said twice. */
+  readonly isTold: boolean;
 }
 
 type Ask = (work: WorkSoFar) => NextThing | null;
-type Thing = Omit<NextThing, 'sheet' | 'first'> & Partial<Pick<NextThing, 'sheet' | 'first'>>;
-const thing = (t: Thing): NextThing => ({ sheet: null, first: false, ...t });
+type Thing = Omit<NextThing, 'sheet' | 'first' | 'isTold'> & Partial<NextThing>;
+const thing = (t: Thing): NextThing => ({ sheet: null, first: false, isTold: false, ...t });
 
 /** In the order of the work; each answers from what is missing, or not at all. */
 const ASKS: readonly Ask[] = [
@@ -83,7 +85,7 @@ const ASKS: readonly Ask[] = [
   ({ firm }) => {
     const worst = firm?.against[0];
     return worst
-      ? thing({ stage: 'strength', title: worst.title, why: say`Strength shows what each change buys.` })
+      ? thing({ stage: 'strength', isTold: true, title: say`See what would make it firmer`, why: worst.title })
       : null;
   },
   ({ toBuy, isBuilt }) =>
@@ -128,7 +130,7 @@ function inTheWay(stage: 'load' | 'frame' | 'balance'): Ask {
   return ({ bench }) => {
     const here = bench?.findings.filter((f) => f.stage === stage) ?? [];
     const worst = here.find((f) => f.severity === 'stop') ?? here.find((f) => f.severity === 'mend');
-    return worst ? thing({ stage, first: true, title: worst.toDo, why: worst.title }) : null;
+    return worst ? thing({ stage, first: true, isTold: true, title: worst.toDo, why: worst.title }) : null;
   };
 }
 

@@ -21,7 +21,9 @@ import { injectStage } from './here';
         } @else {
           <a [routerLink]="n.to">{{ n.title }}</a>
         }
-        <span class="why">{{ n.why }}</span>
+        @if (n.why) {
+          <span class="why">{{ n.why }}</span>
+        }
       </p>
     }
   `,
@@ -73,10 +75,11 @@ export class NextLine {
   protected readonly next = computed(() => {
     const found = this.found();
     if (!found) return null;
+    const isHere = found.stage === this.stage() && found.sheet === null;
     return {
-      isHere: found.stage === this.stage() && found.sheet === null,
+      isHere,
       title: render(found.title, this.units()),
-      why: render(found.why, this.units()),
+      why: isHere && found.isTold ? '' : render(found.why, this.units()),
       to: found.sheet === null ? ['/', found.stage] : ['/', found.stage, found.sheet],
     };
   });
