@@ -1,10 +1,10 @@
 import { kitItem } from '../model';
 import { itemFigures } from './estimate';
-import { takesLens, TYPICAL_CAMERAS, TYPICAL_LENSES, typicalItem } from './typicalKit';
+import { takesLens, TYPICAL_CAMERAS, TYPICAL_LENSES, TYPICAL_OTHERS, typicalItem } from './typicalKit';
 
 describe('typical kit', () => {
   it('is whole, of a size that weighs what its kind weighs, and never says that it was weighed', () => {
-    for (const kind of [...TYPICAL_CAMERAS, ...TYPICAL_LENSES]) {
+    for (const kind of [...TYPICAL_CAMERAS, ...TYPICAL_LENSES, ...TYPICAL_OTHERS]) {
       const item = typicalItem(kind, kind.id);
       expect(kitItem.safeParse(item).success).withContext(kind.id).toBeTrue();
       const { mass, massSpread, weighed } = itemFigures(item);
