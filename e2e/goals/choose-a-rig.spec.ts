@@ -1,6 +1,6 @@
 /** From what you want to shoot to the rig: ranked with reasons, four side by side, started sized. */
 import { FAMILIES } from '@tide-pebble/core';
-import { expect, fill, test } from '../support/bench';
+import { expect, fill, startedOne, test } from '../support/bench';
 
 test.use({ demo: true });
 
@@ -37,11 +37,13 @@ test('up to four stand side by side, and the chosen one starts sized for the loa
   await expect(table.getByRole('row', { name: /^Gives up/ })).toBeVisible();
   await page.getByLabel('Loadout', { exact: true }).selectOption({ label: 'Slack: phone' });
   await page.getByRole('button', { name: 'Start this one: Closed hand frame' }).click();
+  await startedOne(page);
   await expect(page.getByLabel('Half width', { exact: true })).toBeVisible();
 });
 
 test('a left-handed maker gets the handle on the left', async ({ bench: page }) => {
   await page.getByRole('checkbox', { name: 'left-handed' }).check();
   await page.getByRole('button', { name: 'Start this one: Pipe post with a side handle' }).click();
+  await startedOne(page);
   await expect(page.getByLabel('Handle', { exact: true })).toHaveValue('left');
 });

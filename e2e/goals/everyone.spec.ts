@@ -39,6 +39,7 @@ for (const demo of [true, false]) {
               ...STAGES,
               'load/kit-heron',
               'load/kit-zoom',
+              'shelf/all',
               'shelf/choose',
               'shelf/first',
               'frame/print',

@@ -4,7 +4,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { allKept, expect, fill, goTo, measure, pick, readout, test } from '../support/bench';
+import { allKept, expect, fill, goTo, measure, pick, readout, startOne, test } from '../support/bench';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
@@ -43,9 +43,7 @@ test('make, trim, build, carry and log the first rig', async ({ bench: page, ser
   });
 
   await test.step('start the bent bar for them', async () => {
-    await goTo(page, 'Shelf');
-    await page.getByPlaceholder('Limpet, say').fill('Limpet');
-    await page.getByRole('button', { name: 'Start this one: Bent bar on a universal joint' }).click();
+    await startOne(page, 'Bent bar on a universal joint', { name: 'Limpet' });
     await expect(page.getByRole('heading', { name: 'From the side' })).toHaveCount(0);
     await expect(page.getByText('From the side')).toBeVisible();
     await fill(page, 'Tail', '140 mm');

@@ -45,7 +45,7 @@ test('an offcut long enough saves a bar; the list comes out as CSV', async ({ be
   const path = join(info.outputDir, 'buy.csv');
   await (await saved).saveAs(path);
   const [head, ...rows] = readFileSync(path, 'utf8').trim().split(/\r?\n/);
-  expect(head).toBe('item,needed,in_bin,to_buy,sold_by,bar_length_mm,pack_of,price,cost');
+  expect(head).toBe('item,needed,in_bin,to_buy,sold_by,bar_length_mm,pack_of,price,cost,currency');
   expect(rows.find((r) => r.startsWith('aluminium flat'))).toContain(',1,1,0,');
 });
 

@@ -1,6 +1,6 @@
 /** Makers' own ways, each made once from an empty folder by mouse and keys: drawn with room, told in steps, and whole in its file. */
 import type { Page } from '@playwright/test';
-import { expect, fill, goTo, pick, test } from '../support/bench';
+import { expect, fill, goTo, pick, startOne, test } from '../support/bench';
 import { audited, fileOf } from '../support/whole';
 
 test.describe.configure({ mode: 'parallel' });
@@ -147,9 +147,7 @@ const WAYS: readonly Way[] = [
 
 for (const { name, family, make, steps, buys = [] } of WAYS)
   test(name, async ({ bench: page }) => {
-    await goTo(page, 'Shelf');
-    await page.getByPlaceholder('Limpet, say').fill('Skerry');
-    await press(page, `Start this one: ${family}`);
+    await startOne(page, family, { name: 'Skerry' });
     await expect(page.getByRole('heading', { name: 'Skerry: frame' })).toBeAttached();
     await make(page);
     await expect(page.getByText(/something stands inside another/i)).toHaveCount(0);
@@ -174,9 +172,7 @@ test('an extension has its poses, and how high the lens then is', async ({ bench
   await page.getByRole('link', { name: 'Back to kit and loadouts' }).click();
   await fill(page, 'Mass of New item 1', '480 g');
   await press(page, 'New loadout');
-  await goTo(page, 'Shelf');
-  await page.getByPlaceholder('Limpet, say').fill('Skerry');
-  await press(page, 'Start this one: Closed hand frame');
+  await startOne(page, 'Closed hand frame', { name: 'Skerry' });
   await choose(page, 'Extension', 'monopod foot');
   await fill(page, 'Extension length', '1 m');
   await goTo(page, 'Balance');
@@ -196,17 +192,13 @@ test('kit stands on the rig’s own shoe, and says so on a rig that has none', a
     await fill(page, `Mass of ${name}`, i === 0 ? '190 g' : '60 g');
   }
   await press(page, 'New loadout');
-  await goTo(page, 'Shelf');
-  await page.getByPlaceholder('Limpet, say').fill('Skerry');
-  await press(page, 'Start this one: Printed phone frame');
+  await startOne(page, 'Printed phone frame', { name: 'Skerry' });
   await goTo(page, 'Load');
   await pick(page, 'Mount', 'Small mic');
   await page.locator('tp-loadout-panel .name', { hasText: 'Small mic' }).click();
   await page.getByLabel('Stands on').selectOption({ label: 'the rig’s left shoe' });
   await expect(page.getByText('on the rig’s left shoe')).toBeVisible();
-  await goTo(page, 'Shelf');
-  await page.getByPlaceholder('Limpet, say').fill('Stack');
-  await press(page, 'Start this one: Closed hand frame');
+  await startOne(page, 'Closed hand frame', { name: 'Stack' });
   await goTo(page, 'Load');
   await expect(page.getByText('This rig has not the place that Small mic stands on.')).toBeVisible();
 });

@@ -1,6 +1,6 @@
 /** Printed parts go out one by one, closed and with their pockets; and a rig is asked what becomes of it in water. */
 import { readFileSync } from 'node:fs';
-import { expect, fill, goTo, savedBy, test } from '../support/bench';
+import { expect, fill, goTo, savedBy, startOne, test } from '../support/bench';
 import { audited, fileOf } from '../support/whole';
 
 test('a printed part is saved as a solid that closes, and the rig is taken into the water', async ({ bench: page }) => {
@@ -12,9 +12,7 @@ test('a printed part is saved as a solid that closes, and the rig is taken into 
   await page.getByRole('link', { name: 'Back to kit and loadouts' }).click();
   await fill(page, 'Mass of Slate phone', '190 g');
   await press('New loadout');
-  await goTo(page, 'Shelf');
-  await page.getByPlaceholder('Limpet, say').fill('Skerry');
-  await press('Start this one: Printed phone frame');
+  await startOne(page, 'Printed phone frame', { name: 'Skerry' });
   const file = await savedBy(page, () => page.getByRole('button', { name: 'left handle as STL' }).click());
   await expect(page.getByText(/left handle\.stl is saved: [\d.]+ cm³ of solid\./)).toBeVisible();
   const stl = readFileSync(file);

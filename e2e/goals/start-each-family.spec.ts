@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url';
 import type { Page } from '@playwright/test';
 import { faultLine, parseRigFile } from '@tide-pebble/core';
 import { analyse } from '@tide-pebble/core/making';
-import { allKept, expect, fill, goTo, readout, savedBy, test } from '../support/bench';
+import { allKept, expect, fill, goTo, readout, savedBy, startOne, test } from '../support/bench';
 import { FAMILIES, LOADOUTS } from '../support/families';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
@@ -44,10 +44,7 @@ for (const [nth, family] of FAMILIES.entries()) {
     for (const [i, loadout] of (every ? loadouts : [loadouts[nth % loadouts.length]!]).entries()) {
       const name = `Try ${i + 1}`;
       await test.step(`for ${loadout}`, async () => {
-        await goTo(page, 'Shelf');
-        await page.getByPlaceholder('Limpet, say').fill(name);
-        await page.getByLabel('For which loadout').selectOption({ label: loadout });
-        await page.getByRole('button', { name: `Start this one: ${family.name}` }).click();
+        await startOne(page, family.name, { name, loadout });
         await expect(page.getByRole('heading', { name: `${name}: frame` })).toBeAttached();
         await expect(page.getByRole('region', { name: 'Decide' }).getByText('will not')).toHaveCount(0);
         const before = await readout(page, 'Mass');

@@ -1,6 +1,6 @@
 /** One whole job of each family, from an empty folder: weighed, started, balanced, bought, built, carried, read and learned from. */
 import type { Page } from '@playwright/test';
-import { allKept, expect, fill, goTo, measure, OF_WHAT_HANGS, pick, readout, test } from '../support/bench';
+import { allKept, expect, fill, goTo, measure, OF_WHAT_HANGS, pick, readout, startOne, test } from '../support/bench';
 import { oneOfEachWay } from '../support/families';
 
 /** What is carried: made for light loads, the others for a camera with its lens. */
@@ -85,9 +85,7 @@ for (const family of oneOfEachWay(FAMILIES, ONE_OF_EACH_WAY)) {
     }
     await page.getByRole('button', { name: 'New loadout' }).click();
     if (!LIGHT.includes(family)) await pick(page, 'Mount', 'Wide lens');
-    await goTo(page, 'Shelf');
-    await page.getByPlaceholder('Limpet, say').fill('Skerry');
-    await page.getByRole('button', { name: `Start this one: ${family}` }).click();
+    await startOne(page, family, { name: 'Skerry' });
     await expect(page.getByRole('heading', { name: 'Skerry: frame' })).toBeAttached();
     await read('frame');
     await goTo(page, 'Balance');

@@ -3,7 +3,7 @@
  * that the file says, and the file stands an outsider's audit.
  */
 import type { Page } from '@playwright/test';
-import { expect, fill, goTo, test } from '../support/bench';
+import { expect, fill, goTo, startOne, test } from '../support/bench';
 import { FAMILIES, LOADOUTS } from '../support/families';
 import { audited, fileOf } from '../support/whole';
 
@@ -53,10 +53,7 @@ const read = async (page: Page, what: string): Promise<readonly string[]> =>
 
 for (const { name: family, size, to, loadouts = LOADOUTS } of FAMILIES)
   test(`whole after changes: ${family}`, async ({ bench: page }) => {
-    await goTo(page, 'Shelf');
-    await page.getByPlaceholder('Limpet, say').fill('Skerry');
-    await page.getByLabel('For which loadout').selectOption({ label: loadouts[0]! });
-    await page.getByRole('button', { name: `Start this one: ${family}` }).click();
+    await startOne(page, family, { name: 'Skerry', loadout: loadouts[0]! });
     await expect(page.getByRole('heading', { name: 'Skerry: frame' })).toBeAttached();
     await expect(page.locator('tp-inside-panel')).toContainText('Nothing stands inside another.', { timeout: 30_000 });
     await fill(page, size, to);

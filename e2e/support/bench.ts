@@ -85,6 +85,29 @@ export const goTo = async (page: Page, stage: string): Promise<void> => {
 };
 
 /** Where the file lies that is saved by what is done. */
+/** A rig of a family from the page where all are drawn; what no change cures is read and taken. */
+export async function startOne(
+  page: Page,
+  family: string,
+  { name = '', loadout }: { readonly name?: string; readonly loadout?: string } = {},
+): Promise<void> {
+  if (!new URL(page.url()).pathname.endsWith('/shelf/all')) {
+    await goTo(page, 'Shelf');
+    await page.getByRole('link', { name: 'All of them, drawn' }).click();
+  }
+  if (name) await page.getByPlaceholder('Limpet, say').fill(name);
+  if (loadout) await page.getByLabel('For which loadout').selectOption({ label: loadout });
+  await page.getByRole('button', { name: `Start this one: ${family}` }).click();
+  await startedOne(page);
+}
+/** After the press: it is made ready first. */
+export async function startedOne(page: Page): Promise<void> {
+  const allTheSame = page.getByRole('button', { name: 'Start it all the same' });
+  const there = page.waitForURL('**/frame', { timeout: 90_000 });
+  await Promise.race([there, allTheSame.waitFor({ timeout: 90_000 })]);
+  if (await allTheSame.isVisible()) await allTheSame.click();
+  await there;
+}
 export const savedBy = async (page: Page, act: () => Promise<void>): Promise<string> => {
   const [file] = await Promise.all([page.waitForEvent('download'), act()]);
   return file.path();

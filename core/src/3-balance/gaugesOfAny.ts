@@ -79,7 +79,8 @@ export function costGauge(cost: number | 'reckoning' | 'unsold', { shopPrice }: 
     gauge: {
       name: 'Cost to buy',
       figure: [figure('money', cost)],
-      rest: shopPrice > 0 ? say`shop ${figure('money', shopPrice)}` : ['no shop price typed'],
+      // To the whole, without what it is in: it stands beside the cost, which says so.
+      rest: shopPrice > 0 ? say`shop ${figure('count', shopPrice)}` : ['shop ?'],
       pebble: cost / Math.max(shopPrice * PAST, cost, 1),
       pool: shopPrice > 0 ? [0, 1 / PAST] : null,
       out: shopPrice > 0 && cost > shopPrice,

@@ -10,10 +10,12 @@ export interface PaperSheet {
   readonly units: UnitChoice;
 }
 
-const MM = 1000;
-const MARGIN = 12;
-const FOOT = 26; // room under the views for title and scale bar, mm
-const LOOKS: Readonly<Record<string, string>> = {
+export const MM = 1000;
+export const MARGIN = 12;
+export const FOOT = 26; // room under the views for title and scale bar, mm
+/** Size of the words, mm. */
+export const TYPE = 3.2;
+export const LOOKS: Readonly<Record<string, string>> = {
   steel: '#cbd4d8',
   wood: '#d8b88a',
   plastic: '#ffffff',
@@ -50,7 +52,7 @@ export function svgOf(paper: PaperSheet): string {
       `<rect x="${(MARGIN + (i * length) / parts).toFixed(3)}" y="${y}" width="${(length / parts).toFixed(3)}" height="2" fill="${i % 2 === 0 ? '#1d2a31' : '#ffffff'}"/>`,
   );
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${width.toFixed(2)}mm" height="${height.toFixed(2)}mm" viewBox="0 0 ${width.toFixed(3)} ${height.toFixed(3)}" fill-rule="evenodd" stroke="#1d2a31" stroke-width="0.18" stroke-linejoin="round" font-family="sans-serif" font-size="3.2">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width.toFixed(2)}mm" height="${height.toFixed(2)}mm" viewBox="0 0 ${width.toFixed(3)} ${height.toFixed(3)}" fill-rule="evenodd" stroke="#1d2a31" stroke-width="0.18" stroke-linejoin="round" font-family="sans-serif" font-size="${TYPE}">`,
     ...paths,
     ...bar,
     `<g stroke="none" fill="#1d2a31"><text x="${MARGIN}" y="${y - 2}">${escaped(label)}; measure it: if it is not so long, the printer has scaled the sheet</text>`,
@@ -62,7 +64,7 @@ export function svgOf(paper: PaperSheet): string {
 }
 
 /** A round length of the real thing, as long on paper as it says. */
-function scaleBar(scale: number, units: UnitChoice): { length: number; label: string; parts: number } {
+export function scaleBar(scale: number, units: UnitChoice): { length: number; label: string; parts: number } {
   const candidates =
     units.system === 'inch' ? [1, 2, 4, 6, 12, 24, 36].map((n) => n * 0.0254) : [0.02, 0.05, 0.1, 0.2, 0.5, 1];
   const real = candidates.filter((c) => (c * MM) / scale <= 110).at(-1) ?? candidates[0]!;

@@ -1,7 +1,7 @@
-/** A new rig on the shelf: of a family, sized and set up for a loadout and the maker's hands. */
+/** A new rig on the shelf, as it was made ready for a loadout and the maker's hands. */
 import { inject, Injectable } from '@angular/core';
-import { type Family, type Hands, type KitItem, type Loadout, type RigDocument } from '@tide-pebble/core';
-import { startRig, type Start } from '@tide-pebble/core/bench';
+import type { Hands, Loadout, RigDocument } from '@tide-pebble/core';
+import type { Start } from '@tide-pebble/core/bench';
 import { FreeNames } from './free-names';
 import { Documents } from './keeping/documents';
 
@@ -20,22 +20,18 @@ export class NewRig {
   private readonly documents = inject(Documents);
   private readonly names = inject(FreeNames);
 
-  start(
-    family: Family,
-    of: {
-      name: string;
-      loadout: Loadout | null;
-      kit: ReadonlyMap<string, KitItem>;
-      hands: Hands;
-      wants?: RigDocument['wants'];
-      /** Worked out already. */
-      ready?: Pick<Start, 'design' | 'values'>;
-      /** Kept together with it: kit, loadout, bin. */
-      with?: Parameters<Documents['commit']>[1];
-    },
-  ): RigDocument {
+  start(of: {
+    name: string;
+    loadout: Loadout | null;
+    hands: Hands;
+    wants?: RigDocument['wants'];
+    /** Sized, trimmed and cleared: never started otherwise. */
+    ready: Pick<Start, 'design' | 'values'>;
+    /** Kept together with it: kit, loadout, bin. */
+    with?: Parameters<Documents['commit']>[1];
+  }): RigDocument {
     const wants = of.wants ?? USUAL_WANTS;
-    const { design, values } = of.ready ?? startRig(family, of.loadout, of.kit, wants, of.hands);
+    const { design, values } = of.ready;
     const id = crypto.randomUUID();
     const rig: RigDocument = {
       id,

@@ -1,7 +1,8 @@
 /** The maker's printer: its paper, what it leaves blank, how it scales; kept in the browser, for it belongs to the desk and not to a rig. */
-import { Injectable, signal } from '@angular/core';
+import { computed, inject, Injectable, signal } from '@angular/core';
 import { PAPERS, USUAL_PRINTER, type Printer } from '@tide-pebble/core/patterns';
 import * as z from 'zod';
+import { Units } from './units';
 
 const KEY = 'tide-pebble.printer';
 const length = z.number().min(0).max(1);
@@ -13,19 +14,23 @@ const kept = z.strictObject({
 
 @Injectable({ providedIn: 'root' })
 export class OwnPrinter {
-  private readonly choice = signal<Printer>(stored());
-  readonly now = this.choice.asReadonly();
+  private readonly units = inject(Units).now;
+  private readonly choice = signal<Printer | null>(stored());
+  /** Till it is said, whoever measures in inches prints on Letter. */
+  readonly now = computed(
+    (): Printer => this.choice() ?? { ...USUAL_PRINTER, paper: this.units().system === 'inch' ? 'letter' : 'a4' },
+  );
 
   set(change: Partial<Printer>): void {
-    this.choice.update((before) => ({ ...before, ...change }));
-    localStorage.setItem(KEY, JSON.stringify(this.choice()));
+    this.choice.set({ ...this.now(), ...change });
+    localStorage.setItem(KEY, JSON.stringify(this.now()));
   }
 }
 
-function stored(): Printer {
+function stored(): Printer | null {
   try {
     return kept.parse(JSON.parse(localStorage.getItem(KEY) ?? 'null'));
   } catch {
-    return USUAL_PRINTER;
+    return null;
   }
 }

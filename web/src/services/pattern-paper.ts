@@ -1,9 +1,8 @@
-/** Patterns drawn and laid on paper in a worker of their own, which keeps the PDF's writer away from all else. */
+/** Patterns and drawings laid on paper in a worker of their own, which keeps the PDF's writer away from all else. */
 import { Injectable } from '@angular/core';
 import { Observable } from 'rxjs';
-import type { PaperAnswer, PaperMessage } from '../workers/paper.worker';
+import type { PaperAnswer, PaperAsked, PaperMessage } from '../workers/paper.worker';
 
-type Asked = Omit<PaperMessage, 'id'>;
 type Told = Exclude<PaperAnswer, { readonly fault: string }>;
 
 @Injectable({ providedIn: 'root' })
@@ -12,7 +11,7 @@ export class PatternPaper {
   private next = 0;
 
   /** Answers once, or fails with the reason. */
-  ask(asked: Asked): Observable<Told> {
+  ask(asked: PaperAsked): Observable<Told> {
     return new Observable((subscriber) => {
       const worker = (this.worker ??= new Worker(new URL('../workers/paper.worker', import.meta.url), {
         type: 'module',

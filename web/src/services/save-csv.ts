@@ -1,11 +1,12 @@
 /** Hands a table to the browser as CSV; the writer is fetched only then. Figures stay figures; text that a spreadsheet would run is guarded. */
 import { guardedCell } from '@tide-pebble/core';
+import type { Row } from '../export/lists';
 import { saveFile } from './save-file';
 
 /** Without it a spreadsheet takes UTF-8 for an old code page. */
 const BYTE_ORDER_MARK = '\ufeff';
 
-export async function saveCsv(name: string, rows: readonly Readonly<Record<string, string | number>>[]): Promise<void> {
+export async function saveCsv(name: string, rows: readonly Row[]): Promise<void> {
   // A CommonJS package: its functions hang on the default export.
   const { default: csv } = await import('papaparse');
   const cells = rows.map((row) =>

@@ -1,8 +1,10 @@
-/** Which units the maker reads and types, kept in the browser. */
+/** Which units the maker reads and types, and what prices are in; kept in the browser. */
 import { Injectable, signal } from '@angular/core';
 import type { Fraction, LengthSystem, UnitChoice } from '@tide-pebble/core';
 
 const KEY = 'tide-pebble.units';
+const USUAL_CURRENCY = '€';
+export const LONGEST_CURRENCY = 4;
 
 @Injectable({ providedIn: 'root' })
 export class Units {
@@ -17,6 +19,11 @@ export class Units {
     this.set({ ...this.choice(), fraction });
   }
 
+  /** As it is written behind a price; emptied, prices are figures alone. */
+  setCurrency(currency: string): void {
+    this.set({ ...this.choice(), currency: currency.trim().slice(0, LONGEST_CURRENCY) });
+  }
+
   private set(choice: UnitChoice): void {
     this.choice.set(choice);
     localStorage.setItem(KEY, JSON.stringify(choice));
@@ -24,10 +31,14 @@ export class Units {
 }
 
 function stored(): UnitChoice {
-  const usual: UnitChoice = { system: 'mm', fraction: 32 };
+  const usual: UnitChoice = { system: 'mm', fraction: 32, currency: USUAL_CURRENCY };
   try {
-    const { system, fraction } = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<UnitChoice>;
-    return { system: system === 'inch' ? 'inch' : 'mm', fraction: fraction === 16 || fraction === 64 ? fraction : 32 };
+    const { system, fraction, currency } = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<UnitChoice>;
+    return {
+      system: system === 'inch' ? 'inch' : 'mm',
+      fraction: fraction === 16 || fraction === 64 ? fraction : 32,
+      currency: typeof currency === 'string' ? currency.slice(0, LONGEST_CURRENCY) : USUAL_CURRENCY,
+    };
   } catch {
     return usual;
   }

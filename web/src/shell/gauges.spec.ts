@@ -19,7 +19,7 @@ describe('the tide line', () => {
     const gauges = printed(bench, { cuts: [], lines: [], cost: 31.4 });
     expect(gauges.map((g) => g.id)).toEqual(['first', 'second', 'third', 'mass', 'calm', 'wobble', 'cost']);
     expect(gauges[3]!.gauge.figure).toBe(`${Math.round(massOf(bench) * 1000).toLocaleString('en-GB')} g`);
-    expect(gauges[6]!.gauge.rest).toBe('shop 200.00');
+    expect(gauges[6]!.gauge.rest).toBe('shop 200');
     // As far as its screw may have to go, which a hand can do something with.
     expect(gauges[0]!.gauge.rest).toMatch(/nose (up|down) ± [\d/ ]+ turns?$/);
   });

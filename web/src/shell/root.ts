@@ -12,11 +12,12 @@ import { Kept } from '../services/kept';
 import { later$ } from '../services/later';
 import { Dialogs } from '../ui/dialogs';
 import { BrokenStage } from '../services/broken-stage';
-import { Notices } from '../services/notices';
+import { Undoing } from '../services/undoing';
 import { Example } from './example/example';
 import { ExampleNow } from './example/example-now';
 import { Head } from './head';
 import { Shoreline } from './shoreline';
+import { today } from '../ui/today';
 import { STAGES } from './stages';
 
 @Component({
@@ -25,7 +26,7 @@ import { STAGES } from './stages';
   imports: [NgComponentOutlet, RouterOutlet, Head, Shoreline, Example],
   template: `
     <a class="skip no-print" href="#stage" (click)="toStage($event)">To the stage</a>
-    <tp-head class="no-print" (undone)="undo()" (redone)="redo()" (helped)="help()" (sought)="find()" />
+    <tp-head class="no-print" (undone)="undoing.undo()" (redone)="undoing.redo()" (helped)="help()" (sought)="find()" />
     <tp-shoreline class="no-print" />
     @if (rig(); as r) {
       <p class="paper-head">{{ r.name }}{{ loadout() ? ', ' + loadout()!.name : '' }} · {{ today }}</p>
@@ -85,7 +86,7 @@ export class Root {
   private readonly dialogs = inject(Dialogs);
   private readonly router = inject(Router);
   private readonly units = inject(Units);
-  private readonly notices = inject(Notices);
+  protected readonly undoing = inject(Undoing);
   /** Shown as soon as it is there. */
   protected readonly theme = inject(Theme);
   protected readonly example = inject(ExampleNow);
@@ -103,7 +104,7 @@ export class Root {
   protected readonly rig = toSignal(inject(Kept).rig$, { initialValue: null });
   protected readonly loadout = toSignal(inject(Kept).loadout$, { initialValue: null });
   /** As it stands on paper. */
-  protected readonly today = new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+  protected readonly today = today();
   protected readonly nextLine = toSignal(
     later$(() => import('./next-line').then((m) => m.NextLine)),
     { initialValue: null },
@@ -156,16 +157,6 @@ export class Root {
     document.getElementById('stage')?.focus();
   }
 
-  protected undo(): void {
-    const label = this.documents.undo();
-    this.notices.say(label ? `Undone: ${label}` : 'Nothing to undo.');
-  }
-
-  protected redo(): void {
-    const label = this.documents.redo();
-    this.notices.say(label ? `Done again: ${label}` : 'Nothing to do again.');
-  }
-
   protected help(): void {
     void this.dialogs.open(() => import('./help/help-dialog').then((m) => m.HelpDialog), { width: '720px' });
   }
@@ -182,11 +173,11 @@ export class Root {
     const command = event.ctrlKey || event.metaKey;
     if (command && !typing && event.key.toLowerCase() === 'z') {
       event.preventDefault();
-      if (event.shiftKey) this.redo();
-      else this.undo();
+      if (event.shiftKey) this.undoing.redo();
+      else this.undoing.undo();
     } else if (command && !typing && event.key.toLowerCase() === 'y') {
       event.preventDefault();
-      this.redo();
+      this.undoing.redo();
     } else if (command && event.key.toLowerCase() === 'k') {
       event.preventDefault();
       this.find();

@@ -16,6 +16,7 @@ export const STAGES = [
     title: 'Shelf',
     load: () => import('../screens/1-shelf/shelf').then((m) => m.Shelf),
     sheets: [
+      { path: 'all', load: () => import('../screens/1-shelf/all/all').then((m) => m.AllFamilies) },
       { path: 'choose', load: () => import('../screens/1-shelf/choose/choose').then((m) => m.Choose) },
       { path: 'first', load: () => import('../screens/1-shelf/first/first-page').then((m) => m.FirstPage) },
     ],

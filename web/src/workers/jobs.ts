@@ -12,11 +12,13 @@ import {
 } from '@tide-pebble/core';
 import {
   panPlans,
+  startRig,
   swing,
   tradeCurve,
   trimExplained,
   type Aim,
   type PanPlan,
+  type Start,
   type SwingInput,
   type ExplainedTrim,
   type SwingOutcome,
@@ -106,6 +108,8 @@ export interface JobInputs {
   readonly evenings: { readonly tasks: readonly Task[]; readonly windows: readonly Time[] };
   readonly table: TableInput;
   readonly choose: ChooseInput;
+  /** As it is sized and set up, before anything that stands against it is looked at. */
+  readonly start: { readonly family: string; readonly input: Omit<ChooseInput, 'wishes'> };
   readonly ready: { readonly family: string; readonly input: ChooseInput };
   readonly cure: CureInput;
   readonly strength: StrengthInput;
@@ -136,6 +140,7 @@ export interface JobResults {
   readonly evenings: Schedule;
   readonly table: TableOutcome;
   readonly choose: readonly Candidate[];
+  readonly start: Start | null;
   readonly ready: ReadyCandidate | null;
   readonly cure: readonly Cure[];
   readonly strength: StrengthSheetOutcome;
@@ -200,6 +205,11 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return schedule(message.input.tasks, message.input.windows, ORDERS_AT_MOST);
     case 'choose':
       return chooseFamilies(message.input);
+    case 'start': {
+      const family = familyById(message.input.family);
+      const { loadout, kit, wants, hands } = message.input.input;
+      return family && startRig(family, loadout, kit, wants, hands);
+    }
     case 'ready': {
       const family = familyById(message.input.family);
       return family && readyCandidate(family, message.input.input);

@@ -1,11 +1,13 @@
 /// <reference lib="webworker" />
-/** Draws patterns and lays them on paper; writes them as a PDF, with a typeface fetched once. */
+/** Draws patterns and lays them on paper; writes them, and drawings of the rig, as PDF, with a typeface fetched once. */
 import type { Assembly, UnitChoice } from '@tide-pebble/core';
 import { layPages, patternsOf, type Cope, type Pages, type Printer } from '@tide-pebble/core/patterns';
+import type { jsPDF } from 'jspdf';
+import { drawingPdf, pageFor } from '../export/drawing-pdf';
+import type { PaperSheet } from '../export/svg';
 import { patternsPdf } from '../export/patterns/patterns-pdf';
 
-export interface PaperMessage {
-  readonly id: number;
+export interface PatternsAsked {
   readonly assembly: Assembly;
   readonly printer: Printer;
   /** Ids of patterns that are left out. */
@@ -15,6 +17,12 @@ export interface PaperMessage {
   /** Asked for as a file. */
   readonly file?: { readonly name: string; readonly units: UnitChoice };
 }
+export interface DrawingAsked {
+  readonly drawing: PaperSheet;
+  readonly printer: Printer;
+}
+export type PaperAsked = PatternsAsked | DrawingAsked;
+export type PaperMessage = { readonly id: number } & PaperAsked;
 export type PaperAnswer = { readonly id: number } & (
   { readonly pages: Pages } | { readonly file: ArrayBuffer } | { readonly fault: string }
 );
@@ -26,21 +34,17 @@ addEventListener('message', ({ data }: MessageEvent<PaperMessage>) => {
   );
 });
 
-async function answer({
-  assembly,
-  printer,
-  without,
-  cope,
-  file,
-}: PaperMessage): Promise<{ readonly pages: Pages } | { readonly file: ArrayBuffer }> {
+async function answer(asked: PaperAsked): Promise<{ readonly pages: Pages } | { readonly file: ArrayBuffer }> {
+  if ('drawing' in asked) {
+    const [width, height] = pageFor(asked.drawing, asked.printer);
+    const doc = await newDocument([width, height], width > height ? 'landscape' : 'portrait');
+    return { file: drawingPdf(doc, asked.drawing) };
+  }
+  const { assembly, printer, without, cope, file } = asked;
   const pages = layPages(patternsOf(assembly, cope), printer, without);
   if (!file || pages.kind !== 'laid') return { pages };
-  const [{ jsPDF }, face] = await Promise.all([import('jspdf'), (typeface ??= fetched())]);
-  const doc = new jsPDF({ unit: 'mm', compress: true });
-  doc.addFileToVFS('patterns.ttf', face);
-  doc.addFont('patterns.ttf', FACE, 'normal');
   return {
-    file: patternsPdf(doc, {
+    file: patternsPdf(await newDocument('a4', 'portrait'), {
       face: FACE,
       ...file,
       ...pages,
@@ -48,6 +52,15 @@ async function answer({
       printer,
     }),
   };
+}
+
+async function newDocument(format: 'a4' | [number, number], orientation: 'portrait' | 'landscape'): Promise<jsPDF> {
+  const [{ jsPDF: Document }, face] = await Promise.all([import('jspdf'), (typeface ??= fetched())]);
+  const doc = new Document({ unit: 'mm', compress: true, format, orientation });
+  doc.addFileToVFS('patterns.ttf', face);
+  doc.addFont('patterns.ttf', FACE, 'normal');
+  doc.setFont(FACE);
+  return doc;
 }
 
 /** As the writer takes it; where it does not come, it is fetched again the next time. */

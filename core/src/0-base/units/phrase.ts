@@ -3,6 +3,7 @@
  * `render` prints it in the maker's units.
  */
 import { showAngle, showTime } from './angleAndTime';
+import { showDrill } from './drill';
 import { INCH, showLength, type Fraction, type LengthSystem } from './length';
 import { showMass } from './mass';
 
@@ -32,6 +33,8 @@ export type Phrase = readonly (string | Figure)[];
 export interface UnitChoice {
   readonly system: LengthSystem;
   readonly fraction: Fraction;
+  /** What prices are in, as the maker writes it; left out: unsaid. */
+  readonly currency?: string;
 }
 
 const POUND_FORCE = 4.4482216152605; // N, exact
@@ -84,11 +87,11 @@ export function showFigure({ kind, value, decimals, beside }: Figure, units: Uni
     case 'time':
       return showTime(value, decimals, beside);
     case 'drill':
-      return showDrill(value, units);
+      return showDrill(value, units.system);
     case 'count':
       return value.toFixed(decimals ?? 0);
     case 'money':
-      return value.toFixed(2);
+      return units.currency ? `${value.toFixed(2)} ${units.currency}` : value.toFixed(2);
     case 'ratio':
       return `${value >= 100 ? Number(value.toPrecision(2)).toFixed(0) : value.toFixed(decimals ?? (value < 10 ? 1 : 0))} ×`;
     case 'torque':
@@ -110,25 +113,12 @@ export function showFigure({ kind, value, decimals, beside }: Figure, units: Uni
   }
 }
 
-/** Thousandths of an inch; what is less than one is not told as none. */
+/** Thousandths of an inch: no maker works finer, so less than one is told as that, unless two figures must read apart. */
 function showThou(metres: number, decimals?: number): string {
   const thou = (metres / INCH) * 1000;
   if (thou === 0) return '0 in';
-  return Math.abs(thou) < 1
-    ? `${Math.abs(thou) < 0.05 ? `${thou < 0 ? '-' : ''}<0.1` : thou.toFixed(1)} thou`
-    : `${thou.toFixed(Math.max(0, (decimals ?? 0) - 2))} thou`;
-}
-
-/** Drills are sold by 64ths and by tenths and hundredths of a millimetre: this far from one, a hole is not drilled with it, m. */
-const DRILL_WITHIN = 0.00005;
-
-/** A hole's diameter as the drill for it is sold: an inch drill where one is this size, else millimetres, never rounded to another drill. */
-function showDrill(metres: number, units: UnitChoice): string {
-  if (units.system === 'inch') {
-    const inch = showLength(metres, 'inch', 64);
-    if (Math.abs(inch.roundedBy) <= DRILL_WITHIN) return inch.text;
-  }
-  return showLength(metres, 'mm', units.fraction, 2).text;
+  const finer = Math.max(0, (decimals ?? 0) - 2);
+  return Math.abs(thou) < 1 && finer === 0 ? `${thou < 0 ? '-' : ''}<1 thou` : `${thou.toFixed(finer)} thou`;
 }
 
 /** Most decimals more that a figure gets to be told from its limit: beyond that the two are the same to a hand. */

@@ -129,8 +129,25 @@ describe('figures that separate', () => {
     expect(render(say`${figure('drill', 0.00635)}`, METRIC)).toBe('6.35 mm');
     expect(render(say`${figure('drill', 0.00635)}`, inch)).toBe('1/4 in');
     expect(render(say`${figure('drill', 0.002)}`, inch)).toBe('5/64 in');
-    expect(render(say`${figure('drill', 0.0066)}`, inch)).toBe('6.6 mm');
+    expect(render(say`${figure('drill', 0.0066)}`, inch)).toBe('letter G (0.261 in)');
+    expect(render(say`${figure('drill', 0.0051)}`, inch)).toBe('no. 7 (0.201 in)');
+    expect(render(say`${figure('drill', 0.0052)}`, inch)).toBe('13/64 in');
+    expect(render(say`${figure('drill', 0.0118)}`, inch)).toBe('11.8 mm');
     expect(render(say`${figure('drill', 0.005)}`, METRIC)).toBe('5 mm');
+  });
+  it('no drill sold is another, and each hole that one fits is named by it', () => {
+    holds(
+      fc.property(fc.double({ min: 0.0011, max: 0.013, noNaN: true }), (d) => {
+        const text = render(say`${figure('drill', d)}`, inch);
+        const told = /\((0\.\d+) in\)/.exec(text);
+        return told === null || Math.abs(Number(told[1]) * 0.0254 - d) <= 0.00005 + 1e-12;
+      }),
+      { seed: 21 },
+    );
+  });
+  it('says what prices are in where that is said', () => {
+    expect(render(say`${figure('money', 43.7)}`, METRIC)).toBe('43.70');
+    expect(render(say`${figure('money', 43.7)}`, { ...METRIC, currency: 'kr' })).toBe('43.70 kr');
   });
   it('never tells a small length as none', () => {
     expect(
@@ -139,8 +156,8 @@ describe('figures that separate', () => {
       ),
     ).toEqual(['1.8 s to 2.4 s', '1.5 min to 6 min', '0.4 h to 4 h']);
     expect(render(say`${figure('length', 0)}`, inch)).toBe('0 in');
-    expect(render(say`${figure('length', 0.00001)}`, inch)).toBe('0.4 thou');
-    expect(render(say`${figure('length', 1e-7)}`, inch)).toBe('<0.1 thou');
+    expect(render(say`${figure('length', 0.00001)}`, inch)).toBe('<1 thou');
+    expect(render(say`${figure('length', 1e-7)}`, inch)).toBe('<1 thou');
     expect(render(say`${figure('length', 0.0005)}`, inch)).toBe('20 thou');
   });
 });

@@ -2,7 +2,6 @@ import { parseRigFile, rigFileOf, type LogEntry, type RigDocument, type SetUp } 
 import { benchAt, camera, loadout } from '../../testing/bench';
 import { pause } from '../../testing/pause';
 import { screen } from '../../testing/store';
-import { type } from '../../testing/type';
 import { until } from '../../testing/until';
 import { Shelf } from './shelf';
 
@@ -51,21 +50,6 @@ describe('the shelf', () => {
     expect(odd!.textContent).toContain('that this version does not know');
     expect(odd!.querySelector('.picture svg')).toBeNull();
     expect(odd!.querySelector('.state')!.textContent).toBe('');
-  });
-  it('starts a rig of a family, sized to the loadout and set up for it, and puts it on the bench', async () => {
-    const { page, press, documents, went, bench, fixture } = await screen(Shelf, held);
-    const name = await until(() => page.querySelector<HTMLInputElement>('.start input[type=text]'), 'the families');
-    name.value = ' Sandpiper ';
-    name.dispatchEvent(new Event('input'));
-    await type(page, 'Your closed hand, across the knuckles', '100 mm', () => fixture.whenStable());
-    await press('Start this one: Bent bar on a universal joint');
-    const rig = documents.all('rig').find((r) => r.name === 'Sandpiper')!;
-    expect([rig.loadout, rig.hands!.breadth]).toEqual(['ebb', 0.1]);
-    expect(documents.all('setup').filter((s) => s.rig === rig.id)).toHaveSize(1);
-    expect((await bench()).rig.id).toBe(rig.id);
-    expect(went).toEqual(['/frame']);
-    // Sized: it hangs level as it was started.
-    expect(Math.abs((await bench()).judged.evaluation.hung!.hang.rest!.noseDown)).toBeLessThan(0.02);
   });
   it('copies a rig with its set-ups under a free name, without what is done', async () => {
     const { page, press, documents } = await screen(Shelf, {

@@ -3,7 +3,7 @@ import { DatePipe, NgComponentOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
-import { Router } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import type { DocumentKind, PastSave, RigDocument } from '@tide-pebble/core';
 import { filter, map, switchMap, take } from 'rxjs';
 import { Documents } from '../../services/keeping/documents';
@@ -24,7 +24,7 @@ const RIG_FILE_AT_MOST = 16 * 1024 * 1024;
 @Component({
   selector: 'tp-shelf',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DatePipe, NgComponentOutlet, MatButton, RigCard],
+  imports: [DatePipe, NgComponentOutlet, MatButton, RigCard, RouterLink],
   templateUrl: './shelf.html',
   styleUrl: './shelf.css',
 })
@@ -59,10 +59,6 @@ export class Shelf {
     return this.order().flatMap((id) => byId.get(id) ?? []);
   });
   protected readonly fault = signal('');
-  protected readonly startOne = toSignal(
-    later$(() => import('./start-one').then((m) => m.StartOne)),
-    { initialValue: null },
-  );
   /** Asked for on an empty shelf alone. */
   protected readonly first = toSignal(
     this.documents.state$.pipe(

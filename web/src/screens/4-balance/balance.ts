@@ -27,7 +27,7 @@ import { Jobs } from '../../services/jobs';
 import { Units } from '../../services/units';
 import { BenchTabs } from './bench-tabs';
 import { ReadoutList } from './readout-list';
-import { HolderPanel, peopleOf } from './holder-panel';
+import { HolderPanel } from './holder-panel';
 import { Workspace } from '../../services/workspace';
 import { AdjusterRow } from '../../ui/adjuster-row';
 import { Findings } from '../../ui/findings/findings';
@@ -35,6 +35,7 @@ import { VerdictWords } from '../../ui/findings/verdict';
 import { Icon } from '../../ui/icon';
 import { nextFrame } from '../../ui/timing/next-frame';
 import { NoBench } from '../../ui/no-bench';
+import { peopleIn } from '../../ui/drawing/person';
 import { RigViews } from '../../ui/drawing/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
 import { FastenersNotice } from './fasteners-notice';
@@ -90,7 +91,7 @@ export class Balance {
   protected readonly drawnPose = signal<string | null>(null);
   protected readonly people = computed(() => {
     const bench = this.shown();
-    return bench ? peopleOf(bench, this.drawnPose()) : [];
+    return bench ? peopleIn(bench.work.rig, this.drawnPose(), bench.values, bench.work.hands) : [];
   });
   protected readonly aims = AIMS;
   protected readonly aim = signal<Aim>('lightest');

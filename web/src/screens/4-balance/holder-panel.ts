@@ -2,21 +2,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { MatCheckbox } from '@angular/material/checkbox';
 import {
-  besideRig,
   comfortOf,
   elbowMoment,
   figure,
   reachOfArm,
   showFigure,
-  stancesOf,
   statureOf,
   USUAL_HANDS,
-  valuesInOrder,
   type Hands,
-  type Stance,
 } from '@tide-pebble/core';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
+import { holdersIn } from '../../ui/drawing/person';
 import { QuantityField, type FieldKind } from '../../ui/figures/quantity-field';
 
 const MEASURES: readonly {
@@ -44,21 +41,6 @@ const MEASURES: readonly {
     help: 'Less for small or hurt hands: hold a weight on a stick and find out.',
   },
 ];
-
-/** One figure a hand, on one body; with z up. */
-function holdersOf({ work: { rig, hands }, values }: Bench, poseId: string | null): readonly Stance[] {
-  const pose = rig.poses.find((p) => p.id === poseId);
-  return pose
-    ? stancesOf(rig, pose, valuesInOrder(rig, values), hands)
-        .slice(0, 2)
-        .flatMap(({ stance }) => (stance.kind === 'reaches' ? [stance] : []))
-    : [];
-}
-/** Everyone who is drawn for a pose, beside the rig as it is drawn. */
-export function peopleOf(bench: Bench, poseId: string | null): readonly Stance[] {
-  const pose = bench.work.rig.poses.find((p) => p.id === poseId);
-  return pose ? holdersOf(bench, poseId).map((s) => besideRig(pose, s)) : [];
-}
 
 @Component({
   selector: 'tp-holder-panel',
@@ -139,7 +121,7 @@ export class HolderPanel {
   protected readonly poses = computed(() => this.bench().work.rig.poses);
   protected readonly says = computed(() => {
     const bench = this.bench();
-    const people = holdersOf(bench, this.pose());
+    const people = holdersIn(bench.work.rig, this.pose(), bench.values, bench.work.hands);
     if (!this.pose()) return '';
     const say = (kind: 'length' | 'torque', value: number, decimals?: number): string =>
       showFigure(figure(kind, value, decimals), this.units());

@@ -1,15 +1,19 @@
 /** Stock: the cut drawing of each bar with its marks, how the cuts come out of what is sold, what to buy and what it costs. */
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { mdiPrinter } from '@mdi/js';
-import { keptAs, type BinItem, type Quantity } from '@tide-pebble/core';
-import { barPlans, holeSheets, type BuyLine } from '@tide-pebble/core/making';
+import { figure, keptAs, showFigure, type BinItem, type Quantity } from '@tide-pebble/core';
+import { barPlans, holeSheets, isDone, type BuyLine } from '@tide-pebble/core/making';
+import { filter, firstValueFrom } from 'rxjs';
 import { injectBench } from '../../services/bench-signal';
 import { Documents } from '../../services/keeping/documents';
 import { Pointer } from '../../services/pointer';
+import { buyRows, cutRows, holeRows, setUpRows, stepRows, type List } from '../../export/lists';
+import { BuildPlans } from '../../services/building';
 import { saveCsv } from '../../services/save-csv';
-import { Units } from '../../services/units';
+import { saveWorkbook } from '../../services/save-workbook';
+import { LONGEST_CURRENCY, Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { LeftOut } from '../../ui/findings/left-out';
 import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
@@ -31,7 +35,8 @@ export class Stock {
   private readonly documents = inject(Documents);
   private readonly workspace = inject(Workspace);
   protected readonly pointer = inject(Pointer);
-  protected readonly units = inject(Units).now;
+  protected readonly money = inject(Units);
+  protected readonly units = this.money.now;
   protected readonly icons = { print: mdiPrinter };
   protected readonly bench = injectBench();
   private readonly now = toSignal(this.workspace.stockNow$, { initialValue: { plan: null, isLate: true } });
@@ -39,6 +44,11 @@ export class Stock {
   /** The list shown is of the rig before its last change. */
   protected readonly isLate = computed(() => this.now().isLate);
   private readonly bin = toSignal(this.workspace.bin$, { initialValue: [] });
+  private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
+  private readonly setups = toSignal(this.workspace.setups$, { initialValue: [] });
+  private readonly plans = inject(BuildPlans);
+  protected readonly isWriting = signal(false);
+  protected readonly longestCurrency = LONGEST_CURRENCY;
   protected readonly bars = computed(() => {
     const rig = this.bench()?.work.rig;
     return rig ? barPlans(rig) : [];
@@ -65,9 +75,13 @@ export class Stock {
       design.kind === 'family' &&
       this.lines().every((l) => l.buy === 0 || design.edits.some((e) => e.kind === 'price' && e.item === l.item));
     return left >= 0
-      ? `Making it saves ${left.toFixed(2)} against the shop${typed ? '' : ', if the stand-in prices are right'}.`
-      : `The shop's is ${(-left).toFixed(2)} cheaper than the parts${typed ? '' : ', if the stand-in prices are right'}.`;
+      ? `Making it saves ${this.priced(left)} against the shop${typed ? '' : ', if the stand-in prices are right'}.`
+      : `The shop's is ${this.priced(-left)} cheaper than the parts${typed ? '' : ', if the stand-in prices are right'}.`;
   });
+
+  private priced(amount: number): string {
+    return showFigure(figure('money', amount), this.units());
+  }
 
   protected have(line: BuyLine, { value }: Quantity): void {
     const held = this.binItem(line.item);
@@ -122,46 +136,51 @@ export class Stock {
   }
 
   protected async csv(): Promise<void> {
-    const rows = this.lines().map((l) => ({
-      item: l.item,
-      needed: l.unit ? grams(l.needed) : l.needed,
-      in_bin: l.unit ? grams(l.inBin) : l.inBin,
-      to_buy: l.tooLong ? 'none is long enough' : l.buy,
-      sold_by: l.kind === 'bars' ? 'bar' : l.unit ? 'pack, in g' : 'pack',
-      bar_length_mm: l.barLength === null ? '' : millimetres(l.barLength),
-      pack_of: l.kind === 'packs' ? (l.unit ? grams(l.packOf) : l.packOf) : '',
-      price: l.unitPrice,
-      cost: Math.round(l.cost * 100) / 100,
-    }));
-    await saveCsv(`${this.bench()?.rig.name ?? 'rig'} to buy.csv`, rows);
+    await saveCsv(`${this.name()} to buy.csv`, this.buy());
   }
 
-  /** Each piece with its marks from one end, a row a mark. */
   protected async cutsCsv(): Promise<void> {
-    const rows = this.bars().flatMap((bar): Readonly<Record<string, string | number>>[] => {
-      const piece = {
-        piece: bar.name,
-        stock: bar.stock,
-        cut_length_mm: millimetres(bar.blank),
-        finished_length_mm: millimetres(bar.finished),
-      };
-      const marks = bar.marks.map((m) => ({
-        ...piece,
-        mark: m.name,
-        kind: m.kind,
-        from_rear_end_mm: millimetres(m.along),
-        hole_diameter_mm: m.diameter ? millimetres(m.diameter) : '',
-      }));
-      return marks.length > 0 ? marks : [{ ...piece, mark: '', kind: '', from_rear_end_mm: '', hole_diameter_mm: '' }];
-    });
-    await saveCsv(`${this.bench()?.rig.name ?? 'rig'} cuts.csv`, rows);
+    await saveCsv(`${this.name()} cuts.csv`, cutRows(this.bars()));
   }
+
+  /** All lists of the rig in one file. */
+  protected async workbook(): Promise<void> {
+    const bench = this.bench();
+    if (!bench) return;
+    const { rig, work } = bench;
+    const loadouts = new Map(this.loadouts().map((l) => [l.id, l.name]));
+    const setUps = this.setups()
+      .filter((s) => s.rig === rig.id)
+      .map((s) => ({ name: loadouts.get(s.loadout) ?? 'nothing mounted', values: s.values }));
+    this.isWriting.set(true);
+    try {
+      const building = await firstValueFrom(this.plans.plan$.pipe(filter((b) => b.kind !== 'working')));
+      const lists: readonly List[] = [
+        { name: 'To buy', rows: this.buy() },
+        { name: 'Cuts', rows: cutRows(this.bars()) },
+        { name: 'Holes', rows: holeRows(this.holes()) },
+        {
+          name: 'Steps',
+          rows:
+            building.kind === 'planned' && building.plan.ordered.kind === 'ordered'
+              ? stepRows(building.plan.ordered.steps, (s) => isDone(rig.done, s))
+              : [],
+        },
+        { name: 'Set-ups', rows: setUpRows(work.rig.adjusters, setUps) },
+      ];
+      await saveWorkbook(
+        `${rig.name}.xlsx`,
+        lists.filter((l) => l.rows.length > 0),
+      );
+    } finally {
+      this.isWriting.set(false);
+    }
+  }
+
+  private readonly name = computed(() => this.bench()?.rig.name ?? 'rig');
+  private readonly buy = computed(() => buyRows(this.lines(), this.units().currency ?? ''));
 
   private binItem(item: string): BinItem | undefined {
     return this.bin().find((b) => keptAs(b.name) === keptAs(item));
   }
 }
-
-/** To the thousandth: what a file is read back from. */
-const millimetres = (metres: number): number => Math.round(metres * 1e6) / 1e3;
-const grams = (kilograms: number): number => Math.round(kilograms * 1e4) / 10;

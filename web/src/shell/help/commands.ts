@@ -2,9 +2,9 @@
 import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
 import { combineLatest, map, type Observable } from 'rxjs';
-import { Documents } from '../../services/keeping/documents';
 import { Kept } from '../../services/kept';
 import { Notices } from '../../services/notices';
+import { Undoing } from '../../services/undoing';
 import { Theme, THEMES } from '../../services/theme';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
@@ -25,7 +25,7 @@ export interface Command {
 @Injectable({ providedIn: 'root' })
 export class Commands {
   private readonly router = inject(Router);
-  private readonly documents = inject(Documents);
+  private readonly undoing = inject(Undoing);
   private readonly kept = inject(Kept);
   private readonly units = inject(Units);
   private readonly theme = inject(Theme);
@@ -93,14 +93,6 @@ export class Commands {
   }
 
   private deeds(): readonly Command[] {
-    const undo = (): void => {
-      const label = this.documents.undo();
-      this.notices.say(label ? `Undone: ${label}` : 'Nothing to undo.');
-    };
-    const redo = (): void => {
-      const label = this.documents.redo();
-      this.notices.say(label ? `Done again: ${label}` : 'Nothing to do again.');
-    };
     return [
       {
         id: 'example',
@@ -109,8 +101,8 @@ export class Commands {
         also: ['tour', 'example', 'help'],
         run: () => this.example.start(),
       },
-      { id: 'undo', group: 'Do', name: 'Undo', run: undo },
-      { id: 'redo', group: 'Do', name: 'Do again', also: ['redo'], run: redo },
+      { id: 'undo', group: 'Do', name: 'Undo', run: () => this.undoing.undo() },
+      { id: 'redo', group: 'Do', name: 'Do again', also: ['redo'], run: () => this.undoing.redo() },
       { id: 'mm', group: 'Do', name: 'Show millimetres', also: ['metric'], run: () => this.units.setSystem('mm') },
       {
         id: 'inch',

@@ -15,7 +15,7 @@ export const VIEWS: readonly View[] = [
     answers: 'Which rigs there are, how each of them stands, and which is on the bench.',
     toDo: [
       'Put a rig on the bench.',
-      'Start another: by the shots, by four questions, or by its kind.',
+      'Start another: by the shots, by four questions, or from all of them, drawn.',
       'Take a backup.',
     ],
   },
@@ -24,6 +24,12 @@ export const VIEWS: readonly View[] = [
     title: 'Four questions, three rigs',
     answers: 'Which three rigs suit your shots, your camera, your bin and your time, ready to be built.',
     toDo: ['Answer as far as you know; guesses are told as guesses.', 'Take one of the three.'],
+  },
+  {
+    path: 'shelf/all',
+    title: 'All kinds, drawn',
+    answers: 'What each kind of rig looks like with a load on it and in the hand, and what it is for.',
+    toDo: ['Say what it is for, and how broad your hand is.', 'Start the one you know, or like the look of.'],
   },
   {
     path: 'shelf/choose',

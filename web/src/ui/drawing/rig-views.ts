@@ -32,6 +32,7 @@ import { Units } from '../../services/units';
 import { litBy } from './lit';
 import { PoolGlass } from './pool-glass';
 import { QuantityField } from '../figures/quantity-field';
+import { drawnPerson, roomOf } from './person';
 import { moveOnPaper, PLAIN, sheetOf, WITH_DIMENSIONS, WITH_GLASS, type DrawnView } from './rig-drawing';
 import { hostSize } from '../host-size';
 
@@ -200,30 +201,10 @@ export class RigViews {
   /** Arms, trunk and head of whoever holds it, view by view. */
   protected readonly figures = computed(() =>
     this.sheet().views.flatMap((v) =>
-      this.people().map((s, i) => {
-        const line = (...points: readonly Vec3[]): string =>
-          `M${points
-            .map((p) =>
-              v
-                .place(p)
-                .map((x) => Math.round(x * 10) / 10)
-                .join(' '),
-            )
-            .join('L')}`;
-        const [x, y] = v.place(s.head.centre);
-        return {
-          key: `${v.view} ${i}`,
-          arm: line(s.shoulder, s.elbow, s.hand),
-          trunk: line(
-            s.neck,
-            [s.neck[0], s.neck[1], s.shoulder[2]],
-            s.shoulder,
-            [s.neck[0], s.neck[1], s.shoulder[2]],
-            s.hip,
-          ),
-          head: [x, y, s.head.radius * this.sheet().pixelsPerMetre] as const,
-        };
-      }),
+      this.people().map((s, i) => ({
+        key: `${v.view} ${i}`,
+        ...drawnPerson(s, v, this.sheet().pixelsPerMetre),
+      })),
     ),
   );
   /** A round length to measure the paper by. */
@@ -366,18 +347,6 @@ export class RigViews {
     ];
   }
 }
-
-/** The corners of a figure, for the paper to have room for it. */
-const roomOf = ({ head, hip, shoulder, elbow, hand, neck }: Stance): readonly Vec3[] => [
-  hip,
-  shoulder,
-  elbow,
-  hand,
-  neck,
-  [head.centre[0], head.centre[1], head.centre[2] + head.radius],
-  [head.centre[0] - head.radius, head.centre[1] - head.radius, head.centre[2]],
-  [head.centre[0] + head.radius, head.centre[1] + head.radius, head.centre[2]],
-];
 
 const LABEL = { width: 78, height: 26 };
 

@@ -186,7 +186,7 @@ function show(kind: FieldKind, value: number | null, units: UnitChoice, decimals
     case 'number':
       return `${Number(value.toFixed(decimals ?? 3))}`;
     case 'money':
-      return value.toFixed(2);
+      return showFigure(figure('money', value), units);
   }
 }
 
@@ -211,14 +211,14 @@ function parse(kind: FieldKind, text: string, units: UnitChoice): Parsed {
         : { ok: false, reason: 'A whole number, please.' };
     }
     case 'number':
-    case 'money': {
-      const value = Number(text.trim().replace(',', '.'));
-      return Number.isFinite(value) && text.trim() !== ''
-        ? { ok: true, value, typed: text }
-        : {
-            ok: false,
-            reason: kind === 'money' ? 'An amount such as 31.40, please.' : 'A number such as 1.5, please.',
-          };
-    }
+      return parseNumber(text, text, 'A number such as 1.5, please.');
+    case 'money':
+      // What prices are in may stand before or behind.
+      return parseNumber(text.replace(units.currency || ' ', ''), text, 'An amount such as 31.40, please.');
   }
+}
+
+function parseNumber(figures: string, typed: string, reason: string): Parsed {
+  const value = Number(figures.trim().replace(',', '.'));
+  return Number.isFinite(value) && figures.trim() !== '' ? { ok: true, value, typed } : { ok: false, reason };
 }

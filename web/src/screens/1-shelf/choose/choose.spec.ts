@@ -1,7 +1,9 @@
 import { FAMILIES } from '@tide-pebble/core';
 import { benchAt, camera, loadout } from '../../../testing/bench';
+import { pressInDialog } from '../../../testing/dialog';
 import { pause } from '../../../testing/pause';
 import { screen } from '../../../testing/store';
+import { until } from '../../../testing/until';
 import { Choose } from './choose';
 
 const held = { rig: [benchAt({}).rig], kit: [camera], loadout: [loadout] };
@@ -56,6 +58,8 @@ describe('choosing a rig by the shots', () => {
     const { press, check, documents, went } = await open();
     await check('standing still');
     await press('Start this one: Bent bar on a universal joint');
+    await until(() => pressInDialog('Start it all the same') || went[0], 'it to be ready');
+    await until(() => went[0], 'the rig on the bench');
     const rig = documents.all('rig').find((r) => r.id !== 'r1')!;
     expect(rig.name).toBe('Rig');
     expect(rig.wants.dropTime).toEqual([2, 3]);

@@ -4,55 +4,63 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { Router, RouterLink } from '@angular/router';
+import { RouterLink } from '@angular/router';
 import {
   CARRIES,
   familyById,
   figure,
   holdTimeWords,
   MOVES,
-  placedPieces,
   render,
   showFigure,
   USUAL_HANDS,
   wantsFor,
-  workpiece,
   type Quantity,
 } from '@tide-pebble/core';
 import type { Candidate, Wishes } from '@tide-pebble/core/making';
 import { catchError, combineLatest, debounceTime, map, of, startWith, switchMap } from 'rxjs';
 import { Jobs } from '../../../services/jobs';
-import { NewRig, USUAL_WANTS } from '../../../services/new-rig';
+import { USUAL_WANTS } from '../../../services/new-rig';
 import { OwnAnswers } from '../../../services/own-answers';
 import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
 import { SayPipe } from '../../../ui/figures/figures.pipe';
 import { QuantityField } from '../../../ui/figures/quantity-field';
-import { sheetOf } from '../../../ui/drawing/rig-drawing';
+import { StartPicture } from '../../../ui/drawing/start-picture';
 import { StageLayout } from '../../../ui/stage-layout';
+import { AtMost } from '../at-most';
+import { StartRig } from '../start/start-rig';
 import { ALWAYS, COMMON_TOOLS } from '../tools';
 
-const PICTURE = { width: 230, height: 190 };
 const AT_MOST = 4;
 @Component({
   selector: 'tp-choose',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatCheckbox, MatProgressBar, RouterLink, StageLayout, QuantityField, SayPipe],
+  imports: [
+    AtMost,
+    MatButton,
+    MatCheckbox,
+    MatProgressBar,
+    RouterLink,
+    StageLayout,
+    QuantityField,
+    SayPipe,
+    StartPicture,
+  ],
   templateUrl: './choose.html',
   styleUrl: './choose.css',
 })
 export class Choose {
   private readonly workspace = inject(Workspace);
   private readonly jobs = inject(Jobs);
-  private readonly newRig = inject(NewRig);
-  private readonly router = inject(Router);
+  private readonly rigs = inject(StartRig);
   protected readonly units = inject(Units).now;
 
   protected readonly carries = CARRIES;
   protected readonly moves = MOVES;
   protected readonly tools = COMMON_TOOLS;
   protected readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
-  private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
+  protected readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
   protected readonly loadoutId = signal<string | null>(null);
   protected readonly loadout = computed(
     () => this.loadouts().find((l) => l.id === this.loadoutId()) ?? this.loadouts()[0] ?? null,
@@ -129,15 +137,13 @@ export class Choose {
   protected start(id: string): void {
     const family = familyById(id);
     if (!family) return;
-    const rig = this.newRig.start(family, {
+    void this.rigs.start(family, {
       name: '',
       loadout: this.loadout(),
       kit: this.kit(),
       hands: this.hands(),
       wants: this.wants(),
     });
-    this.workspace.choose(rig.id);
-    void this.router.navigateByUrl('/frame');
   }
 
   private shown(candidate: Candidate) {
@@ -148,7 +154,6 @@ export class Choose {
     return {
       family,
       candidate,
-      picture: this.pictureOf(candidate),
       rows: [
         { name: 'Mass with the load', text: say('mass', candidate.mass) },
         {
@@ -184,13 +189,5 @@ export class Choose {
         { name: 'Tools', text: candidate.tools.filter((t) => !ALWAYS.includes(t)).join(', ') || 'hand tools' },
       ],
     };
-  }
-
-  private pictureOf({ start }: Candidate) {
-    const made = workpiece({ design: start.design, hands: this.hands() }, this.loadout(), this.kit());
-    if (!made.ok) return [];
-    const pieces = placedPieces(made.work.assembly, start.values);
-    return sheetOf(pieces, ['side'], { width: PICTURE.width + 60, height: PICTURE.height + 106 }, null).views[0]!
-      .shapes;
   }
 }

@@ -49,6 +49,7 @@ import { Workspace } from '../../../services/workspace';
 import { SayPipe } from '../../../ui/figures/figures.pipe';
 import { QuantityField } from '../../../ui/figures/quantity-field';
 import { Icon } from '../../../ui/icon';
+import { AtMost } from '../at-most';
 import { ALWAYS, COMMON_TOOLS } from '../tools';
 import { firstLoad, withOwnIds } from './first-load';
 import { ReadyCard } from './ready-card';
@@ -88,7 +89,7 @@ const STOCKS: readonly string[] = [
 @Component({
   selector: 'tp-first',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatProgressBar, SayPipe, QuantityField, Icon, ReadyCard],
+  imports: [AtMost, MatButton, MatProgressBar, SayPipe, QuantityField, Icon, ReadyCard],
   templateUrl: './first.html',
   styleUrl: './first.css',
 })
@@ -214,7 +215,7 @@ export class First {
     this.isDone.set(true);
   }
   /** Of other answers than these. */
-  private forget(): void {
+  protected forget(): void {
     this.work?.unsubscribe();
     this.ready.set([]);
     this.failed.set('');
@@ -225,12 +226,10 @@ export class First {
     const load = this.load();
     const own = load && withOwnIds(load);
     const asked = this.asked();
-    const family = FAMILIES.find((f) => f.id === candidate.family)!;
     const held = new Set(this.bin().map((b) => b.name));
-    const rig = this.newRig.start(family, {
+    const rig = this.newRig.start({
       name: '',
       loadout: own?.loadout ?? asked.loadout,
-      kit: asked.kit,
       hands: USUAL_HANDS,
       wants: asked.wants,
       ready: candidate.start,

@@ -1,39 +1,19 @@
 /** A rig made ready: its picture, what speaks for it and against it, what it gives up, what was changed to clear it and what is left. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import {
-  familyById,
-  figure,
-  placedPieces,
-  say,
-  USUAL_HANDS,
-  workpiece,
-  type KitItem,
-  type Loadout,
-} from '@tide-pebble/core';
+import { familyById, figure, say, type KitItem, type Loadout } from '@tide-pebble/core';
 import type { ReadyCandidate } from '@tide-pebble/core/making';
 import { Units } from '../../../services/units';
-import { PLAIN, sheetOf } from '../../../ui/drawing/rig-drawing';
+import { StartPicture } from '../../../ui/drawing/start-picture';
 import { SayPipe } from '../../../ui/figures/figures.pipe';
-
-const SIZE = { width: 240, height: 190 };
-const MARGINS = { ...PLAIN, left: 6, right: 6, top: 6, bottom: 6 };
 
 @Component({
   selector: 'tp-ready-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, SayPipe],
+  imports: [MatButton, SayPipe, StartPicture],
   template: `
     <article [attr.aria-label]="family().name">
-      <svg
-        [attr.viewBox]="'0 0 ' + size.width + ' ' + size.height"
-        role="img"
-        [attr.aria-label]="family().name + ', from the side'"
-      >
-        @for (shape of picture(); track shape.key) {
-          <path [attr.d]="shape.path" [attr.class]="'shape ' + shape.look" />
-        }
-      </svg>
+      <tp-start-picture [name]="family().name" [start]="candidate().start" [loadout]="loadout()" [kit]="kit()" />
       <h2>{{ family().name }}</h2>
       <p class="figures">{{ figures() | say: units() }}</p>
       <ul class="plain-list reasons">
@@ -81,10 +61,6 @@ const MARGINS = { ...PLAIN, left: 6, right: 6, top: 6, bottom: 6 };
       border-radius: var(--corner);
       background: var(--paper);
     }
-    svg {
-      width: 100%;
-      max-height: 190px;
-    }
     .figures {
       font-weight: 600;
     }
@@ -98,7 +74,6 @@ const MARGINS = { ...PLAIN, left: 6, right: 6, top: 6, bottom: 6 };
 })
 export class ReadyCard {
   protected readonly units = inject(Units).now;
-  protected readonly size = SIZE;
   readonly candidate = input.required<ReadyCandidate>();
   readonly loadout = input.required<Loadout | null>();
   readonly kit = input.required<ReadonlyMap<string, KitItem>>();
@@ -107,11 +82,5 @@ export class ReadyCard {
   protected readonly figures = computed(() => {
     const { mass, cost, hours } = this.candidate();
     return say`${figure('mass', mass)}, ${figure('money', cost)} to buy, ${figure('count', hours, 1)} h at the bench`;
-  });
-  protected readonly picture = computed(() => {
-    const { start } = this.candidate();
-    const made = workpiece({ design: start.design, hands: USUAL_HANDS }, this.loadout(), this.kit());
-    if (!made.ok) return [];
-    return sheetOf(placedPieces(made.work.assembly, start.values), ['side'], SIZE, null, MARGINS).views[0]!.shapes;
   });
 }

@@ -36,6 +36,7 @@ import { Asked, sameParts } from '../../../services/asked';
 import { injectBench } from '../../../services/bench-signal';
 import { Documents } from '../../../services/keeping/documents';
 import { Jobs } from '../../../services/jobs';
+import { setUpRows } from '../../../export/lists';
 import { saveCsv } from '../../../services/save-csv';
 import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
@@ -204,19 +205,12 @@ export class SetUps {
   }
 
   protected csv(): void {
-    const figures = (a: Adjuster, value: number | undefined): number | '' =>
-      value === undefined ? '' : a.kind === 'count' ? Math.round(value) : Math.round(value * 1e6) / 1e3;
-    const rows = this.rows().map(({ row, added, says }) =>
-      Object.fromEntries([
-        ['loadout', row.state ? `${row.name}; ${row.state}` : row.name],
-        ...this.adjusters().map(
-          (a) => [a.kind === 'count' ? a.name : `${a.name} (mm)`, figures(a, row.values?.[a.id])] as const,
-        ),
-        ['washers', added],
-        ['note', says],
-      ]),
-    );
-    void saveCsv(`${this.bench()?.rig.name ?? 'rig'} set-ups.csv`, rows);
+    const setUps = this.rows().map(({ row, added, says }) => ({
+      name: row.state ? `${row.name}; ${row.state}` : row.name,
+      values: row.values,
+      also: { washers: added, note: says },
+    }));
+    void saveCsv(`${this.bench()?.rig.name ?? 'rig'} set-ups.csv`, setUpRows(this.adjusters(), setUps));
   }
 
   private shown(adjuster: Adjuster, value: AdjusterValues[string]): string {

@@ -3,12 +3,14 @@ import { of, throwError } from 'rxjs';
 import { PatternPaper } from '../../../services/pattern-paper';
 import { benchAt } from '../../../testing/bench';
 import { sheet } from '../../../testing/sheets';
+import type { PatternsAsked } from '../../../workers/paper.worker';
 import { PatternSheets } from './patterns';
 
-type Asked = Parameters<PatternPaper['ask']>[0];
+type Asked = PatternsAsked;
 /** Laid out at once, and no file; what was asked is kept. */
 const laidHere = (asked: Asked[]) =>
-  spyOn(PatternPaper.prototype, 'ask').and.callFake((now) => {
+  spyOn(PatternPaper.prototype, 'ask').and.callFake((any) => {
+    const now = any as PatternsAsked;
     asked.push(now);
     if (now.file) return of({ id: 1, file: new ArrayBuffer(8) });
     return of({ id: 1, pages: layPages(patternsOf(now.assembly, now.cope), now.printer, now.without) });
