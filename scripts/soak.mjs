@@ -1,10 +1,10 @@
-// npm run soak -- kills|fuzz|windows|day [--runs N] or families: the long runs, each on its own; short where N is left out.
+// npm run soak -- kills|fuzz|windows|day|starts [--runs N] or families: the long runs, each on its own; short where N is left out.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { build } from './build.mjs';
 import { ensurePackages, quit, root } from './setup.mjs';
 
-const SOAKS = { kills: 1000, fuzz: 100_000, windows: 100_000, day: 24 };
+const SOAKS = { kills: 1000, fuzz: 100_000, windows: 100_000, day: 24, starts: 200 };
 const EVERY_FAMILY = ['start-each-family', 'whole-job', 'every-word'];
 const [name, ...rest] = process.argv.slice(2);
 if (!(name in SOAKS) && name !== 'families')

@@ -26,7 +26,7 @@ export { analyse } from './9-design/analyse';
 export { wholeOf, wholeOfFile } from './9-design/whole/wholeOf';
 export { cure, type Cure, type CureInput } from './9-design/cure';
 export { takesLens, TYPICAL_CAMERAS, TYPICAL_LENSES, typicalItem, type TypicalKind } from './1-load/typicalKit';
-export { readyCandidate, type ReadyCandidate } from './9-design/readyStart';
+export { readyCandidate, readyStart, type ReadyCandidate } from './9-design/readyStart';
 export {
   candidate,
   chooseFamilies,

@@ -78,7 +78,7 @@ test('make, trim, build, carry and log the first rig', async ({ bench: page, ser
 
   await test.step('the card at phone width', async () => {
     await page.setViewportSize({ width: 390, height: 844 });
-    await page.getByRole('link', { name: 'On to Field' }).click();
+    await goTo(page, 'Field');
     const card = page.getByRole('article', { name: /^Set-up card/ });
     await expect(card).toContainText('Foot washers');
     await expect(card).toContainText('drop, let go lying level');

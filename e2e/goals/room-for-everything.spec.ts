@@ -14,7 +14,7 @@ test('a piece moved into another is told by name, and undone it is clear again',
   await fill(page, 'Above the middle', `${high - 4} mm`);
   await expect(says).toContainText('stand inside each other', { timeout: 30_000 });
   // It counts at its stage too.
-  await expect(page.locator('nav.wide a', { hasText: 'Frame' })).toContainText('to look at');
+  await expect(page.locator('tp-shoreline a', { hasText: 'Frame' })).toContainText('to look at');
   const first = says.getByRole('listitem').first();
   await first.hover();
   await expect(first).toHaveClass(/lit/);

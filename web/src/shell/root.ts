@@ -1,10 +1,10 @@
 /** The bench around every screen: head, shoreline, the stage, and the tide line at its foot. */
 import { NgComponentOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { Router, RouterOutlet } from '@angular/router';
+import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
 import { SwUpdate } from '@angular/service-worker';
-import { filter, map, NEVER } from 'rxjs';
+import { distinctUntilChanged, filter, map, NEVER, skip } from 'rxjs';
 import { Documents } from '../services/keeping/documents';
 import { Theme } from '../services/theme';
 import { Units } from '../services/units';
@@ -115,6 +115,16 @@ export class Root {
   );
 
   constructor() {
+    // Whoever goes on by keys or hears the page begins at the stage that came, not where the last one was left.
+    this.router.events
+      .pipe(
+        filter((e) => e instanceof NavigationEnd),
+        map((e) => e.urlAfterRedirects.split(/[?#]/)[0]!),
+        distinctUntilChanged(),
+        skip(1),
+        takeUntilDestroyed(),
+      )
+      .subscribe(() => document.getElementById('stage')?.focus({ preventScroll: true }));
     let asking = false;
     effect(() => {
       const state = this.saveState();

@@ -2,23 +2,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, Injector } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
 import { switchMap } from 'rxjs';
 import { later$ } from '../services/later';
 import type { Progress } from '../services/progress';
-import { Icon } from '../ui/icon';
 import { injectStage } from './here';
 import { STAGES } from './stages';
 
 @Component({
   selector: 'tp-shoreline',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Icon],
+  imports: [RouterLink],
   templateUrl: './shoreline.html',
   styleUrl: './shoreline.css',
 })
 export class Shoreline {
-  protected readonly icons = { back: mdiChevronLeft, on: mdiChevronRight };
   private readonly injector = inject(Injector);
   /** Counted by what works rigs out, which comes after the page stands. */
   private readonly marks = toSignal(
@@ -34,8 +31,4 @@ export class Shoreline {
       current: s.path === this.here(),
     })),
   );
-  protected readonly index = computed(() => STAGES.findIndex((s) => s.path === this.here()));
-  protected readonly current = computed(() => STAGES[this.index()] ?? STAGES[0]);
-  protected readonly before = computed(() => STAGES[this.index() - 1] ?? null);
-  protected readonly after = computed(() => STAGES[this.index() + 1] ?? null);
 }

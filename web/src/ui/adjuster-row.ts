@@ -1,7 +1,7 @@
 /** One thing the maker can turn: its setting, what the next step does, and how much travel is left. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { mdiMinus, mdiPlus } from '@mdi/js';
-import { render, type Adjuster, type AdjusterStep, type Quantity } from '@tide-pebble/core';
+import { figure, render, showFigure, type Adjuster, type AdjusterStep, type Quantity } from '@tide-pebble/core';
 import { Pointer } from '../services/pointer';
 import { Units } from '../services/units';
 import { Icon } from './icon';
@@ -42,6 +42,11 @@ export class AdjusterRow {
   });
   /** "1/8 turn forward: nose 3.0° up, drop 2.2 s". */
   protected readonly effect = computed(() => render(this.step().says, this.units()));
+
+  /** What a slider says: the figure with its unit, never metres. */
+  protected readonly spoken = computed(() =>
+    this.kind() === 'count' ? `${this.read()}` : showFigure(figure('length', this.read(), 1), this.units()),
+  );
 
   protected nudge(direction: 1 | -1): void {
     const a = this.adjuster();

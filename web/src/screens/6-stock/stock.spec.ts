@@ -41,14 +41,14 @@ describe('the stock', () => {
     await fixture.whenStable();
     expect(page.textContent).not.toContain('Still to buy');
     expect(page.querySelector('[role=status]')!.textContent).toContain('Reckoning the cuts anew');
-    const saving = [...page.querySelectorAll('button')].filter((b) => b.textContent.includes('CSV'));
-    expect(saving.map((b) => b.disabled)).toEqual([true, true]);
+    const saving = [...page.querySelectorAll('button')].filter((b) => /CSV|spreadsheet/.test(b.textContent));
+    expect(saving.map((b) => b.disabled)).toEqual([true, true, true]);
   });
   it('weighs making it against the shop', async () => {
     const { page, fixture } = await sheet(Stock, benchAt({}));
-    expect(page.textContent).toMatch(/Making it saves [\d.]+ against the shop/);
+    expect(page.textContent).toMatch(/Making it saves [\d.]+ € against the shop/);
     await type(page, 'Shop price of a ready-made one', '1', () => fixture.whenStable());
-    expect(page.textContent).toMatch(/The shop's is [\d.]+ cheaper than the parts/);
+    expect(page.textContent).toMatch(/The shop's is [\d.]+ € cheaper than the parts/);
     await type(page, 'Shop price of a ready-made one', '0', () => fixture.whenStable());
     expect(page.textContent).toContain('Type what a ready-made one costs to compare.');
   });

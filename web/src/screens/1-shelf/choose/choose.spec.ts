@@ -57,7 +57,7 @@ describe('choosing a rig by the shots', () => {
   it('starts the rig with what these shots want of its balance', async () => {
     const { press, check, documents, went } = await open();
     await check('standing still');
-    await press('Start this one: Bent bar on a universal joint');
+    await press('Start this one: Closed hand frame');
     await until(() => pressInDialog('Start it all the same') || went[0], 'it to be ready');
     await until(() => went[0], 'the rig on the bench');
     const rig = documents.all('rig').find((r) => r.id !== 'r1')!;
