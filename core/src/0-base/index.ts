@@ -16,6 +16,7 @@ export { propagate, type Uncertain } from './propagate';
 export { combine, spreadOfStep } from './uncertain';
 export { plainText, type Parsed } from './units/parsed';
 export { INCH, parseLength, showLength, type Fraction, type LengthSystem } from './units/length';
+export { drillName } from './units/drill';
 export { OUNCE, POUND, parseMass, showMass } from './units/mass';
 export { DEGREE, parseAngle, parseForce, parseTime, parseTorque, showAngle, showTime } from './units/angleAndTime';
 export {

@@ -2,7 +2,7 @@
 import type { Point2 } from '@tide-pebble/core';
 import { PAPERS, type Printer } from '@tide-pebble/core/patterns';
 import type { jsPDF } from 'jspdf';
-import { FOOT, LOOKS, MARGIN, MM, paperSize, scaleBar, TYPE, type PaperSheet } from './svg';
+import { FOOT, LEAD, linesOf, LOOKS, MARGIN, MM, paperSize, scaleBar, TYPE, type PaperSheet } from './svg';
 
 const INK = '#1d2a31';
 const POINT = 72 / 25.4; // a millimetre of type, points
@@ -18,7 +18,7 @@ export function pageFor(paper: PaperSheet, printer: Pick<Printer, 'paper'>): rea
 /** `doc` is new, in millimetres, with a page of the size that `pageFor` says and the typeface set. */
 export function drawingPdf(doc: jsPDF, paper: PaperSheet): ArrayBuffer {
   const { sheet, scale, title, units } = paper;
-  const [, high] = paperSize(paper);
+  const [wide, high] = paperSize(paper);
   const place = ([u, v]: Point2): Point2 => [(u * MM) / scale + MARGIN, MARGIN + ((sheet.height - v) * MM) / scale];
   const ring = (points: readonly Point2[]): void => {
     points.map(place).forEach(([x, y], i) => (i === 0 ? doc.moveTo(x, y) : doc.lineTo(x, y)));
@@ -45,6 +45,6 @@ export function drawingPdf(doc: jsPDF, paper: PaperSheet): ArrayBuffer {
     doc.rect(MARGIN + (i * length) / parts, y, length / parts, 2, 'FD');
   }
   doc.text(`${label}; measure it: if it is not so long, the printer has scaled the sheet`, MARGIN, y - 2);
-  doc.text(`${title}, 1 : ${scale}`, MARGIN, y + 8);
+  linesOf(`${title}, 1 : ${scale}`, wide).forEach((line, i) => doc.text(line, MARGIN, y + 8 + i * LEAD));
   return doc.output('arraybuffer');
 }

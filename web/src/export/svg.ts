@@ -56,12 +56,30 @@ export function svgOf(paper: PaperSheet): string {
     ...paths,
     ...bar,
     `<g stroke="none" fill="#1d2a31"><text x="${MARGIN}" y="${y - 2}">${escaped(label)}; measure it: if it is not so long, the printer has scaled the sheet</text>`,
-    `<text x="${MARGIN}" y="${y + 8}">${escaped(title)}, 1 : ${scale}</text></g>`,
+    ...linesOf(`${title}, 1 : ${scale}`, width).map(
+      (line, i) => `<text x="${MARGIN}" y="${y + 8 + i * LEAD}">${escaped(line)}</text>`,
+    ),
+    '</g>',
     '</svg>',
   ]
     .join('\n')
     .replaceAll('<text x', '<text stroke="none" fill="#1d2a31" x');
 }
+
+/** Into lines that a sheet has room for, by the width of a middling letter. */
+export function linesOf(text: string, width: number): readonly string[] {
+  const most = Math.floor((width - 2 * MARGIN) / (TYPE * LETTER));
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const last = lines.at(-1);
+    if (last !== undefined && last.length + 1 + word.length <= most) lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return lines;
+}
+const LETTER = 0.52;
+/** From line to line, mm. */
+export const LEAD = 4;
 
 /** A round length of the real thing, as long on paper as it says. */
 export function scaleBar(scale: number, units: UnitChoice): { length: number; label: string; parts: number } {

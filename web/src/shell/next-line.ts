@@ -56,7 +56,7 @@ import { injectStage } from './here';
     .why {
       color: var(--slate);
     }
-    @media (max-width: 900px) {
+    @media (max-width: 56.25em) {
       p {
         padding: 6px var(--space-3);
       }

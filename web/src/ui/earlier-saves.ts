@@ -96,7 +96,7 @@ const SHOWN = 10;
     button[aria-pressed='true'] {
       background: var(--tint);
     }
-    @media (max-width: 600px) {
+    @media (max-width: 37.5em) {
       .both {
         grid-template-columns: 1fr;
       }

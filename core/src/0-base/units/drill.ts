@@ -24,14 +24,21 @@ const WITHIN = 0.00005;
  * or letter with its inches, else millimetres; never rounded to another drill.
  */
 export function showDrill(metres: number, system: LengthSystem): string {
+  const { name, inches } = drillOf(metres, system);
+  return inches === null ? name : `${name} (${inches.toFixed(inches * 1000 === Math.round(inches * 1000) ? 3 : 4)} in)`;
+}
+
+/** Its name alone, for where there is no room for more. */
+export const drillName = (metres: number, system: LengthSystem): string => drillOf(metres, system).name;
+
+function drillOf(metres: number, system: LengthSystem): { readonly name: string; readonly inches: number | null } {
   if (system === 'inch') {
     const fraction = showLength(metres, 'inch', 64);
-    if (Math.abs(fraction.roundedBy) <= WITHIN) return fraction.text;
+    if (Math.abs(fraction.roundedBy) <= WITHIN) return { name: fraction.text, inches: null };
     const nearest = SOLD.reduce((a, b) =>
       Math.abs(b.inches * INCH - metres) < Math.abs(a.inches * INCH - metres) ? b : a,
     );
-    if (Math.abs(nearest.inches * INCH - metres) <= WITHIN)
-      return `${nearest.name} (${nearest.inches.toFixed(nearest.inches * 1000 === Math.round(nearest.inches * 1000) ? 3 : 4)} in)`;
+    if (Math.abs(nearest.inches * INCH - metres) <= WITHIN) return nearest;
   }
-  return showLength(metres, 'mm', 32, 2).text;
+  return { name: showLength(metres, 'mm', 32, 2).text, inches: null };
 }

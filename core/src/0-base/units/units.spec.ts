@@ -1,4 +1,5 @@
 import * as fc from 'fast-check';
+import { drillName } from './drill';
 import { holds } from '../../testing/holds';
 import {
   decimalsApart,
@@ -133,6 +134,7 @@ describe('figures that separate', () => {
     expect(render(say`${figure('drill', 0.0051)}`, inch)).toBe('no. 7 (0.201 in)');
     expect(render(say`${figure('drill', 0.0052)}`, inch)).toBe('13/64 in');
     expect(render(say`${figure('drill', 0.0118)}`, inch)).toBe('11.8 mm');
+    expect(['mm', 'inch'].map((s) => drillName(0.0066, s as 'mm'))).toEqual(['6.6 mm', 'letter G']);
     expect(render(say`${figure('drill', 0.005)}`, METRIC)).toBe('5 mm');
   });
   it('no drill sold is another, and each hole that one fits is named by it', () => {

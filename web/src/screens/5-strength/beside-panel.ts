@@ -151,7 +151,7 @@ interface Row {
     th .note {
       display: block;
     }
-    @media (max-width: 700px) {
+    @media (max-width: 43.75em) {
       th[scope='row'] {
         width: 34%;
       }

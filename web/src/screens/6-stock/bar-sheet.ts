@@ -1,6 +1,6 @@
 /** The flat blank of a bar drawn with its bend lines and holes, every figure from the same end. */
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { figure, render, showFigure } from '@tide-pebble/core';
+import { drillName, figure, render, showFigure } from '@tide-pebble/core';
 import { barTemplate, type BarPlan, type SheetMark } from '@tide-pebble/core/making';
 import { Pointer } from '../../services/pointer';
 import { Units } from '../../services/units';
@@ -40,7 +40,7 @@ export class BarSheet {
       y: (0.5 - m.across / bar.width) * height,
       radius: Math.max(2.5, ((m.diameter ?? 0) / 2) * perMetre),
       figure: showFigure(figure('length', m.along, 1), this.units()),
-      size: `${m.last ? 'last ' : ''}⌀${m.diameter ? ` ${showFigure(figure('drill', m.diameter), this.units())}` : ''}`,
+      size: `${m.last ? 'last ' : ''}⌀${m.diameter ? ` ${drillName(m.diameter, this.units().system)}` : ''}`,
     });
     return {
       height,

@@ -51,7 +51,7 @@ import { Icon } from '../../ui/icon';
     .short {
       display: none;
     }
-    @media (max-width: 900px) {
+    @media (max-width: 56.25em) {
       :host {
         grid-template-columns: minmax(0, 1fr) auto;
         align-items: center;
