@@ -4,24 +4,9 @@ import { startRig } from '@tide-pebble/core/bench';
 import type { Page } from '@playwright/test';
 import { expect, OF_WHAT_HANGS, test } from '../support/bench';
 import { oneOfEachWay } from '../support/families';
+import { OF_THE_BENCH } from '../support/views';
 
-const ALL = [
-  'shelf',
-  'frame',
-  'frame/print',
-  'balance',
-  'balance/set-ups',
-  'balance/pan',
-  'balance/swing',
-  'balance/accuracy',
-  'balance/learn',
-  'strength',
-  'stock',
-  'build',
-  'build/patterns',
-  'field',
-  'log',
-];
+const ALL = ['shelf', ...OF_THE_BENCH];
 /** Where a rig that was just started has faults and figures that the shipped one has not. */
 const OF_THE_RIG = ['balance', 'strength', 'stock', 'build', 'build/patterns'];
 

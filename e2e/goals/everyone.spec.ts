@@ -2,6 +2,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from '../support/bench';
+import { STAGES, VIEWS } from '../support/views';
 
 test.describe.configure({ mode: 'parallel' });
 
@@ -18,8 +19,6 @@ async function goOn(page: Page, path: string): Promise<void> {
   await expect.poll(shown).not.toBe(before);
 }
 
-const STAGES = ['shelf', 'load', 'frame', 'balance', 'strength', 'stock', 'build', 'field', 'log'];
-
 for (const demo of [true, false]) {
   test.describe(demo ? 'with the demo' : 'on an empty folder', () => {
     test.use({ demo });
@@ -34,24 +33,7 @@ for (const demo of [true, false]) {
         await page.setViewportSize({ width, height: 844 });
         await page.waitForURL('**/shelf');
         const found: string[] = [];
-        for (const stage of demo
-          ? [
-              ...STAGES,
-              'load/kit-heron',
-              'load/kit-zoom',
-              'shelf/all',
-              'shelf/choose',
-              'shelf/first',
-              'frame/print',
-              'balance/set-ups',
-              'balance/pan',
-              'balance/swing',
-              'balance/accuracy',
-              'balance/learn',
-              'build/patterns',
-              'build/sheets',
-            ]
-          : STAGES) {
+        for (const stage of demo ? VIEWS : STAGES) {
           await goOn(page, stage);
           await expect(page.locator('main h1, main h2, main .view-title').first()).toBeVisible();
           // What is folded counts too.

@@ -3,29 +3,8 @@ import type { Page } from '@playwright/test';
 import type { KitItem, Loadout, RigDocument } from '@tide-pebble/core';
 import { expect, test } from '../support/bench';
 import { wordsAstray } from '../support/boxes';
+import { VIEWS } from '../support/views';
 
-const VIEWS = [
-  'shelf',
-  'shelf/all',
-  'shelf/choose',
-  'shelf/first',
-  'load',
-  'load/kit-heron',
-  'frame',
-  'frame/print',
-  'balance',
-  'balance/set-ups',
-  'balance/pan',
-  'balance/swing',
-  'balance/accuracy',
-  'balance/learn',
-  'strength',
-  'stock',
-  'build',
-  'build/patterns',
-  'field',
-  'log',
-];
 const LONG = 'Heronsgate underwater housing with both arms and the wide port, second of two';
 const SIZES = [
   [1280, 800],
