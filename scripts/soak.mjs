@@ -5,7 +5,7 @@ import { build } from './build.mjs';
 import { ensurePackages, quit, root } from './setup.mjs';
 
 const SOAKS = { kills: 1000, fuzz: 100_000, windows: 100_000, day: 24, starts: 200 };
-const EVERY_FAMILY = ['start-each-family', 'whole-job', 'every-word', 'nothing-cut'];
+const EVERY_FAMILY = ['start-each-family', 'whole-rigs', 'whole-job', 'every-word', 'nothing-cut'];
 const [name, ...rest] = process.argv.slice(2);
 if (!(name in SOAKS) && name !== 'families')
   quit(

@@ -45,7 +45,7 @@ for (const [name, runs] of [
   ['kills', 15],
   ['fuzz', 1500],
   ['day', 24],
-  ['starts', 14],
+  ['starts', 7],
 ])
   await check(`soak: ${name}`, ['node', '--import', 'tsx', `e2e/soak/${name}.ts`, '--runs', `${runs}`]);
 rmSync(results, { force: true });
