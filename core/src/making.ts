@@ -23,6 +23,7 @@ export { movesBetween, setUpsFor, type Move, type SetUpRow, type SetUpsInput } f
 export { sizesForAll, type Serves, type SizeForAll, type SizesForAll } from './9-design/sizeForAll';
 export { loadoutNamed } from './9-design/loadoutNamed';
 export { analyse } from './9-design/analyse';
+export { tripFor, type TripFor, type TripInput } from './9-design/tripFor';
 export { wholeOf, wholeOfFile } from './9-design/whole/wholeOf';
 export { cure, type Cure, type CureInput } from './9-design/cure';
 export { takesLens, TYPICAL_CAMERAS, TYPICAL_LENSES, typicalItem, type TypicalKind } from './1-load/typicalKit';

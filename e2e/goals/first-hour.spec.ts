@@ -13,11 +13,19 @@ const counted = async (page: Page): Promise<() => Promise<number>> => {
   return () => page.evaluate(() => (globalThis as { presses?: number }).presses ?? 0);
 };
 
+/** Different words that stand on the page, without figures and what is only in a closed list. */
+const readOn = async (page: Page, words: Set<string>): Promise<void> => {
+  const text = await page.locator('body').innerText();
+  for (const word of text.toLowerCase().match(/\p{L}{2,}/gu) ?? []) words.add(word);
+};
+
 for (const units of ['mm', 'inch'] as const)
   test(`a camera, a walk and a saw: to the cut list in ten presses or fewer, in ${units}`, async ({ bench: page }) => {
     if (units === 'inch') await page.getByRole('button', { name: 'inch' }).click();
     await expect(page.getByText('What do you shoot?')).toBeVisible();
     const presses = await counted(page);
+    const words = new Set<string>();
+    await readOn(page, words);
     await page.getByLabel('walking').click();
     await page.getByRole('radio', { name: /^Small body/ }).click();
     await page.getByRole('radio', { name: /^Zoom lens/ }).click();
@@ -30,12 +38,16 @@ for (const units of ['mm', 'inch'] as const)
       await expect(card).not.toContainText(/NaN|undefined/);
       if (units === 'inch') await expect(card).not.toContainText(/\d mm\b/);
     }
+    await readOn(page, words);
     await cards.first().getByRole('button').click();
     await expect(page.getByText('From the side')).toBeVisible();
+    await readOn(page, words);
     await goTo(page, 'Stock');
     await expect(page.getByText('Still to buy')).toBeVisible();
     await expect(page.locator('.lines > li').first()).toBeVisible();
+    await readOn(page, words);
     expect(await presses()).toBeLessThanOrEqual(10);
+    expect(words.size).toBeLessThan(700);
     // Made ready: nothing on it has to be mended.
     await expect(page.getByRole('link', { name: /^Frame/ }).first()).not.toContainText('to look at');
     await expect(page.getByRole('link', { name: /^Balance/ }).first()).not.toContainText('to look at');

@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { allKept, expect, fill, goTo, test } from '../support/bench';
+import { readPdf } from '../support/pdf';
 
 test.use({ demo: true });
 
@@ -96,4 +97,31 @@ test('a size that no list has is typed once, chosen, cut and bought, and is ther
   await dialog.getByRole('button', { name: 'Keep it' }).click();
   const mass = page.getByRole('region', { name: 'Tide line' }).getByRole('button', { name: /^Mass/ });
   await expect(mass).toContainText('was ');
+});
+
+test('two rigs are bought for in one trip: ticked, printed on a page, put into the bin, and there in Stock', async ({
+  bench: page,
+}, info) => {
+  await goTo(page, 'Stock');
+  await page.getByRole('link', { name: 'Shopping trip' }).click();
+  const shop = (name: string) => page.getByRole('region', { name, exact: true });
+  await expect(shop('Metal')).toContainText('aluminium flat 30 × 6');
+  await page.getByRole('checkbox', { name: 'Anemone' }).check();
+  await expect(page.getByText(/\d+ for Limpet, \d+ for Anemone/).first()).toBeVisible();
+  const path = join(info.outputDir, 'trip.pdf');
+  await page.pdf({ path, format: 'A4' });
+  const pages = await readPdf(path);
+  expect(pages).toHaveLength(1);
+  expect(pages[0]!.words).toContain('Fasteners');
+  expect(pages[0]!.words).not.toContain('into the bin');
+  for (const box of await page.locator('section li').getByRole('checkbox').all()) await box.check();
+  await page.reload();
+  await page.getByRole('checkbox', { name: 'Anemone' }).check();
+  await page.getByRole('button', { name: 'All bought: into the bin' }).click();
+  await expect(page.getByText('Nothing is missing: all of it lies in your bin.')).toBeVisible();
+  await allKept(page);
+  await goTo(page, 'Stock');
+  await expect(page.getByText('Still to buy')).toContainText('0.00');
+  await page.getByRole('button', { name: 'Undo', exact: false }).first().click();
+  await expect(page.getByText('Still to buy')).not.toContainText(' 0.00');
 });

@@ -13,6 +13,7 @@ export const OF_THE_BENCH = [
   'balance/learn',
   'strength',
   'stock',
+  'stock/trip',
   'build',
   'build/patterns',
   'field',

@@ -40,19 +40,34 @@ export interface StockPlan {
 /** Spare washers bought over the count on the bolts: trimming the real rig takes one or two more. */
 const SPARE_WASHERS = 2;
 
-export function stockPlan(rig: Rig, values: AdjusterValues, bin: readonly BinItem[], kerf: number): StockPlan {
-  const cuts = cutPlans(rig, bin, kerf);
-  const lines = [...cuts.map(barLine), ...packLines(rig, values, bin)];
+/** A rig as it is set: its washers are counted by its adjusters. */
+export interface Build {
+  readonly rig: Rig;
+  readonly values: AdjusterValues;
+}
+
+export const stockPlan = (rig: Rig, values: AdjusterValues, bin: readonly BinItem[], kerf: number): StockPlan =>
+  stockPlanFor([{ rig, values }], bin, kerf);
+
+/** Of several rigs cut from the same bars, and bought in the same packs: what lies in the bin is taken once. */
+export function stockPlanFor(builds: readonly Build[], bin: readonly BinItem[], kerf: number): StockPlan {
+  const cuts = cutPlans(
+    builds.map((b) => b.rig),
+    bin,
+    kerf,
+  );
+  const lines = [...cuts.map(barLine), ...packLines(builds, bin)];
   return { cuts, lines, cost: lines.reduce((sum, l) => sum + l.cost, 0) };
 }
 
 const inBin = (bin: readonly BinItem[], item: string): BinItem | undefined =>
   bin.find((b) => keptAs(b.name) === keptAs(item));
 
-function cutPlans(rig: Rig, bin: readonly BinItem[], kerf: number): readonly CutPlan[] {
-  const plans = barPlans(rig);
+function cutPlans(rigs: readonly Rig[], bin: readonly BinItem[], kerf: number): readonly CutPlan[] {
+  const plans = rigs.flatMap(barPlans);
   const stocks = new Map<string, Stock>();
-  for (const body of rig.bodies) for (const m of body.members) stocks.set(m.stock.name, m.stock);
+  for (const { bodies } of rigs)
+    for (const body of bodies) for (const m of body.members) stocks.set(m.stock.name, m.stock);
   return [...stocks.values()].map((stock) => {
     const pieces = plans
       .filter((p) => p.stock === stock.name)
@@ -110,7 +125,7 @@ function barLine(cut: CutPlan): BuyLine {
   };
 }
 
-function packLines(rig: Rig, values: AdjusterValues, bin: readonly BinItem[]): readonly BuyLine[] {
+function packLines(builds: readonly Build[], bin: readonly BinItem[]): readonly BuyLine[] {
   interface Need {
     readonly packOf: number;
     readonly packPrice: number;
@@ -133,22 +148,24 @@ function packLines(rig: Rig, values: AdjusterValues, bin: readonly BinItem[]): r
       ...(supply.unit ? { unit: supply.unit } : {}),
     });
   };
-  for (const body of rig.bodies) {
-    for (const part of body.parts) {
-      if (!part.supply) continue;
-      const { uses } = part;
-      if (uses) need({ ...part.supply, packOf: uses.pack, unit: 'kg' }, uses.amount, part.id);
-      else need(part.supply, 1, part.id);
+  for (const { rig, values } of builds) {
+    for (const body of rig.bodies) {
+      for (const part of body.parts) {
+        if (!part.supply) continue;
+        const { uses } = part;
+        if (uses) need({ ...part.supply, packOf: uses.pack, unit: 'kg' }, uses.amount, part.id);
+        else need(part.supply, 1, part.id);
+      }
+      for (const joint of body.joints) if (joint.hub?.supply) need(joint.hub.supply, 1, joint.id);
     }
-    for (const joint of body.joints) if (joint.hub?.supply) need(joint.hub.supply, 1, joint.id);
+    const inOrder = valuesInOrder(rig, values);
+    const stacks = assemble(rig, null).stacks.filter((s) => s.station.washer.supply);
+    for (const stack of stacks) need(stack.station.washer.supply!, countOf(stack, inOrder), stack.station.id);
+    // What is set by count is trimmed on the finished rig; a disc that was chosen is not.
+    const trimmed = stacks.filter((s) => s.countedBy !== null);
+    for (const item of new Set(trimmed.map((s) => s.station.washer.supply!.item)))
+      needs.get(item)!.needed += SPARE_WASHERS;
   }
-  const inOrder = valuesInOrder(rig, values);
-  const stacks = assemble(rig, null).stacks.filter((s) => s.station.washer.supply);
-  for (const stack of stacks) need(stack.station.washer.supply!, countOf(stack, inOrder), stack.station.id);
-  // What is set by count is trimmed on the finished rig; a disc that was chosen is not.
-  const trimmed = stacks.filter((s) => s.countedBy !== null);
-  for (const item of new Set(trimmed.map((s) => s.station.washer.supply!.item)))
-    needs.get(item)!.needed += SPARE_WASHERS;
   return [...needs].map(([item, { needed, packOf, packPrice, about, unit }]) => {
     // Of what is sold by weight the bin counts packs.
     const held = (inBin(bin, item)?.count ?? 0) * (unit ? packOf : 1);

@@ -2,4 +2,6 @@
 export { barsAtLeast, nest, type NestProblem } from './nest';
 export { barPlans, type BarMark, type BarPlan } from './barMarks';
 export { holeSheets, type HoleMark, type HoleSheet } from './holeSheets';
-export { stockPlan, type BuyLine, type StockPlan } from './buyList';
+export { stockPlan, stockPlanFor, type Build, type BuyLine, type StockPlan } from './buyList';
+export { shopOf, SHOPS, type Shop } from './shops';
+export { bought, shoppingTrip, type Trip, type TripLine } from './trip';

@@ -50,7 +50,12 @@ export const STAGES = [
     title: 'Strength',
     load: () => import('../screens/5-strength/strength').then((m) => m.Strength),
   },
-  { path: 'stock', title: 'Stock', load: () => import('../screens/6-stock/stock').then((m) => m.Stock) },
+  {
+    path: 'stock',
+    title: 'Stock',
+    load: () => import('../screens/6-stock/stock').then((m) => m.Stock),
+    sheets: [{ path: 'trip', load: () => import('../screens/6-stock/trip/trip').then((m) => m.ShoppingTrip) }],
+  },
   {
     path: 'build',
     title: 'Build',

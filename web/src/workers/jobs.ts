@@ -36,6 +36,9 @@ import {
   setUpsFor,
   sizesForAll,
   stockPlan,
+  tripFor,
+  type TripFor,
+  type TripInput,
   whatNow,
   type WhatNowInput,
   type WhatNowOutcome,
@@ -103,6 +106,7 @@ export interface JobInputs {
     readonly bin: readonly BinItem[];
     readonly kerf: number;
   };
+  readonly shopping: TripInput;
   readonly build: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly stock: StockPlan };
   readonly whatNow: WhatNowInput;
   readonly evenings: { readonly tasks: readonly Task[]; readonly windows: readonly Time[] };
@@ -135,6 +139,7 @@ export interface JobResults {
   readonly learn: LearnOutcome;
   readonly swing: readonly SwingOutcome[];
   readonly stock: StockPlan;
+  readonly shopping: TripFor;
   readonly build: BuildPlan;
   readonly whatNow: WhatNowOutcome;
   readonly evenings: Schedule;
@@ -199,6 +204,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return message.input.map(swing);
     case 'stock':
       return stockPlan(message.input.rig, message.input.values, message.input.bin, message.input.kerf);
+    case 'shopping':
+      return tripFor(message.input);
     case 'build':
       return planBuild(message.input.assembly, message.input.values, message.input.stock);
     case 'evenings':

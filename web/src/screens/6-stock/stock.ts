@@ -2,6 +2,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
 import { mdiPrinter } from '@mdi/js';
 import { figure, keptAs, showFigure, type BinItem, type Quantity } from '@tide-pebble/core';
 import { barPlans, holeSheets, isDone, type BuyLine } from '@tide-pebble/core/making';
@@ -27,7 +28,19 @@ import { OwnSizeList } from './own-size-list';
 @Component({
   selector: 'tp-stock',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, LeftOut, StageLayout, BarSheet, OwnSizeList, QuantityField, NoBench, FigurePipe, SayPipe, Icon],
+  imports: [
+    MatButton,
+    RouterLink,
+    LeftOut,
+    StageLayout,
+    BarSheet,
+    OwnSizeList,
+    QuantityField,
+    NoBench,
+    FigurePipe,
+    SayPipe,
+    Icon,
+  ],
   templateUrl: './stock.html',
   styleUrl: './stock.css',
 })

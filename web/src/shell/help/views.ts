@@ -117,6 +117,12 @@ export const VIEWS: readonly View[] = [
     toDo: ['Type what you have.', 'Take the list to the shop.', 'Mark the cuts in the order they are drawn.'],
   },
   {
+    path: 'stock/trip',
+    title: 'Shopping trip',
+    answers: 'What is missing for one rig or several, by the kind of shop that has it.',
+    toDo: ['Pick the rigs you shop for.', 'Tick each thing at the shelf.', 'Put what is ticked into the bin.'],
+  },
+  {
     path: 'build',
     title: 'Build',
     answers: 'In which order it goes together, with which tool, and when it will be done.',

@@ -1,0 +1,162 @@
+/** Out to the shops: what is missing for one rig or several, by the kind of shop, ticked at the shelf, printed on a page, and put into the bin. */
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { RouterLink } from '@angular/router';
+import { mdiPrinter } from '@mdi/js';
+import { figure, showFigure, type RigDocument } from '@tide-pebble/core';
+import { bought, type TripFor, type TripLine } from '@tide-pebble/core/making';
+import { catchError, debounceTime, map, of, startWith, switchMap } from 'rxjs';
+import { buyRows } from '../../../export/lists';
+import { Documents } from '../../../services/keeping/documents';
+import { Jobs } from '../../../services/jobs';
+import { Notices } from '../../../services/notices';
+import { OwnBag } from '../../../services/own-bag';
+import { saveCsv } from '../../../services/save-csv';
+import { Units } from '../../../services/units';
+import { Workspace } from '../../../services/workspace';
+import { FigurePipe } from '../../../ui/figures/figures.pipe';
+import { Icon } from '../../../ui/icon';
+import { StageLayout } from '../../../ui/stage-layout';
+
+const NONE: TripFor = { trip: { shops: [], tooLong: [], inBin: [], cost: 0 }, leftOut: [] };
+
+@Component({
+  selector: 'tp-shopping-trip',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, MatCheckbox, MatProgressBar, RouterLink, FigurePipe, Icon, StageLayout],
+  templateUrl: './trip.html',
+  styleUrl: './trip.css',
+})
+export class ShoppingTrip {
+  private readonly workspace = inject(Workspace);
+  private readonly documents = inject(Documents);
+  private readonly jobs = inject(Jobs);
+  private readonly notices = inject(Notices);
+  private readonly bag = inject(OwnBag);
+  protected readonly units = inject(Units).now;
+  protected readonly icons = { print: mdiPrinter };
+
+  protected readonly rigs = toSignal(this.workspace.rigs$, { initialValue: [] });
+  private readonly current = toSignal(
+    this.workspace.bench$.pipe(map((b) => (b.kind === 'ready' ? b.bench.rig.id : null))),
+    {
+      initialValue: null,
+    },
+  );
+  private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
+  private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
+  private readonly setups = toSignal(this.workspace.setups$, { initialValue: [] });
+  private readonly bin = toSignal(this.workspace.bin$, { initialValue: [] });
+
+  /** Null: the rig on the bench alone. */
+  private readonly asked = signal<readonly string[] | null>(null);
+  protected readonly chosen = computed(() => new Set(this.asked() ?? [this.current()].filter((id) => id !== null)));
+  private readonly input = computed(() => ({
+    rigs: this.rigs()
+      .filter((r) => this.chosen().has(r.id))
+      .map((document) => ({
+        document,
+        loadout: this.loadouts().find((l) => l.id === document.loadout) ?? null,
+        values:
+          this.setups().find((s) => s.rig === document.id && s.loadout === (document.loadout ?? 'bare'))?.values ?? {},
+      })),
+    kit: this.kit(),
+    bin: this.bin(),
+  }));
+  private readonly outcome = toSignal(
+    toObservable(this.input).pipe(
+      debounceTime(100),
+      switchMap((input) =>
+        this.jobs.run('shopping', input).pipe(
+          map((found) => ({ kind: 'found' as const, found })),
+          catchError((fault: Error) => of({ kind: 'failed' as const, reason: fault.message })),
+          startWith({ kind: 'working' as const }),
+        ),
+      ),
+    ),
+    { initialValue: { kind: 'working' as const } },
+  );
+  private last = NONE;
+  protected readonly isWorking = computed(() => this.outcome().kind === 'working');
+  protected readonly failed = computed(() => {
+    const outcome = this.outcome();
+    return outcome.kind === 'failed' ? outcome.reason : '';
+  });
+  /** The last list stays while the next is worked out. */
+  protected readonly found = computed(() => {
+    const outcome = this.outcome();
+    if (outcome.kind === 'found') this.last = outcome.found;
+    return this.last;
+  });
+  protected readonly shops = computed(() =>
+    this.found().trip.shops.map((s) => ({ ...s, left: s.lines.filter((l) => !this.isIn(l)).length })),
+  );
+  private readonly ticked = computed(() => this.shops().flatMap((s) => s.lines.filter((l) => this.isIn(l))));
+  protected readonly inBag = computed(() => ({
+    count: this.ticked().length,
+    cost: this.ticked().reduce((sum, l) => sum + l.cost, 0),
+  }));
+  protected readonly isDone = computed(() => this.shops().length > 0 && this.shops().every((s) => s.left === 0));
+
+  protected isIn({ item }: TripLine): boolean {
+    return this.bag.now().includes(item);
+  }
+  protected tick({ item }: TripLine, isIn: boolean): void {
+    this.bag.tick(item, isIn);
+  }
+  protected choose(rig: RigDocument, on: boolean): void {
+    const others = [...this.chosen()].filter((id) => id !== rig.id);
+    this.asked.set(on ? [...others, rig.id] : others);
+  }
+
+  /** “2 packs of 10”, “1 bar of 1 m”, “3”. */
+  protected howMany({ kind, buy, packOf, barLength, unit }: TripLine): string {
+    if (kind === 'bars')
+      return `${buy === 1 ? '1 bar' : `${buy} bars`} of ${showFigure(figure('length', barLength ?? 0), this.units())}`;
+    if (unit) return `${buy} of ${showFigure(figure('mass', packOf), this.units())}`;
+    return packOf === 1 ? `${buy}` : `${buy === 1 ? '1 pack' : `${buy} packs`} of ${packOf}`;
+  }
+  /** Which rig wants how many. */
+  protected whatFor({ for: wanted, unit, kind }: TripLine): string {
+    const many = (n: number): string =>
+      unit
+        ? `about ${showFigure(figure('mass', n), this.units())}`
+        : kind === 'bars'
+          ? n === 1
+            ? '1 piece'
+            : `${n} pieces`
+          : `${n}`;
+    return wanted.length === 1
+      ? `${many(wanted[0]!.needed)} for ${wanted[0]!.rig}`
+      : wanted.map((w) => `${many(w.needed)} for ${w.rig}`).join(', ');
+  }
+
+  protected intoBin(): void {
+    const lines = this.ticked();
+    const held = bought(lines, this.bin(), () => crypto.randomUUID());
+    this.documents.commit(
+      'what was bought',
+      held.map((body) => ({ kind: 'bin' as const, id: body.id, body })),
+    );
+    this.bag.empty();
+    this.notices.sayWithUndo(`${lines.length === 1 ? 'One thing lies' : `${lines.length} things lie`} in the bin now.`);
+  }
+
+  protected print(): void {
+    window.print();
+  }
+
+  protected async csv(): Promise<void> {
+    const rows = this.found().trip.shops.flatMap((s) =>
+      buyRows(s.lines, this.units().currency ?? '').map((row, i) => ({
+        shop: s.name,
+        ...row,
+        for: s.lines[i]!.for.map((f) => f.rig).join(', '),
+      })),
+    );
+    await saveCsv('shopping trip.csv', rows);
+  }
+}
