@@ -8,6 +8,7 @@ import { saveFile } from '../../services/save-file';
 import { Solids } from '../../services/solids';
 import { Units } from '../../services/units';
 import { Workspace, type Bench } from '../../services/workspace';
+import { SolidFiles, type SolidFile } from '../../ui/solid-files';
 import { freeId } from './elements';
 
 const PRINTED = ['petg', 'pla', 'aluminium', 'steel', 'birchPly'] as const;
@@ -22,7 +23,7 @@ const NAMES: Readonly<Record<(typeof PRINTED)[number], string>> = {
 @Component({
   selector: 'tp-files-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton],
+  imports: [MatButton, SolidFiles],
   template: `
     <h2>Models in and out</h2>
     <p class="row">
@@ -42,24 +43,7 @@ const NAMES: Readonly<Record<(typeof PRINTED)[number], string>> = {
             (mouseleave)="pointer.point(null)"
           >
             <span>{{ part.name }}</span>
-            <button
-              matButton
-              type="button"
-              [disabled]="busy()"
-              [attr.aria-label]="part.name + ' as STL'"
-              (click)="print(part, 'stl')"
-            >
-              STL
-            </button>
-            <button
-              matButton
-              type="button"
-              [disabled]="busy()"
-              [attr.aria-label]="part.name + ' as 3MF'"
-              (click)="print(part, '3mf')"
-            >
-              3MF
-            </button>
+            <tp-solid-files [name]="part.name" [busy]="busy()" (saved)="print(part, $event)" />
           </li>
         }
       </ul>
@@ -126,7 +110,7 @@ export class FilesPanel {
   protected readonly pointer = inject(Pointer);
   protected readonly prints = computed(() => printedParts(this.bench().work.rig));
 
-  protected async print({ id, name }: Part, kind: 'stl' | '3mf'): Promise<void> {
+  protected async print({ id, name }: Part, kind: SolidFile): Promise<void> {
     await this.working(async () => {
       const { printedStl, printedThreeMf } = await import('../../export/models');
       const { work, values, rig } = this.bench();

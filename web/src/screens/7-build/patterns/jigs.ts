@@ -1,6 +1,5 @@
 /** Jigs for the printer: what they are put on, how large they come out, each as STL and 3MF. */
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { MatButton } from '@angular/material/button';
 import { figure, render, say, type Phrase } from '@tide-pebble/core';
 import { jigsOf, type Jig } from '@tide-pebble/core/patterns';
 import { firstValueFrom } from 'rxjs';
@@ -10,12 +9,13 @@ import { Solids } from '../../../services/solids';
 import { Units } from '../../../services/units';
 import type { Bench } from '../../../services/workspace';
 import { SayPipe } from '../../../ui/figures/figures.pipe';
+import { SolidFiles, type SolidFile } from '../../../ui/solid-files';
 import { JigPicture } from './jig-picture';
 
 @Component({
   selector: 'tp-jigs',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, SayPipe, JigPicture],
+  imports: [SayPipe, SolidFiles, JigPicture],
   template: `
     @if (jigs().length > 0) {
       <section aria-label="Jigs to print" class="no-print">
@@ -40,24 +40,7 @@ import { JigPicture } from './jig-picture';
               @for (s of j.says; track $index) {
                 <p>{{ s | say: units() }}</p>
               }
-              <button
-                mat-button
-                type="button"
-                [disabled]="busy()"
-                [attr.aria-label]="'Save ' + name(j) + ' as STL'"
-                (click)="save(j, 'stl')"
-              >
-                STL
-              </button>
-              <button
-                mat-button
-                type="button"
-                [disabled]="busy()"
-                [attr.aria-label]="'Save ' + name(j) + ' as 3MF'"
-                (click)="save(j, '3mf')"
-              >
-                3MF
-              </button>
+              <tp-solid-files [name]="name(j)" [busy]="busy()" (saved)="save(j, $event)" />
             </li>
           }
         </ul>
@@ -101,7 +84,7 @@ export class Jigs {
     return say`${x} × ${y} × ${z}`;
   }
 
-  protected async save(jig: Jig, kind: 'stl' | '3mf'): Promise<void> {
+  protected async save(jig: Jig, kind: SolidFile): Promise<void> {
     if (this.busy()) return;
     this.busy.set(true);
     this.fault.set('');
