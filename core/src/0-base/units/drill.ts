@@ -25,7 +25,8 @@ const WITHIN = 0.00005;
  */
 export function showDrill(metres: number, system: LengthSystem): string {
   const { name, inches } = drillOf(metres, system);
-  return inches === null ? name : `${name} (${inches.toFixed(inches * 1000 === Math.round(inches * 1000) ? 3 : 4)} in)`;
+  // To the thou, as finely as anyone measures a drill.
+  return inches === null ? name : `${name} (${inches.toFixed(3)} in)`;
 }
 
 /** Its name alone, for where there is no room for more. */
