@@ -95,15 +95,7 @@ function faultsOf(text: string, { marks }: Shown): string[] {
 
 /** Families that hang on a joint; of all others no screen speaks of a drop, of hanging level, or of turning over. */
 const HANGS = ['balance-arm', 'gimballed-bent-bar', 'tube-frame'];
-const ONE_OF_EACH_WAY = [
-  'balance-arm',
-  'boom',
-  'hand-frame',
-  'helmet-pole',
-  'printed-phone-frame',
-  'shoulder-rig',
-  'three-axis-frame',
-];
+const ONE_OF_EACH_WAY = ['balance-arm', 'boom', 'helmet-pole', 'printed-phone-frame', 'three-axis-frame'];
 /** Sheets that speak of one rig, and of no other. */
 const OF_ONE = [
   'frame',

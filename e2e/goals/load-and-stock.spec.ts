@@ -107,7 +107,7 @@ test('two rigs are bought for in one trip: ticked, printed on a page, put into t
   const shop = (name: string) => page.getByRole('region', { name, exact: true });
   await expect(shop('Metal')).toContainText('aluminium flat 30 × 6');
   await page.getByRole('checkbox', { name: 'Anemone' }).check();
-  await expect(page.getByText(/\d+ for Limpet, \d+ for Anemone/).first()).toBeVisible();
+  await expect(page.getByText(/\d+ for Anemone, \d+ for Limpet/).first()).toBeVisible();
   const path = join(info.outputDir, 'trip.pdf');
   await page.pdf({ path, format: 'A4' });
   const pages = await readPdf(path);
