@@ -62,6 +62,9 @@ describe('the shopping trip', () => {
     };
     const { page, tick, rigBox } = await open({ rig: [limpet, odd] });
     await tick(rigBox('Odd'));
-    await until(() => page.textContent.includes('Odd is left out'), 'the reason');
+    await until(() => page.querySelector('[role=alert]'), 'the reason');
+    expect(page.querySelector('[role=alert]')!.textContent).toContain(
+      'Odd is left out: This rig is of a family “sail”',
+    );
   });
 });
