@@ -1,7 +1,7 @@
 // What a fresh machine lacks: npm packages, and the Debian packages for the native build and the browser tests.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -14,19 +14,72 @@ export function ensurePackages() {
   const lock = createHash('sha256')
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex');
-  if (existsSync(mark) && readFileSync(mark, 'utf8') === lock && nativeModuleLoads()) return;
-  ensureDebian('a native build', [
-    ['make', 'make'],
-    ['g++', 'g++'],
-    ['python3', 'python3'],
-  ]);
-  console.error('Installing npm packages (a few minutes the first time)…');
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
-  if (!nativeModuleLoads()) run('npm', ['rebuild', 'better-sqlite3', '--loglevel=error']);
-  if (!nativeModuleLoads())
-    quit('better-sqlite3 did not build. Its log is above; build-essential and python3 must be installed.');
-  mkdirSync(dirname(mark), { recursive: true });
-  writeFileSync(mark, lock);
+  const areThere = () => existsSync(mark) && readFileSync(mark, 'utf8') === lock && nativeModuleLoads();
+  if (areThere()) return;
+  oneAtATime(join(root, '.installing'), () => {
+    if (areThere()) return;
+    ensureDebian('a native build', [
+      ['make', 'make'],
+      ['g++', 'g++'],
+      ['python3', 'python3'],
+    ]);
+    console.error('Installing npm packages (a few minutes the first time)…');
+    run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+    if (!nativeModuleLoads()) run('npm', ['rebuild', 'better-sqlite3', '--loglevel=error']);
+    if (!nativeModuleLoads())
+      quit('better-sqlite3 did not build. Its log is above; build-essential and python3 must be installed.');
+    mkdirSync(dirname(mark), { recursive: true });
+    writeFileSync(mark, lock);
+  });
+}
+
+/** Two commands begun at once would install into one folder together: the second waits. A lock whose process is gone counts for nothing. */
+export function oneAtATime(file, work) {
+  for (let hasWaited = false; ; hasWaited = true) {
+    try {
+      writeFileSync(file, `${process.pid}`, { flag: 'wx' });
+      // Whoever found the lock of a dead process as well may just have taken this one for it.
+      pause(50);
+      if (existsSync(file) && readFileSync(file, 'utf8') === `${process.pid}`) break;
+    } catch (error) {
+      if (error.code !== 'EEXIST') throw error;
+    }
+    if (!isRunning(file)) rmSync(file, { force: true });
+    else {
+      if (!hasWaited) console.error('Another command is installing the packages; waiting for it…');
+      pause(500);
+    }
+  }
+  // `quit` ends the process from within.
+  const unlock = () => rmSync(file, { force: true });
+  process.once('exit', unlock);
+  try {
+    work();
+  } finally {
+    unlock();
+    process.off('exit', unlock);
+  }
+}
+
+function pause(ms) {
+  Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, ms);
+}
+
+function isRunning(file) {
+  let pid;
+  try {
+    pid = Number(readFileSync(file, 'utf8'));
+    // Made a moment ago, its number not yet written.
+    if (!pid) return Date.now() - statSync(file).mtimeMs < 2000;
+  } catch {
+    return false;
+  }
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch (error) {
+    return error.code === 'EPERM';
+  }
 }
 
 export function ensureChromium() {

@@ -1,6 +1,15 @@
 /** The commands: one plain sentence and an exit code where they cannot do what was asked. */
 import { spawn, spawnSync } from 'node:child_process';
-import { chmodSync, mkdtempSync, readdirSync, statSync, truncateSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  statSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -33,6 +42,23 @@ test('a taken port, a bad option, a folder that cannot be', async () => {
     1,
     `The data folder ${join(file, 'data')} cannot be written. Choose another with --data.\n`,
   ]);
+});
+
+test('two commands that begin at once install one after the other, and one that died stands in no way', async () => {
+  const [lock, log] = [join(folder(), 'lock'), join(folder(), 'log')];
+  // No process has this number.
+  writeFileSync(lock, '99999999');
+  const installs = `import { appendFileSync } from 'node:fs';
+    import { oneAtATime } from '${join(root, 'scripts/setup.mjs')}';
+    oneAtATime('${lock}', () => {
+      appendFileSync('${log}', 'begun ');
+      Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 400);
+      appendFileSync('${log}', 'done ');
+    });`;
+  const both = [1, 2].map(() => spawn(process.execPath, ['--input-type=module', '-e', installs]));
+  await Promise.all(both.map((child) => new Promise((ended) => child.once('exit', ended))));
+  expect(readFileSync(log, 'utf8')).toBe('begun done begun done ');
+  expect(existsSync(lock)).toBe(false);
 });
 
 test('the demo and the maker’s own data never mix; the server stops cleanly', async () => {

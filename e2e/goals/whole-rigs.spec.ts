@@ -4,7 +4,7 @@
  */
 import type { Page } from '@playwright/test';
 import { expect, fill, goTo, startOne, test } from '../support/bench';
-import { everySecond, FAMILIES, LOADOUTS } from '../support/families';
+import { everyThird, FAMILIES, LOADOUTS } from '../support/families';
 import { audited, fileOf } from '../support/whole';
 
 /** How a step that joins begins. */
@@ -51,7 +51,7 @@ const words = (text: string): string => text.replace(/\s+/g, ' ').trim();
 const read = async (page: Page, what: string): Promise<readonly string[]> =>
   (await page.locator(what).allInnerTexts()).map(words);
 
-for (const { name: family, size, to, loadouts = LOADOUTS } of everySecond(FAMILIES, 1))
+for (const { name: family, size, to, loadouts = LOADOUTS } of everyThird(FAMILIES, 0))
   test(`whole after changes: ${family}`, async ({ bench: page }) => {
     await startOne(page, family, { name: 'Skerry', loadout: loadouts[0]! });
     await expect(page.getByRole('heading', { name: 'Skerry: frame' })).toBeAttached();
