@@ -30,6 +30,7 @@ import { measureFrame } from './frame';
 import { madeKit, measureLoad } from './load';
 import { measurePage } from './page';
 import { measureStrength } from './strength';
+import { measureViews } from './views';
 import { measureWorkshop } from './workshop';
 import type { EditTimes } from './painted';
 
@@ -304,6 +305,36 @@ for (const { rig: id, rate } of frame.turning)
     `${(rate / 50).toFixed(2)} ×`,
     `aim over 1 ×; ${rate.toFixed(0)} frames a second`,
   );
+
+const views = await measureViews();
+line(
+  'first load, its Shelf usable at a processor 4 times slower, over 1.5 s',
+  `${(views.firstLoad / 1500).toFixed(2)} ×`,
+  `aim under 1 ×; ${(views.firstLoad / 1000).toFixed(2)} s here`,
+);
+line(
+  'three rigs made ready after four questions, over 2 s',
+  `${(views.three / 2000).toFixed(2)} ×`,
+  `aim under 1 ×; ${(views.three / 1000).toFixed(2)} s here`,
+);
+for (const [opened, limit, at] of [
+  [views.full, 50, 'at full speed'],
+  [views.slow, 100, '4 times slower'],
+] as const)
+  line(
+    `opening a view, longest task ${at}, over ${limit} ms`,
+    `${(opened[0]!.longest / limit).toFixed(2)} ×`,
+    `aim under 1 ×; ${opened.map((o) => `${o.view} ${o.longest.toFixed(0)}`).join(', ')} ms (0: none over 50)`,
+  );
+const [worst] = views.much;
+line(
+  `200 items, 60 loadouts, 40 rigs over the demo: ${worst!.view}`,
+  `${(worst!.many / worst!.few).toFixed(2)} ×`,
+  `aim under 1.5 ×; ${views.much
+    .slice(0, 5)
+    .map((m) => `${m.view} ${m.few.toFixed(0)} to ${m.many.toFixed(0)}`)
+    .join(', ')} ms`,
+);
 
 function bigRig(base: Rig, count: number): Rig {
   const [hand, sled] = base.bodies;

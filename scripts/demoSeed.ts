@@ -12,7 +12,10 @@ import {
   type SetUp,
   type LogEntry,
   type BinItem,
+  normalDraws,
+  type Walk,
 } from '@tide-pebble/core';
+import { evenTurning, walkOfGyro, type WalkFigures } from '@tide-pebble/core/steady';
 import { startRig } from '@tide-pebble/core/bench';
 import { trim } from '@tide-pebble/core/bench';
 import { weighedAs, withMeasurement } from '@tide-pebble/core/measuring';
@@ -545,6 +548,57 @@ const others = OTHERS.map(({ id, name, family: familyId, loadout: loadoutId, not
     design,
   } satisfies RigDocument;
 });
+/** Three walks along the harbour wall with Limpet and three with the bare camera, as a phone’s gyroscope told them. */
+const walks = ['limpet', 'bare'].flatMap((carried, way) =>
+  [1, 2, 3].map((nth): Walk => {
+    const draws = normalDraws(100 * way + nth);
+    const [rate, seconds] = [100, 28];
+    const peaks = way === 0 ? { tilt: 0.0036, pan: 0.0025, roll: 0.0062 } : { tilt: 0.021, pan: 0.016, roll: 0.013 };
+    const pace = 1.82 + 0.03 * draws();
+    const strength = Math.exp(0.12 * draws());
+    const turning = (peak: number, first: number): Float64Array => {
+      const phases = [draws(), draws(), draws()];
+      return Float64Array.from({ length: rate * seconds }, (_, i) =>
+        [first, 2 * first, 4.3 * first].reduce((sum, frequency, k) => {
+          const w = 2 * Math.PI * frequency;
+          return sum + ((strength * peak * w) / (1 + k) ** 2) * Math.cos((w * i) / rate + phases[k]!);
+        }, 0.001 * draws()),
+      );
+    };
+    const found = evenTurning({
+      times: Float64Array.from({ length: rate * seconds }, (_, i) => i / rate),
+      tilt: turning(peaks.tilt, pace),
+      pan: turning(peaks.pan, pace / 2),
+      roll: turning(peaks.roll, pace / 2),
+    });
+    const walk = found.ok ? walkOfGyro(found.even) : found;
+    if (!walk.ok) throw new Error('no walk');
+    const round = (x: number): number => Number(x.toPrecision(5));
+    const rounded = (axis: WalkFigures['tilt']): WalkFigures['tilt'] => ({
+      rms: round(axis.rms),
+      peak: round(axis.peak),
+      strongest: axis.strongest === null ? null : round(axis.strongest),
+      bands: axis.bands.map(round),
+    });
+    return {
+      id: `walk-${carried}-${nth}`,
+      rig: carried === 'bare' ? null : 'rig-limpet',
+      loadout: 'loadout-ebb',
+      when: `2026-06-15T08:${15 + 20 * way + 5 * nth}:00Z`,
+      path: 'harbour wall, 30 m, brisk',
+      by: 'gyro',
+      seconds: round(walk.figures.seconds),
+      rate: round(walk.figures.rate),
+      tilt: rounded(walk.figures.tilt),
+      pan: rounded(walk.figures.pan),
+      roll: rounded(walk.figures.roll),
+      horizon: round(walk.figures.horizon),
+      foretold: way === 0 ? { tilt: 0.0039, pan: 0.0024, roll: 0.0117 } : { tilt: 0.0234, pan: 0.02, roll: 0.0173 },
+      view: { across: 0.4896, up: 0.3264 },
+      notes: nth === 2 && way === 0 ? 'A gull landed before the lens; walked on.' : '',
+    };
+  }),
+);
 const bin: BinItem[] = [
   { id: 'bin-washers', name: 'M10 wide washer 30 mm', count: 12, lengths: [] },
   { id: 'bin-bar', name: 'aluminium flat 30 × 6', count: 0, lengths: [0.42] },
@@ -559,6 +613,7 @@ const documents = [
   ...of('setup', setups),
   ...of('log', log),
   ...of('bin', bin),
+  ...of('walk', walks),
 ];
 writeFileSync(
   new URL('../demo/tide-pools.json', import.meta.url),

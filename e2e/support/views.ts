@@ -18,6 +18,7 @@ export const OF_THE_BENCH = [
   'build/patterns',
   'field',
   'log',
+  'log/steady',
 ];
 
 export const VIEWS = [

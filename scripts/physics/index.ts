@@ -2,6 +2,7 @@
 import type { CaseKind } from '../physicsCase';
 import { axesInsideAxes } from './axesInsideAxes';
 import { buckling } from './buckling';
+import { clipMotion } from './clipMotion';
 import { contacts } from './contacts';
 import { counterweights } from './counterweights';
 import { cutLength } from './cutLength';
@@ -14,6 +15,7 @@ import { footfallResponse } from './footfallResponse';
 import { frameFraction } from './frameFraction';
 import { frameModes } from './frameModes';
 import { frameStatic } from './frameStatic';
+import { gyroLog } from './gyroLog';
 import { hang } from './hang';
 import { heldBoom } from './heldBoom';
 import { loadouts } from './loadouts';
@@ -37,6 +39,7 @@ import { uncertainty } from './uncertainty';
 export const KINDS: readonly CaseKind[] = [
   axesInsideAxes,
   buckling,
+  clipMotion,
   contacts,
   counterweights,
   cutLength,
@@ -49,6 +52,7 @@ export const KINDS: readonly CaseKind[] = [
   frameFraction,
   frameModes,
   frameStatic,
+  gyroLog,
   hang,
   heldBoom,
   loadouts,

@@ -11,6 +11,7 @@ export { sourceOf, sourceWords } from './source';
 export { guardedCell, unguardedCell } from './formulaGuard';
 export { ellipticK } from './ellipticK';
 export { extrapolatedMidpoint } from './timeStep';
+export { dominantFrequency, fourierMagnitudes } from './fourier';
 export { MATERIALS, materialOf, type Material } from './materials';
 export { propagate, type Uncertain } from './propagate';
 export { combine, spreadOfStep } from './uncertain';

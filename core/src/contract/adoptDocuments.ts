@@ -12,7 +12,7 @@ export interface AnyDocument {
 }
 
 /** What others point at comes before what points. */
-const ORDER: readonly DocumentKind[] = ['bin', 'size', 'kit', 'loadout', 'rig', 'setup', 'log'];
+const ORDER: readonly DocumentKind[] = ['bin', 'size', 'kit', 'loadout', 'rig', 'setup', 'log', 'walk'];
 
 /**
  * `held` gives the body a document has here, null when there is none. What is here already, word for word, is used as it
@@ -75,11 +75,12 @@ function repointed(kind: DocumentKind, body: unknown, idOf: (kind: DocumentKind,
       return { ...rig, loadout, design: withSizes(rig.design, (id) => idOf('size', id)) };
     }
     case 'setup':
-    case 'log': {
-      const record = body as BodyOf['setup'] | BodyOf['log'];
+    case 'log':
+    case 'walk': {
+      const record = body as BodyOf['setup'] | BodyOf['log'] | BodyOf['walk'];
       return {
         ...record,
-        rig: idOf('rig', record.rig),
+        rig: record.rig === null ? null : idOf('rig', record.rig),
         loadout: record.loadout === null ? null : idOf('loadout', record.loadout),
       };
     }

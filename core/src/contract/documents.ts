@@ -1,6 +1,6 @@
 /** The kinds of document a data folder keeps, and the bodies that pass between browser and server. */
 import * as z from 'zod';
-import { binItem, kitItem, loadout, logEntry, ownSize, rigDocument, setup } from '../model';
+import { binItem, kitItem, loadout, logEntry, ownSize, rigDocument, setup, walk } from '../model';
 
 /** Each kind with what its body must be: the one list of them. */
 export const BODY_SCHEMAS = {
@@ -11,6 +11,7 @@ export const BODY_SCHEMAS = {
   log: logEntry,
   bin: binItem,
   size: ownSize,
+  walk,
 };
 export type DocumentKind = keyof typeof BODY_SCHEMAS;
 export type BodyOf = { readonly [K in DocumentKind]: z.infer<(typeof BODY_SCHEMAS)[K]> };

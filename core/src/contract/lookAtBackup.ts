@@ -29,9 +29,10 @@ export function lookAtBackup(
   };
 }
 
-/** Set-ups and log entries have no name of their own. */
+const NAMELESS: Partial<Record<DocumentKind, string>> = { setup: 'set-up', log: 'entry', walk: 'walk' };
+/** Set-ups, log entries and walks have no name of their own. */
 function ofRig(kind: DocumentKind, body: unknown, names: ReadonlyMap<string, string | null>): string {
-  const rig = (body as { readonly rig?: string } | null)?.rig;
-  const of = rig === undefined ? null : names.get(`rig/${rig}`);
-  return `${kind === 'setup' ? 'set-up' : 'entry'}${of ? ` of ${of}` : ''}`;
+  const rig = (body as { readonly rig?: string | null } | null)?.rig;
+  const of = rig === undefined || rig === null ? null : names.get(`rig/${rig}`);
+  return `${NAMELESS[kind] ?? kind}${of ? ` of ${of}` : ''}`;
 }

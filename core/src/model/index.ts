@@ -78,6 +78,7 @@ export {
   type Wants,
 } from './design';
 export { ownName, ownSize, type OwnSize } from './ownSize';
+export { walk, type Walk } from './walk';
 export { binItem, logEntry, type BinItem, type LogEntry, type Ringing } from './records';
 export { type Quantity } from './quantity';
 export { type Shape } from './shape';

@@ -1,6 +1,6 @@
 /** What is kept, as streams: rigs, kit, loadouts, and which rig is on the bench. Nothing is worked out here, so the first load is small. */
 import { inject, Injectable } from '@angular/core';
-import type { BinItem, KitItem, Loadout, LogEntry, OwnSize, RigDocument, SetUp } from '@tide-pebble/core';
+import type { BinItem, KitItem, Loadout, LogEntry, OwnSize, RigDocument, SetUp, Walk } from '@tide-pebble/core';
 import { BehaviorSubject, combineLatest, distinctUntilChanged, map, shareReplay, type Observable } from 'rxjs';
 import { Documents } from './keeping/documents';
 
@@ -24,6 +24,7 @@ export class Kept {
   /** Sizes of the maker's own. */
   readonly sizes$: Observable<readonly OwnSize[]> = this.documents.list$('size').pipe(distinctUntilChanged(), keep());
   readonly log$: Observable<readonly LogEntry[]> = this.documents.list$('log').pipe(distinctUntilChanged(), keep());
+  readonly walks$: Observable<readonly Walk[]> = this.documents.list$('walk').pipe(distinctUntilChanged(), keep());
 
   /** The chosen rig, or the first there is. */
   readonly rig$: Observable<RigDocument | null> = combineLatest([this.allRigs$, this.current]).pipe(

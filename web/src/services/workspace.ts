@@ -85,6 +85,7 @@ export class Workspace {
   readonly bin$ = this.kept.bin$;
   readonly sizes$ = this.kept.sizes$;
   readonly log$ = this.kept.log$;
+  readonly walks$ = this.kept.walks$;
   readonly rig$ = this.kept.rig$;
   readonly loadout$ = this.kept.loadout$;
   readonly setup$ = this.kept.setup$;

@@ -66,7 +66,12 @@ export const STAGES = [
     ],
   },
   { path: 'field', title: 'Field', load: () => import('../screens/8-field/field').then((m) => m.Field) },
-  { path: 'log', title: 'Log', load: () => import('../screens/9-log/log').then((m) => m.Log) },
+  {
+    path: 'log',
+    title: 'Log',
+    load: () => import('../screens/9-log/log').then((m) => m.Log),
+    sheets: [{ path: 'steady', load: () => import('../screens/9-log/steady/steady').then((m) => m.Steady) }],
+  },
 ] as const satisfies readonly Stage[];
 
 export type StagePath = (typeof STAGES)[number]['path'];

@@ -62,9 +62,9 @@ export function readTable(input: TableInput, tell: (part: TablePart) => void): T
 }
 
 /** UTF-8 with or without its mark, or UTF-16 by its mark; what is neither is read as the old Western code page. Null: no text. */
-export function decode(bytes: ArrayBuffer): string | null {
+export function decode(bytes: ArrayBuffer, most = BYTES_AT_MOST): string | null {
   const head = new Uint8Array(bytes.slice(0, 4096));
-  if (bytes.byteLength > BYTES_AT_MOST) return ' '.repeat(BYTES_AT_MOST + 1);
+  if (bytes.byteLength > most) return ' '.repeat(most + 1);
   if (head[0] === 0xff && head[1] === 0xfe) return new TextDecoder('utf-16le').decode(bytes);
   if (head[0] === 0xfe && head[1] === 0xff) return new TextDecoder('utf-16be').decode(bytes);
   if (head.some((b) => b < 9 || (b > 13 && b < 32 && b !== 27))) return null;

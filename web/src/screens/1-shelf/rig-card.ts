@@ -3,6 +3,7 @@ import { NgComponentOutlet } from '@angular/common';
 import {
   ChangeDetectionStrategy,
   Component,
+  ElementRef,
   inject,
   Injector,
   input,
@@ -13,7 +14,8 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { mdiContentCopy, mdiDeleteOutline, mdiFileExportOutline, mdiHistory } from '@mdi/js';
 import type { RigDocument } from '@tide-pebble/core';
-import { map } from 'rxjs';
+import { map, switchMap } from 'rxjs';
+import { inView$ } from '../../services/in-view';
 import { later$ } from '../../services/later';
 import { Icon } from '../../ui/icon';
 
@@ -43,9 +45,10 @@ export class RigCard {
   readonly earlier = output<void>();
 
   private readonly injector = inject(Injector);
-  /** How it stands: worked out by what comes after the shelf is there. */
+  /** How it stands: worked out by what comes after the shelf is there, once it is in view. */
   protected readonly standing = toSignal(
-    later$(() => import('./rig-standing')).pipe(
+    inView$(inject<ElementRef<Element>>(ElementRef).nativeElement).pipe(
+      switchMap(() => later$(() => import('./rig-standing'))),
       map((m) => runInInjectionContext(this.injector, () => m.standingOf(() => this.rig()))),
     ),
     { initialValue: null },

@@ -95,7 +95,7 @@ describe('the shelf', () => {
   it('deletes a rig with its set-ups and log, and one undo brings all of it back', async () => {
     const { page, press, documents, said, fixture } = await screen(Shelf, held);
     await press('Delete Limpet');
-    expect(said).toEqual(['Limpet is deleted, with its set-ups and log.']);
+    expect(said).toEqual(['Limpet is deleted, with its set-ups, log and walks.']);
     expect([documents.all('rig').length, documents.all('setup').length, documents.all('log').length]).toEqual([
       0, 0, 0,
     ]);

@@ -99,14 +99,14 @@ export class Shelf {
   }
 
   protected remove(rig: RigDocument): void {
-    const mine = (['setup', 'log'] as const).flatMap((kind) =>
+    const mine = (['setup', 'log', 'walk'] as const).flatMap((kind) =>
       this.documents
         .all(kind)
         .filter((d) => d.rig === rig.id)
         .map((d) => ({ kind, id: d.id, body: null })),
     );
     this.documents.commit(`deleting ${rig.name}`, [{ kind: 'rig', id: rig.id, body: null }, ...mine]);
-    this.notices.sayWithUndo(`${rig.name} is deleted, with its set-ups and log.`);
+    this.notices.sayWithUndo(`${rig.name} is deleted, with its set-ups, log and walks.`);
   }
 
   protected async export(rig: RigDocument): Promise<void> {

@@ -157,6 +157,16 @@ export const VIEWS: readonly View[] = [
     toDo: ['Time the drop.', 'Write down what you saw and what to try next.'],
     keys: [['Space', 'start and stop the watch']],
   },
+  {
+    path: 'log/steady',
+    title: 'Was it steady?',
+    answers: 'How much the picture shook on a walk, beside the bare camera, another loadout or what Swing foretold.',
+    toDo: [
+      'Walk the same path at the same pace, three times with the rig and three with the bare camera.',
+      'Bring in the clips, or the gyro’s logs.',
+      'Read which shakes less, and at which pace the rest comes.',
+    ],
+  },
 ];
 
 /** Of a sheet that is not listed, its stage's. */

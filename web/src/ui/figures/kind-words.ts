@@ -9,4 +9,5 @@ export const KIND_WORDS: Readonly<Record<DocumentKind, string>> = {
   log: 'log entry',
   bin: 'thing in the bin',
   size: 'size of your own',
+  walk: 'walk',
 };

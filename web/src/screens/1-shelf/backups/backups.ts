@@ -24,6 +24,7 @@ const WORDS: Readonly<Record<DocumentKind, readonly [string, string]>> = {
   log: ['log entry', 'log entries'],
   bin: ['thing in the bin', 'things in the bin'],
   size: ['size of your own', 'sizes of your own'],
+  walk: ['walk', 'walks'],
 };
 /** Names in a row; more are counted. */
 const NAMED = 12;
@@ -136,7 +137,7 @@ function counted(list: readonly { readonly kind: DocumentKind; readonly name: st
   return (Object.keys(WORDS) as DocumentKind[]).flatMap((kind) => {
     const names = list.filter((d) => d.kind === kind).map((d) => d.name);
     if (names.length === 0) return [];
-    const of = kind === 'setup' || kind === 'log' ? [...new Set(names)] : names;
+    const of = kind === 'setup' || kind === 'log' || kind === 'walk' ? [...new Set(names)] : names;
     const shown = of.slice(0, NAMED).join(', ');
     return [
       `${names.length} ${WORDS[kind][names.length === 1 ? 0 : 1]}: ${shown}${of.length > NAMED ? ` and ${of.length - NAMED} more` : ''}`,

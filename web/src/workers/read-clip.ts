@@ -1,0 +1,105 @@
+/** A clip read frame by frame: how its picture moved, and what that says of the walk. The clip itself is not kept. */
+import { figure, say, type Phrase } from '@tide-pebble/core/words';
+import { frameMotion, prepared, walkOfClip, type Prepared, type WalkFigures } from '@tide-pebble/core/steady';
+import { ALL_FORMATS, BlobSource, Input, VideoSampleSink } from 'mediabunny';
+
+export interface ClipRead {
+  readonly outcome:
+    | {
+        readonly ok: true;
+        readonly figures: WalkFigures;
+        readonly frames: number;
+        /** Frames whose picture could not be followed: bridged from their neighbours. */
+        readonly lost: number;
+        readonly width: number;
+        readonly height: number;
+      }
+    | { readonly ok: false; readonly reason: Phrase };
+}
+
+/** The longer side at which it is looked at: enough for a hundredth of a degree of a usual lens. */
+const LONGER_SIDE = 320;
+/** Less of the picture’s edges moved along: a cut, a flash, a hand before the lens. */
+const FOLLOWED = 0.3;
+/** More lost than this is no walk that can be read. */
+const LOST_AT_MOST = 0.2;
+const MINUTES_AT_MOST = 20;
+
+/** `across` is the lens’s angle of view across the picture’s longer side, rad. */
+export async function readClip(file: Blob, across: number, tell: (part: number) => void): Promise<ClipRead> {
+  const refused = (reason: Phrase): ClipRead => ({ outcome: { ok: false, reason } });
+  const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+  try {
+    const track = await input.getPrimaryVideoTrack().catch(() => null);
+    if (!track)
+      return refused(say`There is no picture in this file that can be read. Take an MP4, MOV, WebM or MKV clip.`);
+    if (!(await track.canDecode()))
+      return refused(
+        say`This browser cannot decode ${track.codec ?? 'what it was written with'}. Save it as H.264, VP9 or AV1; on a phone, “most compatible” in the camera’s settings does it.`,
+      );
+    const [given, seconds] = [
+      { width: track.displayWidth, height: track.displayHeight },
+      await track.computeDuration(),
+    ];
+    if (seconds > 60 * MINUTES_AT_MOST)
+      return refused(say`It is longer than ${figure('count', MINUTES_AT_MOST)} minutes. Cut out the walk.`);
+    const scale = LONGER_SIDE / Math.max(given.width, given.height);
+    const [width, height] = [Math.round(given.width * scale), Math.round(given.height * scale)];
+    const canvas = new OffscreenCanvas(width, height);
+    const context = canvas.getContext('2d', { willReadFrequently: true })!;
+    const stamps: number[] = [];
+    const motions: ({ right: number; down: number; clockwise: number } | null)[] = [];
+    let before: Prepared | null = null;
+    let lost = 0;
+    for await (const sample of new VideoSampleSink(track).samples()) {
+      const stamp = sample.timestamp;
+      sample.draw(context, 0, 0, width, height);
+      sample.close();
+      // A stamp told twice is one frame.
+      if (stamps.length > 0 && stamp <= stamps.at(-1)!) continue;
+      const now = prepared(greyOf(context.getImageData(0, 0, width, height).data), width, height);
+      if (before) {
+        const { right, down, clockwise, along } = frameMotion(before, now);
+        if (along < FOLLOWED) lost++;
+        motions.push(along < FOLLOWED ? null : { right, down, clockwise });
+      }
+      before = now;
+      stamps.push(stamp);
+      tell(Math.min(1, stamp / Math.max(seconds, 1e-3)));
+    }
+    if (stamps.length < 2) return refused(say`It holds ${figure('count', stamps.length)} frames: no clip.`);
+    if (lost > LOST_AT_MOST * motions.length)
+      return refused(
+        say`Of its ${figure('count', motions.length)} steps from frame to frame ${figure('count', lost)} could not be followed: too dark, too blurred, or nothing with edges in view.`,
+      );
+    const shifts = bridged(motions);
+    const focal = Math.max(width, height) / 2 / Math.tan(across / 2);
+    const walk = walkOfClip(shifts, focal, Float64Array.from(stamps));
+    if (!walk.ok) return refused(walk.reason);
+    return { outcome: { ok: true, figures: walk.figures, frames: stamps.length, lost, ...given } };
+  } finally {
+    input.dispose();
+  }
+}
+
+/** Luma of the eyes: green counts most (Rec. 709). */
+function greyOf(rgba: Uint8ClampedArray): Float32Array {
+  const grey = new Float32Array(rgba.length / 4);
+  for (let i = 0; i < grey.length; i++)
+    grey[i] = 0.2126 * rgba[4 * i]! + 0.7152 * rgba[4 * i + 1]! + 0.0722 * rgba[4 * i + 2]!;
+  return grey;
+}
+
+type Motions = readonly ({ readonly right: number; readonly down: number; readonly clockwise: number } | null)[];
+/** What could not be followed moved as its neighbours did. */
+function bridged(motions: Motions): { right: Float64Array; down: Float64Array; clockwise: Float64Array } {
+  const known = motions.flatMap((m, i) => (m ? [i] : []));
+  const of = (way: 'right' | 'down' | 'clockwise'): Float64Array =>
+    Float64Array.from(motions, (m, i) => {
+      if (m) return m[way];
+      const [a, b] = [known.filter((k) => k < i).at(-1), known.find((k) => k > i)];
+      const [from, to] = [motions[a ?? b!]![way], motions[b ?? a!]![way]];
+      return a === undefined || b === undefined ? from : from + ((to - from) * (i - a)) / (b - a);
+    });
+  return { right: of('right'), down: of('down'), clockwise: of('clockwise') };
+}
