@@ -13,18 +13,19 @@ export type Reading<T> =
 
 type Asked = WalkMessage extends infer M ? (M extends WalkMessage ? Omit<M, 'id'> : never) : never;
 
+const knownBy = (file: File): string => `${file.name}/${file.size}/${file.lastModified}`;
+
 @Injectable({ providedIn: 'root' })
 export class WalkReader {
   private worker: Worker | null = null;
   private next = 0;
 
   gyro(file: File, chosen: GyroChosen | null): Observable<Reading<GyroRead>> {
-    const known = `${file.name}/${file.size}/${file.lastModified}`;
-    return this.ask({ kind: 'gyro', file, known, chosen }, (a) => ('gyro' in a ? a.gyro : null));
+    return this.ask({ kind: 'gyro', file, known: knownBy(file), chosen }, (a) => ('gyro' in a ? a.gyro : null));
   }
 
   clip(file: File, across: number): Observable<Reading<ClipRead>> {
-    return this.ask({ kind: 'clip', file, across }, (a) => ('clip' in a ? a.clip : null));
+    return this.ask({ kind: 'clip', file, known: knownBy(file), across }, (a) => ('clip' in a ? a.clip : null));
   }
 
   private ask<T>(asked: Asked, of: (answer: WalkAnswer) => T | null): Observable<Reading<T>> {

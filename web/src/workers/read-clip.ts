@@ -1,6 +1,13 @@
 /** A clip read frame by frame: how its picture moved, and what that says of the walk. The clip itself is not kept. */
 import { figure, say, type Phrase } from '@tide-pebble/core/words';
-import { frameMotion, prepared, walkOfClip, type Prepared, type WalkFigures } from '@tide-pebble/core/steady';
+import {
+  frameMotion,
+  prepared,
+  walkOfClip,
+  type PictureShifts,
+  type Prepared,
+  type WalkFigures,
+} from '@tide-pebble/core/steady';
 import { ALL_FORMATS, BlobSource, Input, VideoSampleSink } from 'mediabunny';
 
 export interface ClipRead {
@@ -25,9 +32,32 @@ const FOLLOWED = 0.3;
 const LOST_AT_MOST = 0.2;
 const MINUTES_AT_MOST = 20;
 
+/** What a clip’s picture did, whatever the lens saw. */
+export type Followed =
+  | {
+      readonly ok: true;
+      readonly stamps: Float64Array;
+      readonly shifts: PictureShifts;
+      /** The longer side that shifts are told in pixels of. */
+      readonly side: number;
+      readonly lost: number;
+      readonly width: number;
+      readonly height: number;
+    }
+  | { readonly ok: false; readonly reason: Phrase };
+
 /** `across` is the lens’s angle of view across the picture’s longer side, rad. */
-export async function readClip(file: Blob, across: number, tell: (part: number) => void): Promise<ClipRead> {
-  const refused = (reason: Phrase): ClipRead => ({ outcome: { ok: false, reason } });
+export function readClip(followed: Followed, across: number): ClipRead {
+  if (!followed.ok) return { outcome: followed };
+  const { stamps, shifts, side, lost, width, height } = followed;
+  const walk = walkOfClip(shifts, side / 2 / Math.tan(across / 2), stamps);
+  return {
+    outcome: walk.ok ? { ok: true, figures: walk.figures, frames: stamps.length, lost, width, height } : walk,
+  };
+}
+
+export async function followClip(file: Blob, tell: (part: number) => void): Promise<Followed> {
+  const refused = (reason: Phrase): Followed => ({ ok: false, reason });
   const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
   try {
     const track = await input.getPrimaryVideoTrack().catch(() => null);
@@ -73,10 +103,7 @@ export async function readClip(file: Blob, across: number, tell: (part: number) 
         say`Of its ${figure('count', motions.length)} steps from frame to frame ${figure('count', lost)} could not be followed: too dark, too blurred, or nothing with edges in view.`,
       );
     const shifts = bridged(motions);
-    const focal = Math.max(width, height) / 2 / Math.tan(across / 2);
-    const walk = walkOfClip(shifts, focal, Float64Array.from(stamps));
-    if (!walk.ok) return refused(walk.reason);
-    return { outcome: { ok: true, figures: walk.figures, frames: stamps.length, lost, ...given } };
+    return { ok: true, stamps: Float64Array.from(stamps), shifts, side: Math.max(width, height), lost, ...given };
   } finally {
     input.dispose();
   }
@@ -92,7 +119,7 @@ function greyOf(rgba: Uint8ClampedArray): Float32Array {
 
 type Motions = readonly ({ readonly right: number; readonly down: number; readonly clockwise: number } | null)[];
 /** What could not be followed moved as its neighbours did. */
-function bridged(motions: Motions): { right: Float64Array; down: Float64Array; clockwise: Float64Array } {
+function bridged(motions: Motions): PictureShifts {
   const known = motions.flatMap((m, i) => (m ? [i] : []));
   const of = (way: 'right' | 'down' | 'clockwise'): Float64Array =>
     Float64Array.from(motions, (m, i) => {

@@ -1,13 +1,13 @@
 /// <reference lib="webworker" />
-/** Reads walks out of gyro logs and clips; what was read of the last log is kept, so that another choice of columns is quick. */
+/** Reads walks out of gyro logs and clips; what was read of the last of each is kept, so that another choice of columns, or another lens, is quick. */
 import { decode } from './read-table';
-import { readClip, type ClipRead } from './read-clip';
+import { followClip, readClip, type ClipRead, type Followed } from './read-clip';
 import { gyroTable, readGyro, type GyroChosen, type GyroRead, type GyroTable } from './read-gyro';
 import { say, type Phrase } from '@tide-pebble/core/words';
 
 export type WalkMessage = { readonly id: number } & (
   | { readonly kind: 'gyro'; readonly file: Blob; readonly known: string; readonly chosen: GyroChosen | null }
-  | { readonly kind: 'clip'; readonly file: Blob; readonly across: number }
+  | { readonly kind: 'clip'; readonly file: Blob; readonly known: string; readonly across: number }
 );
 export type WalkAnswer = { readonly id: number } & (
   | { readonly done: number }
@@ -18,6 +18,7 @@ export type WalkAnswer = { readonly id: number } & (
 );
 
 const LOG_BYTES_AT_MOST = 400 * 1024 * 1024;
+let lastClip: { readonly known: string; readonly followed: Followed } | null = null;
 let last: { readonly known: string; readonly table: GyroTable } | null = null;
 
 addEventListener('message', ({ data }: MessageEvent<WalkMessage>) => {
@@ -28,8 +29,12 @@ addEventListener('message', ({ data }: MessageEvent<WalkMessage>) => {
 });
 
 async function read(message: WalkMessage, answer: (of: Omit<WalkAnswer, 'id'>) => void): Promise<void> {
-  if (message.kind === 'clip')
-    return answer({ clip: await readClip(message.file, message.across, (done) => answer({ done })) });
+  if (message.kind === 'clip') {
+    const { known } = message;
+    if (lastClip?.known !== known)
+      lastClip = { known, followed: await followClip(message.file, (done) => answer({ done })) };
+    return answer({ clip: readClip(lastClip.followed, message.across) });
+  }
   if (last?.known !== message.known) {
     if (message.file.size > LOG_BYTES_AT_MOST)
       return answer({ refused: say`It is larger than 400 MB. Cut the log into walks.` });
