@@ -42,6 +42,7 @@ test('help for the view one is in, its words found by search; a word says in pla
 }) => {
   await page.getByLabel('Rig', { exact: true }).selectOption({ label: 'Limpet' });
   await goTo(page, 'Balance');
+  await page.waitForURL('**/balance');
   await page.getByRole('button', { name: 'Keys and help' }).click();
   const help = page.getByRole('dialog', { name: 'Help: Balance' });
   await expect(help).toContainText('how slowly it swings');

@@ -149,7 +149,7 @@ export const shelfWhole = async (page: Page): Promise<number> => {
   return rigs;
 };
 
-/** Each card of the shelf has been judged and drawn as well. */
+/** Each card of the shelf that is in view has been judged and drawn as well. */
 export const shelfDrawn = async (page: Page): Promise<void> => {
   await shelfWhole(page);
   await expect
@@ -157,7 +157,9 @@ export const shelfDrawn = async (page: Page): Promise<void> => {
       page
         .getByRole('article')
         .locator('.state')
-        .evaluateAll((all) => all.filter((e) => e.textContent.trim() === '').length),
+        .evaluateAll(
+          (all) => all.filter((e) => e.getBoundingClientRect().top < innerHeight && e.textContent.trim() === '').length,
+        ),
     )
     .toBe(0);
 };

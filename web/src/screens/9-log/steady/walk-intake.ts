@@ -57,7 +57,9 @@ export class WalkIntake {
 
   private readonly source = signal<Source>({ kind: 'none' });
   protected readonly isBare = signal(false);
-  protected readonly path = signal(localStorage.getItem(PATH) ?? '');
+  private readonly typedPath = signal(localStorage.getItem(PATH));
+  /** As it was walked last, until another is typed. */
+  protected readonly path = computed(() => this.typedPath() ?? this.paths()[0] ?? '');
   protected readonly notes = signal('');
   private readonly typedAcross = signal<number | null>(null);
   protected readonly fault = signal<SensorFault>('none');
@@ -177,6 +179,9 @@ export class WalkIntake {
   }
   protected column(axis: 'time' | 'x' | 'y' | 'z', index: number): void {
     this.choose({ [axis]: index < 0 ? null : index });
+  }
+  protected call(path: string): void {
+    this.typedPath.set(path);
   }
   protected see(across: number): void {
     this.typedAcross.set(across);
