@@ -36,3 +36,11 @@ export {
   type Reason,
   type Wishes,
 } from './9-design/choose';
+export {
+  sheetsFor,
+  USUAL_SHEET,
+  type SheetPlan,
+  type SheetSize,
+  type SheetsFor,
+  type SheetsInput,
+} from './9-design/sheetsFor';

@@ -14,6 +14,7 @@ export const OF_THE_BENCH = [
   'strength',
   'stock',
   'stock/trip',
+  'stock/sheets',
   'build',
   'build/patterns',
   'field',

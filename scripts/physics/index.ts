@@ -30,6 +30,7 @@ import { schedule } from './schedule';
 import { screwStack } from './screwStack';
 import { semiRigidFrame } from './semiRigidFrame';
 import { shapeOfBend } from './shapeOfBend';
+import { sheetBound } from './sheetBound';
 import { spinningPole } from './spinningPole';
 import { stackUp } from './stackUp';
 import { sweepClearance } from './sweepClearance';
@@ -67,6 +68,7 @@ export const KINDS: readonly CaseKind[] = [
   screwStack,
   semiRigidFrame,
   shapeOfBend,
+  sheetBound,
   spinningPole,
   stackUp,
   sweepClearance,

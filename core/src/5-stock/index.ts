@@ -5,3 +5,5 @@ export { holeSheets, type HoleMark, type HoleSheet } from './holeSheets';
 export { stockPlan, stockPlanFor, type Build, type BuyLine, type StockPlan } from './buyList';
 export { shopOf, SHOPS, type Shop } from './shops';
 export { bought, shoppingTrip, type Trip, type TripLine } from './trip';
+export { sheetNeeds, type SheetNeed, type SheetPiece } from './sheets/sheetPieces';
+export { sheetNest, sheetsByArea, type SheetNest, type SheetProblem, type SheetSpot } from './sheets/sheetNest';

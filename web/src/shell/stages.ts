@@ -54,7 +54,10 @@ export const STAGES = [
     path: 'stock',
     title: 'Stock',
     load: () => import('../screens/6-stock/stock').then((m) => m.Stock),
-    sheets: [{ path: 'trip', load: () => import('../screens/6-stock/trip/trip').then((m) => m.ShoppingTrip) }],
+    sheets: [
+      { path: 'trip', load: () => import('../screens/6-stock/trip/trip').then((m) => m.ShoppingTrip) },
+      { path: 'sheets', load: () => import('../screens/6-stock/sheets/sheets').then((m) => m.OutOfSheets) },
+    ],
   },
   {
     path: 'build',

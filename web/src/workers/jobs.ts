@@ -39,6 +39,9 @@ import {
   tripFor,
   type TripFor,
   type TripInput,
+  sheetsFor,
+  type SheetsFor,
+  type SheetsInput,
   whatNow,
   type WhatNowInput,
   type WhatNowOutcome,
@@ -107,6 +110,7 @@ export interface JobInputs {
     readonly kerf: number;
   };
   readonly shopping: TripInput;
+  readonly sheets: SheetsInput;
   readonly build: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly stock: StockPlan };
   readonly whatNow: WhatNowInput;
   readonly evenings: { readonly tasks: readonly Task[]; readonly windows: readonly Time[] };
@@ -140,6 +144,7 @@ export interface JobResults {
   readonly swing: readonly SwingOutcome[];
   readonly stock: StockPlan;
   readonly shopping: TripFor;
+  readonly sheets: SheetsFor;
   readonly build: BuildPlan;
   readonly whatNow: WhatNowOutcome;
   readonly evenings: Schedule;
@@ -206,6 +211,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return stockPlan(message.input.rig, message.input.values, message.input.bin, message.input.kerf);
     case 'shopping':
       return tripFor(message.input);
+    case 'sheets':
+      return sheetsFor(message.input);
     case 'build':
       return planBuild(message.input.assembly, message.input.values, message.input.stock);
     case 'evenings':

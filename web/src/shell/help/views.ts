@@ -123,6 +123,12 @@ export const VIEWS: readonly View[] = [
     toDo: ['Pick the rigs you shop for.', 'Tick each thing at the shelf.', 'Put what is ticked into the bin.'],
   },
   {
+    path: 'stock/sheets',
+    title: 'Out of sheets',
+    answers: 'How plates and boards come out of as few sheets as can be, with the grain kept.',
+    toDo: ['Pick the rigs you saw for.', 'Type the size of your sheet.', 'Mark the pieces as they are drawn, and saw.'],
+  },
+  {
     path: 'build',
     title: 'Build',
     answers: 'In which order it goes together, with which tool, and when it will be done.',

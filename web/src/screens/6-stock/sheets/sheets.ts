@@ -1,0 +1,166 @@
+/** Plates and boards out of as few sheets as can be: drawn where they lie, proven least or with what is not known. */
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { RouterLink } from '@angular/router';
+import { figure, say, showFigure, type Phrase, type RigDocument } from '@tide-pebble/core';
+import type { SheetPlan, SheetsFor, SheetSize } from '@tide-pebble/core/making';
+import { catchError, debounceTime, map, of, startWith, switchMap } from 'rxjs';
+import { Jobs } from '../../../services/jobs';
+import { OwnSheets } from '../../../services/own-sheets';
+import { saveCsv } from '../../../services/save-csv';
+import { Units } from '../../../services/units';
+import { Workspace } from '../../../services/workspace';
+import { FigurePipe, SayPipe } from '../../../ui/figures/figures.pipe';
+import { QuantityField } from '../../../ui/figures/quantity-field';
+import { StageLayout } from '../../../ui/stage-layout';
+
+const NONE: SheetsFor = { plans: [], leftOut: [] };
+/** A picture is so wide, in its own units: millimetres of a usual sheet. */
+const WIDE = 300;
+
+@Component({
+  selector: 'tp-out-of-sheets',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButton, MatCheckbox, MatProgressBar, RouterLink, FigurePipe, SayPipe, QuantityField, StageLayout],
+  templateUrl: './sheets.html',
+  styleUrl: './sheets.css',
+})
+export class OutOfSheets {
+  private readonly workspace = inject(Workspace);
+  private readonly jobs = inject(Jobs);
+  private readonly own = inject(OwnSheets);
+  protected readonly units = inject(Units).now;
+
+  protected readonly rigs = toSignal(this.workspace.rigs$, { initialValue: [] });
+  private readonly current = toSignal(
+    this.workspace.bench$.pipe(map((b) => (b.kind === 'ready' ? b.bench.rig.id : null))),
+    { initialValue: null },
+  );
+  private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
+  private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
+  /** Null: the rig on the bench alone. */
+  private readonly asked = signal<readonly string[] | null>(null);
+  protected readonly chosen = computed(() => new Set(this.asked() ?? [this.current()].filter((id) => id !== null)));
+  private readonly input = computed(() => ({
+    rigs: this.rigs()
+      .filter((r) => this.chosen().has(r.id))
+      .map((document) => ({
+        document,
+        loadout: this.loadouts().find((l) => l.id === document.loadout) ?? null,
+        values: {},
+      })),
+    kit: this.kit(),
+    sizes: this.own.now(),
+  }));
+  private readonly outcome = toSignal(
+    toObservable(this.input).pipe(
+      debounceTime(100),
+      switchMap((input) =>
+        this.jobs.run('sheets', input).pipe(
+          map((found) => ({ kind: 'found' as const, found })),
+          catchError((fault: Error) => of({ kind: 'failed' as const, reason: fault.message })),
+          startWith({ kind: 'working' as const }),
+        ),
+      ),
+    ),
+    { initialValue: { kind: 'working' as const } },
+  );
+  private last = NONE;
+  protected readonly isWorking = computed(() => this.outcome().kind === 'working');
+  protected readonly failed = computed(() => {
+    const outcome = this.outcome();
+    return outcome.kind === 'failed' ? outcome.reason : '';
+  });
+  /** The last plan stays while the next is worked out. */
+  protected readonly found = computed(() => {
+    const outcome = this.outcome();
+    if (outcome.kind === 'found') this.last = outcome.found;
+    return this.last;
+  });
+  protected readonly shown = computed(() =>
+    this.found().plans.map((plan) => ({
+      plan,
+      verdict: verdictOf(plan),
+      tooLarge: plan.nest.kind === 'noSolution' ? plan.nest.tooLarge.map((i) => plan.need.pieces[i]!) : [],
+      sheets: this.drawn(plan),
+    })),
+  );
+
+  protected choose(rig: RigDocument, on: boolean): void {
+    const others = [...this.chosen()].filter((id) => id !== rig.id);
+    this.asked.set(on ? [...others, rig.id] : others);
+  }
+  protected size({ need, size }: SheetPlan, part: Partial<SheetSize>): void {
+    this.own.put(need.id, { ...size, ...part });
+  }
+  protected print(): void {
+    globalThis.print();
+  }
+  protected async csv(): Promise<void> {
+    const mm = (metres: number): number => Math.round(metres * 1e5) / 100;
+    const rows = this.found().plans.flatMap(({ need, nest }) =>
+      nest.kind === 'nested'
+        ? nest.layout.map((spot) => {
+            const piece = need.pieces[spot.piece]!;
+            return {
+              sheet: `${need.name} ${mm(need.thickness)} mm, ${spot.sheet + 1}`,
+              piece: piece.name,
+              rig: piece.rig,
+              along_mm: mm(spot.turned ? piece.height : piece.width),
+              across_mm: mm(spot.turned ? piece.width : piece.height),
+              from_left_mm: mm(spot.x),
+              from_bottom_mm: mm(spot.y),
+            };
+          })
+        : [],
+    );
+    await saveCsv('out of sheets.csv', rows);
+  }
+
+  /** Each sheet as seen from above, its lower left corner at the left below. */
+  private drawn({ need, nest, size }: SheetPlan) {
+    if (nest.kind !== 'nested') return [];
+    const scale = WIDE / size.width;
+    const high = size.height * scale;
+    return Array.from({ length: nest.sheets }, (_, sheet) => ({
+      sheet,
+      viewBox: `-2 -2 ${WIDE + 4} ${high + 4}`,
+      high,
+      pieces: nest.layout
+        .filter((s) => s.sheet === sheet)
+        .map((s) => {
+          const piece = need.pieces[s.piece]!;
+          const [w, h] = s.turned ? [piece.height, piece.width] : [piece.width, piece.height];
+          const size = `${showFigure(figure('length', piece.width), this.units())} × ${showFigure(figure('length', piece.height), this.units())}`;
+          return {
+            key: s.piece,
+            name: piece.name,
+            size,
+            rig: piece.rig,
+            at: say`${figure('length', s.x)} from the left, ${figure('length', s.y)} from below`,
+            x: s.x * scale,
+            y: high - (s.y + h) * scale,
+            width: w * scale,
+            height: h * scale,
+          };
+        }),
+    }));
+  }
+}
+
+function verdictOf({ nest, need, size }: SheetPlan): Phrase {
+  if (nest.kind === 'noSolution')
+    return say`Not out of a sheet of ${figure('length', size.width)} × ${figure('length', size.height)}.`;
+  const sheets = nest.sheets === 1 ? say`One sheet` : say`${figure('count', nest.sheets)} sheets`;
+  const used = say`, ${figure('percent', nest.usedShare, 0)} of ${nest.sheets === 1 ? 'it' : 'them'} becomes pieces`;
+  const proof =
+    nest.atLeast === nest.sheets
+      ? nest.sheets === 1
+        ? say`.`
+        : say`: fewer cannot hold them.`
+      : say`: whether ${figure('count', nest.atLeast)} would do is not known.`;
+  return [...sheets, ...used, ...proof, ...(need.hasGrain ? say` The grain runs along the sheet.` : [])];
+}
