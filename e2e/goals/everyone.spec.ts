@@ -87,7 +87,7 @@ test.describe('by keyboard alone', () => {
     await page.keyboard.press('Alt+4');
     await expect(page.getByText('plumb')).toBeVisible();
     await page.keyboard.press('t');
-    await expect(page.getByText(/^\s*Balanced/)).toBeVisible();
+    await expect(page.getByText(/^\s*Balanced/)).toBeVisible({ timeout: 60_000 });
     const slider = page.getByRole('slider', { name: 'Foot washers, slide' });
     const before = Number(await slider.inputValue());
     await slider.press('ArrowRight');
