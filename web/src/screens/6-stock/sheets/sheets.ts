@@ -1,21 +1,21 @@
 /** Plates and boards out of as few sheets as can be: drawn where they lie, proven least or with what is not known. */
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { RouterLink } from '@angular/router';
-import { figure, say, showFigure, type Phrase, type RigDocument } from '@tide-pebble/core';
+import { figure, say, showFigure, type Phrase } from '@tide-pebble/core';
 import type { SheetPlan, SheetsFor, SheetSize } from '@tide-pebble/core/making';
 import { catchError, debounceTime, map, of, startWith, switchMap } from 'rxjs';
 import { Jobs } from '../../../services/jobs';
 import { OwnSheets } from '../../../services/own-sheets';
 import { saveCsv } from '../../../services/save-csv';
 import { Units } from '../../../services/units';
-import { Workspace } from '../../../services/workspace';
 import { FigurePipe, SayPipe } from '../../../ui/figures/figures.pipe';
 import { QuantityField } from '../../../ui/figures/quantity-field';
 import { StageLayout } from '../../../ui/stage-layout';
+import { PickedRigs } from '../picked-rigs';
 
 const NONE: SheetsFor = { plans: [], leftOut: [] };
 /** A picture is so wide, in its own units: millimetres of a usual sheet. */
@@ -29,30 +29,13 @@ const WIDE = 300;
   styleUrl: './sheets.css',
 })
 export class OutOfSheets {
-  private readonly workspace = inject(Workspace);
   private readonly jobs = inject(Jobs);
   private readonly own = inject(OwnSheets);
   protected readonly units = inject(Units).now;
 
-  protected readonly rigs = toSignal(this.workspace.rigs$, { initialValue: [] });
-  private readonly current = toSignal(
-    this.workspace.bench$.pipe(map((b) => (b.kind === 'ready' ? b.bench.rig.id : null))),
-    { initialValue: null },
-  );
-  private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
-  private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
-  /** Null: the rig on the bench alone. */
-  private readonly asked = signal<readonly string[] | null>(null);
-  protected readonly chosen = computed(() => new Set(this.asked() ?? [this.current()].filter((id) => id !== null)));
+  protected readonly picked = new PickedRigs();
   private readonly input = computed(() => ({
-    rigs: this.rigs()
-      .filter((r) => this.chosen().has(r.id))
-      .map((document) => ({
-        document,
-        loadout: this.loadouts().find((l) => l.id === document.loadout) ?? null,
-        values: {},
-      })),
-    kit: this.kit(),
+    ...this.picked.input(),
     sizes: this.own.now(),
   }));
   private readonly outcome = toSignal(
@@ -89,10 +72,6 @@ export class OutOfSheets {
     })),
   );
 
-  protected choose(rig: RigDocument, on: boolean): void {
-    const others = [...this.chosen()].filter((id) => id !== rig.id);
-    this.asked.set(on ? [...others, rig.id] : others);
-  }
   protected size({ need, size }: SheetPlan, part: Partial<SheetSize>): void {
     this.own.put(need.id, { ...size, ...part });
   }

@@ -1,12 +1,12 @@
 /** Out to the shops: what is missing for one rig or several, by the kind of shop, ticked at the shelf, printed on a page, and put into the bin. */
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { RouterLink } from '@angular/router';
 import { mdiPrinter } from '@mdi/js';
-import { figure, showFigure, type RigDocument } from '@tide-pebble/core';
+import { figure, showFigure } from '@tide-pebble/core';
 import { bought, type TripFor, type TripLine } from '@tide-pebble/core/making';
 import { catchError, debounceTime, map, of, startWith, switchMap } from 'rxjs';
 import { buyRows } from '../../../export/lists';
@@ -20,6 +20,7 @@ import { Workspace } from '../../../services/workspace';
 import { FigurePipe } from '../../../ui/figures/figures.pipe';
 import { Icon } from '../../../ui/icon';
 import { StageLayout } from '../../../ui/stage-layout';
+import { PickedRigs } from '../picked-rigs';
 
 const NONE: TripFor = { trip: { shops: [], tooLong: [], inBin: [], cost: 0 }, leftOut: [] };
 
@@ -39,31 +40,10 @@ export class ShoppingTrip {
   protected readonly units = inject(Units).now;
   protected readonly icons = { print: mdiPrinter };
 
-  protected readonly rigs = toSignal(this.workspace.rigs$, { initialValue: [] });
-  private readonly current = toSignal(
-    this.workspace.bench$.pipe(map((b) => (b.kind === 'ready' ? b.bench.rig.id : null))),
-    {
-      initialValue: null,
-    },
-  );
-  private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
-  private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
-  private readonly setups = toSignal(this.workspace.setups$, { initialValue: [] });
+  protected readonly picked = new PickedRigs();
   private readonly bin = toSignal(this.workspace.bin$, { initialValue: [] });
-
-  /** Null: the rig on the bench alone. */
-  private readonly asked = signal<readonly string[] | null>(null);
-  protected readonly chosen = computed(() => new Set(this.asked() ?? [this.current()].filter((id) => id !== null)));
   private readonly input = computed(() => ({
-    rigs: this.rigs()
-      .filter((r) => this.chosen().has(r.id))
-      .map((document) => ({
-        document,
-        loadout: this.loadouts().find((l) => l.id === document.loadout) ?? null,
-        values:
-          this.setups().find((s) => s.rig === document.id && s.loadout === (document.loadout ?? 'bare'))?.values ?? {},
-      })),
-    kit: this.kit(),
+    ...this.picked.input(),
     bin: this.bin(),
   }));
   private readonly outcome = toSignal(
@@ -107,11 +87,6 @@ export class ShoppingTrip {
   protected tick({ item }: TripLine, isIn: boolean): void {
     this.bag.tick(item, isIn);
   }
-  protected choose(rig: RigDocument, on: boolean): void {
-    const others = [...this.chosen()].filter((id) => id !== rig.id);
-    this.asked.set(on ? [...others, rig.id] : others);
-  }
-
   /** “2 packs of 10”, “1 bar of 1 m”, “3”. */
   protected howMany({ kind, buy, packOf, barLength, unit }: TripLine): string {
     if (kind === 'bars')
