@@ -64,14 +64,19 @@ describe('jobs on a worker', () => {
     PlayedWorker.made[0]!.answer({ result: ['old'] }, 99);
     expect(job.results).toEqual([]);
   });
-  it('two at a time run on two workers, of which one is kept', () => {
-    const [a, b] = [asked(), asked()];
-    expect(PlayedWorker.made).toHaveSize(2);
-    const [one, two] = PlayedWorker.made;
+  it('three at a time run on three workers, of which two are kept', () => {
+    const [a, b, c] = [asked(), asked(), asked()];
+    expect(PlayedWorker.made).toHaveSize(3);
+    const [one, two, three] = PlayedWorker.made;
     one!.answer({ result: ['a'] });
     two!.answer({ result: ['b'] });
-    expect([a.results, b.results]).toEqual([[['a']], [['b']]]);
-    expect([one!.ended, two!.ended]).toEqual([false, true]);
+    three!.answer({ result: ['c'] });
+    expect([a.results, b.results, c.results]).toEqual([[['a']], [['b']], [['c']]]);
+    expect([one!.ended, two!.ended, three!.ended]).toEqual([true, false, false]);
+    asked();
+    asked();
+    expect(PlayedWorker.made).toHaveSize(3);
+    expect([two!.asked.length, three!.asked.length]).toEqual([2, 2]);
   });
   it('that are not wanted any more are stopped, unless they are just about to end', () => {
     const job = asked();

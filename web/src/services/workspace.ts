@@ -69,8 +69,8 @@ interface ToStock {
 const TO_STOCK = ['of', 'work', 'values', 'kerf', 'bin'] as const;
 
 const NO_VALUES: AdjusterValues = {};
-/** A drag makes many edits a second; the cut plan may wait for the last of them. */
-const STOCK_AFTER_MS = 60;
+/** A drag makes many edits a second; the cut plan waits for the last of them, else it would only be begun and given up. */
+const STOCK_AFTER_MS = 300;
 
 @Injectable({ providedIn: 'root' })
 export class Workspace {

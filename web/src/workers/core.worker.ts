@@ -1,4 +1,9 @@
 /// <reference lib="webworker" />
-import { answer, type JobMessage } from './jobs';
+import { answer, type JobMessage, type PackedMessage } from './jobs';
+import { Receiver } from './sent-once';
 
-addEventListener('message', ({ data }: MessageEvent<JobMessage>) => answer(data, (part) => postMessage(part)));
+const receiver = new Receiver();
+
+addEventListener('message', ({ data }: MessageEvent<PackedMessage>) =>
+  answer({ ...data, input: receiver.unpack(data.input) } as JobMessage, (part) => postMessage(part)),
+);

@@ -87,6 +87,7 @@ import {
   type StrengthInput,
   type StrengthSheetOutcome,
 } from '@tide-pebble/core/strength';
+import type { Packed } from './sent-once';
 import { readTable, type TableInput, type TableOutcome, type TablePart } from './read-table';
 
 export interface JobInputs {
@@ -168,6 +169,12 @@ export type JobResult<N extends JobName> = JobResults[N];
 export type JobMessage = {
   readonly [N in JobName]: { readonly id: number; readonly name: N; readonly input: JobInputs[N] };
 }[JobName];
+/** As it crosses to the worker. */
+export interface PackedMessage {
+  readonly id: number;
+  readonly name: JobName;
+  readonly input: Packed;
+}
 /** A part: how far it has come, from 0 to 1, with what is ready so far. */
 export type JobAnswer =
   | { readonly id: number; readonly part: TablePart }
