@@ -12,3 +12,4 @@ export {
   stored,
   storedList,
 } from './contract/documents';
+export { lanLook, mayKeep, refusal } from './contract/lan';

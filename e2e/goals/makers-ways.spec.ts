@@ -1,6 +1,6 @@
 /** Makers' own ways, each made once from an empty folder by mouse and keys: drawn with room, told in steps, and whole in its file. */
 import type { Page } from '@playwright/test';
-import { expect, fill, goTo, pick, startOne, test } from '../support/bench';
+import { expect, fill, goTo, pick, startOne, stepsStand, test } from '../support/bench';
 import { audited, fileOf } from '../support/whole';
 
 test.describe.configure({ mode: 'parallel' });
@@ -157,6 +157,7 @@ for (const { name, family, make, steps, buys = [] } of WAYS)
     for (const buy of buys) expect(list).toMatch(buy);
     await goTo(page, 'Build');
     await expect(page.getByRole('checkbox', { name: /^\d+\. / }).first()).toBeVisible();
+    await stepsStand(page);
     const told = (await page.locator('.steps ol > li').allInnerTexts()).join('\n');
     for (const step of steps) expect(told).toMatch(step);
     const { whole, isToldBroken } = await fileOf(page, 'Skerry');

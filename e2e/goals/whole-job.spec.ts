@@ -1,6 +1,18 @@
 /** One whole job of each family, from an empty folder: weighed, started, balanced, bought, built, carried, read and learned from. */
 import type { Page } from '@playwright/test';
-import { allKept, expect, fill, goTo, measure, OF_WHAT_HANGS, pick, readout, startOne, test } from '../support/bench';
+import {
+  allKept,
+  expect,
+  fill,
+  goTo,
+  measure,
+  OF_WHAT_HANGS,
+  pick,
+  readout,
+  startOne,
+  stepsStand,
+  test,
+} from '../support/bench';
 import { everyThird, FAMILIES } from '../support/families';
 
 /** What is carried: made for light loads, the others for a camera with its lens. */
@@ -81,6 +93,7 @@ for (const { name: family } of everyThird(FAMILIES, 2)) {
     await expect(page.getByText('Still to buy')).toBeVisible();
     await read('stock');
     await goTo(page, 'Build');
+    await stepsStand(page);
     const steps = page.getByRole('checkbox', { name: /^\d+\. / });
     await expect(steps.first()).toBeVisible();
     await read('build');

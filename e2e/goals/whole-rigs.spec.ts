@@ -3,7 +3,7 @@
  * that the file says, and the file stands an outsider's audit.
  */
 import type { Page } from '@playwright/test';
-import { expect, fill, goTo, startOne, test } from '../support/bench';
+import { expect, fill, goTo, startOne, stepsStand, test } from '../support/bench';
 import { everyThird, FAMILIES, LOADOUTS } from '../support/families';
 import { audited, fileOf } from '../support/whole';
 
@@ -99,6 +99,7 @@ for (const { name: family, size, to, loadouts = LOADOUTS } of everyThird(FAMILIE
     const cuts = await read(page, 'tp-bar-sheet figcaption');
     await goTo(page, 'Build');
     await expect(page.getByRole('checkbox', { name: /^\d+\. / }).first()).toBeVisible();
+    await stepsStand(page);
     const steps = await read(page, '.steps ol > li strong');
     // The last joining shows everything that hangs together by then.
     const joined = steps.flatMap((s, i) => (JOINS.test(s) ? [i] : [])).at(-1)!;

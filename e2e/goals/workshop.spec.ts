@@ -1,7 +1,7 @@
 /** Five rigs in the workshop, each from the plan to the balance: evenings, calendar, patterns, sheets, two mistakes that are made good. */
 import { readFile } from 'node:fs/promises';
 import ICAL from 'ical.js';
-import { expect, goTo, readout, savedBy, test } from '../support/bench';
+import { expect, goTo, readout, savedBy, stepsStand, test } from '../support/bench';
 import { readPdf } from '../support/pdf';
 import type { Locator, Page } from '@playwright/test';
 
@@ -23,6 +23,7 @@ const putOnBench = async (page: Page, rig: string): Promise<void> => {
   await page.getByRole('button', { name: new RegExp(`^Put ${rig} on the bench`) }).click();
   await goTo(page, 'Build');
   await page.getByRole('checkbox').first().waitFor();
+  await stepsStand(page);
 };
 const plan = async (page: Page): Promise<Locator> => {
   await page.getByRole('button', { name: 'Plan it over my evenings' }).click();

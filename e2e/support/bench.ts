@@ -12,15 +12,25 @@ export class Server {
   readonly data = mkdtempSync(join(tmpdir(), 'tide-pebble-e2e-'));
   private process: ChildProcess | null = null;
   address = '';
+  /** On the house's network, as this machine reaches it; empty where it is not open to it. */
+  house = '';
 
-  constructor(private readonly demo: boolean) {}
+  constructor(
+    private readonly demo: boolean,
+    private readonly isOpen = false,
+  ) {}
 
   /** Resolves when the server says where it is. A second start takes the same port, and may serve another folder. */
   async start(data = this.data): Promise<void> {
     const port = this.address ? new URL(this.address).port : '0';
     const child = spawn(
       process.execPath,
-      [join(root, 'dist/server/main.mjs'), '--port', port, '--data', data, ...(this.demo ? ['--demo'] : [])],
+      [
+        join(root, 'dist/server/main.mjs'),
+        ...['--port', port, '--data', data],
+        ...(this.demo ? ['--demo'] : []),
+        ...(this.isOpen ? ['--lan'] : []),
+      ],
       { stdio: ['ignore', 'pipe', 'pipe'] },
     );
     this.process = child;
@@ -29,8 +39,10 @@ export class Server {
       const listen = (text: Buffer): void => {
         said += text.toString();
         const found = /http:\/\/127\.0\.0\.1:\d+/.exec(said);
-        if (found) {
+        const house = /network at https:\/\/[\d.]+:(\d+)/.exec(said);
+        if (found && (house || !this.isOpen)) {
           this.address = found[0];
+          this.house = house ? `https://127.0.0.1:${house[1]}` : '';
           ready();
         }
       };
@@ -55,10 +67,12 @@ export class Server {
 }
 
 /** `demo` picks the demo scenario; without it the folder starts empty. */
-export const test = base.extend<{ demo: boolean; server: Server; bench: Page }>({
+export const test = base.extend<{ demo: boolean; isOpen: boolean; server: Server; bench: Page }>({
   demo: [false, { option: true }],
-  server: async ({ demo }, use) => {
-    const server = new Server(demo);
+  /** Open to the house's network too. */
+  isOpen: [false, { option: true }],
+  server: async ({ demo, isOpen }, use) => {
+    const server = new Server(demo, isOpen);
     await server.start();
     await use(server);
     await server.end();
@@ -189,3 +203,7 @@ export { expect };
 export async function unfold(page: Page): Promise<void> {
   await page.getByText(/^More: lens and sensor/).click();
 }
+
+/** All steps of Build are drawn: they come from the top, a portion at a time. */
+export const stepsStand = (page: Page): Promise<void> =>
+  page.locator('.steps ol[aria-busy=false] > li strong').first().waitFor();

@@ -32,4 +32,5 @@ export const VIEWS = [
   'load/kit-zoom',
   ...OF_THE_BENCH,
   'build/sheets',
+  'field/phones',
 ];

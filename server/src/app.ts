@@ -1,33 +1,40 @@
 /** The server as a function of its store: guards, security headers, routes, the built page, and one form of error. */
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { FOLDER_HEADER } from '@tide-pebble/core';
-import { onlyThisMachine } from './guards';
+import type { House } from './lan/house';
 import { errorHandler, NotFound, OtherFolder } from './problem';
 import { backupRoutes } from './routes/backups';
 import { documentRoutes } from './routes/documents';
+import { lanRoutes } from './routes/lan';
 import { photoRoutes } from './routes/photos';
 import { rigFileRoutes } from './routes/rigFiles';
 import type { Backups } from './store/backups';
 import type { Store } from './store/openStore';
 
-export function makeApp(options: {
-  store: Store;
-  backups: Backups;
-  purpose: 'demo' | 'own';
-  page: string | null;
-  now: () => string;
-}): Express {
+export interface AppOptions {
+  readonly store: Store;
+  readonly backups: Backups;
+  readonly purpose: 'demo' | 'own';
+  readonly page: string | null;
+  readonly now: () => string;
+  /** The server on the house's network, where it was asked for. */
+  readonly house: () => House | null;
+}
+
+/** `door`: who is let in, before anything else is looked at. */
+export function makeApp(options: AppOptions, door: RequestHandler): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(onlyThisMachine);
   app.use(
     helmet({
-      // Plain http on loopback: no upgrade to https, no HSTS.
+      // Plain http on loopback, a certificate of its own in the house: no upgrade to https, no HSTS.
       strictTransportSecurity: false,
+      // A form of its own page says where it comes from.
+      referrerPolicy: { policy: 'same-origin' },
       contentSecurityPolicy: {
         directives: {
           // The library that cuts solids comes as WebAssembly.
@@ -42,6 +49,7 @@ export function makeApp(options: {
       },
     }),
   );
+  app.use(door);
   const api = express.Router();
   api.use((request, response, next) => {
     response.set('Cache-Control', 'no-store');
@@ -57,6 +65,7 @@ export function makeApp(options: {
     rigFileRoutes(options.store),
     backupRoutes(options.store, options.backups, options.now),
     photoRoutes(options.store),
+    lanRoutes(options.store.devices, options.house),
   );
   api.use(() => {
     throw new NotFound('There is nothing at this address.');
@@ -80,7 +89,7 @@ function servePage(app: Express, page: string): void {
           response.setHeader('Cache-Control', isNamed ? 'public, max-age=31536000, immutable' : 'no-cache');
         },
       },
-    }) as express.RequestHandler,
+    }) as RequestHandler,
   );
   app.get('/{*path}', (request, response) => {
     if (/\.[a-z0-9]{2,5}$/i.test(request.path)) throw new NotFound('There is no such file.');

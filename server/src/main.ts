@@ -3,7 +3,11 @@ import { accessSync, constants, existsSync, mkdirSync, readFileSync, renameSync 
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
-import { makeApp } from './app';
+import { makeApp, type AppOptions } from './app';
+import { onlyThisMachine } from './guards';
+import { addressesNow } from './lan/addresses';
+import { greeting, openToTheHouse, type House } from './lan/house';
+import { houseDoor } from './lan/houseDoor';
 import { portHolder } from './portHolder';
 import { Backups } from './store/backups';
 import { damageOf } from './store/damage';
@@ -22,10 +26,16 @@ const purpose = options.demo ? 'demo' : 'own';
 const file = join(options.data, 'tide-pebble.db');
 const backups = new Backups(file, now);
 const store = open();
-const server = makeApp({ store, backups, purpose, page: options.page ?? join(here, '../web'), now }).listen(
-  options.port,
-  '127.0.0.1',
-);
+let house: House | null = null;
+const served: AppOptions = {
+  store,
+  backups,
+  purpose,
+  page: options.page ?? join(here, '../web'),
+  now,
+  house: () => house,
+};
+const server = makeApp(served, onlyThisMachine).listen(options.port, '127.0.0.1');
 server.once('listening', () =>
   console.log(
     `Tide Pebble is at http://127.0.0.1:${(server.address() as { port: number }).port}  (data in ${options.data}; Ctrl+C stops it)`,
@@ -36,17 +46,43 @@ server.once('error', (error: NodeJS.ErrnoException) =>
 );
 // Started by a command that is killed hard, it has no one to tell it to stop: the line to that command breaks.
 if (process.connected) process.once('disconnect', stop);
+if (options.lan) void openHouse();
 keepBackups();
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, stop);
 
 function stop(): void {
-  server.close(() => {
-    store.close();
-    process.exit(0);
-  });
-  server.closeIdleConnections();
-  // A page that keeps its connection open must not keep the server alive.
-  setTimeout(() => server.closeAllConnections(), 500).unref();
+  const open = [server, ...(house ? [house.server] : [])];
+  let left = open.length;
+  for (const one of open) {
+    one.close(() => {
+      if (--left > 0) return;
+      store.close();
+      process.exit(0);
+    });
+    one.closeIdleConnections();
+    // A page that keeps its connection open must not keep the server alive.
+    setTimeout(() => one.closeAllConnections(), 500).unref();
+  }
+}
+
+async function openHouse(): Promise<void> {
+  const port = options.lanPort ?? (options.port === 0 ? 0 : options.port + 1);
+  try {
+    house = await openToTheHouse({
+      folder: options.data,
+      port,
+      addresses: addressesNow(),
+      now: Date.now,
+      appFor: (door) => makeApp(served, houseDoor({ ...door, devices: store.devices, now: Date.now })),
+    });
+    console.log(greeting(house, 'field'));
+  } catch (error) {
+    quit(
+      (error as NodeJS.ErrnoException).code === 'EADDRINUSE'
+        ? `Port ${port} is taken, and the house's network was asked for. Choose another with --lan-port.`
+        : `The server could not open to the house: ${error instanceof Error ? error.message : String(error)}.`,
+    );
+  }
 }
 
 /** Now and then, as long as it runs; what goes wrong is said and tried again at the next turn. */
@@ -73,6 +109,8 @@ function readOptions(): {
   fresh: boolean;
   recover: boolean;
   page: string | undefined;
+  lan: boolean;
+  lanPort: number | null;
 } {
   try {
     const { values } = parseArgs({
@@ -83,11 +121,12 @@ function readOptions(): {
         fresh: { type: 'boolean', default: false },
         recover: { type: 'boolean', default: false },
         page: { type: 'string' },
+        lan: { type: 'boolean', default: false },
+        'lan-port': { type: 'string' },
       },
     });
-    const port = Number(values.port);
-    if (!Number.isInteger(port) || port < 0 || port > 65535)
-      return quit('--port must be a whole number from 0 to 65535.');
+    const port = portOf('--port', values.port);
+    const lanPort = values['lan-port'] === undefined ? null : portOf('--lan-port', values['lan-port']);
     return {
       demo: values.demo,
       port,
@@ -98,12 +137,20 @@ function readOptions(): {
       fresh: values.fresh,
       recover: values.recover,
       page: values.page,
+      lan: values.lan || lanPort !== null,
+      lanPort,
     };
   } catch (error) {
     return quit(
-      `${error instanceof Error ? error.message : String(error)} Known: --port N, --data DIR, --fresh, --recover.`,
+      `${error instanceof Error ? error.message : String(error)} Known: --port N, --data DIR, --fresh, --recover, --lan, --lan-port N.`,
     );
   }
+}
+
+function portOf(name: string, typed: string): number {
+  const port = Number(typed);
+  if (!/^\d+$/.test(typed) || port > 65535) quit(`${name} must be a whole number from 0 to 65535.`);
+  return port;
 }
 
 function open(): Store {

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
 import request from 'supertest';
 import { makeApp } from './app';
+import { onlyThisMachine } from './guards';
 import { Bench } from './testing';
 
 const NAMED = 'chunk-ABCD1234.js';
@@ -13,15 +14,7 @@ describe('the page', () => {
   let bench: Bench;
   let folder: string;
   const get = (path: string, takes: string) =>
-    request(
-      makeApp({
-        store: bench.store,
-        backups: bench.backups,
-        purpose: 'own',
-        page: folder,
-        now: () => '2026-06-14T10:00:00Z',
-      }),
-    )
+    request(makeApp({ ...bench.served, page: folder }, onlyThisMachine))
       .get(path)
       .set('Host', '127.0.0.1')
       .set('Accept-Encoding', takes);

@@ -12,6 +12,8 @@ export class BadRequest extends Error {
   }
 }
 export class NotFound extends Error {}
+/** Whoever asks may not do this. */
+export class NotAllowed extends Error {}
 /** One at a time: what it needs is in use. */
 export class Busy extends Error {}
 /** The page that asks holds another folder's data. */
@@ -37,6 +39,7 @@ export const errorHandler: ErrorRequestHandler = (error: unknown, request, respo
   if (response.headersSent) return next(error);
   if (error instanceof BadRequest)
     return sendProblem(response, 400, 'Not understood', error.message, { faults: [...error.faults] });
+  if (error instanceof NotAllowed) return sendProblem(response, 403, 'Refused', error.message);
   if (error instanceof NotFound) return sendProblem(response, 404, 'Not found', error.message);
   if (error instanceof Conflict)
     return sendProblem(

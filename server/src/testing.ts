@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import type { KitItem } from '@tide-pebble/core';
 import request from 'supertest';
-import { makeApp } from './app';
+import { makeApp, type AppOptions } from './app';
+import { onlyThisMachine } from './guards';
 import { Backups } from './store/backups';
 import { openStore, type Store } from './store/openStore';
 
@@ -21,7 +22,18 @@ export class Bench {
   readonly backups = new Backups(this.file, () => NOW);
 
   get http(): ReturnType<typeof request> {
-    return request(makeApp({ store: this.store, backups: this.backups, purpose: 'own', page: null, now: () => NOW }));
+    return request(makeApp(this.served, onlyThisMachine));
+  }
+
+  get served(): AppOptions {
+    return {
+      store: this.store,
+      backups: this.backups,
+      purpose: 'own',
+      page: null,
+      now: () => NOW,
+      house: () => null,
+    };
   }
 
   reopen(): void {

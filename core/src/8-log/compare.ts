@@ -24,7 +24,7 @@ const THUMB = 0.1;
  */
 export function compare(entry: LogEntry, context: BalanceContext): Comparison {
   const says: Phrase[] = [...rung(entry)];
-  const dropSeen = meanOf(entry.seen.dropTimes);
+  const dropSeen = dropOf(entry.seen);
   const { hung } = context.evaluation;
   if (!hung) {
     const each = compareEach(entry.seen, context, []);
@@ -153,7 +153,8 @@ function lean(
   );
 }
 
-function meanOf(times: readonly number[]): Comparison['dropSeen'] {
+/** What a stopwatch said, by itself: no rig is needed for it. */
+export function dropOf({ dropTimes: times }: LogEntry['seen']): Comparison['dropSeen'] {
   if (times.length === 0) return null;
   const mean = times.reduce((s, t) => s + t, 0) / times.length;
   const scatter =

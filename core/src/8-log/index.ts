@@ -1,2 +1,2 @@
 /** Log: what was measured against what was predicted. */
-export { compare } from './compare';
+export { compare, dropOf } from './compare';

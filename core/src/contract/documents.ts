@@ -1,5 +1,6 @@
 /** The kinds of document a data folder keeps, and the bodies that pass between browser and server. */
 import * as z from 'zod';
+import { RIGHTS } from './lan';
 import { binItem, kitItem, loadout, logEntry, ownSize, rigDocument, setup, walk } from '../model';
 
 /** Each kind with what its body must be: the one list of them. */
@@ -52,7 +53,13 @@ export type Damaged = z.infer<typeof damaged>;
 export const FOLDER_HEADER = 'X-Data-Folder';
 
 /** All that is in a data folder. `folder` is its mark: what is kept against one folder is never sent to another. */
-export const storedList = z.strictObject({ folder: z.string(), documents: z.array(stored), damaged: z.array(damaged) });
+export const storedList = z.strictObject({
+  folder: z.string(),
+  documents: z.array(stored),
+  damaged: z.array(damaged),
+  /** Of a paired phone: what it may do. Absent on the machine itself. */
+  right: z.enum(RIGHTS).optional(),
+});
 export type StoredList = z.infer<typeof storedList>;
 export const saved = z.strictObject({
   saved: z.array(z.strictObject({ kind: z.enum(DOCUMENT_KINDS), id: documentId, revision })),

@@ -37,4 +37,15 @@ export {
   type Stored,
   type StoredList,
 } from './documents';
+export {
+  lanLook,
+  mayKeep,
+  offerAsked,
+  refusal,
+  RIGHTS,
+  type Device,
+  type LanLook,
+  type Offer,
+  type Right,
+} from './lan';
 export { whole, type Whole, type WholePiece } from './whole';

@@ -3,19 +3,23 @@ import { json, Router } from 'express';
 import {
   changes,
   DOCUMENT_KINDS,
+  mayKeep,
   readWith,
+  refusal,
   weighJson,
   type ChangeRequest,
   type DocumentKind,
   type Fault,
 } from '@tide-pebble/core';
-import { BadRequest, NotFound } from '../problem';
+import { pairedAs } from '../lan/houseDoor';
+import { BadRequest, NotAllowed, NotFound } from '../problem';
 import { readBody, type Store } from '../store/openStore';
 
 export function documentRoutes(store: Store): Router {
   const router = Router();
   router.get('/documents', (_request, response) => {
-    response.json({ folder: store.identity, ...store.contents() });
+    const right = pairedAs(response)?.right;
+    response.json({ folder: store.identity, ...store.contents(), ...(right ? { right } : {}) });
   });
   router.get('/documents/:kind/:id', (request, response) => {
     const { kind, id } = request.params;
@@ -40,6 +44,8 @@ export function documentRoutes(store: Store): Router {
     async (request, response) => {
       const read = readWith(changes, request.body);
       if (!read.ok) throw new BadRequest('The changes are not in the form this reads.', read.faults);
+      const right = pairedAs(response)?.right;
+      if (right && read.value.changes.some(({ kind }) => !mayKeep(right, kind))) throw new NotAllowed(refusal(right));
       response.json({ saved: store.save(await checked(read.value.changes)) });
     },
   );

@@ -3,7 +3,8 @@ import { backupList, backupLook, readWith, storedList, weighJson } from '@tide-p
 import { LIMITS } from '../unpack/limits';
 import request from 'supertest';
 import { makeApp } from '../app';
-import { Bench, item, NOW, save } from '../testing';
+import { onlyThisMachine } from '../guards';
+import { Bench, item, save } from '../testing';
 
 const project = (documents: unknown, more: object = {}): string =>
   JSON.stringify({ format: 'tide-pebble-backup', version: 1, savedAt: '2026-06-01T08:00:00.000Z', documents, ...more });
@@ -175,7 +176,7 @@ describe('a full disk', () => {
         return real(changes);
       },
     };
-    const http = () => request(makeApp({ store, backups: bench.backups, purpose: 'own', page: null, now: () => NOW }));
+    const http = () => request(makeApp({ ...bench.served, store }, onlyThisMachine));
     const answer = await http()
       .post('/api/changes')
       .send({ changes: [save('a', 0)] });

@@ -114,6 +114,8 @@ export class Backups {
     const db = new Database(unnamed);
     migrate(db, unnamed, migrations(), this.now);
     db.prepare(queryText('setIdentity')).run({ identity: '' });
+    // A phone let go since the backup was made must not come back with it.
+    db.prepare(queryText('dropDevices')).run();
     db.close();
     renameSync(unnamed, this.dataFile);
     return kept;

@@ -13,6 +13,7 @@ import {
   type Stored,
 } from '@tide-pebble/core';
 import * as z from 'zod';
+import { devicesIn, type Devices } from './devices';
 import { migrate } from './migrate';
 import { Conflict, Unreadable, WrongPurpose } from './refusals';
 import type { Photo } from '../photo';
@@ -50,6 +51,8 @@ export interface Store {
   putPhoto(photo: Photo): void;
   /** The photos that kit is shown with. */
   photos(): readonly Photo[];
+  /** The phones paired with this folder. */
+  readonly devices: Devices;
   isEmpty(): boolean;
   /** A whole copy of the data as it stands, written while it is used. */
   copyTo(file: string): Promise<void>;
@@ -240,6 +243,7 @@ export function openStore(
     },
     putPhoto,
     photos: () => query.shownPhotos.all().map((p) => photoRow.parse(p)),
+    devices: devicesIn(query, now),
     isEmpty: () => query.isEmpty.pluck().get() === 1,
     copyTo: async (to) => void (await db.backup(to)),
     changeCount: () => changeCount,

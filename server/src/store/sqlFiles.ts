@@ -24,6 +24,12 @@ export const QUERY_NAMES = [
   'onePhoto',
   'shownPhotos',
   'dropLoosePhotos',
+  'allDevices',
+  'putDevice',
+  'deviceByToken',
+  'seenDevice',
+  'dropDevice',
+  'dropDevices',
 ] as const;
 export type QueryName = (typeof QUERY_NAMES)[number];
 

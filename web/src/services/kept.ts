@@ -3,12 +3,14 @@ import { inject, Injectable } from '@angular/core';
 import type { BinItem, KitItem, Loadout, LogEntry, OwnSize, RigDocument, SetUp, Walk } from '@tide-pebble/core';
 import { BehaviorSubject, combineLatest, distinctUntilChanged, map, shareReplay, type Observable } from 'rxjs';
 import { Documents } from './keeping/documents';
+import { HeldFolder } from './keeping/folder';
 
 const CURRENT = 'tide-pebble.rig';
 
 @Injectable({ providedIn: 'root' })
 export class Kept {
   private readonly documents = inject(Documents);
+  private readonly folder = inject(HeldFolder);
   private readonly current = new BehaviorSubject<string | null>(localStorage.getItem(CURRENT));
 
   private readonly allRigs$ = this.documents.list$('rig').pipe(distinctUntilChanged(), keep());
@@ -26,9 +28,12 @@ export class Kept {
   readonly log$: Observable<readonly LogEntry[]> = this.documents.list$('log').pipe(distinctUntilChanged(), keep());
   readonly walks$: Observable<readonly Walk[]> = this.documents.list$('walk').pipe(distinctUntilChanged(), keep());
 
+  /** What a phone has in the hand, by rig: it may look at another loadout, and not change which one the rig is kept with. */
+  private readonly inHand = new BehaviorSubject<ReadonlyMap<string, string | null>>(new Map());
+
   /** The chosen rig, or the first there is. */
-  readonly rig$: Observable<RigDocument | null> = combineLatest([this.allRigs$, this.current]).pipe(
-    map(([rigs, id]) => rigs.find((r) => r.id === id) ?? rigs[0] ?? null),
+  readonly rig$: Observable<RigDocument | null> = combineLatest([this.allRigs$, this.current, this.inHand]).pipe(
+    map(([rigs, id, inHand]) => held(rigs.find((r) => r.id === id) ?? rigs[0] ?? null, inHand)),
     distinctUntilChanged(),
     keep(),
   );
@@ -48,6 +53,14 @@ export class Kept {
     localStorage.setItem(CURRENT, rig);
   }
 
+  /** Which loadout the rig carries. */
+  chooseLoadout(loadout: string | null): void {
+    const rig = this.rigNow();
+    if (!rig) return;
+    if (this.folder.right()) this.inHand.next(new Map(this.inHand.value).set(rig.id, loadout));
+    else this.editRig('choice of loadout', (r) => ({ ...r, loadout }));
+  }
+
   editRig(label: string, change: (rig: RigDocument) => RigDocument, merge: string | null = null): void {
     const rig = this.rigNow();
     if (rig) this.documents.commit(label, [{ kind: 'rig', id: rig.id, body: change(rig) }], merge);
@@ -55,7 +68,7 @@ export class Kept {
 
   rigNow(): RigDocument | null {
     const id = this.current.value;
-    return (id ? this.documents.get('rig', id) : null) ?? this.documents.all('rig')[0] ?? null;
+    return held((id ? this.documents.get('rig', id) : null) ?? this.documents.all('rig')[0] ?? null, this.inHand.value);
   }
 }
 
@@ -65,4 +78,16 @@ const byName = <T extends { readonly name: string }>(list: readonly T[]): readon
 
 export function keep<T>() {
   return shareReplay<T>({ bufferSize: 1, refCount: false });
+}
+
+/** The rig with the loadout that is in the hand; the same thing each time it is asked. */
+const withInHand = new WeakMap<RigDocument, RigDocument>();
+function held(rig: RigDocument | null, inHand: ReadonlyMap<string, string | null>): RigDocument | null {
+  const loadout = rig && inHand.get(rig.id);
+  if (!rig || loadout === undefined || loadout === rig.loadout) return rig;
+  const made = withInHand.get(rig);
+  if (made?.loadout === loadout) return made;
+  const now = { ...rig, loadout };
+  withInHand.set(rig, now);
+  return now;
 }

@@ -4,6 +4,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { mdiHelp, mdiMagnify, mdiRedo, mdiUndo } from '@mdi/js';
 import type { Fraction } from '@tide-pebble/core';
 import { Documents, type SaveState } from '../services/keeping/documents';
+import { HeldFolder } from '../services/keeping/folder';
 import { NO_HISTORY } from '../services/keeping/history';
 import { Units } from '../services/units';
 import { Kept } from '../services/kept';
@@ -42,7 +43,11 @@ export class Head {
   protected readonly redoLabel = computed(() =>
     this.history().future.length ? `Redo ${this.history().future[0]!.label}` : 'Nothing to redo',
   );
-  protected readonly saved = computed(() => words(this.state()));
+  private readonly right = inject(HeldFolder).right;
+  protected readonly saved = computed(() => {
+    const state = this.state();
+    return this.right() === 'read' && state.kind === 'kept' ? 'This phone only reads' : words(state);
+  });
   protected readonly trouble = computed(() =>
     ['away', 'full', 'elsewhere', 'unread', 'conflict', 'refused'].includes(this.state().kind),
   );
@@ -52,7 +57,7 @@ export class Head {
   }
 
   protected chooseLoadout(id: string): void {
-    this.kept.editRig('choice of loadout', (rig) => ({ ...rig, loadout: id || null }));
+    this.kept.chooseLoadout(id || null);
   }
 
   protected fraction(value: string): void {

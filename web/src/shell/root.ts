@@ -10,6 +10,7 @@ import { Theme } from '../services/theme';
 import { Units } from '../services/units';
 import { Kept } from '../services/kept';
 import { later$ } from '../services/later';
+import { Notices } from '../services/notices';
 import { Dialogs } from '../ui/dialogs';
 import { BrokenStage } from '../services/broken-stage';
 import { Undoing } from '../services/undoing';
@@ -115,6 +116,8 @@ export class Root {
   );
 
   constructor() {
+    const notices = inject(Notices);
+    this.documents.refused$.pipe(takeUntilDestroyed()).subscribe((reason) => notices.say(reason));
     // Whoever goes on by keys or hears the page begins at the stage that came, not where the last one was left.
     this.router.events
       .pipe(

@@ -68,7 +68,12 @@ export const STAGES = [
       { path: 'patterns', load: () => import('../screens/7-build/patterns/patterns').then((m) => m.PatternSheets) },
     ],
   },
-  { path: 'field', title: 'Field', load: () => import('../screens/8-field/field').then((m) => m.Field) },
+  {
+    path: 'field',
+    title: 'Field',
+    load: () => import('../screens/8-field/field').then((m) => m.Field),
+    sheets: [{ path: 'phones', load: () => import('../screens/8-field/phones/phones').then((m) => m.Phones) }],
+  },
   {
     path: 'log',
     title: 'Log',

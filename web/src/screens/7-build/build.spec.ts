@@ -1,4 +1,5 @@
 import { benchAt, withRig } from '../../testing/bench';
+import { until } from '../../testing/until';
 import { sheet } from '../../testing/sheets';
 import { Build } from './build';
 
@@ -56,8 +57,7 @@ describe('the build', () => {
     await fixture.whenStable();
     expect(items(page).map((li) => li.textContent.trim())).toEqual(['Working out in what order it goes together…']);
     jobs.letGo();
-    await fixture.whenStable();
-    expect(items(page).length).toBeGreaterThan(10);
+    await until(() => items(page).length > 10, 'all steps');
     items(page)[7]!.querySelector<HTMLButtonElement>('button.look')!.click();
     await fixture.whenStable();
     expect(
@@ -94,6 +94,7 @@ describe('the build', () => {
     const { page, fixture } = await sheet(Build, benchAt({}));
     const titles = (): readonly string[] =>
       items(page).map((li) => li.querySelector('strong')!.textContent.replace(/^\d+\. /, ''));
+    await until(() => page.querySelector('ol[aria-busy=false]'), 'all steps');
     const told = titles();
     const choose = async (n: number): Promise<void> => {
       page.querySelectorAll<HTMLInputElement>('.order input')[n]!.click();

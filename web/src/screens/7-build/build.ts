@@ -16,6 +16,7 @@ import { Cautions } from '../../ui/findings/cautions';
 import { LeftOut } from '../../ui/findings/left-out';
 import { SayPipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
+import { grown } from '../../ui/timing/grown';
 import { NoBench } from '../../ui/no-bench';
 import { RigViews } from '../../ui/drawing/rig-views';
 import { StageLayout } from '../../ui/stage-layout';
@@ -75,6 +76,11 @@ export class Build {
     const bench = this.bench();
     return bench ? (this.now.plan()?.blocked.map((b) => blockedWords(b, bench.work.rig)) ?? []) : [];
   });
+  /** As they are drawn: of a large rig there are sixty. */
+  protected readonly list = grown(
+    this.steps,
+    computed(() => this.bench()?.rig.id),
+  );
   protected readonly inOrder = computed(() => this.steps().map((s) => s.step));
   protected readonly next = computed(() => this.steps().find((s) => !s.done) ?? null);
   protected readonly doneCount = computed(() => this.steps().filter((s) => s.done).length);

@@ -84,7 +84,7 @@ describe('the field cards', () => {
   });
   it('without a set-up lead to where one is made', async () => {
     const { page } = await sheet(Field, benchAt({}), withSetups([]));
-    expect(page.querySelector('a')!.getAttribute('href')).toBe('/balance');
+    expect(page.querySelector('.none a')!.getAttribute('href')).toBe('/balance');
     expect(page.textContent).toContain('Trim Limpet in Balance');
   });
 });

@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { mdiPrinter } from '@mdi/js';
+import { mdiCellphone, mdiPrinter } from '@mdi/js';
 import { cautionsOf, judged, turnsOf, verdictWith, workpiece, type Firmness } from '@tide-pebble/core';
 import { setupCard } from '@tide-pebble/core/making';
 import { map, merge, scan, startWith, switchMap } from 'rxjs';
@@ -30,7 +30,7 @@ const NONE: ReadonlyMap<string, Firmness> = new Map();
 export class Field {
   private readonly workspace = inject(Workspace);
   protected readonly units = inject(Units).now;
-  protected readonly icons = { print: mdiPrinter };
+  protected readonly icons = { print: mdiPrinter, phone: mdiCellphone };
   protected readonly bench = injectBench();
   private readonly setups = toSignal(this.workspace.setups$, { initialValue: [] });
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });

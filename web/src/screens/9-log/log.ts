@@ -1,5 +1,5 @@
 /** Log: time the drop, say how it hangs, keep it; found against expected, and what that says about the model. */
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, linkedSignal, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
@@ -15,9 +15,11 @@ import {
   seenWords,
   workpiece,
   type LogEntry,
+  type Phrase,
   NOTHING_BEARS,
 } from '@tide-pebble/core';
-import { compare } from '@tide-pebble/core/making';
+import { compare, dropOf } from '@tide-pebble/core/making';
+import { sameParts } from '../../services/asked';
 import { injectBench } from '../../services/bench-signal';
 import { Firmnesses, NOT_YET } from '../../services/firmnesses';
 import { Documents } from '../../services/keeping/documents';
@@ -33,7 +35,25 @@ import { Notices } from '../../services/notices';
 import { FlickSheet } from '../../ui/flick-sheet';
 import { ReadingSheet } from '../../ui/reading-sheet';
 import { StageLayout } from '../../ui/stage-layout';
+import { grown } from '../../ui/timing/grown';
 import { DropChart } from './drop-chart';
+
+/** Entries drawn at first, and with each press for more. */
+const SHOWN = 40;
+const MORE = 200;
+/** The newest that the chart shows. */
+const PLOTTED = 200;
+
+/** An entry as it is told. */
+interface Line {
+  readonly entry: LogEntry;
+  readonly when: string;
+  readonly rig: string;
+  readonly loadout: string;
+  readonly says: readonly Phrase[];
+  readonly seen: Phrase;
+  readonly drop: ReturnType<typeof dropOf>;
+}
 
 const DRAFT = 'tide-pebble.log-draft';
 interface Draft {
@@ -70,6 +90,7 @@ export class Log {
   protected readonly bench = injectBench();
   private readonly firm = toSignal(inject(Firmnesses).bench$, { initialValue: NOT_YET });
   private readonly all = toSignal(this.workspace.log$, { initialValue: [] });
+  private readonly rigs = toSignal(this.workspace.rigs$, { initialValue: [] });
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: new Map() });
 
@@ -81,6 +102,8 @@ export class Log {
   protected readonly elapsed = signal(0);
   private ticking = 0;
 
+  /** As many are seen at a glance. */
+  protected readonly few = 4;
   protected readonly nothingBears = NOTHING_BEARS;
   protected readonly way = computed(() => {
     const bench = this.bench();
@@ -99,42 +122,46 @@ export class Log {
     const { hung } = bench.judged.evaluation;
     return { ...readings(bench.judged.evaluation), spread: hung?.spread.dropPitch ?? null };
   });
-  protected readonly entries = computed(() => {
-    const bench = this.bench();
-    if (!bench) return [];
+  /** Of this rig, or of all of them; the newest first. */
+  protected readonly ofAll = signal(false);
+  protected readonly sought = signal('');
+  protected readonly kept = computed(() => {
+    const rig = this.bench()?.rig.id;
     return this.all()
-      .filter((e) => e.rig === bench.rig.id)
-      .sort((a, b) => b.when.localeCompare(a.when))
-      .map((entry) => {
-        const loadout = this.loadouts().find((l) => l.id === entry.loadout) ?? null;
-        const made = workpiece(bench.rig, loadout, this.kit());
-        const context = made.ok ? judged(made.work, entry.values, bench.rig.wants).context : null;
-        const said = context ? compare(entry, context) : null;
-        return {
-          entry,
-          when: new Date(entry.when).toLocaleString('en-GB', {
-            day: 'numeric',
-            month: 'short',
-            year: 'numeric',
-            hour: '2-digit',
-            minute: '2-digit',
-          }),
-          loadout: loadout?.name ?? 'nothing mounted',
-          says: said?.says ?? [],
-          // The drops stand by themselves, beside what was expected.
-          seen: context
-            ? seenWords({ ...entry.seen, dropTimes: [] }, readingsOf(context.assembly.rig, context.evaluation))
-            : [],
-          drop: said?.dropSeen ?? null,
-        };
-      });
+      .filter((e) => this.ofAll() || e.rig === rig)
+      .sort((a, b) => (a.when < b.when ? 1 : a.when > b.when ? -1 : 0));
   });
+  protected readonly found = computed(() => {
+    const words = this.sought().toLowerCase().split(/\s+/).filter(Boolean);
+    if (words.length === 0) return this.kept();
+    return this.kept().filter((e) => {
+      const text = this.textOf(e);
+      return words.every((w) => text.includes(w));
+    });
+  });
+  private readonly rigNames = computed(() => new Map(this.rigs().map((r) => [r.id, r.name])));
+  private readonly loadoutNames = computed(() => new Map(this.loadouts().map((l) => [l.id, l.name])));
+  /** A log of years is not drawn at once: so many, and more when asked. */
+  protected readonly most = linkedSignal<unknown, number>({
+    source: () => [this.bench()?.rig.id, this.ofAll(), this.sought()].join('\n'),
+    computation: () => SHOWN,
+  });
+  protected readonly list = grown(
+    computed(() => this.found().slice(0, this.most())),
+    computed(() => this.bench()?.rig.id),
+  );
+  protected readonly lines = computed(() => this.list.drawn().map((entry) => this.lineOf(entry)));
   protected readonly plotted = computed(() =>
-    this.entries()
-      .filter((e) => e.drop !== null)
-      .map((e) => ({ when: e.when, seen: e.drop!.mean, expected: e.entry.expected.dropPitch }))
+    this.found()
+      .flatMap((entry) => {
+        const drop = dropOf(entry.seen);
+        return drop ? [{ when: timeOf(entry), seen: drop.mean, expected: entry.expected.dropPitch }] : [];
+      })
+      .slice(0, PLOTTED)
       .reverse(),
   );
+  /** What an entry says is worked out once for the rig and the load it is held against. */
+  private readonly said = new WeakMap<LogEntry, { readonly of: readonly unknown[]; readonly line: Line }>();
 
   constructor() {
     inject(DestroyRef).onDestroy(() => cancelAnimationFrame(this.ticking));
@@ -183,6 +210,58 @@ export class Log {
     this.drops(this.draft().seen.dropTimes.filter((_, i) => i !== index));
   }
 
+  protected more(): void {
+    this.most.update((n) => n + MORE);
+  }
+
+  private textOf(entry: LogEntry): string {
+    const { rig, loadout } = this.namesOf(entry);
+    return `${entry.notes} ${rig} ${loadout} ${timeOf(entry)}`.toLowerCase();
+  }
+
+  private namesOf(entry: LogEntry): { readonly rig: string; readonly loadout: string } {
+    return {
+      rig: this.rigNames().get(entry.rig) ?? 'a rig that is gone',
+      loadout:
+        entry.loadout === null
+          ? 'nothing mounted'
+          : (this.loadoutNames().get(entry.loadout) ?? 'a loadout that is gone'),
+    };
+  }
+
+  private lineOf(entry: LogEntry): Line {
+    const at = this.bench()?.rig;
+    const rig = (at?.id === entry.rig ? at : this.rigs().find((r) => r.id === entry.rig)) ?? null;
+    const loadout = this.loadouts().find((l) => l.id === entry.loadout) ?? null;
+    const of = [
+      rig?.design,
+      rig?.made,
+      rig?.hands,
+      rig?.wants,
+      loadout,
+      this.kit(),
+      this.rigNames(),
+      this.loadoutNames(),
+    ];
+    const before = this.said.get(entry);
+    if (before && sameParts(before.of, of)) return before.line;
+    const made = rig ? workpiece(rig, loadout, this.kit()) : null;
+    const context = made?.ok && rig ? judged(made.work, entry.values, rig.wants).context : null;
+    const line: Line = {
+      entry,
+      when: timeOf(entry),
+      ...this.namesOf(entry),
+      says: context ? compare(entry, context).says : [],
+      // The drops stand by themselves, beside what was expected.
+      seen: context
+        ? seenWords({ ...entry.seen, dropTimes: [] }, readingsOf(context.assembly.rig, context.evaluation))
+        : [],
+      drop: dropOf(entry.seen),
+    };
+    this.said.set(entry, { of, line });
+    return line;
+  }
+
   protected keep(): void {
     const bench = this.bench();
     if (!bench) return;
@@ -198,10 +277,10 @@ export class Log {
   }
 
   protected async csv(): Promise<void> {
-    const rows = this.entries().map(({ entry, loadout, drop }) => ({
+    const rows = this.found().map((entry) => ({
       when: entry.when,
-      loadout,
-      drop_seen_s: hundredths(drop?.mean),
+      ...this.namesOf(entry),
+      drop_seen_s: hundredths(dropOf(entry.seen)?.mean),
       drop_expected_s: hundredths(entry.expected.dropPitch),
       rings_seen_hz: entry.seen.rings ? hundredths(ringRead(entry.seen.rings).frequency) : '',
       rings_expected_hz: hundredths(entry.expected.rings),
@@ -210,9 +289,18 @@ export class Log {
       left_side_down_seen_deg: degrees(entry.seen.leftSideDown),
       notes: entry.notes,
     }));
-    await saveCsv(`${this.bench()?.rig.name ?? 'rig'} log.csv`, rows);
+    await saveCsv(`${this.ofAll() ? 'all rigs' : (this.bench()?.rig.name ?? 'rig')} log.csv`, rows);
   }
 }
+
+const WHEN = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+const timeOf = (entry: LogEntry): string => WHEN.format(new Date(entry.when));
 
 const hundredths = (value: number | null | undefined): number | '' =>
   value === null || value === undefined ? '' : Math.round(value * 100) / 100;

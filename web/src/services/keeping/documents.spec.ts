@@ -7,6 +7,7 @@ import { Documents, type SaveState } from './documents';
 import { NoDrafts } from '../../testing/store';
 import { until } from '../../testing/until';
 import { Drafts } from './drafts';
+import { HeldFolder } from './folder';
 
 const item = (name: string): KitItem => ({
   id: 'a',
@@ -56,6 +57,32 @@ describe('documents', () => {
     await Promise.resolve();
     expect(documents.get('kit', 'a')!.name).toBe('Egret');
     expect(drafts.kept.size).toBe(0);
+  });
+
+  it('of a phone takes up what it may keep, and refuses the rest before it waits for the server', async () => {
+    const documents = open();
+    const refused: string[] = [];
+    documents.refused$.subscribe((reason) => refused.push(reason));
+    (await request('/api/documents')).flush({
+      folder: 'f1',
+      damaged: [],
+      documents: [stored(3, 'Heron')],
+      right: 'field',
+    });
+    await reached(documents.state$, 'kept');
+    documents.commit('renaming', [{ kind: 'kit', id: 'a', body: item('Egret') }]);
+    expect(documents.get('kit', 'a')!.name).toBe('Heron');
+    expect(refused).toEqual([jasmine.stringContaining('readings, walks and set-ups')]);
+    expect(documents.undo()).toBeNull();
+    const setup = { id: 's', rig: 'r', loadout: 'bare', values: {} };
+    documents.commit('setting', [{ kind: 'setup', id: 's', body: setup }]);
+    expect(documents.get('setup', 's')).toEqual(setup);
+    (await request('/api/changes')).flush({ saved: [{ kind: 'setup', id: 's', revision: 1 }] });
+    // It is known while the server is away too.
+    TestBed.resetTestingModule();
+    open();
+    expect(TestBed.inject(HeldFolder).right()).toBe('field');
+    TestBed.inject(HeldFolder).setRight(undefined);
   });
 
   it('undoes and does again, over the same revision chain', async () => {

@@ -10,7 +10,7 @@ import type {
   Stored,
   StoredList,
 } from '@tide-pebble/core';
-import { readWith, BODY_SCHEMAS, DOCUMENT_KINDS } from '@tide-pebble/core/documents';
+import { readWith, BODY_SCHEMAS, DOCUMENT_KINDS, mayKeep, refusal } from '@tide-pebble/core/documents';
 import {
   BehaviorSubject,
   combineLatest,
@@ -82,8 +82,11 @@ export class Documents {
   private readonly history = new BehaviorSubject<History>(NO_HISTORY);
   private readonly setAside = new BehaviorSubject<readonly Damaged[]>([]);
   private readonly edits = new Subject<void>();
+  private readonly refusals = new Subject<string>();
   private saving = false;
 
+  /** Why an edit was not taken up: this window is a phone's, and may not make it. */
+  readonly refused$: Observable<string> = this.refusals.asObservable();
   readonly state$: Observable<SaveState> = combineLatest([this.page, this.talk, this.keptAt]).pipe(
     map(([page, talk, at]) => stateOf(page, talk, at)),
     distinctUntilChanged(sameState),
@@ -122,8 +125,11 @@ export class Documents {
   /**
    * One undoable step over any number of documents. A body that its schema refuses throws: screens check before.
    * `read` says that every body has just come from its schema, so a large import is not read twice.
+   * What this window may not keep is refused before it is taken up: the server would refuse it with all that waits beside it.
    */
   commit(label: string, edits: readonly Edit[], merge: string | null = null, read = false): void {
+    const right = this.folder.right();
+    if (right && edits.some(({ kind }) => !mayKeep(right, kind))) return this.refusals.next(refusal(right));
     for (const { kind, id, body } of read ? [] : edits) {
       const found = body === null ? null : readWith(BODY_SCHEMAS[kind] as Parameters<typeof readWith>[0], body);
       if (found && !found.ok) throw new Error(`${kind} ${id}: ${found.faults[0]?.path} ${found.faults[0]?.message}`);
@@ -297,7 +303,10 @@ export class Documents {
   }
 
   private take(list: StoredList, fromServer = true): void {
-    if (fromServer) void this.drafts.replaceCopy(list.folder, list.documents);
+    if (fromServer) {
+      void this.drafts.replaceCopy(list.folder, list.documents);
+      this.folder.setRight(list.right);
+    }
     this.folder.mark = list.folder;
     this.setAside.next(list.damaged);
     const before = this.now;

@@ -157,6 +157,12 @@ export const VIEWS: readonly View[] = [
     toDo: ['Follow the card from the top.', 'Press the button when the real rig disagrees.'],
   },
   {
+    path: 'field/phones',
+    title: 'On a phone',
+    answers: 'How a phone of the house reads the cards and keeps readings, and which phones may.',
+    toDo: ['Make a code, and let the phone read it.', 'Let a phone go that is lost or lent.'],
+  },
+  {
     path: 'log',
     title: 'Log',
     answers: 'What was found with the real rig, beside what was expected.',

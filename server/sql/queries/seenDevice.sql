@@ -1,0 +1,1 @@
+UPDATE device SET seen_at = @now WHERE id = @id;
