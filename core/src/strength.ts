@@ -34,3 +34,4 @@ export { firmAfter, type FirmAfter, type FirmAfterInput } from './9-design/stren
 export { firmnessOf, type FirmnessInput } from './9-design/strength/firmness';
 export { STIFFENERS } from './9-design/strength/changes';
 export type { Stiffener, StiffChange } from './9-design/strength/stiffener';
+export { versionsTold, type VersionsInput, type VersionTold } from './9-design/strength/versionsTold';

@@ -20,6 +20,7 @@ export const OF_THE_BENCH = [
   'field',
   'log',
   'log/steady',
+  'log/versions',
 ];
 
 export const VIEWS = [

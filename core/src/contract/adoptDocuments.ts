@@ -42,12 +42,26 @@ export function adoptDocuments(
         : {};
     brought.push({ kind, id: free, body: { ...(pointed as object), id: free, ...renamed } });
   }
-  // Kit points at kit: only now is it known under which ids all of it came.
+  // Kit points at kit, and a version at its line: only now is it known under which ids all of it came.
   return brought.map(({ kind, id, body }) => ({
     kind,
     id,
-    body: kind === 'kit' ? repointed(kind, body, idOf) : body,
+    body: kind === 'kit' ? repointed(kind, body, idOf) : kind === 'rig' ? withLine(body as BodyOf['rig'], idOf) : body,
   })) as unknown as readonly NewDocument[];
+}
+
+function withLine(rig: BodyOf['rig'], idOf: (kind: DocumentKind, id: string) => string): BodyOf['rig'] {
+  if (!rig.version) return rig;
+  const { line, from, entries } = rig.version;
+  return {
+    ...rig,
+    version: {
+      ...rig.version,
+      line: idOf('rig', line),
+      from: idOf('rig', from),
+      entries: entries.map((id) => idOf('log', id)),
+    },
+  };
 }
 
 /** What a document is called, or what it is a size of; those without a name are known by what they belong to. */

@@ -15,7 +15,9 @@ export function adoptRigFile(
   const of = <K extends DocumentKind>(kind: K, bodies: readonly BodyOf[K][]): readonly AnyDocument[] =>
     bodies.map((body) => ({ kind, id: body.id, body }));
   const setups = file.setups.filter((s) => s.rig === file.rig.id && file.loadouts.some((l) => l.id === s.loadout));
-  const rig = { ...file.rig, loadout: file.loadouts.some((l) => l.id === file.rig.loadout) ? file.rig.loadout : null };
+  // On its own it is the first of a line of its own.
+  const { version: _, ...alone } = file.rig;
+  const rig = { ...alone, loadout: file.loadouts.some((l) => l.id === file.rig.loadout) ? file.rig.loadout : null };
   return adoptDocuments(
     [...of('kit', file.kit), ...of('loadout', file.loadouts), ...of('rig', [rig]), ...of('setup', setups)],
     held,

@@ -1,4 +1,5 @@
 import {
+  adoptDocuments,
   adoptRigFile,
   BODY_SCHEMAS,
   DOCUMENT_KINDS,
@@ -42,6 +43,41 @@ const faultsOf = (change: (f: Record<string, unknown>) => void): string => {
   return read.ok ? '' : read.faults.map(faultLine).join('; ');
 };
 type Loose = Record<string, Record<string, unknown>> & { kit: Record<string, unknown>[] };
+
+describe('a line of versions', () => {
+  const at = '2026-06-14T10:00:00.000Z';
+  const second = {
+    ...rigDocument,
+    id: 'r2',
+    loadout: null,
+    version: { line: 'r1', number: 2, from: 'r1', begun: at, wish: '', entries: ['e1'] },
+  };
+  it('brought in beside rigs of the same ids stays one line, apart from theirs', () => {
+    let n = 0;
+    const bodies = [{ ...rigDocument, loadout: null }, second].map((body) => ({
+      kind: 'rig' as const,
+      id: body.id,
+      body,
+    }));
+    const brought = adoptDocuments(
+      bodies,
+      () => ({ other: true }),
+      () => `new-${n++}`,
+      { called: 'from backup' },
+    );
+    const rigs = brought.map((b) => b.body as typeof second);
+    expect(rigs.map((r) => r.id)).toEqual(['new-0', 'new-1']);
+    expect([rigs[1]!.version.line, rigs[1]!.version.from]).toEqual(['new-0', 'new-0']);
+  });
+  it('is left behind by one that comes in alone', () => {
+    const brought = adoptRigFile(
+      { ...file, rig: second },
+      () => null,
+      () => 'new',
+    );
+    expect('version' in (brought.find((b) => b.kind === 'rig')!.body as object)).toBeFalse();
+  });
+});
 
 describe('the rig file', () => {
   it('reads back what was written', () => {

@@ -259,6 +259,19 @@ export const rigDocument = z.strictObject({
   took: z
     .record(z.string().max(200), z.strictObject({ minutes: positive.max(1440), reckoned: positive.max(10_000) }))
     .optional(),
+  /** Which in its line it is, and what it was begun for; left out: the first of a line of its own. */
+  version: z
+    .strictObject({
+      /** Id of the first of the line. */
+      line: id,
+      number: z.number().int().min(2).max(999),
+      from: id,
+      begun: z.iso.datetime(),
+      wish: z.string().max(2000),
+      /** Log entries whose wishes it takes up. */
+      entries: z.array(id).max(100),
+    })
+    .optional(),
   /** Where it was made otherwise than drawn. */
   made: z.array(asMade).max(400).optional(),
   /** What its connections bring was counted when its set-ups were found, or its maker has been told that it was not. */

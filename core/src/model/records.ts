@@ -60,6 +60,10 @@ export const logEntry = z.strictObject({
       .optional(),
   }),
   notes: z.string().max(4000),
+  weather: z.string().max(200).optional(),
+  wrong: z.string().max(1000).optional(),
+  /** A wish for the next version. */
+  toTry: z.string().max(1000).optional(),
 });
 export type LogEntry = z.infer<typeof logEntry>;
 

@@ -52,7 +52,7 @@ export function greeting({ addresses, fingerprint, pairing }: House, right: Righ
   return [
     `Open to the house's network at ${addresses.join(' and ')}`,
     encodeQR(pairAddress(addresses[0]!, offer), 'ascii', { border: 4 }),
-    `A phone that reads this, or types ${offer.code} there, is paired for readings and set-ups. The code works once, for ten minutes; more in Field, under Phones.`,
+    `A phone that reads this, or types ${offer.code} there, is paired for readings and set-ups. The code works once, for ten minutes; more in Field, On a phone.`,
     `The phone warns of a certificate it does not know: it is this folder's own, and its SHA-256 is ${fingerprint}.`,
   ].join('\n');
 }

@@ -79,7 +79,7 @@ export function houseDoor(options: {
       return again(
         403,
         taken.why === 'none'
-          ? 'There is no code now: it was used, or its ten minutes are over. Make a new one in Field, under Phones.'
+          ? 'There is no code now: it was used, or its ten minutes are over. Make a new one in Field, On a phone.'
           : 'That is not the code.',
       );
     }

@@ -29,7 +29,7 @@ export const pairPage = ({ code, wrong }: PairPage): string => `<!doctype html>
 <body>
 <main>
 <h1>Pair this phone with Tide Pebble</h1>
-<p>The code stands where Tide Pebble runs: in its window, and in Field under Phones. It works once.</p>
+<p>The code stands where Tide Pebble runs: in its window, and in Field, On a phone. It works once.</p>
 ${wrong ? `<p class="wrong" role="alert">${wrong}</p>` : ''}
 <form method="post" action="/pair">
 <label for="code">Code</label>

@@ -2,7 +2,10 @@
 import { readings, type Firmness, type LogEntry } from '@tide-pebble/core';
 import type { Bench } from './workspace';
 
-export function newReading(bench: Bench, firm: Firmness | null, seen: LogEntry['seen'], notes: string): LogEntry {
+/** What is told in words with a reading. */
+export type Told = Partial<Pick<LogEntry, 'notes' | 'weather' | 'wrong' | 'toTry'>>;
+
+export function newReading(bench: Bench, firm: Firmness | null, seen: LogEntry['seen'], told: Told): LogEntry {
   const { evaluation } = bench.judged;
   const { noseDown, leftSideDown, dropPitch } = readings(evaluation);
   return {
@@ -19,6 +22,10 @@ export function newReading(bench: Bench, firm: Firmness | null, seen: LogEntry['
       ...(firm?.rings ? { rings: firm.rings.frequency } : {}),
     },
     seen,
-    notes,
+    notes: told.notes ?? '',
+    // What was left empty is not kept as an empty word.
+    ...Object.fromEntries(
+      (['weather', 'wrong', 'toTry'] as const).flatMap((k) => (told[k]?.trim() ? [[k, told[k].trim()]] : [])),
+    ),
   };
 }

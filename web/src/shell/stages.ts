@@ -78,7 +78,10 @@ export const STAGES = [
     path: 'log',
     title: 'Log',
     load: () => import('../screens/9-log/log').then((m) => m.Log),
-    sheets: [{ path: 'steady', load: () => import('../screens/9-log/steady/steady').then((m) => m.Steady) }],
+    sheets: [
+      { path: 'steady', load: () => import('../screens/9-log/steady/steady').then((m) => m.Steady) },
+      { path: 'versions', load: () => import('../screens/9-log/versions/versions').then((m) => m.Versions) },
+    ],
   },
 ] as const satisfies readonly Stage[];
 

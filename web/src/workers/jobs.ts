@@ -68,6 +68,9 @@ import {
   type FirmAfter,
   type FirmAfterInput,
   sideBySide,
+  versionsTold,
+  type VersionsInput,
+  type VersionTold,
   type Bending,
   type RungSwingInput,
   firmnessOf,
@@ -125,6 +128,7 @@ export interface JobInputs {
   readonly firmness: FirmnessInput;
   readonly flick: FlickInput;
   readonly beside: SideBySideInput;
+  readonly versions: VersionsInput;
   readonly rung: readonly RungSwingInput[];
   readonly firmAfter: FirmAfterInput;
   readonly stiffen: StiffenInput;
@@ -158,6 +162,7 @@ export interface JobResults {
   readonly firmness: Firmness;
   readonly flick: FlickTold;
   readonly beside: SideBySide;
+  readonly versions: readonly VersionTold[];
   readonly rung: readonly (Bending | null)[];
   readonly firmAfter: readonly (FirmAfter | null)[];
   readonly stiffen: Stiffenings | null;
@@ -245,6 +250,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return flickTold(message.input);
     case 'beside':
       return sideBySide(message.input, ofOne);
+    case 'versions':
+      return versionsTold(message.input, ofOne);
     case 'rung':
       return message.input.map(rungSwing);
     case 'firmAfter':

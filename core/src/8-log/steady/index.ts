@@ -27,3 +27,4 @@ export {
   type WalkAxis,
   type WayWalked,
 } from './waysWalked';
+export { laterVersion, type LaterWalked } from './laterVersion';

@@ -80,12 +80,14 @@ export class Shelf {
 
   protected duplicate(rig: RigDocument): void {
     const id = crypto.randomUUID();
+    // A copy begins a line of its own.
+    const { version: _, ...copied } = rig;
     const setups = this.documents
       .all('setup')
       .filter((s) => s.rig === rig.id)
       .map((s) => ({ ...s, id: crypto.randomUUID(), rig: id }));
     this.documents.commit(`copy of ${rig.name}`, [
-      { kind: 'rig', id, body: { ...rig, id, name: this.names.free(`${rig.name} copy`), done: {} } },
+      { kind: 'rig', id, body: { ...copied, id, name: this.names.free(`${rig.name} copy`), done: {} } },
       ...setups.map((s) => ({ kind: 'setup' as const, id: s.id, body: s })),
     ]);
   }

@@ -87,4 +87,38 @@ describe('the log', () => {
     expect(said).toEqual(['The entry is deleted.']);
     expect(page.textContent).toContain('Nothing logged yet');
   });
+  it('finds words in what was kept, of this rig or all, and keeps what to try beside what went wrong', async () => {
+    const { page, fixture, documents, press } = await sheet(Log, bench);
+    const write = async (label: string, text: string): Promise<void> => {
+      const field = [...page.querySelectorAll('label.stack')]
+        .find((l) => l.textContent.trim().startsWith(label))!
+        .querySelector<HTMLInputElement | HTMLTextAreaElement>('textarea, input')!;
+      field.value = text;
+      field.dispatchEvent(new Event('input'));
+      await fixture.whenStable();
+    };
+    for (const [wrong, toTry] of [
+      ['dipped', 'a pin'],
+      ['rang', 'glue'],
+      ['dipped again', ''],
+      ['slipped', 'tape'],
+      ['rang', 'foam'],
+    ]) {
+      await write('What went wrong', wrong!);
+      await write('What to try next', toTry!);
+      await press('Keep this in the log');
+    }
+    const kept = documents.committed.map((c) => c.edits[0]!.body as LogEntry);
+    expect(kept.map((e) => [e.wrong, e.toTry])).toContain(['dipped again', undefined]);
+    const seek = page.querySelector<HTMLInputElement>('input[type=search]')!;
+    seek.value = 'rang foam';
+    seek.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    expect(page.textContent).toContain('1 of 5');
+    expect(page.querySelectorAll('.log li').length).toBe(1);
+    seek.value = 'whale';
+    seek.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    expect(page.textContent).toContain('Nothing in the log has all these words.');
+  });
 });

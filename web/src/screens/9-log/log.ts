@@ -30,7 +30,7 @@ import { Workspace } from '../../services/workspace';
 import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
-import { newReading } from '../../services/new-reading';
+import { newReading, type Told } from '../../services/new-reading';
 import { Notices } from '../../services/notices';
 import { FlickSheet } from '../../ui/flick-sheet';
 import { ReadingSheet } from '../../ui/reading-sheet';
@@ -56,7 +56,7 @@ interface Line {
 }
 
 const DRAFT = 'tide-pebble.log-draft';
-interface Draft {
+interface Draft extends Told {
   readonly seen: LogEntry['seen'];
   readonly notes: string;
 }
@@ -115,7 +115,10 @@ export class Log {
   });
   /** A stopwatch is of use where something drops. */
   protected readonly timed = computed(() => this.kinds().some((k) => k.kind === 'dropTimes'));
-  protected readonly nothing = computed(() => sawNothing(this.draft().seen) && !this.draft().notes);
+  protected readonly nothing = computed(() => {
+    const { seen, notes, wrong, toTry } = this.draft();
+    return sawNothing(seen) && !notes && !wrong && !toTry;
+  });
   protected readonly expected = computed(() => {
     const bench = this.bench();
     if (!bench) return null;
@@ -216,7 +219,7 @@ export class Log {
 
   private textOf(entry: LogEntry): string {
     const { rig, loadout } = this.namesOf(entry);
-    return `${entry.notes} ${rig} ${loadout} ${timeOf(entry)}`.toLowerCase();
+    return `${entry.notes} ${entry.weather ?? ''} ${entry.wrong ?? ''} ${entry.toTry ?? ''} ${rig} ${loadout} ${timeOf(entry)}`.toLowerCase();
   }
 
   private namesOf(entry: LogEntry): { readonly rig: string; readonly loadout: string } {
@@ -265,8 +268,8 @@ export class Log {
   protected keep(): void {
     const bench = this.bench();
     if (!bench) return;
-    const { seen, notes } = this.draft();
-    const entry = newReading(bench, this.firm().firm, seen, notes);
+    const { seen, ...told } = this.draft();
+    const entry = newReading(bench, this.firm().firm, seen, told);
     this.documents.commit('log entry', [{ kind: 'log', id: entry.id, body: entry }]);
     this.note(EMPTY);
   }
@@ -287,6 +290,9 @@ export class Log {
       nose_down_seen_deg: degrees(entry.seen.noseDown),
       nose_down_expected_deg: degrees(entry.expected.noseDown ?? undefined),
       left_side_down_seen_deg: degrees(entry.seen.leftSideDown),
+      weather: entry.weather ?? '',
+      went_wrong: entry.wrong ?? '',
+      to_try: entry.toTry ?? '',
       notes: entry.notes,
     }));
     await saveCsv(`${this.ofAll() ? 'all rigs' : (this.bench()?.rig.name ?? 'rig')} log.csv`, rows);

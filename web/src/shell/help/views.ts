@@ -170,6 +170,12 @@ export const VIEWS: readonly View[] = [
     keys: [['Space', 'start and stop the watch']],
   },
   {
+    path: 'log/versions',
+    title: 'Versions',
+    answers: 'What was changed from one version of a rig to the next, and what it did to it.',
+    toDo: ['Take up what the log wishes.', 'Begin the next version, with a cure made or as it is.'],
+  },
+  {
     path: 'log/steady',
     title: 'Was it steady?',
     answers: 'How much the picture shook on a walk, beside the bare camera, another loadout or what Swing foretold.',

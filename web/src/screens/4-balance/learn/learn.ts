@@ -86,7 +86,7 @@ export class Learn {
   protected keep(): void {
     const bench = this.bench();
     if (!bench || this.nothing()) return;
-    const entry = newReading(bench, this.firm().firm, this.draft(), '');
+    const entry = newReading(bench, this.firm().firm, this.draft(), {});
     this.documents.commit('a reading', [{ kind: 'log', id: entry.id, body: entry }]);
     this.draft.set(NOTHING_SEEN);
     localStorage.removeItem(DRAFT);
