@@ -37,6 +37,7 @@ export {
   type Stored,
   type StoredList,
 } from './documents';
+export { broughtIn, FIELD_LOG, parseFieldLog, type BroughtIn } from './fieldLog';
 export {
   lanLook,
   mayKeep,

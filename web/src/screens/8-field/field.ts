@@ -1,14 +1,26 @@
 /** Field: the set-up as a card readable at arm's length in sun; one for each loadout that has been set up. */
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { mdiCellphone, mdiPrinter } from '@mdi/js';
-import { cautionsOf, judged, turnsOf, verdictWith, workpiece, type Firmness } from '@tide-pebble/core';
-import { setupCard } from '@tide-pebble/core/making';
+import { mdiCellphone, mdiFileDownloadOutline, mdiPrinter } from '@mdi/js';
+import {
+  breakDown,
+  cautionsOf,
+  figure,
+  judged,
+  readings,
+  render,
+  verdictWith,
+  workpiece,
+  type Firmness,
+  type Phrase,
+} from '@tide-pebble/core';
+import { cardTold, setupCard } from '@tide-pebble/core/making';
 import { map, merge, scan, startWith, switchMap } from 'rxjs';
 import { Firmnesses } from '../../services/firmnesses';
 import { injectBench } from '../../services/bench-signal';
+import { saveFile } from '../../services/save-file';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
@@ -30,7 +42,7 @@ const NONE: ReadonlyMap<string, Firmness> = new Map();
 export class Field {
   private readonly workspace = inject(Workspace);
   protected readonly units = inject(Units).now;
-  protected readonly icons = { print: mdiPrinter, phone: mdiCellphone };
+  protected readonly icons = { print: mdiPrinter, phone: mdiCellphone, pack: mdiFileDownloadOutline };
   protected readonly bench = injectBench();
   private readonly setups = toSignal(this.workspace.setups$, { initialValue: [] });
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });
@@ -61,6 +73,10 @@ export class Field {
           current: setup.loadout === bench.rig.loadout,
           loadout: loadout?.name ?? 'nothing mounted',
           card,
+          parts: cardTold(card),
+          loadoutId: loadout?.id ?? null,
+          values: setup.values,
+          work: made.work,
           context,
           verdict,
         },
@@ -95,16 +111,54 @@ export class Field {
     }),
   );
 
+  protected readonly isPacking = signal(false);
+
   protected bars(count: number): readonly number[] {
     return Array.from({ length: Math.min(count, BARS_AT_MOST) }, (_, i) => i);
   }
 
-  protected size(value: number): number {
-    return Math.abs(value);
-  }
-
-  protected turns(turns: number): string {
-    return turnsOf(Math.abs(turns));
+  /** One file with all of this rig's cards, for a phone with no server. */
+  protected async pack(): Promise<void> {
+    const bench = this.bench();
+    if (!bench || this.isPacking()) return;
+    this.isPacking.set(true);
+    try {
+      const { fieldPack } = await import('../../export/field-pack/field-pack');
+      const say = (phrase: Phrase): string => render(phrase, this.units());
+      const { pieces } = breakDown(bench.work.rig, bench.values);
+      const html = await fieldPack({
+        rig: { id: bench.rig.id, name: bench.rig.name },
+        made: new Date().toISOString(),
+        cautions: this.cautions(),
+        pieces: pieces.map((p) => p.name),
+        cards: this.cards().map((c) => {
+          const { noseDown, leftSideDown, dropPitch } = readings(c.context.evaluation);
+          return {
+            loadout: c.loadout,
+            parts: c.parts.map((p) => ({ name: p.name, big: say(p.big), beside: p.beside, small: p.small.map(say) })),
+            conditions: c.card.conditions,
+            expect: c.card.expect.map((e) => ({ figure: say(e.figure), rest: say(e.rest) })),
+            tight: c.tight,
+            doubt: c.doubt ? say(c.doubt) : '',
+            mass: say([figure('mass', c.card.mass)]),
+            entry: {
+              rig: bench.rig.id,
+              loadout: c.loadoutId,
+              values: { ...c.values },
+              expected: {
+                noseDown,
+                leftSideDown,
+                dropPitch,
+                dropSpread: c.context.evaluation.hung?.spread.dropPitch ?? null,
+              },
+            },
+          };
+        }),
+      });
+      saveFile(`${bench.rig.name} field pack.html`, html, 'text/html');
+    } finally {
+      this.isPacking.set(false);
+    }
   }
 
   protected print(): void {

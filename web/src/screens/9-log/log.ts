@@ -5,8 +5,11 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { mdiDeleteOutline } from '@mdi/js';
 import {
+  broughtIn,
+  faultLine,
   judged,
   leadingWay,
+  parseFieldLog,
   NOTHING_SEEN,
   readings,
   readingsOf,
@@ -41,6 +44,8 @@ import { DropChart } from './drop-chart';
 /** Entries drawn at first, and with each press for more. */
 const SHOWN = 40;
 const MORE = 200;
+/** Bytes; ten thousand readings are less. */
+const FILE_AT_MOST = 8_000_000;
 /** The newest that the chart shows. */
 const PLOTTED = 200;
 
@@ -272,6 +277,40 @@ export class Log {
     const entry = newReading(bench, this.firm().firm, seen, told);
     this.documents.commit('log entry', [{ kind: 'log', id: entry.id, body: entry }]);
     this.note(EMPTY);
+  }
+
+  protected readonly fault = signal('');
+
+  /** What a phone kept away from the server: each reading once, whichever phone and however often it is brought. */
+  protected async bringIn(event: Event): Promise<void> {
+    const input = event.target as HTMLInputElement;
+    const [file] = input.files ?? [];
+    input.value = '';
+    this.fault.set('');
+    if (!file) return;
+    if (file.size > FILE_AT_MOST) return this.fault.set(`“${file.name}” is too large for a log: 8 MB at most.`);
+    const read = parseFieldLog(await file.text());
+    if (!read.ok) return this.fault.set(`“${file.name}” ${faultLine(read.faults[0]!)}. Nothing was brought in.`);
+    const { fresh, known, ofGoneRigs } = broughtIn(
+      read.value,
+      (id) => this.documents.get('log', id) !== null,
+      (id) => this.rigs().some((r) => r.id === id),
+    );
+    if (fresh.length > 0)
+      this.documents.commit(
+        'bringing in a phone’s log',
+        fresh.map((e) => ({ kind: 'log' as const, id: e.id, body: e })),
+        null,
+        true,
+      );
+    if (ofGoneRigs > 0) this.ofAll.set(true);
+    const words = [
+      fresh.length === 1 ? '1 reading is in the log' : `${fresh.length} readings are in the log`,
+      ...(known > 0 ? [`${known} ${known === 1 ? 'was' : 'were'} here already`] : []),
+      ...(ofGoneRigs > 0 ? [`${ofGoneRigs} of a rig that is gone`] : []),
+    ].join('; ');
+    if (fresh.length > 0) this.notices.sayWithUndo(`${words}.`);
+    else this.notices.say(`${words}.`);
   }
 
   protected remove(entry: LogEntry): void {
