@@ -6,7 +6,7 @@ import { workpiece } from '../9-design/derive';
 import { startRig } from '../9-design/startRig';
 import { holds } from '../testing/holds';
 import { balanceContext, kit, loadout, wants } from '../testing/rigs';
-import { setupCard } from '.';
+import { cardTold, setupCard } from '.';
 
 const rigs = FAMILIES.map((family) => {
   const { design } = startRig(family, loadout, kit, wants);
@@ -79,5 +79,27 @@ describe('the card of a set-up', () => {
     expect(at(0.004)).toBe('forward');
     expect(at(-0.004)).toBe('back');
     expect(at(0)).toBe('');
+  });
+});
+
+describe('a card in words', () => {
+  it('says each bolt and mark once, in order, with the figure that is set, for any family', () => {
+    for (const { name, assembly } of rigs) {
+      const values = Object.fromEntries(assembly.rig.adjusters.map((a) => [a.id, a.kind === 'count' ? 2 : a.range[0]]));
+      const card = setupCard(balanceContext(assembly, values), '');
+      const told = cardTold(card);
+      expect(told.map((p) => p.id))
+        .withContext(name)
+        .toEqual([...card.counts, ...card.marks].map((p) => p.id));
+      for (const part of told) {
+        const count = card.counts.find((c) => c.id === part.id);
+        const mark = card.marks.find((m) => m.id === part.id);
+        const big = render(part.big, METRIC);
+        expect(big)
+          .withContext(`${name} ${part.name}`)
+          .toBe(count ? String(count.count) : showFigure(figure('length', Math.abs(mark!.value), 2), METRIC));
+        expect(part.beside).not.toBe('');
+      }
+    }
   });
 });
