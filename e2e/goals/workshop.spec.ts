@@ -116,7 +116,6 @@ for (const job of JOBS)
   test(`${job.rig}, ${job.is}: planned, put into the calendar, printed, and two mistakes made good`, async ({
     bench: page,
   }) => {
-    test.setTimeout(60_000);
     await putOnBench(page, job.rig);
     const evenings = await plan(page);
     const days = await evenings.getByRole('heading', { level: 3 }).count();

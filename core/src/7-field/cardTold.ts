@@ -42,3 +42,17 @@ export function cardTold(card: SetUpCard): readonly CardPart[] {
     })),
   ];
 }
+
+/** What is moved to come from one set-up of a rig to another: nothing else needs a hand. */
+export function cardMoves(
+  from: readonly CardPart[],
+  to: readonly CardPart[],
+): readonly { readonly id: string; readonly name: string; readonly was: Phrase; readonly is: Phrase }[] {
+  const told = (p: CardPart): Phrase => [...p.big, ` ${p.beside}`];
+  return to.flatMap((part) => {
+    const before = from.find((p) => p.id === part.id);
+    const alike =
+      before?.count === part.count && before.mark?.value === part.mark?.value && before.beside === part.beside;
+    return !before || alike ? [] : [{ id: part.id, name: part.name, was: told(before), is: told(part) }];
+  });
+}

@@ -1,3 +1,3 @@
 /** Field: the set-up as it is re-created on the day. */
 export { setupCard } from './setupCard';
-export { cardTold, type CardPart } from './cardTold';
+export { cardMoves, cardTold, type CardPart } from './cardTold';

@@ -6,7 +6,7 @@ import { workpiece } from '../9-design/derive';
 import { startRig } from '../9-design/startRig';
 import { holds } from '../testing/holds';
 import { balanceContext, kit, loadout, wants } from '../testing/rigs';
-import { cardTold, setupCard } from '.';
+import { cardMoves, cardTold, setupCard } from '.';
 
 const rigs = FAMILIES.map((family) => {
   const { design } = startRig(family, loadout, kit, wants);
@@ -100,6 +100,25 @@ describe('a card in words', () => {
           .toBe(count ? String(count.count) : showFigure(figure('length', Math.abs(mark!.value), 2), METRIC));
         expect(part.beside).not.toBe('');
       }
+    }
+  });
+
+  it('tells from one set-up to another only what moves, each from and to', () => {
+    for (const { name, assembly } of rigs) {
+      const { adjusters } = assembly.rig;
+      if (adjusters.length < 2) continue;
+      const values = Object.fromEntries(adjusters.map((a) => [a.id, a.kind === 'count' ? 1 : a.range[0]]));
+      const [moved] = adjusters;
+      const other = { ...values, [moved!.id]: moved!.kind === 'count' ? 2 : moved!.range[1] };
+      const told = (v: typeof values) => cardTold(setupCard(balanceContext(assembly, v), ''));
+      expect(cardMoves(told(values), told(values))).toEqual([]);
+      const moves = cardMoves(told(values), told(other));
+      const card = setupCard(balanceContext(assembly, values), '');
+      const isTold = [...card.counts, ...card.marks].some((p) => p.id === moved!.id);
+      expect(moves.length)
+        .withContext(name)
+        .toBe(isTold ? 1 : moves.length);
+      for (const m of moves) expect(render(m.was, METRIC)).not.toBe(render(m.is, METRIC));
     }
   });
 });

@@ -16,7 +16,7 @@ import {
   type Firmness,
   type Phrase,
 } from '@tide-pebble/core';
-import { cardTold, setupCard } from '@tide-pebble/core/making';
+import { cardMoves, cardTold, setupCard } from '@tide-pebble/core/making';
 import { map, merge, scan, startWith, switchMap } from 'rxjs';
 import { Firmnesses } from '../../services/firmnesses';
 import { injectBench } from '../../services/bench-signal';
@@ -99,17 +99,21 @@ export class Field {
     ),
     { initialValue: NONE },
   );
-  protected readonly cards = computed(() =>
-    this.setUps().map((card) => {
+  protected readonly cards = computed(() => {
+    const now = this.setUps().find((s) => s.current);
+    return this.setUps().map((card) => {
       const firm = this.firm().get(card.id) ?? null;
       const verdict = verdictWith(card.verdict, firm);
       return {
         ...card,
         doubt: verdict.kind === 'holds' ? null : [...verdict.title, ' ', ...verdict.why],
         tight: (firm?.tight ?? []).map((t) => t.name),
+        /** From how it is set now: only what moves. */
+        moves: now && !card.current ? cardMoves(now.parts, card.parts) : [],
+        from: now?.loadout ?? '',
       };
-    }),
-  );
+    });
+  });
 
   protected readonly isPacking = signal(false);
 
