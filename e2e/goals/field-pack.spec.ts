@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from '@playwright/test';
 import { expect, goTo, savedBy, test } from '../support/bench';
+import { readPdf } from '../support/pdf';
 
 test.use({ demo: true });
 
@@ -85,6 +86,28 @@ test('a day is logged with no server, and brought home once by each of two phone
   }
   await phone.context().close();
   await other.context().close();
+});
+
+test('cards as a PDF and as a picture say what the screen says', async ({ bench }) => {
+  await bench.getByLabel('Rig', { exact: true }).selectOption({ label: 'Limpet' });
+  await goTo(bench, 'Field');
+  const cards = bench.getByRole('article', { name: /^Set-up card/ });
+  await expect(cards).toHaveCount(2);
+  const bigs = await cards.locator('.big').allInnerTexts();
+  const read = await readPdf(await savedBy(bench, () => bench.getByRole('button', { name: 'Cards as PDF' }).click()));
+  expect(read.length).toBe(2);
+  const words = read
+    .map((p) => p.words)
+    .join(' ')
+    .replace(/\s+/g, ' ');
+  expect(read[0]!.width).toBeCloseTo(100, 1);
+  for (const big of bigs) expect(words).toContain(big.replace(/\s+/g, ' ').trim());
+  const picture = readFileSync(
+    await savedBy(bench, () => bench.getByRole('button', { name: /^Card of Ebb.* as a picture$/ }).click()),
+  );
+  expect(picture.subarray(1, 4).toString()).toBe('PNG');
+  // 100 mm at 200 dots an inch.
+  expect(picture.readUInt32BE(16)).toBe(788);
 });
 
 test('no name of a rig or a loadout is markup in a pack', async ({ bench, browser }) => {

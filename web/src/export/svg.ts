@@ -2,6 +2,7 @@
 import { showLength, type Point2, type UnitChoice } from '@tide-pebble/core';
 import type { SquareOnSheet } from '@tide-pebble/core/making';
 import { escaped } from './escaped';
+import { wrapped } from './wrapped';
 
 export interface PaperSheet {
   readonly sheet: SquareOnSheet;
@@ -67,16 +68,8 @@ export function svgOf(paper: PaperSheet): string {
 }
 
 /** Into lines that a sheet has room for, by the width of a middling letter. */
-export function linesOf(text: string, width: number): readonly string[] {
-  const most = Math.floor((width - 2 * MARGIN) / (TYPE * LETTER));
-  const lines: string[] = [];
-  for (const word of text.split(' ')) {
-    const last = lines.at(-1);
-    if (last !== undefined && last.length + 1 + word.length <= most) lines[lines.length - 1] = `${last} ${word}`;
-    else lines.push(word);
-  }
-  return lines;
-}
+export const linesOf = (text: string, width: number): readonly string[] =>
+  wrapped(text, Math.floor((width - 2 * MARGIN) / (TYPE * LETTER)));
 const LETTER = 0.52;
 /** From line to line, mm. */
 export const LEAD = 4;

@@ -1,5 +1,6 @@
 /** A sheet of the bench on its own, for component specs: the real computation on the page's own thread, and what it asked of the store written down. */
 import type { Type } from '@angular/core';
+import { until } from './until';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { BehaviorSubject, combineLatest, EMPTY, map, Observable, of, type Subscriber } from 'rxjs';
@@ -207,6 +208,8 @@ export async function sheet<T>(
   for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
   await fixture.whenStable();
   const page = fixture.nativeElement as HTMLElement;
+  // A long list comes a portion at a time.
+  await until(() => !page.querySelector('ol[aria-busy=true], ul[aria-busy=true]'), 'the whole list');
   const button = (words: string | RegExp): HTMLButtonElement | undefined =>
     [...page.querySelectorAll('button')].find((b) =>
       typeof words === 'string' ? b.textContent.trim() === words : words.test(b.textContent.trim()),

@@ -3,6 +3,8 @@
 import type { Assembly, UnitChoice } from '@tide-pebble/core';
 import { layPages, patternsOf, type Cope, type Pages, type Printer } from '@tide-pebble/core/patterns';
 import type { jsPDF } from 'jspdf';
+import type { CardSheet } from '../export/card-sheet';
+import { cardsPdf, lying } from '../export/cards-pdf';
 import { drawingPdf, pageFor } from '../export/drawing-pdf';
 import type { PaperSheet } from '../export/svg';
 import { patternsPdf } from '../export/patterns/patterns-pdf';
@@ -21,7 +23,10 @@ export interface DrawingAsked {
   readonly drawing: PaperSheet;
   readonly printer: Printer;
 }
-export type PaperAsked = PatternsAsked | DrawingAsked;
+export interface CardsAsked {
+  readonly cards: readonly CardSheet[];
+}
+export type PaperAsked = PatternsAsked | DrawingAsked | CardsAsked;
 export type PaperMessage = { readonly id: number } & PaperAsked;
 export type PaperAnswer = { readonly id: number } & (
   { readonly pages: Pages } | { readonly file: ArrayBuffer } | { readonly fault: string }
@@ -39,6 +44,10 @@ async function answer(asked: PaperAsked): Promise<{ readonly pages: Pages } | { 
     const [width, height] = pageFor(asked.drawing, asked.printer);
     const doc = await newDocument([width, height], width > height ? 'landscape' : 'portrait');
     return { file: drawingPdf(doc, asked.drawing) };
+  }
+  if ('cards' in asked) {
+    const { width, height } = asked.cards[0]!;
+    return { file: cardsPdf(await newDocument([width, height], lying(width, height)), asked.cards) };
   }
   const { assembly, printer, without, cope, file } = asked;
   const pages = layPages(patternsOf(assembly, cope), printer, without);

@@ -1,24 +1,9 @@
 /** A field pack: one HTML file with a rig's cards, set-up to tick off, pack list, stopwatch and log, for a phone with no server. */
-import { FIELD_LOG, type LogEntry } from '@tide-pebble/core';
+import { FIELD_LOG } from '@tide-pebble/core';
+import type { PackCard } from '../pack-card';
 import { escaped } from '../escaped';
 import { packPage } from './pack-page';
 
-export interface PackCard {
-  readonly loadout: string;
-  readonly parts: readonly {
-    readonly name: string;
-    readonly big: string;
-    readonly beside: string;
-    readonly small: readonly string[];
-  }[];
-  readonly conditions: string;
-  readonly expect: readonly { readonly figure: string; readonly rest: string }[];
-  readonly tight: readonly string[];
-  readonly doubt: string;
-  readonly mass: string;
-  /** What a reading with this card is of, and what was foretold when the pack was made. */
-  readonly entry: Pick<LogEntry, 'rig' | 'loadout' | 'values' | 'expected'>;
-}
 export interface PackInput {
   readonly rig: { readonly id: string; readonly name: string };
   /** ISO. */

@@ -17,12 +17,15 @@ import {
   type Phrase,
 } from '@tide-pebble/core';
 import { cardMoves, cardTold, setupCard } from '@tide-pebble/core/making';
-import { map, merge, scan, startWith, switchMap } from 'rxjs';
+import { firstValueFrom, map, merge, scan, startWith, switchMap } from 'rxjs';
+import type { PackCard } from '../../export/pack-card';
 import { Firmnesses } from '../../services/firmnesses';
 import { injectBench } from '../../services/bench-signal';
+import { Notices } from '../../services/notices';
+import { PatternPaper } from '../../services/pattern-paper';
 import { saveFile } from '../../services/save-file';
 import { Units } from '../../services/units';
-import { Workspace } from '../../services/workspace';
+import { Workspace, type Bench } from '../../services/workspace';
 import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
@@ -41,6 +44,8 @@ const NONE: ReadonlyMap<string, Firmness> = new Map();
 })
 export class Field {
   private readonly workspace = inject(Workspace);
+  private readonly paper = inject(PatternPaper);
+  private readonly notices = inject(Notices);
   protected readonly units = inject(Units).now;
   protected readonly icons = { print: mdiPrinter, phone: mdiCellphone, pack: mdiFileDownloadOutline };
   protected readonly bench = injectBench();
@@ -76,7 +81,6 @@ export class Field {
           parts: cardTold(card),
           loadoutId: loadout?.id ?? null,
           values: setup.values,
-          work: made.work,
           context,
           verdict,
         },
@@ -115,57 +119,94 @@ export class Field {
     });
   });
 
-  protected readonly isPacking = signal(false);
+  protected readonly isMaking = signal(false);
 
   protected bars(count: number): readonly number[] {
     return Array.from({ length: Math.min(count, BARS_AT_MOST) }, (_, i) => i);
   }
 
   /** One file with all of this rig's cards, for a phone with no server. */
-  protected async pack(): Promise<void> {
-    const bench = this.bench();
-    if (!bench || this.isPacking()) return;
-    this.isPacking.set(true);
-    try {
+  protected pack(): Promise<void> {
+    return this.making(async (bench) => {
       const { fieldPack } = await import('../../export/field-pack/field-pack');
-      const say = (phrase: Phrase): string => render(phrase, this.units());
       const { pieces } = breakDown(bench.work.rig, bench.values);
       const html = await fieldPack({
         rig: { id: bench.rig.id, name: bench.rig.name },
         made: new Date().toISOString(),
         cautions: this.cautions(),
         pieces: pieces.map((p) => p.name),
-        cards: this.cards().map((c) => {
-          const { noseDown, leftSideDown, dropPitch } = readings(c.context.evaluation);
-          return {
-            loadout: c.loadout,
-            parts: c.parts.map((p) => ({ name: p.name, big: say(p.big), beside: p.beside, small: p.small.map(say) })),
-            conditions: c.card.conditions,
-            expect: c.card.expect.map((e) => ({ figure: say(e.figure), rest: say(e.rest) })),
-            tight: c.tight,
-            doubt: c.doubt ? say(c.doubt) : '',
-            mass: say([figure('mass', c.card.mass)]),
-            entry: {
-              rig: bench.rig.id,
-              loadout: c.loadoutId,
-              values: { ...c.values },
-              expected: {
-                noseDown,
-                leftSideDown,
-                dropPitch,
-                dropSpread: c.context.evaluation.hung?.spread.dropPitch ?? null,
-              },
-            },
-          };
-        }),
+        cards: this.cards().map((c) => this.told(c)),
       });
       saveFile(`${bench.rig.name} field pack.html`, html, 'text/html');
+    });
+  }
+
+  /** A page each. */
+  protected pdf(): Promise<void> {
+    return this.making(async (bench) => {
+      const { cardSheet } = await import('../../export/card-sheet');
+      const cards = this.cards().map((c) => cardSheet(bench.rig.name, this.told(c), this.cautions()));
+      const told = await firstValueFrom(this.paper.ask({ cards }));
+      if ('file' in told) saveFile(`${bench.rig.name} cards.pdf`, new Uint8Array(told.file), 'application/pdf');
+    });
+  }
+
+  protected png(card: Card): Promise<void> {
+    return this.making(async (bench) => {
+      const [{ cardSheet, cardSvg }, { pngOf }] = await Promise.all([
+        import('../../export/card-sheet'),
+        import('../../export/png'),
+      ]);
+      const sheet = cardSheet(bench.rig.name, this.told(card), this.cautions());
+      const picture = await pngOf(cardSvg(sheet), [sheet.width, sheet.height]);
+      saveFile(`${bench.rig.name}, ${card.loadout}.png`, new Uint8Array(await picture.arrayBuffer()), 'image/png');
+    });
+  }
+
+  /** One file at a time; what goes wrong is said. */
+  private async making(make: (bench: Bench) => Promise<void>): Promise<void> {
+    const bench = this.bench();
+    if (!bench || this.isMaking()) return;
+    this.isMaking.set(true);
+    try {
+      await make(bench);
+    } catch (error) {
+      this.notices.say(`The file could not be made: ${error instanceof Error ? error.message : String(error)}.`);
     } finally {
-      this.isPacking.set(false);
+      this.isMaking.set(false);
     }
+  }
+
+  /** The card as it goes into files: the same words as on the screen. */
+  private told(c: Card): PackCard {
+    const say = (phrase: Phrase): string => render(phrase, this.units());
+    const { noseDown, leftSideDown, dropPitch } = readings(c.context.evaluation);
+    return {
+      loadout: c.loadout,
+      parts: c.parts.map((p) => ({ name: p.name, big: say(p.big), beside: p.beside, small: p.small.map(say) })),
+      conditions: c.card.conditions,
+      expect: c.card.expect.map((e) => ({ figure: say(e.figure), rest: say(e.rest) })),
+      tight: c.tight,
+      doubt: c.doubt ? say(c.doubt) : '',
+      mass: say([figure('mass', c.card.mass)]),
+      entry: {
+        rig: c.rig,
+        loadout: c.loadoutId,
+        values: { ...c.values },
+        expected: {
+          noseDown,
+          leftSideDown,
+          dropPitch,
+          dropSpread: c.context.evaluation.hung?.spread.dropPitch ?? null,
+        },
+      },
+    };
   }
 
   protected print(): void {
     window.print();
   }
 }
+
+/** A card as it stands on the screen. */
+type Card = ReturnType<Field['cards']>[number];
