@@ -1,13 +1,12 @@
 /** Plates and boards out of as few sheets as can be: drawn where they lie, proven least or with what is not known. */
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { RouterLink } from '@angular/router';
 import { figure, say, showFigure, type Phrase } from '@tide-pebble/core';
 import type { SheetPlan, SheetsFor, SheetSize } from '@tide-pebble/core/making';
-import { catchError, debounceTime, map, of, startWith, switchMap } from 'rxjs';
+import { Following } from '../../../services/following';
 import { Jobs } from '../../../services/jobs';
 import { OwnSheets } from '../../../services/own-sheets';
 import { saveCsv } from '../../../services/save-csv';
@@ -38,31 +37,10 @@ export class OutOfSheets {
     ...this.picked.input(),
     sizes: this.own.now(),
   }));
-  private readonly outcome = toSignal(
-    toObservable(this.input).pipe(
-      debounceTime(100),
-      switchMap((input) =>
-        this.jobs.run('sheets', input).pipe(
-          map((found) => ({ kind: 'found' as const, found })),
-          catchError((fault: Error) => of({ kind: 'failed' as const, reason: fault.message })),
-          startWith({ kind: 'working' as const }),
-        ),
-      ),
-    ),
-    { initialValue: { kind: 'working' as const } },
-  );
-  private last = NONE;
-  protected readonly isWorking = computed(() => this.outcome().kind === 'working');
-  protected readonly failed = computed(() => {
-    const outcome = this.outcome();
-    return outcome.kind === 'failed' ? outcome.reason : '';
-  });
-  /** The last plan stays while the next is worked out. */
-  protected readonly found = computed(() => {
-    const outcome = this.outcome();
-    if (outcome.kind === 'found') this.last = outcome.found;
-    return this.last;
-  });
+  private readonly work = new Following(this.input, (input) => this.jobs.run('sheets', input), NONE);
+  protected readonly isWorking = this.work.isWorking;
+  protected readonly failed = this.work.failed;
+  protected readonly found = this.work.found;
   protected readonly shown = computed(() =>
     this.found().plans.map((plan) => ({
       plan,

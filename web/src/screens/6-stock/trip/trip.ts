@@ -1,6 +1,6 @@
 /** Out to the shops: what is missing for one rig or several, by the kind of shop, ticked at the shelf, printed on a page, and put into the bin. */
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatProgressBar } from '@angular/material/progress-bar';
@@ -8,9 +8,9 @@ import { RouterLink } from '@angular/router';
 import { mdiPrinter } from '@mdi/js';
 import { figure, showFigure } from '@tide-pebble/core';
 import { bought, type TripFor, type TripLine } from '@tide-pebble/core/making';
-import { catchError, debounceTime, map, of, startWith, switchMap } from 'rxjs';
 import { buyRows } from '../../../export/lists';
 import { Documents } from '../../../services/keeping/documents';
+import { Following } from '../../../services/following';
 import { Jobs } from '../../../services/jobs';
 import { Notices } from '../../../services/notices';
 import { OwnBag } from '../../../services/own-bag';
@@ -46,31 +46,10 @@ export class ShoppingTrip {
     ...this.picked.input(),
     bin: this.bin(),
   }));
-  private readonly outcome = toSignal(
-    toObservable(this.input).pipe(
-      debounceTime(100),
-      switchMap((input) =>
-        this.jobs.run('shopping', input).pipe(
-          map((found) => ({ kind: 'found' as const, found })),
-          catchError((fault: Error) => of({ kind: 'failed' as const, reason: fault.message })),
-          startWith({ kind: 'working' as const }),
-        ),
-      ),
-    ),
-    { initialValue: { kind: 'working' as const } },
-  );
-  private last = NONE;
-  protected readonly isWorking = computed(() => this.outcome().kind === 'working');
-  protected readonly failed = computed(() => {
-    const outcome = this.outcome();
-    return outcome.kind === 'failed' ? outcome.reason : '';
-  });
-  /** The last list stays while the next is worked out. */
-  protected readonly found = computed(() => {
-    const outcome = this.outcome();
-    if (outcome.kind === 'found') this.last = outcome.found;
-    return this.last;
-  });
+  private readonly work = new Following(this.input, (input) => this.jobs.run('shopping', input), NONE);
+  protected readonly isWorking = this.work.isWorking;
+  protected readonly failed = this.work.failed;
+  protected readonly found = this.work.found;
   protected readonly shops = computed(() =>
     this.found().trip.shops.map((s) => ({ ...s, left: s.lines.filter((l) => !this.isIn(l)).length })),
   );
