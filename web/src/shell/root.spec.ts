@@ -1,4 +1,5 @@
 import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
 import { Units } from '../services/units';
 import { benchAt, camera, loadout } from '../testing/bench';
 import { screen } from '../testing/store';
@@ -73,6 +74,7 @@ describe('the keys of the bench', () => {
     const empty = await screen(Root, {});
     expect(empty.page.querySelector('tp-tide-line')).toBeNull();
     const { page } = await screen(Root, held);
+    TestBed.inject(Router).initialNavigation();
     expect(await until(() => page.querySelector('tp-tide-line'), 'the tide line')).not.toBeNull();
     document.body.append(page);
     page.querySelector<HTMLAnchorElement>('a.skip')!.click();

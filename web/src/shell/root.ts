@@ -9,7 +9,7 @@ import { Documents } from '../services/keeping/documents';
 import { Theme } from '../services/theme';
 import { Units } from '../services/units';
 import { Kept } from '../services/kept';
-import { later$ } from '../services/later';
+import { afterStage$ } from '../services/later';
 import { Notices } from '../services/notices';
 import { Dialogs } from '../ui/dialogs';
 import { BrokenStage } from '../services/broken-stage';
@@ -107,11 +107,11 @@ export class Root {
   /** As it stands on paper. */
   protected readonly today = today();
   protected readonly nextLine = toSignal(
-    later$(() => import('./next-line').then((m) => m.NextLine)),
+    afterStage$(() => import('./next-line').then((m) => m.NextLine)),
     { initialValue: null },
   );
   protected readonly tideLine = toSignal(
-    later$(() => import('./tide-line').then((m) => m.TideLine)),
+    afterStage$(() => import('./tide-line').then((m) => m.TideLine)),
     { initialValue: null },
   );
 

@@ -1,7 +1,8 @@
 import { until } from '../testing/until';
 import { TestBed } from '@angular/core/testing';
 import { NavigationEnd, provideRouter, Router } from '@angular/router';
-import { BehaviorSubject, Subject } from 'rxjs';
+import { BehaviorSubject, of, Subject } from 'rxjs';
+import { Documents } from '../services/keeping/documents';
 import { Progress } from '../services/progress';
 import { Shoreline } from './shoreline';
 import { STAGES } from './stages';
@@ -13,13 +14,18 @@ describe('the shoreline', () => {
   const marks$ = new BehaviorSubject<Marks>(none);
   const shown = async (marks: Marks, url: string) => {
     TestBed.resetTestingModule().configureTestingModule({
-      providers: [provideRouter([]), { provide: Progress, useValue: { marks$ } }],
+      providers: [
+        provideRouter([]),
+        { provide: Progress, useValue: { marks$ } },
+        { provide: Documents, useValue: { state$: of({ kind: 'kept', at: null }) } },
+      ],
     });
     const events = new Subject<NavigationEnd>();
     spyOnProperty(TestBed.inject(Router), 'events').and.returnValue(events as never);
     marks$.next(marks);
     const fixture = TestBed.createComponent(Shoreline);
     await fixture.whenStable();
+    TestBed.inject(Router).navigated = true;
     events.next(new NavigationEnd(1, url, url));
     await fixture.whenStable();
     const page = fixture.nativeElement as HTMLElement;

@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, Injector } from '
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { switchMap } from 'rxjs';
-import { later$ } from '../services/later';
+import { afterStage$ } from '../services/later';
 import type { Progress } from '../services/progress';
 import { injectStage } from './here';
 import { STAGES } from './stages';
@@ -19,7 +19,9 @@ export class Shoreline {
   private readonly injector = inject(Injector);
   /** Counted by what works rigs out, which comes after the page stands. */
   private readonly marks = toSignal(
-    later$(() => import('../services/progress')).pipe(switchMap((m) => this.injector.get<Progress>(m.Progress).marks$)),
+    afterStage$(() => import('../services/progress')).pipe(
+      switchMap((m) => this.injector.get<Progress>(m.Progress).marks$),
+    ),
     { initialValue: null },
   );
   private readonly here = injectStage();
