@@ -1,3 +1,6 @@
 /** Field: the set-up as it is re-created on the day. */
 export { setupCard } from './setupCard';
 export { cardMoves, cardTold, type CardPart } from './cardTold';
+export { hasFallen, readDrop, type DropRead } from './phone/drop';
+export { readLevel, readTurnedRound, type Lean, type LevelRead } from './phone/level';
+export type { Found, PhoneSample } from './phone/sample';

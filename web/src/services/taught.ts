@@ -5,6 +5,7 @@ import { designedOf, leadingWay, render, USUAL_HANDS, type KitItem, type Phrase 
 import { trimWords } from '@tide-pebble/core/bench';
 import {
   cannotBeWords,
+  lastDenies,
   lessonWords,
   moveWords,
   suspectWords,
@@ -102,7 +103,19 @@ export class Taught {
     const { outcome, moves } = now.next;
     if (outcome.kind === 'axesSet' && moves.length > 0) return '';
     if (outcome.kind !== 'solved') return this.say(trimWords(outcome, bench.work.rig.adjusters, 'fewestMoves'));
-    return moves.length === 0 ? 'Nothing to move: by these readings it is in its pool.' : '';
+    if (moves.length > 0) return '';
+    const denied = this.denied();
+    return denied ? this.say(denied) : 'Nothing to move: by these readings it is in its pool.';
+  });
+  /** What the last reading says against the pool. */
+  private readonly denied = computed(() => {
+    const bench = this.bench();
+    return bench ? lastDenies(this.entries().at(-1), bench.values, bench.rig.wants) : null;
+  });
+  /** All readings put it in its pool as it is set, and the last one does not deny it. */
+  readonly isInPool = computed(() => {
+    const next = this.learned()?.next;
+    return next?.outcome.kind === 'solved' && next.moves.length === 0 && this.denied() === null;
   });
   readonly heading = computed(() => `Next move, by ${this.count() === 1 ? 'one reading' : `${this.count()} readings`}`);
   readonly heightMoves = computed(() =>
@@ -125,6 +138,13 @@ export class Taught {
           hands: { ...(rig.hands ?? USUAL_HANDS), wristStrength: take.value },
         }));
     }
+  }
+
+  /** The settings the maker has now made on the real rig. */
+  done(): void {
+    const outcome = this.learned()?.next?.outcome;
+    if (outcome?.kind === 'solved' || outcome?.kind === 'axesSet')
+      this.workspace.setAdjusters('the next move', outcome.values);
   }
 
   constructor() {

@@ -72,7 +72,10 @@ export const STAGES = [
     path: 'field',
     title: 'Field',
     load: () => import('../screens/8-field/field').then((m) => m.Field),
-    sheets: [{ path: 'phones', load: () => import('../screens/8-field/phones/phones').then((m) => m.Phones) }],
+    sheets: [
+      { path: 'hang', load: () => import('../screens/8-field/hang/hang').then((m) => m.Hang) },
+      { path: 'phones', load: () => import('../screens/8-field/phones/phones').then((m) => m.Phones) },
+    ],
   },
   {
     path: 'log',

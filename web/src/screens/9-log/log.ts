@@ -1,5 +1,5 @@
 /** Log: time the drop, say how it hangs, keep it; found against expected, and what that says about the model. */
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
@@ -36,8 +36,10 @@ import { NoBench } from '../../ui/no-bench';
 import { newReading, type Told } from '../../services/new-reading';
 import { Notices } from '../../services/notices';
 import { FlickSheet } from '../../ui/flick-sheet';
+import { PhoneReader } from '../../ui/phone-reader/phone-reader';
 import { ReadingSheet } from '../../ui/reading-sheet';
 import { StageLayout } from '../../ui/stage-layout';
+import { Stopwatch } from '../../ui/stopwatch';
 import { grown } from '../../ui/timing/grown';
 import { DropChart } from './drop-chart';
 
@@ -81,10 +83,11 @@ const EMPTY: Draft = { seen: NOTHING_SEEN, notes: '' };
     SayPipe,
     Icon,
     DropChart,
+    Stopwatch,
+    PhoneReader,
   ],
   templateUrl: './log.html',
   styleUrl: './log.css',
-  host: { '(document:keydown)': 'key($event)' },
 })
 export class Log {
   private readonly documents = inject(Documents);
@@ -103,9 +106,6 @@ export class Log {
   protected readonly taught = new Taught();
   /** What is being noted survives a reload. */
   protected readonly draft = signal<Draft>(storedDraft());
-  protected readonly running = signal<number | null>(null);
-  protected readonly elapsed = signal(0);
-  private ticking = 0;
 
   /** As many are seen at a glance. */
   protected readonly few = 4;
@@ -171,38 +171,8 @@ export class Log {
   /** What an entry says is worked out once for the rig and the load it is held against. */
   private readonly said = new WeakMap<LogEntry, { readonly of: readonly unknown[]; readonly line: Line }>();
 
-  constructor() {
-    inject(DestroyRef).onDestroy(() => cancelAnimationFrame(this.ticking));
-  }
-
-  protected watch(): void {
-    const started = this.running();
-    const now = performance.now();
-    if (started === null) {
-      this.running.set(now);
-      const tick = (at: number): void => {
-        this.elapsed.set(Math.max(0, at - now) / 1000);
-        this.ticking = requestAnimationFrame(tick);
-      };
-      this.ticking = requestAnimationFrame(tick);
-      return;
-    }
-    cancelAnimationFrame(this.ticking);
-    this.running.set(null);
-    const time = Math.round((now - started) / 10) / 100;
-    this.elapsed.set(time);
-    if (time >= 0.1 && time <= 60) this.drops([...this.draft().seen.dropTimes, time]);
-  }
-
-  protected key(event: KeyboardEvent): void {
-    if (
-      event.key !== ' ' ||
-      !this.timed() ||
-      (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(event.target.tagName))
-    )
-      return;
-    event.preventDefault();
-    this.watch();
+  protected timedDrop(time: number): void {
+    this.drops([...this.draft().seen.dropTimes, time]);
   }
 
   protected note(part: Partial<Draft>): void {

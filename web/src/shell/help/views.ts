@@ -157,6 +157,13 @@ export const VIEWS: readonly View[] = [
     toDo: ['Follow the card from the top.', 'Press the button when the real rig disagrees.'],
   },
   {
+    path: 'field/hang',
+    title: 'Set it and read it',
+    answers: 'What is set in which order, what the rig then does, and what is moved next till it is right.',
+    toDo: ['Tick off what is set.', 'Read it, by phone, watch or eye, and keep the reading.', 'Make the next move.'],
+    keys: [['Space', 'start and stop the watch']],
+  },
+  {
     path: 'field/phones',
     title: 'On a phone',
     answers: 'How a phone of the house reads the cards and keeps readings, and which phones may.',

@@ -1,62 +1,38 @@
 /** Learn from the bench: what the real rig did, what that says about the model, and the next move from it. */
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import {
-  leadingWay,
-  NOTHING_SEEN,
-  readingsOf,
-  render,
-  sawNothing,
-  seenWords,
-  type LogEntry,
-  NOTHING_BEARS,
-} from '@tide-pebble/core';
+import { NOTHING_BEARS, render, seenWords, type LogEntry } from '@tide-pebble/core';
 import { injectBench } from '../../../services/bench-signal';
-import { Firmnesses, NOT_YET } from '../../../services/firmnesses';
 import { Documents } from '../../../services/keeping/documents';
+import { ReadingDraft } from '../../../services/reading-draft';
 import { Taught } from '../../../services/taught';
 import { Units } from '../../../services/units';
-import { Workspace } from '../../../services/workspace';
 import { NoBench } from '../../../ui/no-bench';
-import { newReading } from '../../../services/new-reading';
 import { Notices } from '../../../services/notices';
 import { FlickSheet } from '../../../ui/flick-sheet';
+import { PhoneReader } from '../../../ui/phone-reader/phone-reader';
 import { ReadingSheet } from '../../../ui/reading-sheet';
 import { StageLayout } from '../../../ui/stage-layout';
 import { BenchTabs } from '../bench-tabs';
 
-type Seen = LogEntry['seen'];
-const DRAFT = 'tide-pebble.reading-draft';
-
 @Component({
   selector: 'tp-learn',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatProgressBar, StageLayout, NoBench, BenchTabs, ReadingSheet, FlickSheet],
+  imports: [MatButton, MatProgressBar, StageLayout, NoBench, BenchTabs, ReadingSheet, PhoneReader, FlickSheet],
   templateUrl: './learn.html',
   styleUrl: './learn.css',
 })
 export class Learn {
-  private readonly workspace = inject(Workspace);
   private readonly documents = inject(Documents);
   private readonly notices = inject(Notices);
   private readonly units = inject(Units).now;
   protected readonly bench = injectBench();
-  private readonly firm = toSignal(inject(Firmnesses).bench$, { initialValue: NOT_YET });
 
-  /** What is being typed survives a reload. */
-  protected readonly draft = signal<Seen>(stored());
-
+  protected readonly reading = new ReadingDraft();
   protected readonly nothingBears = NOTHING_BEARS;
-  protected readonly way = computed(() => {
-    const bench = this.bench();
-    return bench ? leadingWay(bench.judged.evaluation) : null;
-  });
-  protected readonly kinds = computed(() => {
-    const bench = this.bench();
-    return bench ? readingsOf(bench.work.rig, bench.judged.evaluation) : [];
-  });
+  protected readonly way = this.reading.way;
+  protected readonly kinds = this.reading.kinds;
   protected readonly taught = new Taught();
   private readonly entries = this.taught.entries;
   protected readonly learning = this.taught.learning;
@@ -77,41 +53,8 @@ export class Learn {
     })),
   );
   protected readonly own = this.taught.own;
-  protected readonly nothing = computed(() => sawNothing(this.draft()));
-  protected note(next: Seen): void {
-    this.draft.set(next);
-    localStorage.setItem(DRAFT, JSON.stringify(next));
-  }
-
-  protected keep(): void {
-    const bench = this.bench();
-    if (!bench || this.nothing()) return;
-    const entry = newReading(bench, this.firm().firm, this.draft(), {});
-    this.documents.commit('a reading', [{ kind: 'log', id: entry.id, body: entry }]);
-    this.draft.set(NOTHING_SEEN);
-    localStorage.removeItem(DRAFT);
-  }
-
   protected remove(entry: LogEntry): void {
     this.documents.commit('taking a reading out', [{ kind: 'log', id: entry.id, body: null }]);
     this.notices.sayWithUndo('The reading is out of the log.');
-  }
-
-  /** The settings the maker has now made on the real rig. */
-  protected done(): void {
-    const outcome = this.taught.learned()?.next?.outcome;
-    if (outcome?.kind === 'solved' || outcome?.kind === 'axesSet')
-      this.workspace.setAdjusters('the next move', outcome.values);
-  }
-}
-
-function stored(): Seen {
-  try {
-    const read: unknown = JSON.parse(localStorage.getItem(DRAFT) ?? 'null');
-    return read && typeof read === 'object' && 'dropTimes' in read && Array.isArray(read.dropTimes)
-      ? (read as Seen)
-      : NOTHING_SEEN;
-  } catch {
-    return NOTHING_SEEN;
   }
 }

@@ -13,7 +13,7 @@ import {
   type MotionSensor,
   type SensorFault,
   type TurningSample,
-} from '../../../services/motion-sensor';
+} from '../../../devices/motion-sensor';
 import { Units } from '../../../services/units';
 import { WalkReader, type Reading } from '../../../services/walk-reader';
 import type { Bench } from '../../../services/workspace';

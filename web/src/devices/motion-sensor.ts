@@ -1,4 +1,5 @@
-/** What turns: the phone’s own gyroscope, and a simulated one that ships, which can be at fault as a real one can. */
+/** What moves: the phone’s own sensors, and a simulated phone on a walk that ships, which can be at fault as a real one can. */
+import type { PhoneSample } from '@tide-pebble/core/making';
 import { concatAll, fromEvent, interval, map, Observable, switchMap, take, throwError, timeout, timer } from 'rxjs';
 
 export interface TurningSample {
@@ -8,14 +9,24 @@ export interface TurningSample {
   readonly x: number;
   readonly y: number;
   readonly z: number;
+  /** What bears it along the same axes, m/s², as browsers tell it; not told by what only turns. */
+  readonly borne?: readonly [number, number, number];
 }
+/** In the core's units. */
+export const sampled = ({ time, x, y, z, borne }: TurningSample): PhoneSample => ({
+  time,
+  turning: [x * PER_DEGREE, y * PER_DEGREE, z * PER_DEGREE],
+  borne: borne ?? [NaN, NaN, NaN],
+});
+const PER_DEGREE = Math.PI / 180;
+
 export interface MotionSensor {
   readonly name: string;
   /** Samples till it is left; an error says in words why there are none. */
   listen(): Observable<TurningSample>;
 }
 
-const SILENT_MS = 2500;
+export const SILENT_MS = 2500;
 type AsksFirst = typeof DeviceMotionEvent & { requestPermission?: () => Promise<string> };
 
 /** Null where the browser has none, or keeps it from pages without https. */
@@ -34,11 +45,12 @@ export function ownSensor(): MotionSensor | null {
             inner = fromEvent<DeviceMotionEvent>(window, 'devicemotion')
               .pipe(
                 timeout({ first: SILENT_MS, with: () => throwError(() => new Error(ASLEEP)) }),
-                map(({ timeStamp, rotationRate }) => ({
+                map(({ timeStamp, rotationRate, accelerationIncludingGravity: borne }) => ({
                   time: timeStamp / 1000,
                   x: rotationRate?.beta ?? NaN,
                   y: rotationRate?.gamma ?? NaN,
                   z: rotationRate?.alpha ?? NaN,
+                  borne: [borne?.x ?? NaN, borne?.y ?? NaN, borne?.z ?? NaN] as const,
                 })),
               )
               .subscribe(listener);
@@ -50,8 +62,8 @@ export function ownSensor(): MotionSensor | null {
   };
 }
 
-const DENIED = 'The phone keeps its gyroscope to itself: allow motion for this page in its settings.';
-const ASLEEP = 'No turning came from a gyroscope: this machine may have none, or it sleeps.';
+export const DENIED = 'The phone keeps its gyroscope to itself: allow motion for this page in its settings.';
+export const ASLEEP = 'No turning came from a gyroscope: this machine may have none, or it sleeps.';
 
 export const FAULTS = ['none', 'noisy', 'stuck', 'asleep', 'denied'] as const;
 export type SensorFault = (typeof FAULTS)[number];

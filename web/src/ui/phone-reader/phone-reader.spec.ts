@@ -1,0 +1,75 @@
+import { TestBed } from '@angular/core/testing';
+import { NOTHING_SEEN, readings, readingsOf, type LogEntry } from '@tide-pebble/core';
+import { realRig } from '../../devices/simulated-phone';
+import { benchAt } from '../../testing/bench';
+import { sheet } from '../../testing/sheets';
+import { until } from '../../testing/until';
+import { PhoneReader } from './phone-reader';
+
+/** A phone lies on it without sliding off. */
+const bench = benchAt({ 'foot-count': 14, 'stage-fore-aft': -0.03 });
+const kinds = (of = bench) => readingsOf(of.work.rig, of.judged.evaluation);
+
+describe('reading by the phone', () => {
+  const start = async (of = bench) => {
+    let seen: LogEntry['seen'] = NOTHING_SEEN;
+    const made = await sheet(PhoneReader, of, () => undefined, { readings: kinds(of), seen });
+    made.fixture.componentInstance.noted.subscribe((s) => {
+      seen = s;
+      made.fixture.componentRef.setInput('seen', s);
+    });
+    const simulate = async (fault: string): Promise<void> => {
+      if (!made.page.querySelector('select'))
+        made.page.querySelector<HTMLInputElement>('input[type=checkbox]')!.click();
+      await made.fixture.whenStable();
+      const pick = made.page.querySelector('select')!;
+      pick.value = fault;
+      pick.dispatchEvent(new Event('change'));
+      await made.fixture.whenStable();
+    };
+    const shows = (words: RegExp) => until(() => words.test(made.page.textContent), String(words));
+    return { ...made, simulate, shows, seen: () => seen };
+  };
+
+  it('reads the lean once and turned round, and the drop, of a rig that is not quite the drawn one', async () => {
+    const { simulate, press, shows, seen } = await start();
+    const real = realRig(bench.judged.context)!;
+    expect(Math.abs(real.noseDown - readings(bench.judged.evaluation).noseDown!)).toBeGreaterThan(0.005);
+    await simulate('none');
+    await press('Read how it leans');
+    await shows(/Turn the phone end for end on/);
+    await press(/^Turned end for end/);
+    await shows(/own fault is 1\.[34]°/);
+    await press('Take this lean');
+    // To the tenth of a degree it is told in, and what the second laying leaves.
+    expect(Math.abs(seen().noseDown! - real.noseDown)).toBeLessThan(0.003);
+    expect(Math.abs(seen().leftSideDown! - real.leftSideDown)).toBeLessThan(0.003);
+    await press('Read a drop');
+    await shows(/to upright, ±/);
+    await press('Take this drop');
+    expect(Math.abs(seen().dropTimes[0]! - real.drop)).toBeLessThan(0.05);
+  });
+  for (const [fault, words] of [
+    ['denied', /allow motion for this page/],
+    ['asleep', /may have none, or it sleeps/],
+    ['stuck', /it is stuck/],
+    ['noisy', /still swings/],
+  ] as const)
+    it(`says in words that the sensor is ${fault}, and takes nothing`, async () => {
+      const { simulate, press, shows, seen, button } = await start();
+      await simulate(fault);
+      await press('Read how it leans');
+      await shows(words);
+      expect(button('Take this lean')).toBeUndefined();
+      expect(seen()).toEqual(NOTHING_SEEN);
+    });
+  it('warns of what a phone weighs, and is not there where nothing hangs', async () => {
+    const { page } = await start();
+    expect(page.textContent).toMatch(
+      /A phone weighs too: 190 g laid 10 mm off the pivot’s line tips this rig by about \d+/,
+    );
+    TestBed.resetTestingModule();
+    const held = await start(benchAt({}, 'hand-frame'));
+    expect(held.page.textContent.trim()).toBe('');
+  });
+});
