@@ -1,4 +1,4 @@
-import { METRIC, render } from '../0-base';
+import { METRIC, render, type Judgement } from '../0-base';
 import { FAMILIES } from '../2-frame';
 import { THREE_LOADS } from '../testing/loads';
 import { logEntry } from '../model';
@@ -32,11 +32,11 @@ function started(
   const set = isSet ? values : {};
   const { findings, verdict } = judged(made.work, set, wants);
   const lines = stockPlan(made.work.rig, set, [], 0.002).lines.filter((l) => l.buy > 0);
-  const rig = { id: 'r1', name: 'Limpet', design, done: {} } as unknown as RigDocument;
+  const rig = { id: 'r1', name: 'Limpet', design, done: {}, wants } as unknown as RigDocument;
   return {
     ...NOTHING,
     kit,
-    bench: { rig, loadout, findings, verdict, isUnset: !isSet && made.work.rig.adjusters.length > 0 },
+    bench: { rig, loadout, values: set, findings, verdict, isUnset: !isSet && made.work.rig.adjusters.length > 0 },
     toBuy: { lines: lines.length, cost: 12 },
   };
 }
@@ -52,6 +52,28 @@ const tried = logEntry.parse({
 });
 
 describe('the one next thing', () => {
+  it('is not to set level what the last reading, set so, found level: the real rig is right', () => {
+    const hung = FAMILIES.find((f) => f.id === 'gimballed-bent-bar')!;
+    const made = started(hung, THREE_LOADS[0]!);
+    const lean: Judgement = {
+      ...made.bench!.findings[0]!,
+      code: 'notLevelForeAft',
+      severity: 'mend',
+      stage: 'balance',
+      title: ['It hangs 5.0° nose up.'],
+      toDo: ['Set it back under the pivot.'],
+    };
+    const work: WorkSoFar = { ...made, bench: { ...made.bench!, findings: [lean] } };
+    const read = (noseDown: number, values = work.bench!.values): WorkSoFar => ({
+      ...work,
+      log: [{ ...tried, loadout: work.bench!.loadout!.id, values, seen: { dropTimes: [], noseDown } }],
+    });
+    expect(words(nextThing(work, 'field'))).toContain('Set it back');
+    expect(words(nextThing(read(wants.levelWithin * 0.9), 'field'))).not.toContain('Set it back');
+    expect(words(nextThing(read(wants.levelWithin * 1.1), 'field'))).toContain('Set it back');
+    const [id] = Object.keys(work.bench!.values);
+    expect(words(nextThing(read(0, { ...work.bench!.values, [id!]: 99 }), 'field'))).toContain('Set it back');
+  });
   it('of an empty folder is to answer four questions, wherever one stands', () => {
     for (const stage of WORK) {
       const next = nextThing(NOTHING, stage)!;

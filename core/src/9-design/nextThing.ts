@@ -4,7 +4,9 @@ import { coverageOf } from '../1-load/coverage';
 import { METHODS } from '../1-load/methods';
 import { nextMeasureWords } from '../1-load/loadWords';
 import type { Verdict } from '../3-balance';
+import type { AdjusterValues } from '../2-frame';
 import type { KitItem, Loadout, LogEntry, RigDocument } from '../model';
+import { leansReadRight } from './learn/lastSays';
 import type { Firmness } from './strength/firmness';
 
 export const WORK = ['shelf', 'load', 'frame', 'balance', 'strength', 'stock', 'build', 'field', 'log'] as const;
@@ -13,6 +15,8 @@ export type Stage = (typeof WORK)[number];
 export interface RigSoFar {
   readonly rig: RigDocument;
   readonly loadout: Loadout | null;
+  /** As it is set. */
+  readonly values: AdjusterValues;
   readonly findings: readonly Judgement[];
   /** By what is balanced alone; `firm` is asked for itself. */
   readonly verdict: Verdict;
@@ -127,11 +131,22 @@ const ASKS: readonly Ask[] = [
 
 /** What stands against the rig in one stage, gravest first. */
 function inTheWay(stage: 'load' | 'frame' | 'balance'): Ask {
-  return ({ bench }) => {
-    const here = bench?.findings.filter((f) => f.stage === stage) ?? [];
+  return ({ bench, log }) => {
+    const seen = bench ? seenRight(bench, log) : [];
+    const here = bench?.findings.filter((f) => f.stage === stage && !seen.includes(f.code)) ?? [];
     const worst = here.find((f) => f.severity === 'stop') ?? here.find((f) => f.severity === 'mend');
     return worst ? thing({ stage, first: true, isTold: true, title: worst.toDo, why: worst.title }) : null;
   };
+}
+
+/** What is reckoned against each lean. */
+const LEANS: Readonly<Record<string, string>> = { noseDown: 'notLevelForeAft', leftSideDown: 'notLevelSideways' };
+
+/** What the figures say against it, and the last reading, set so, does not: the real rig is right. */
+function seenRight({ rig, loadout, values }: RigSoFar, log: readonly LogEntry[]): readonly string[] {
+  const own = log.filter((e) => e.rig === rig.id && (e.loadout ?? null) === (loadout?.id ?? null));
+  const last = own.reduce<LogEntry | undefined>((a, b) => (a && a.when > b.when ? a : b), undefined);
+  return leansReadRight(last, values, rig.wants).flatMap((kind) => LEANS[kind] ?? []);
 }
 
 /** Measuring is asked for while it is in doubt whether the rig holds, and only where it tells a good deal. */

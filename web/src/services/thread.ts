@@ -30,6 +30,7 @@ export class Thread {
           bench: bench && {
             rig: bench.rig,
             loadout: bench.loadout,
+            values: bench.values,
             findings: bench.judged.findings,
             verdict: bench.judged.verdict,
             isUnset: bench.setup === null && bench.work.rig.adjusters.length > 0,
