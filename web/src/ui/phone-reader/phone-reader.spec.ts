@@ -65,9 +65,14 @@ describe('reading by the phone', () => {
     });
   it('warns of what a phone weighs, and is not there where nothing hangs', async () => {
     const { page } = await start();
-    expect(page.textContent).toMatch(
-      /A phone weighs too: 190 g laid 10 mm off the pivot’s line tips this rig by about \d+/,
+    const { mass, hung } = bench.judged.evaluation;
+    // By moments about the pivot: what holds it upright, against the phone's.
+    const holds = -mass * hung!.hang.fromPivot[2];
+    const tips = Math.round((Math.atan((0.19 * 0.01) / holds) * 180) / Math.PI);
+    expect(page.textContent).toContain(
+      `190 g laid level with the pivot, 10 mm off its line, tips this rig by about ${tips}°`,
     );
+    expect(page.textContent).toContain(`laid ${Math.round((holds / 0.19) * 1000)} mm above the pivot, it turns over`);
     TestBed.resetTestingModule();
     const held = await start(benchAt({}, 'hand-frame'));
     expect(held.page.textContent.trim()).toBe('');

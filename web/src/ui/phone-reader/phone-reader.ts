@@ -59,8 +59,9 @@ export class PhoneReader {
   protected readonly tips = computed((): Phrase | null => {
     const { mass, hung } = this.bench()?.judged.evaluation ?? {};
     if (!mass || !hung || hung.hang.fromPivot[2] >= 0) return null;
-    const lean = Math.atan2(PHONE.mass * PHONE.off, -mass * hung.hang.fromPivot[2]);
-    return say`A phone weighs too: ${figure('mass', PHONE.mass)} laid ${figure('length', PHONE.off, 0)} off the pivot’s line tips this rig by about ${figure('angle', lean, lean < 0.02 ? 1 : 0)}. Lay or strap it on only where it is part of the load; else hold it beside the bar, and time the drop by hand.`;
+    const holds = -mass * hung.hang.fromPivot[2];
+    const lean = Math.atan2(PHONE.mass * PHONE.off, holds);
+    return say`A phone weighs too: ${figure('mass', PHONE.mass)} laid level with the pivot, ${figure('length', PHONE.off, 0)} off its line, tips this rig by about ${figure('angle', lean, lean < 0.02 ? 1 : 0)}; laid ${figure('length', holds / PHONE.mass, 0)} above the pivot, it turns over. Lay or strap it on only where it is part of the load; else hold it beside the bar, and time the drop by hand.`;
   });
 
   protected readonly listening = signal<Laid | null>(null);

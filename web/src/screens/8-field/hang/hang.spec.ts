@@ -2,6 +2,7 @@ import type { LogEntry } from '@tide-pebble/core';
 import { FAMILIES } from '@tide-pebble/core';
 import { benchAt } from '../../../testing/bench';
 import { sheet } from '../../../testing/sheets';
+import { until } from '../../../testing/until';
 import { type } from '../../../testing/type';
 import { Hang } from './hang';
 
@@ -40,18 +41,25 @@ describe('set it and read it', () => {
     expect(page.querySelector('#walk')).not.toBeNull();
   });
   it('does not call it in its pool when the last reading, set so, says otherwise', async () => {
-    const lean = (noseDown: number, id: string): LogEntry => ({
-      id,
-      rig: bench.rig.id,
-      loadout: 'ebb',
-      when: `2026-01-0${id}T10:00:00Z`,
-      values: bench.values,
-      expected: { noseDown: 0, leftSideDown: 0, dropPitch: null, dropSpread: null },
+    const { page, fixture, documents, workspace, press } = await sheet(Hang, bench);
+    await type(page, 'Nose down', '4 deg', () => fixture.whenStable());
+    await press('Keep this reading');
+    await press('Done: it is set so');
+    const first = documents.committed[0]!.edits[0]!.body as LogEntry;
+    const lean = (noseDown: number, hour: number): LogEntry => ({
+      ...first,
+      id: `again${hour}`,
+      when: `2027-01-01T${hour}:00:00Z`,
+      values: workspace.set[0]!,
       seen: { dropTimes: [], noseDown },
-      notes: '',
     });
-    const { page } = await sheet(Hang, bench, (w) => w.log$.next([lean(0.3, '1'), lean(-0.3, '2')]));
+    const level = [10, 11, 12, 13].map((hour) => lean(0, hour));
+    workspace.log$.next([first, ...level]);
+    await until(() => page.querySelector('#walk'), 'the pool');
+    workspace.log$.next([first, ...level, lean(bench.rig.wants.levelWithin * 1.3, 14)]);
+    await until(() => page.textContent.includes('read it once more'), 'that it is denied');
     expect(page.querySelector('#walk')).toBeNull();
+    expect(page.textContent).not.toContain('Nothing to move');
   });
   for (const { id } of FAMILIES)
     it(`says of ${id} only what it can do`, async () => {
