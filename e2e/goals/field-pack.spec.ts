@@ -27,6 +27,7 @@ test('a day is logged with no server, and brought home once by each of two phone
   await bench.getByLabel('Rig', { exact: true }).selectOption({ label: 'Limpet' });
   await goTo(bench, 'Field');
   const card = bench.getByRole('article', { name: /^Set-up card/ }).first();
+  await expect(card).toBeVisible();
   const bigs = await card.locator('.big').allInnerTexts();
   const saved = await savedBy(bench, () => bench.getByRole('button', { name: 'Field pack' }).click());
   const file = join(folder, 'pack.html');
