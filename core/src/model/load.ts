@@ -4,11 +4,11 @@
  */
 import * as z from 'zod';
 import {
-  count,
   id,
   massQuantity,
   name,
   notNegative,
+  photo,
   positive,
   quantity,
   quaternion,
@@ -145,9 +145,7 @@ export const kitItem = z.strictObject({
   squeeze: positive.min(1).max(2.5).optional(),
   socketDepth: quantity.extend({ value: notNegative }).optional(),
   measurements: z.array(measurement).max(60).optional(),
-  photo: z
-    .strictObject({ id: z.string().regex(/^[0-9a-f]{64}$/), width: count.positive(), height: count.positive() })
-    .optional(),
+  photo: photo.optional(),
   notes: z.string().max(2000).optional(),
   typed: typedWords.optional(),
 });

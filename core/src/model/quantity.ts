@@ -24,6 +24,13 @@ export const ofMaterial = z.number().positive().max(1e13);
 export const id = z
   .string()
   .regex(/^[A-Za-z0-9][A-Za-z0-9_./-]{0,99}$/, 'letters, digits, and _ . / - only, 100 at most');
+/** A picture kept beside the documents, named by the hash of its bytes; px. */
+export const photo = z.strictObject({
+  id: z.string().regex(/^[0-9a-f]{64}$/),
+  width: count.positive(),
+  height: count.positive(),
+});
+export type Photo = z.infer<typeof photo>;
 export const name = z.string().trim().min(1).max(120);
 export const vec3 = z.tuple([place, place, place]).readonly();
 export const quaternion = z

@@ -1,6 +1,6 @@
 /** What is kept beside the designs: the log of tries and the bin of things at hand. */
 import * as z from 'zod';
-import { finite, id, name, positive, seconds } from './quantity';
+import { finite, id, name, photo, positive, seconds } from './quantity';
 
 /** A kind of reading, by the name that what bears the rig gives it (`3-balance/borne`). One that is not known any more is kept. */
 const readingKind = z.string().regex(/^[a-z][A-Za-z]{0,39}$/);
@@ -27,6 +27,9 @@ const ringing = z.strictObject({
     .optional(),
 });
 export type Ringing = z.infer<typeof ringing>;
+
+/** Of one entry: the weights from both sides, the set-up, what broke. */
+export const PHOTOS_AT_MOST = 6;
 
 /** What the bench showed: nose and left side down are positive angles, rad. */
 export const logEntry = z.strictObject({
@@ -64,6 +67,7 @@ export const logEntry = z.strictObject({
   wrong: z.string().max(1000).optional(),
   /** A wish for the next version. */
   toTry: z.string().max(1000).optional(),
+  photos: z.array(photo).max(PHOTOS_AT_MOST).optional(),
 });
 export type LogEntry = z.infer<typeof logEntry>;
 

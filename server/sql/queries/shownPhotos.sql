@@ -1,3 +1,5 @@
 -- Those that a document names: what a backup needs.
 SELECT id, type, width_px AS width, height_px AS height, bytes FROM photo
-WHERE EXISTS (SELECT 1 FROM document WHERE document.kind = 'kit' AND json_extract(document.body, '$.photo.id') = photo.id) ORDER BY id;
+WHERE id IN (SELECT json_extract(body, '$.photo.id') FROM document WHERE kind = 'kit')
+OR id IN (SELECT json_extract(p.value, '$.id') FROM document, json_each(document.body, '$.photos') AS p WHERE document.kind = 'log')
+ORDER BY id;

@@ -158,6 +158,8 @@ describe('the server in the house', () => {
     expect(JSON.parse(all.text)).toEqual(jasmine.objectContaining({ right: 'field' }));
     expect((await change(phone, [logged('one')])).status).toBe(200);
     expect(bench.store.one('log', 'one')).not.toBeNull();
+    // The photo of a reading: looked at as anyone's, and this is none.
+    expect((await at443(`/api/photos/${'a'.repeat(64)}`, { method: 'PUT', headers: phone })).status).toBe(400);
     // One that may be kept beside one that may not: neither is.
     const refused = await change(phone, [logged('two'), save('b', 0)]);
     expect(refused.status).toBe(403);
@@ -168,6 +170,7 @@ describe('the server in the house', () => {
       ['GET', '/api/backups'],
       ['POST', '/api/restore?way=instead'],
       ['PUT', '/api/photos/x'],
+      ['DELETE', `/api/photos/${'a'.repeat(64)}`],
       ['GET', '/api/lan'],
       ['POST', '/api/lan/offer'],
       ['DELETE', `/api/lan/devices/${bench.store.devices.list()[0]!.id}`],
@@ -190,6 +193,7 @@ describe('the server in the house', () => {
     const phone = await paired('read');
     expect((await at443('/api/documents', { headers: phone })).status).toBe(200);
     expect((await change(phone, [logged('one')])).status).toBe(403);
+    expect((await at443(`/api/photos/${'a'.repeat(64)}`, { method: 'PUT', headers: phone })).status).toBe(403);
     expect(bench.store.one('log', 'one')).toBeNull();
   });
 

@@ -121,12 +121,15 @@ export function houseDoor(options: {
 export const pairedAs = (response: Response): Device | null =>
   (response.locals as { readonly device?: Device | null }).device ?? null;
 
-/** What is named here and nothing else: all may read what is kept, `field` may also save. What it may save is looked at with the changes. */
+/** What is named here and nothing else: all may read what is kept, `field` may also save, and put the photos of what it saves. What it may save is looked at with the changes. */
 function isOpen(request: Request, { right }: Device): boolean {
   const { method, path } = request;
   if (!path.startsWith('/api')) return method === 'GET' || method === 'HEAD';
   if (method === 'GET' || method === 'HEAD') return /^\/api\/(health|documents(\/.*)?|photos\/[^/]+)$/.test(path);
-  return right === 'field' && method === 'POST' && path === '/api/changes';
+  if (right !== 'field') return false;
+  return (
+    (method === 'POST' && path === '/api/changes') || (method === 'PUT' && /^\/api\/photos\/[0-9a-f]{64}$/.test(path))
+  );
 }
 
 function deviceOf(request: Request, devices: Devices): Device | null {

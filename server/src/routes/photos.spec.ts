@@ -72,7 +72,36 @@ describe('photos', () => {
     other.end();
   });
 
-  it('that nothing names are let go a day later; those of an earlier save are not', () => {
+  it('of the log are kept like those of kit', async () => {
+    await put(pixel.id, PIXEL);
+    const entry = {
+      id: 'a',
+      rig: 'r',
+      loadout: null,
+      when: '2026-06-14T10:00:00Z',
+      values: {},
+      expected: { noseDown: null, leftSideDown: null, dropPitch: null, dropSpread: null },
+      seen: { dropTimes: [] },
+      notes: '',
+      photos: [{ id: pixel.id, width: 1, height: 1 }],
+    };
+    const logged = { kind: 'log' as const, id: 'a', revision: 0, body: entry };
+    expect(bench.store.photos()).toEqual([]);
+    bench.store.save([logged]);
+    expect(bench.store.photos().map((p) => p.id)).toEqual([pixel.id]);
+    const later = (): void => {
+      bench.store.close();
+      bench.store = openStore(bench.file, 'own', () => '2027-06-14T10:00:00.000Z');
+    };
+    later();
+    expect(bench.store.photos().length).toBe(1);
+    // Deleted it stands in an earlier save still, and can come back whole.
+    bench.store.save([{ ...logged, revision: 1, body: null }]);
+    later();
+    expect([bench.store.photos().length, bench.store.photo(pixel.id) !== null]).toEqual([0, true]);
+  });
+
+  it('that nothing names are let go a month later; those of an earlier save are not', () => {
     bench.store.putPhoto(pixel);
     const later = (days: number): void => {
       bench.store.close();
@@ -80,15 +109,15 @@ describe('photos', () => {
         new Date(Date.parse('2026-06-14T10:00:00.000Z') + days * 86_400_000).toISOString(),
       );
     };
-    later(0.5);
+    later(20);
     expect(bench.store.photo(pixel.id)).not.toBeNull();
     bench.store.save([withPhoto('a')]);
     bench.store.save([save('a', 1)]);
     expect(bench.store.photos()).toEqual([]);
-    later(3);
+    later(70);
     expect(bench.store.photo(pixel.id)).not.toBeNull();
     bench.store.putPhoto({ ...pixel, id: 'e'.repeat(64) });
-    later(6);
+    later(140);
     expect(bench.store.photo('e'.repeat(64))).toBeNull();
   });
 });

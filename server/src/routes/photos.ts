@@ -1,4 +1,4 @@
-/** Photos kept with kit: put by the hash of their bytes, so that sending one twice keeps it once. */
+/** Photos kept with kit and in the log: put by the hash of their bytes, so that sending one twice keeps it once. */
 import { raw, Router } from 'express';
 import { photoOf } from '../photo';
 import { BadRequest, NotFound } from '../problem';

@@ -49,7 +49,7 @@ export interface Store {
   putBeside(documents: readonly Body[], photos?: readonly Photo[]): void;
   photo(id: string): Photo | null;
   putPhoto(photo: Photo): void;
-  /** The photos that kit is shown with. */
+  /** The photos that kit and the log are shown with. */
   photos(): readonly Photo[];
   /** The phones paired with this folder. */
   readonly devices: Devices;
@@ -68,8 +68,8 @@ const photoRow = z.strictObject({
   height: z.number(),
   bytes: z.instanceof(Buffer),
 });
-/** A photo put but not yet named by a saved item may still be: a day later it is not. */
-const LOOSE_FOR_MS = 24 * 60 * 60 * 1000;
+/** A photo put but not yet named may still be, by an entry of the log that is not kept yet: after a month it is not. */
+const LOOSE_FOR_MS = 30 * 24 * 60 * 60 * 1000;
 const kind = z.enum(DOCUMENT_KINDS);
 const keyRow = z.strictObject({ kind, id: z.string() });
 const pastRow = z.strictObject({ revision: z.number(), saved_at: z.string() });

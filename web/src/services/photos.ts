@@ -1,7 +1,7 @@
-/** Photos kept with kit: made small in the browser, named by their hash, put on the server. */
+/** Photos kept with kit and in the log: made small in the browser, named by their hash, put on the server. */
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import type { KitItem } from '@tide-pebble/core';
+import type { Photo } from '@tide-pebble/core';
 import { firstValueFrom } from 'rxjs';
 
 /** Longest side kept, px: enough to read a mark on, small enough for a hundred in a backup. */
@@ -16,11 +16,16 @@ export class PhotoRefused extends Error {}
 export class Photos {
   private readonly http = inject(HttpClient);
 
-  address(photo: NonNullable<KitItem['photo']>): string {
+  address(photo: Photo): string {
     return `/api/photos/${photo.id}`;
   }
 
-  async keep(file: Blob): Promise<NonNullable<KitItem['photo']>> {
+  async bytes(photo: Photo): Promise<Uint8Array> {
+    const came = await firstValueFrom(this.http.get(this.address(photo), { responseType: 'arraybuffer' }));
+    return new Uint8Array(came);
+  }
+
+  async keep(file: Blob): Promise<Photo> {
     if (file.size > FILE_AT_MOST) throw new PhotoRefused('This picture is larger than 40 MB. Make it smaller first.');
     const small = await smaller(file);
     const bytes = await small.blob.arrayBuffer();

@@ -7,6 +7,7 @@ import {
   type Assembly,
   type BinItem,
   type Firmness,
+  type Phrase,
   type Rig,
   type Wants,
 } from '@tide-pebble/core';
@@ -31,6 +32,7 @@ import {
   readyCandidate,
   type ReadyCandidate,
   learnFrom,
+  likelyCauses,
   planBuild,
   schedule,
   setUpsFor,
@@ -53,6 +55,7 @@ import {
   type Cure,
   type CureInput,
   type LearnInput,
+  type LikelyCauseInput,
   type LearnOutcome,
   type SetUpRow,
   type SetUpsInput,
@@ -106,6 +109,7 @@ export interface JobInputs {
   readonly sizes: SetUpsInput;
   readonly accuracy: AccuracyInput;
   readonly learn: LearnInput;
+  readonly likelyCauses: LikelyCauseInput;
   readonly swing: readonly SwingInput[];
   readonly stock: {
     readonly rig: Rig;
@@ -146,6 +150,7 @@ export interface JobResults {
   readonly sizes: SizesForAll;
   readonly accuracy: AccuracyOutcome;
   readonly learn: LearnOutcome;
+  readonly likelyCauses: readonly Phrase[];
   readonly swing: readonly SwingOutcome[];
   readonly stock: StockPlan;
   readonly shopping: TripFor;
@@ -211,6 +216,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return setUpsFor(message.input, ofOne);
     case 'learn':
       return learnFrom(message.input);
+    case 'likelyCauses':
+      return likelyCauses(message.input);
     case 'whatNow':
       return whatNow(message.input, ofOne);
     case 'sizes':

@@ -6,6 +6,7 @@ import type { jsPDF } from 'jspdf';
 import type { CardSheet } from '../export/card-sheet';
 import { cardsPdf, lying } from '../export/cards-pdf';
 import { drawingPdf, pageFor } from '../export/drawing-pdf';
+import { logPdf, type LogPaper } from '../export/log-pdf';
 import type { PaperSheet } from '../export/svg';
 import { patternsPdf } from '../export/patterns/patterns-pdf';
 
@@ -26,7 +27,10 @@ export interface DrawingAsked {
 export interface CardsAsked {
   readonly cards: readonly CardSheet[];
 }
-export type PaperAsked = PatternsAsked | DrawingAsked | CardsAsked;
+export interface LogAsked {
+  readonly log: LogPaper;
+}
+export type PaperAsked = PatternsAsked | DrawingAsked | CardsAsked | LogAsked;
 export type PaperMessage = { readonly id: number } & PaperAsked;
 export type PaperAnswer = { readonly id: number } & (
   { readonly pages: Pages } | { readonly file: ArrayBuffer } | { readonly fault: string }
@@ -49,6 +53,7 @@ async function answer(asked: PaperAsked): Promise<{ readonly pages: Pages } | { 
     const { width, height } = asked.cards[0]!;
     return { file: cardsPdf(await newDocument([width, height], lying(width, height)), asked.cards) };
   }
+  if ('log' in asked) return { file: logPdf(await newDocument('a4', 'portrait'), asked.log) };
   const { assembly, printer, without, cope, file } = asked;
   const pages = layPages(patternsOf(assembly, cope), printer, without);
   if (!file || pages.kind !== 'laid') return { pages };

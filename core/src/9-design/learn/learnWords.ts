@@ -38,10 +38,22 @@ export function unexplainedWords(off: Learned['unexplained']): Phrase {
   ];
 }
 
-export const cannotBeWords = ({ reading, why }: Extract<LearnOutcome, { readonly kind: 'cannotBe' }>): Phrase => [
-  `Reading ${reading + 1} cannot be: `,
-  why === 'mass'
-    ? 'the mass is not that of this rig with this loadout. Is it the right loadout, and was the scale at zero?'
-    : 'nothing of this size falls so fast. Was it held level and let go without a push?',
+type CannotBe = Extract<LearnOutcome, { readonly kind: 'cannotBe' }>;
+
+/** Of a reading that stands beside it. */
+export const impossibleWords = (why: CannotBe['why']): Phrase => [
+  'It cannot be: ',
+  whyNot(why),
   ' Take it out of the log, or read again.',
 ];
+
+export const cannotBeWords = ({ reading, why }: CannotBe): Phrase => [
+  `Reading ${reading + 1} cannot be: `,
+  whyNot(why),
+  ' Take it out of the log, or read again.',
+];
+
+const whyNot = (why: CannotBe['why']): string =>
+  why === 'mass'
+    ? 'the mass is not that of this rig with this loadout. Is it the right loadout, and was the scale at zero?'
+    : 'nothing of this size falls so fast. Was it held level and let go without a push?';

@@ -2,9 +2,12 @@ import type { LogEntry } from '@tide-pebble/core';
 import { benchAt } from '../../testing/bench';
 import { sheet } from '../../testing/sheets';
 import { type } from '../../testing/type';
+import { Photos } from '../../services/photos';
+import { until } from '../../testing/until';
 import { Log } from './log';
 
 const bench = benchAt({ 'foot-count': 5 });
+const benchHangs = benchAt({ 'foot-count': 14, 'stage-fore-aft': -0.03 });
 
 describe('the log', () => {
   it('keeps drops, leans and notes of the rig as it is set, beside what was expected', async () => {
@@ -13,9 +16,14 @@ describe('the log', () => {
     await type(page, 'Drop time', '1.9 s', () => fixture.whenStable());
     await type(page, 'Drop time, again', '2.1 s', () => fixture.whenStable());
     await type(page, 'Nose down', '-2', () => fixture.whenStable());
-    const notes = page.querySelector('textarea')!;
-    notes.value = 'Wind from the sea.';
-    notes.dispatchEvent(new Event('input'));
+    const [notes, wrong] = [...page.querySelectorAll('textarea')];
+    for (const [field, words] of [
+      [notes!, 'Wind from the sea.'],
+      [wrong!, 'A nut came loose.'],
+    ] as const) {
+      field.value = words;
+      field.dispatchEvent(new Event('input'));
+    }
     await fixture.whenStable();
     await press('Keep this in the log');
     const entry = documents.committed[0]!.edits[0]!.body as LogEntry;
@@ -26,6 +34,9 @@ describe('the log', () => {
     expect(page.querySelector('.seen')!.textContent).toMatch(/2\.00 s.*drop seen/);
     expect(page.querySelector('.seen')!.textContent).toContain('nose up');
     expect(page.textContent).toContain('Wind from the sea.');
+    expect(entry.wrong).toBe('A nut came loose.');
+    // Nothing of it is left for the next one.
+    expect([notes!.value, wrong!.value]).toEqual(['', '']);
     expect(button('Keep this in the log')!.disabled).toBeTrue();
   });
   it('takes a drop out again before it is kept, and forgets nothing at a reload', async () => {
@@ -48,6 +59,60 @@ describe('the log', () => {
     const entry = documents.committed[0]!.edits[0]!.body as LogEntry;
     expect(entry.seen.others).toEqual([jasmine.objectContaining({ kind: 'gripScale', value: 9 })]);
     expect(page.querySelector('.log li')!.textContent).toMatch(/hand scale under the left hand 9\.0 N/);
+  });
+  it('keeps photos with an entry, shows them, and takes one off again before', async () => {
+    const { page, fixture, documents, press, button } = await sheet(Log, bench);
+    const photos = fixture.debugElement.injector.get(Photos);
+    const keep = spyOn(photos, 'keep');
+    const photo = (n: number) => ({ id: `${n}`.repeat(64), width: 4, height: 3 });
+    const choose = async (...names: string[]): Promise<void> => {
+      const files = new DataTransfer();
+      for (const name of names) files.items.add(new File(['x'], name, { type: 'image/png' }));
+      const field = page.querySelector<HTMLInputElement>('tp-photo-field input')!;
+      field.files = files.files;
+      field.dispatchEvent(new Event('change'));
+      await fixture.whenStable();
+    };
+    keep.and.returnValues(Promise.resolve(photo(1)), Promise.resolve(photo(2)));
+    await choose('a.png', 'b.png');
+    await until(() => page.querySelectorAll('.pictures button').length === 2, 'two photos');
+    keep.and.rejectWith(new Error('This picture is larger than 40 MB. Make it smaller first.'));
+    await choose('c.png');
+    await until(() => page.querySelector('tp-photo-field .wrong'), 'the reason');
+    expect(page.querySelectorAll('.pictures button')).toHaveSize(2);
+    page.querySelector<HTMLButtonElement>('.pictures button')!.click();
+    await fixture.whenStable();
+    expect(button('Keep this in the log')!.disabled).toBeFalse();
+    await press('Keep this in the log');
+    const entry = documents.committed[0]!.edits[0]!.body as LogEntry;
+    expect(entry.photos).toEqual([photo(2)]);
+    expect(page.querySelector<HTMLImageElement>('li .pictures img')!.src).toContain(`/api/photos/${'2'.repeat(64)}`);
+    expect(page.querySelectorAll('.pictures button')).toHaveSize(0);
+  });
+  it('tells what a reading most likely comes from, and nothing of one that is as expected', async () => {
+    const entry = (id: string, noseDown: number): LogEntry => ({
+      id,
+      rig: 'r1',
+      loadout: 'ebb',
+      when: `2026-02-0${id}T10:00:00Z`,
+      values: benchHangs.values,
+      expected: {
+        noseDown: benchHangs.judged.evaluation.hung!.hang.rest!.noseDown,
+        leftSideDown: 0,
+        dropPitch: null,
+        dropSpread: null,
+      },
+      seen: { dropTimes: [], noseDown },
+      notes: '',
+    });
+    const { page } = await sheet(Log, benchHangs, (w) => {
+      w.rigs$.next([benchHangs.rig]);
+      w.log$.next([entry('1', benchHangs.judged.evaluation.hung!.hang.rest!.noseDown), entry('2', 0.5)]);
+    });
+    await until(() => page.textContent!.includes('Likeliest, by this reading alone.'), 'a cause');
+    const [newest, other] = [...page.querySelectorAll('.log li')].map((l) => l.textContent);
+    expect(newest).toContain('Likeliest, by this reading alone.');
+    expect(other).not.toContain('Likeliest');
   });
   it('starts and stops the watch with the space bar, but not from within a field', async () => {
     const { page, fixture } = await sheet(Log, bench);

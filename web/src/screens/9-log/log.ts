@@ -18,49 +18,50 @@ import {
   seenWords,
   workpiece,
   type LogEntry,
-  type Phrase,
+  type Photo,
   NOTHING_BEARS,
+  PHOTOS_AT_MOST,
 } from '@tide-pebble/core';
 import { compare, dropOf } from '@tide-pebble/core/making';
+import { firstValueFrom } from 'rxjs';
+import type { LoggedEntry } from '../../export/log-pdf';
 import { sameParts } from '../../services/asked';
+import { painted$ } from '../../services/after-paint';
 import { injectBench } from '../../services/bench-signal';
 import { Firmnesses, NOT_YET } from '../../services/firmnesses';
 import { Documents } from '../../services/keeping/documents';
+import { PatternPaper } from '../../services/pattern-paper';
 import { saveCsv } from '../../services/save-csv';
+import { saveFile } from '../../services/save-file';
 import { Taught } from '../../services/taught';
 import { Units } from '../../services/units';
 import { Workspace } from '../../services/workspace';
 import { FigurePipe, SayPipe } from '../../ui/figures/figures.pipe';
 import { Icon } from '../../ui/icon';
 import { NoBench } from '../../ui/no-bench';
+import { LikelyCauses } from '../../services/likely-causes';
 import { newReading, type Told } from '../../services/new-reading';
 import { Notices } from '../../services/notices';
+import { Photos } from '../../services/photos';
 import { FlickSheet } from '../../ui/flick-sheet';
+import { PhotoField } from '../../ui/photo-field';
 import { PhoneReader } from '../../ui/phone-reader/phone-reader';
 import { ReadingSheet } from '../../ui/reading-sheet';
 import { StageLayout } from '../../ui/stage-layout';
 import { Stopwatch } from '../../ui/stopwatch';
 import { grown } from '../../ui/timing/grown';
 import { DropChart } from './drop-chart';
+import { lineTold, type Line } from './line-told';
 
 /** Entries drawn at first, and with each press for more. */
 const SHOWN = 40;
 const MORE = 200;
 /** Bytes; ten thousand readings are less. */
 const FILE_AT_MOST = 8_000_000;
+/** The newest that go on paper at once. */
+const ON_PAPER = 400;
 /** The newest that the chart shows. */
 const PLOTTED = 200;
-
-/** An entry as it is told. */
-interface Line {
-  readonly entry: LogEntry;
-  readonly when: string;
-  readonly rig: string;
-  readonly loadout: string;
-  readonly says: readonly Phrase[];
-  readonly seen: Phrase;
-  readonly drop: ReturnType<typeof dropOf>;
-}
 
 const DRAFT = 'tide-pebble.log-draft';
 interface Draft extends Told {
@@ -85,6 +86,7 @@ const EMPTY: Draft = { seen: NOTHING_SEEN, notes: '' };
     DropChart,
     Stopwatch,
     PhoneReader,
+    PhotoField,
   ],
   templateUrl: './log.html',
   styleUrl: './log.css',
@@ -93,6 +95,8 @@ export class Log {
   private readonly documents = inject(Documents);
   private readonly workspace = inject(Workspace);
   private readonly notices = inject(Notices);
+  private readonly paper = inject(PatternPaper);
+  protected readonly photos = inject(Photos);
   protected readonly units = inject(Units).now;
   protected readonly icons = { remove: mdiDeleteOutline };
   protected readonly bench = injectBench();
@@ -109,6 +113,7 @@ export class Log {
 
   /** As many are seen at a glance. */
   protected readonly few = 4;
+  protected readonly photosAtMost = PHOTOS_AT_MOST;
   protected readonly nothingBears = NOTHING_BEARS;
   protected readonly way = computed(() => {
     const bench = this.bench();
@@ -121,8 +126,8 @@ export class Log {
   /** A stopwatch is of use where something drops. */
   protected readonly timed = computed(() => this.kinds().some((k) => k.kind === 'dropTimes'));
   protected readonly nothing = computed(() => {
-    const { seen, notes, wrong, toTry } = this.draft();
-    return sawNothing(seen) && !notes && !wrong && !toTry;
+    const { seen, notes, wrong, toTry, photos } = this.draft();
+    return sawNothing(seen) && !notes && !wrong && !toTry && !photos?.length;
   });
   protected readonly expected = computed(() => {
     const bench = this.bench();
@@ -171,13 +176,29 @@ export class Log {
   /** What an entry says is worked out once for the rig and the load it is held against. */
   private readonly said = new WeakMap<LogEntry, { readonly of: readonly unknown[]; readonly line: Line }>();
 
+  /** Of those that are drawn. */
+  protected readonly causes = new LikelyCauses(this.list.drawn);
+
   protected timedDrop(time: number): void {
     this.drops([...this.draft().seen.dropTimes, time]);
   }
 
   protected note(part: Partial<Draft>): void {
-    this.draft.update((d) => ({ ...d, ...part }));
-    localStorage.setItem(DRAFT, JSON.stringify(this.draft()));
+    this.redraft({ ...this.draft(), ...part });
+  }
+
+  private redraft(draft: Draft): void {
+    this.draft.set(draft);
+    localStorage.setItem(DRAFT, JSON.stringify(draft));
+  }
+
+  protected pictured(photo: Photo): void {
+    const before = (this.draft().photos ?? []).filter((p) => p.id !== photo.id);
+    this.note({ photos: [...before, photo].slice(0, PHOTOS_AT_MOST) });
+  }
+
+  protected unpictured(photo: Photo): void {
+    this.note({ photos: (this.draft().photos ?? []).filter((p) => p.id !== photo.id) });
   }
 
   private drops(dropTimes: readonly number[]): void {
@@ -246,7 +267,7 @@ export class Log {
     const { seen, ...told } = this.draft();
     const entry = newReading(bench, this.firm().firm, seen, told);
     this.documents.commit('log entry', [{ kind: 'log', id: entry.id, body: entry }]);
-    this.note(EMPTY);
+    this.redraft(EMPTY);
   }
 
   protected readonly fault = signal('');
@@ -286,6 +307,50 @@ export class Log {
   protected remove(entry: LogEntry): void {
     this.documents.commit('deleting a log entry', [{ kind: 'log', id: entry.id, body: null }]);
     this.notices.sayWithUndo('The entry is deleted.');
+  }
+
+  protected readonly isMaking = signal(false);
+
+  /** The newest of what is listed, in the words of the screen, with its photos. */
+  protected async pdf(): Promise<void> {
+    const bench = this.bench();
+    if (!bench || this.isMaking()) return;
+    this.isMaking.set(true);
+    try {
+      const entries: LoggedEntry[] = [];
+      for (const entry of this.found().slice(0, ON_PAPER)) {
+        entries.push(await this.onPaper(entry));
+        await firstValueFrom(painted$);
+      }
+      const name = this.ofAll() ? 'All rigs' : bench.rig.name;
+      const [shown, all] = [entries.length, this.kept().length];
+      const told = await firstValueFrom(
+        this.paper.ask({
+          log: {
+            title: `${name}: log`,
+            under: `${shown === all ? `${all}` : `${shown} of ${all}`} ${all === 1 ? 'entry' : 'entries'}, the newest first. Written ${WHEN.format(new Date())}.`,
+            entries,
+          },
+        }),
+      );
+      if ('file' in told) saveFile(`${name} log.pdf`, new Uint8Array(told.file), 'application/pdf');
+    } catch (error) {
+      this.notices.say(`The file could not be made: ${error instanceof Error ? error.message : String(error)}.`);
+    } finally {
+      this.isMaking.set(false);
+    }
+  }
+
+  private async onPaper(entry: LogEntry): Promise<LoggedEntry> {
+    const line = this.lineOf(entry);
+    const pictures = await Promise.all(
+      (entry.photos ?? []).map(async (p) => ({ bytes: await this.photos.bytes(p), width: p.width, height: p.height })),
+    );
+    return {
+      title: `${line.when}, ${line.rig}, ${line.loadout}`,
+      lines: lineTold(line, this.causes.of(entry), this.units()),
+      pictures,
+    };
   }
 
   protected async csv(): Promise<void> {

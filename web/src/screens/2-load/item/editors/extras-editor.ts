@@ -1,11 +1,12 @@
 /** What else is known of an item: sensor and lens, what goes out with it, a photo and notes. */
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { fieldOfView, focalFor, type KitItem, type Quantity } from '@tide-pebble/core';
+import { fieldOfView, focalFor, type KitItem, type Photo, type Quantity } from '@tide-pebble/core';
 import { LoadBench } from '../../../../services/load-bench';
 import { Photos } from '../../../../services/photos';
 import { Units } from '../../../../services/units';
 import { FigurePipe } from '../../../../ui/figures/figures.pipe';
+import { PhotoField } from '../../../../ui/photo-field';
 import { Pick } from '../../../../ui/pick';
 import { QuantityField } from '../../../../ui/figures/quantity-field';
 import { words, type ItemChange } from '../changes';
@@ -13,7 +14,7 @@ import { words, type ItemChange } from '../changes';
 @Component({
   selector: 'tp-extras-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, Pick, QuantityField, FigurePipe],
+  imports: [MatButton, PhotoField, Pick, QuantityField, FigurePipe],
   templateUrl: './extras-editor.html',
   styleUrl: './facts-editor.css',
 })
@@ -23,8 +24,6 @@ export class ExtrasEditor {
   protected readonly units = inject(Units).now;
   readonly item = input.required<KitItem>();
   readonly edited = output<ItemChange>();
-  protected readonly photoFault = signal('');
-  protected readonly photoComing = signal(false);
   protected readonly sees = computed(() => ['camera', 'action camera', 'phone'].includes(this.item().class));
   protected readonly focuses = computed(() => ['lens', 'action camera', 'phone'].includes(this.item().class));
   protected readonly squeezes = computed(() => ['lens', 'filter'].includes(this.item().class));
@@ -109,21 +108,8 @@ export class ExtrasEditor {
     this.edited.emit((item) => ({ ...item, notes: notes.slice(0, 2000) }));
   }
 
-  protected async photo(event: Event): Promise<void> {
-    const field = event.target as HTMLInputElement;
-    const file = field.files?.[0];
-    if (!file) return;
-    this.photoFault.set('');
-    this.photoComing.set(true);
-    try {
-      const photo = await this.photos.keep(file);
-      this.edited.emit((item) => ({ ...item, photo }));
-    } catch (error) {
-      this.photoFault.set(error instanceof Error ? error.message : 'The photo could not be kept.');
-    } finally {
-      this.photoComing.set(false);
-      field.value = '';
-    }
+  protected photo(photo: Photo): void {
+    this.edited.emit((item) => ({ ...item, photo }));
   }
 
   protected noPhoto(): void {
