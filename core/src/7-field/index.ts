@@ -3,4 +3,6 @@ export { setupCard } from './setupCard';
 export { cardMoves, cardTold, type CardPart } from './cardTold';
 export { hasFallen, readDrop, type DropRead } from './phone/drop';
 export { readLevel, readTurnedRound, type Lean, type LevelRead } from './phone/level';
+export { readClipDrop, readClipLean, type At, type LinesLaid } from './clip/clipByHand';
+export { hasRung, readRing, type RingRead } from './phone/ring';
 export type { Found, PhoneSample } from './phone/sample';

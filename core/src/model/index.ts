@@ -79,6 +79,6 @@ export {
 } from './design';
 export { ownName, ownSize, type OwnSize } from './ownSize';
 export { walk, type Walk } from './walk';
-export { binItem, logEntry, PHOTOS_AT_MOST, type BinItem, type LogEntry, type Ringing } from './records';
+export { binItem, DROPS_AT_MOST, logEntry, PHOTOS_AT_MOST, type BinItem, type LogEntry, type Ringing } from './records';
 export { type Photo, type Quantity } from './quantity';
 export { type Shape } from './shape';

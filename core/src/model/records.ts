@@ -16,6 +16,8 @@ const ringing = z.strictObject({
       /** From the first frame counted to the last. */
       frames: positive.max(1_000_000),
     }),
+    /** By a phone's gyroscope, with one standard uncertainty, Hz. */
+    z.strictObject({ by: z.literal('phone'), frequency: positive.max(1000), spread: positive.max(1000) }),
   ]),
   way: z.enum(['rolls', 'nods', 'pans']).optional(),
   /** It keeps its pace, slows down or quickens as it dies. */
@@ -28,6 +30,8 @@ const ringing = z.strictObject({
 });
 export type Ringing = z.infer<typeof ringing>;
 
+/** Timings of one reading. */
+export const DROPS_AT_MOST = 20;
 /** Of one entry: the weights from both sides, the set-up, what broke. */
 export const PHOTOS_AT_MOST = 6;
 
@@ -49,7 +53,7 @@ export const logEntry = z.strictObject({
   seen: z.strictObject({
     noseDown: finite.optional(),
     leftSideDown: finite.optional(),
-    dropTimes: z.array(positive.max(60)).max(20),
+    dropTimes: z.array(positive.max(60)).max(DROPS_AT_MOST),
     /** It would not hang upright. Its mass on the scale, kg; ahead of the pivot where it balances on a finger, m. */
     turnsOver: z.literal(true).optional(),
     mass: positive.max(200).optional(),

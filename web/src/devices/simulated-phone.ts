@@ -1,15 +1,16 @@
-/** A simulated phone on a rig: laid flat on it as a level, or strapped to it while it falls. The rig it lies on is not quite the one that was drawn. */
+/** A simulated phone on a rig: laid flat on it as a level, strapped to it while it falls, or laid on its camera when that is flicked. The rig it lies on is not quite the one that was drawn. */
 import type { BalanceContext } from '@tide-pebble/core';
 import { concatAll, interval, map, switchMap, take, throwError, timer } from 'rxjs';
 import { ASLEEP, DENIED, SILENT_MS, type MotionSensor, type SensorFault, type TurningSample } from './motion-sensor';
 
 /** What is done with it. */
-export type Laid = 'forward' | 'backward' | 'strapped';
-/** The rig as it really hangs: leans, rad, nose and left side down positive; its drop, s. */
+export type Laid = 'forward' | 'backward' | 'strapped' | 'flicked';
+/** The rig as it really is: leans as it hangs, rad, nose and left side down positive; its drop, s; how it rings, Hz, null where that is not reckoned. */
 export interface RealRig {
   readonly noseDown: number;
   readonly leftSideDown: number;
   readonly drop: number;
+  readonly rings: number | null;
 }
 
 /** So far the real mass centre lies ahead, to the left and below of where it was reckoned, m. */
@@ -18,16 +19,27 @@ const G = 9.80665;
 /** K(sin 45°): of a pendulum let go at a right angle. */
 const QUARTER = 1.854074677;
 
-/** Null where the rig does not hang, or does not fall upright. */
-export function realRig({ evaluation: { hung } }: Pick<BalanceContext, 'evaluation'>): RealRig | null {
-  if (hung?.pitch.drop.kind !== 'falls' || !hung.hang.rest) return null;
+/** Joints hold so much less than they were reckoned to: its pace, as a share. */
+const LOOSER = 0.93;
+/** A camera that is flicked nods, and dies away in so many swings to a third. */
+const SWINGS = 6;
+
+/** Null where the rig neither hangs and falls upright, nor has its ringing reckoned, Hz. */
+export function realRig(
+  { evaluation: { hung } }: Pick<BalanceContext, 'evaluation'>,
+  reckoned: number | null = null,
+): RealRig | null {
+  const rings = reckoned === null ? null : LOOSER * reckoned;
+  const still = { noseDown: 0, leftSideDown: 0, drop: Infinity, rings };
+  if (hung?.pitch.drop.kind !== 'falls' || !hung.hang.rest) return rings === null ? null : still;
   const [x, y, z] = hung.hang.fromPivot;
   const [realX, realY, below] = [x + OFF[0], y + OFF[1], OFF[2] - z];
-  if (below <= 0) return null;
+  if (below <= 0) return rings === null ? null : still;
   return {
     noseDown: Math.atan2(realX, below),
     leftSideDown: Math.atan2(realY, below),
     drop: hung.pitch.drop.time * Math.sqrt(-z / below),
+    rings,
   };
 }
 
@@ -52,7 +64,7 @@ export function simulatedPhone(rig: RealRig, laid: Laid, fault: SensorFault, cha
       if (fault === 'asleep') return timer(SILENT_MS / 5).pipe(switchMap(() => throwError(() => new Error(ASLEEP))));
       const noise = (by: number): number =>
         by * (fault === 'noisy' ? NOISY : 1) * 2 * (chance() + chance() + chance() - 1.5);
-      const rate = laid === 'strapped' ? falling(rig.drop) : () => 0;
+      const rate = laid === 'strapped' ? falling(rig.drop) : laid === 'flicked' ? ringing(rig.rings ?? 0) : () => 0;
       const sign = laid === 'backward' ? -1 : 1;
       const [a, b] = [Math.tan(sign * rig.noseDown + OWN.nose), Math.tan(sign * rig.leftSideDown + OWN.left)];
       const up = G / Math.hypot(1, a, b);
@@ -61,9 +73,9 @@ export function simulatedPhone(rig: RealRig, laid: Laid, fault: SensorFault, cha
         if (fault === 'stuck' && i > 5) return { time: i / RATE, x: 0.4, y: 0.4, z: 0.4, borne: [0.1, 0.1, G] };
         return {
           time: i / RATE,
-          // Strapped askew, as one is.
-          x: 0.6 + 0.8 * turning + noise(NOISE.turning),
-          y: -0.2 - 0.6 * turning + noise(NOISE.turning),
+          // Strapped askew, as one is; laid on a camera it lies straight.
+          x: 0.6 + (laid === 'flicked' ? 1 : 0.8) * turning + noise(NOISE.turning),
+          y: -0.2 - (laid === 'flicked' ? 0.1 : 0.6) * turning + noise(NOISE.turning),
           z: noise(NOISE.turning),
           borne: [b * up + noise(NOISE.borne), -a * up + noise(NOISE.borne), up + noise(NOISE.borne)],
         };
@@ -93,3 +105,15 @@ function falling(drop: number): (time: number) => number {
     return rate;
   };
 }
+
+/** Pushed by a finger for a moment, then a tone that dies away, rad/s. */
+function ringing(frequency: number): (time: number) => number {
+  const dies = frequency / SWINGS;
+  return (time) => {
+    const t = time - HELD;
+    if (t < 0) return 0;
+    return t < PUSHED ? 0.8 : 0.4 * Math.exp(-dies * t) * Math.cos(2 * Math.PI * frequency * t);
+  };
+}
+/** s */
+const PUSHED = 0.03;

@@ -16,6 +16,8 @@ export class ReadingDraft {
   private readonly bench = injectBench();
   private readonly firm = toSignal(inject(Firmnesses).bench$, { initialValue: NOT_YET });
   readonly seen = signal<Seen>(stored());
+  /** As the rig is reckoned to ring, Hz; null while that is not known. */
+  readonly ringsAt = computed(() => this.firm().firm?.rings?.frequency ?? null);
   readonly isEmpty = computed(() => sawNothing(this.seen()));
   /** What can be read of the rig on the bench. */
   readonly kinds = computed(() => {

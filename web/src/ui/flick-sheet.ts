@@ -11,7 +11,7 @@ import {
   untracked,
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { jointsKnown, type LogEntry, type Ringing } from '@tide-pebble/core';
+import { figure, jointsKnown, say, type LogEntry, type Ringing } from '@tide-pebble/core';
 import type { FlickTold } from '@tide-pebble/core/strength';
 import { Asked, sameParts } from '../services/asked';
 import { injectBench } from '../services/bench-signal';
@@ -79,6 +79,11 @@ const USUAL_FILM: Film = { by: 'film', frameRate: 240, swings: 10, frames: 240 }
         [range]="[10, 10000]"
         (changed)="count({ frameRate: $event.value })"
       />
+    }
+    @if (felt(); as words) {
+      <p role="status">
+        {{ words | say: units() }} <button type="button" class="tool" (click)="clear()">Take it out</button>
+      </p>
     }
     @if (rings(); as r) {
       <label class="pick"
@@ -151,6 +156,13 @@ export class FlickSheet {
   protected readonly film = computed(() => {
     const read = this.rings()?.read;
     return read?.by === 'film' ? read : null;
+  });
+  /** Read by the phone. */
+  protected readonly felt = computed(() => {
+    const read = this.rings()?.read;
+    return read?.by === 'phone'
+      ? say`Felt by the phone: ${figure('frequency', read.frequency, 2)}, ± ${figure('frequency', 2 * read.spread, 2)}.`
+      : null;
   });
   private readonly given = computed(
     () => {

@@ -7,7 +7,7 @@ import { Photos } from '../services/photos';
   selector: 'tp-photo-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label
+    <label class="file-button"
       >{{ label() }}
       <input
         type="file"
@@ -22,24 +22,6 @@ import { Photos } from '../services/photos';
     }
     @if (fault()) {
       <p class="wrong" role="alert">{{ fault() }}</p>
-    }
-  `,
-  styles: `
-    label {
-      display: inline-flex;
-      align-items: center;
-      min-height: var(--touch);
-      margin-top: var(--space-2);
-      padding: 0 var(--space-4);
-      border: var(--line) solid var(--sand-edge);
-      border-radius: var(--corner);
-      color: var(--sea-deep);
-      font-weight: 600;
-      cursor: pointer;
-    }
-    label:focus-within {
-      outline: 2px solid var(--sea);
-      outline-offset: 2px;
     }
   `,
 })

@@ -8,7 +8,8 @@ import {
   type Prepared,
   type WalkFigures,
 } from '@tide-pebble/core/steady';
-import { ALL_FORMATS, BlobSource, Input, VideoSampleSink } from 'mediabunny';
+import { VideoSampleSink } from 'mediabunny';
+import { clipTrack } from './clip-track';
 
 export interface ClipRead {
   readonly outcome:
@@ -58,15 +59,10 @@ export function readClip(followed: Followed, across: number): ClipRead {
 
 export async function followClip(file: Blob, tell: (part: number) => void): Promise<Followed> {
   const refused = (reason: Phrase): Followed => ({ ok: false, reason });
-  const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+  const opened = await clipTrack(file);
+  if (!opened.ok) return opened;
+  const { input, track } = opened;
   try {
-    const track = await input.getPrimaryVideoTrack().catch(() => null);
-    if (!track)
-      return refused(say`There is no picture in this file that can be read. Take an MP4, MOV, WebM or MKV clip.`);
-    if (!(await track.canDecode()))
-      return refused(
-        say`This browser cannot decode ${track.codec ?? 'what it was written with'}. Save it as H.264, VP9 or AV1; on a phone, “most compatible” in the camera’s settings does it.`,
-      );
     const [given, seconds] = [
       { width: track.displayWidth, height: track.displayHeight },
       await track.computeDuration(),

@@ -12,6 +12,7 @@ export function ringRead({ read }: Pick<Ringing, 'read'>): {
   readonly uncertainty: number;
 } {
   if (read.by === 'ear') return { frequency: read.frequency, uncertainty: EAR * read.frequency };
+  if (read.by === 'phone') return { frequency: read.frequency, uncertainty: read.spread };
   const frequency = (read.swings * read.frameRate) / read.frames;
   return { frequency, uncertainty: (frequency * Math.SQRT2 * FRAME) / read.frames };
 }

@@ -3,6 +3,7 @@ import { DEGREE, METRIC, normalDraws, render, STANDARD_GRAVITY, type Vec3 } from
 import { ellipticK } from '../../0-base/ellipticK';
 import { holds } from '../../testing/holds';
 import { hasFallen, readDrop } from './drop';
+import { hasRung, readRing } from './ring';
 import { readLevel, readTurnedRound, type Lean } from './level';
 import type { Found, PhoneSample } from './sample';
 
@@ -158,5 +159,105 @@ describe('a drop read by a gyroscope', () => {
     expect(reasonOf(readDrop(falls(1.4, { from: 0.9, noise: 0.001 })))).toContain('hold it level');
     expect(reasonOf(readDrop(falls(1.4).map((s) => ({ ...s, turning: [0.4, 0, 0] }))))).toContain('stuck');
     expect(reasonOf(readDrop(falls(1.4).map((s) => ({ ...s, turning: [NaN, NaN, NaN] }))))).toContain('no gyroscope');
+  });
+});
+
+describe('a phone that feels a flick', () => {
+  interface Rung {
+    readonly frequency: number;
+    /** 1/s */
+    readonly dying: number;
+    readonly about?: Vec3;
+    readonly noise?: number;
+    /** Its pace at the end, as a share of that at first. */
+    readonly late?: number;
+    readonly rate?: number;
+  }
+  /** Flicked after a second, with a push before it rings. */
+  function rings(
+    { frequency, dying, about = [1, 0.2, 0.1], noise = 0.002, late = 1, rate = 100 }: Rung,
+    seed: number,
+  ): readonly PhoneSample[] {
+    const draw = normalDraws(seed);
+    const over = Math.min(9, 5 / dying);
+    let phase = 0;
+    return Array.from({ length: Math.round((2.5 + over) * rate) }, (_, i) => {
+      const t = i / rate - 1;
+      let w = 0;
+      if (t >= 0 && t < 0.03) w = 1.5;
+      else if (t >= 0.03) {
+        phase += (2 * Math.PI * frequency * (1 + (late - 1) * Math.min(1, t / over))) / rate;
+        w = 0.8 * Math.exp(-dying * t) * Math.cos(phase);
+      }
+      return {
+        time: i / rate,
+        turning: [
+          0.01 + w * about[0] + noise * draw(),
+          -0.02 + w * about[1] + noise * draw(),
+          w * about[2] + noise * draw(),
+        ],
+        borne: [0, 0, STANDARD_GRAVITY],
+      };
+    });
+  }
+  const rung = fc.record({
+    frequency: fc.double({ min: 2, max: 30, noNaN: true }),
+    swings: fc.double({ min: 10, max: 25, noNaN: true }),
+    noise: fc.double({ min: 0.0005, max: 0.01, noNaN: true }),
+  });
+  it('reads its pace within its spread, and which way it goes', () => {
+    holds(
+      fc.property(
+        rung,
+        fc.integer({ min: 1, max: 1e6 }),
+        fc.constantFrom(0, 1, 2),
+        ({ frequency, swings, noise }, seed, axis) => {
+          const about = [0.2, 0.2, 0.2].map((x, k) => (k === axis ? 1 : x)) as unknown as Vec3;
+          // It dies to a twentieth in so many swings.
+          const read = found(readRing(rings({ frequency, dying: (3 * frequency) / swings, noise, about }, seed)));
+          expect(Math.abs(read.frequency - frequency))
+            .withContext(`${read.frequency} of ${frequency}, ± ${read.spread}`)
+            .toBeLessThan(4 * read.spread);
+          expect(read.way).toBe((['nods', 'rolls', 'pans'] as const)[axis]);
+        },
+      ),
+      { seed: 74 },
+    );
+  });
+  it('tells whether it slows down or quickens as it dies', () => {
+    const dies = (late: number): string | undefined =>
+      found(readRing(rings({ frequency: 8, dying: 0.6, late }, 5))).dies;
+    expect([dies(1), dies(0.8), dies(1.2)]).toEqual(['even', 'slower', 'quicker']);
+    // Of few swings it is not told.
+    expect(found(readRing(rings({ frequency: 5, dying: 2 }, 5))).dies).toBeUndefined();
+  });
+  it('says in words why there is no pace', () => {
+    expect(
+      reasonOf(readRing(rings({ frequency: 8, dying: 0.6 }, 1).map((s) => ({ ...s, turning: [0, 0, 0] as Vec3 })))),
+    ).toContain('stuck');
+    expect(
+      reasonOf(
+        readRing(
+          lies({ noseDown: 0, leftSideDown: 0 }, 3).map((s, i) => ({ ...s, turning: [1e-4 * (i % 7), 0, 0] as Vec3 })),
+        ),
+      ),
+    ).toContain('No flick');
+    expect(reasonOf(readRing(rings({ frequency: 2, dying: 6 }, 1)))).toMatch(/died away after|No flick/);
+    // Sixty samples a second tell nothing of 40 Hz; nor does a hand that shakes it any way.
+    const draw = normalDraws(9);
+    expect(
+      reasonOf(
+        readRing(
+          rings({ frequency: 8, dying: 0.6 }, 1).map((s) => ({ ...s, turning: [draw(), draw(), draw()] as Vec3 })),
+        ),
+      ),
+    ).toContain('No one tone');
+    expect(reasonOf(readRing([]))).toContain('Only 0 samples');
+  });
+  it('knows when it is over', () => {
+    const all = rings({ frequency: 8, dying: 2 }, 4);
+    expect(hasRung(all)).toBeTrue();
+    expect(hasRung(all.slice(0, 180))).toBeFalse();
+    expect(hasRung(all.slice(0, 60))).toBeFalse();
   });
 });

@@ -45,6 +45,7 @@ import { Notices } from '../../services/notices';
 import { Photos } from '../../services/photos';
 import { FlickSheet } from '../../ui/flick-sheet';
 import { PhotoField } from '../../ui/photo-field';
+import { ClipReader } from '../../ui/clip-reader/clip-reader';
 import { PhoneReader } from '../../ui/phone-reader/phone-reader';
 import { ReadingSheet } from '../../ui/reading-sheet';
 import { StageLayout } from '../../ui/stage-layout';
@@ -85,6 +86,7 @@ const EMPTY: Draft = { seen: NOTHING_SEEN, notes: '' };
     Icon,
     DropChart,
     Stopwatch,
+    ClipReader,
     PhoneReader,
     PhotoField,
   ],
@@ -100,7 +102,7 @@ export class Log {
   protected readonly units = inject(Units).now;
   protected readonly icons = { remove: mdiDeleteOutline };
   protected readonly bench = injectBench();
-  private readonly firm = toSignal(inject(Firmnesses).bench$, { initialValue: NOT_YET });
+  protected readonly firm = toSignal(inject(Firmnesses).bench$, { initialValue: NOT_YET });
   private readonly all = toSignal(this.workspace.log$, { initialValue: [] });
   private readonly rigs = toSignal(this.workspace.rigs$, { initialValue: [] });
   private readonly loadouts = toSignal(this.workspace.loadouts$, { initialValue: [] });

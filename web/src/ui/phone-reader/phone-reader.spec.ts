@@ -49,6 +49,27 @@ describe('reading by the phone', () => {
     await press('Take this drop');
     expect(Math.abs(seen().dropTimes[0]! - real.drop)).toBeLessThan(0.05);
   });
+  it('feels a flick: its pace, which way it goes, and that it is slower than was reckoned', async () => {
+    const { simulate, press, shows, seen, fixture } = await start();
+    fixture.componentRef.setInput('flicks', true);
+    fixture.componentRef.setInput('ringsAt', 7);
+    await simulate('none');
+    await press('Feel a flick');
+    await shows(/Hz ± .*felt for/);
+    await press('Take this flick');
+    const { read, way } = seen().rings!;
+    expect([read.by, way]).toEqual(['phone', 'nods']);
+    expect(Math.abs((read as { frequency: number }).frequency - realRig(bench.judged.context, 7)!.rings!)).toBeLessThan(
+      0.05,
+    );
+  });
+  it('feels no flick where its pace is not reckoned, and none is asked for elsewhere', async () => {
+    const { page, fixture } = await start(benchAt({}, 'hand-frame'));
+    expect(page.textContent).not.toContain('flick');
+    fixture.componentRef.setInput('flicks', true);
+    await fixture.whenStable();
+    expect(page.textContent).not.toContain('simulated');
+  });
   for (const [fault, words] of [
     ['denied', /allow motion for this page/],
     ['asleep', /may have none, or it sleeps/],

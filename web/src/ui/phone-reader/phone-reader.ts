@@ -1,15 +1,18 @@
-/** The phone as an instrument: it reads how the rig leans, laid on it, and how long it drops, strapped to it; what it read goes into the reading. */
+/** The phone as an instrument: it reads how the rig leans, laid on it, how long it drops, strapped to it, and how its camera rings, laid on that; what it read goes into the reading. */
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { figure, say, withSeen, type LogEntry, type Phrase, type ReadingKind } from '@tide-pebble/core';
+import { DROPS_AT_MOST, figure, say, withSeen, type LogEntry, type Phrase, type ReadingKind } from '@tide-pebble/core';
 import {
   hasFallen,
+  hasRung,
   readDrop,
   readLevel,
+  readRing,
   readTurnedRound,
   type DropRead,
   type LevelRead,
   type PhoneSample,
+  type RingRead,
 } from '@tide-pebble/core/making';
 import type { Subscription } from 'rxjs';
 import { FAULTS, ownSensor, sampled, type MotionSensor, type SensorFault } from '../../devices/motion-sensor';
@@ -27,7 +30,6 @@ const DROP_WITHIN = 30;
 const PHONE = { mass: 0.19, off: 0.01 };
 /** Told as twice the standard uncertainty, as everywhere. */
 const SIGMAS = 2;
-const DROPS_AT_MOST = 20;
 
 @Component({
   selector: 'tp-phone-reader',
@@ -41,6 +43,10 @@ export class PhoneReader {
   private readonly bench = injectBench();
   readonly readings = input.required<readonly ReadingKind[]>();
   readonly seen = input.required<Seen>();
+  /** A flick is read too. */
+  readonly flicks = input(false);
+  /** How the rig is reckoned to ring, Hz; null while that is not known. */
+  readonly ringsAt = input<number | null>(null);
   readonly noted = output<Seen>();
 
   protected readonly faults = FAULTS;
@@ -52,7 +58,7 @@ export class PhoneReader {
   protected readonly drops = computed(() => this.readings().some((r) => r.kind === 'dropTimes'));
   private readonly real = computed(() => {
     const bench = this.bench();
-    return bench ? realRig(bench.judged.context) : null;
+    return bench ? realRig(bench.judged.context, this.flicks() ? this.ringsAt() : null) : null;
   });
   protected readonly canSimulate = computed(() => this.real() !== null);
   /** A phone that is not part of the load bears on what it reads. */
@@ -69,6 +75,23 @@ export class PhoneReader {
   private readonly once = signal<LevelRead | null>(null);
   protected readonly drop = signal<DropRead | null>(null);
   protected readonly told = signal<Phrase>([]);
+  protected readonly ring = signal<RingRead | null>(null);
+  protected readonly ringSays = computed((): Phrase => {
+    const read = this.ring();
+    if (!read) return [];
+    const fine = SIGMAS * read.spread < 0.1 ? 2 : 1;
+    return [
+      ...say`${figure('frequency', read.frequency, fine)} ± ${figure('frequency', SIGMAS * read.spread, fine)}, felt for ${figure('time', read.heard)}`,
+      ...(read.way ? [`; it ${read.way}`] : []),
+    ];
+  });
+  /** What lies on the camera swings with it: of a camera alone at the end of a springy rig, its pace goes with one over the root of its mass. */
+  protected readonly slows = computed((): Phrase | null => {
+    const load = this.bench()?.judged.evaluation.loadMass;
+    if (!load) return null;
+    const share = 1 - Math.sqrt(load / (load + PHONE.mass));
+    return say`A phone of ${figure('mass', PHONE.mass)} on it slows its ringing by up to ${figure('percent', share, 0)}: lay it where it rides along anyhow, or count that in.`;
+  });
   private samples: PhoneSample[] = [];
   private hearing: Subscription | null = null;
 
@@ -108,6 +131,7 @@ export class PhoneReader {
     this.told.set([]);
     this.samples = [];
     if (laid === 'strapped') this.drop.set(null);
+    else if (laid === 'flicked') this.ring.set(null);
     else if (laid === 'forward') {
       this.level.set(null);
       this.once.set(null);
@@ -128,9 +152,10 @@ export class PhoneReader {
 
   private isEnough(laid: Laid): boolean {
     const time = this.samples.at(-1)!.time - this.samples[0]!.time;
-    if (laid !== 'strapped') return time >= LEVEL_FOR;
+    if (laid === 'forward' || laid === 'backward') return time >= LEVEL_FOR;
+    if (time >= DROP_WITHIN) return true;
     // Not after every sample: each look goes over all of them.
-    return time >= DROP_WITHIN || (this.samples.length % 10 === 0 && hasFallen(this.samples));
+    return this.samples.length % 10 === 0 && (laid === 'strapped' ? hasFallen : hasRung)(this.samples);
   }
 
   private done(laid: Laid): void {
@@ -139,6 +164,12 @@ export class PhoneReader {
       const drop = readDrop(this.samples);
       if (drop.ok) this.drop.set(drop.found);
       else this.told.set(drop.reason);
+      return;
+    }
+    if (laid === 'flicked') {
+      const ring = readRing(this.samples);
+      if (ring.ok) this.ring.set(ring.found);
+      else this.told.set(ring.reason);
       return;
     }
     const read = readLevel(this.samples);
@@ -169,5 +200,15 @@ export class PhoneReader {
     const dropTimes = [...this.seen().dropTimes, Math.round(time * 100) / 100];
     this.noted.emit({ ...this.seen(), dropTimes: dropTimes.slice(-DROPS_AT_MOST) });
     this.drop.set(null);
+  }
+
+  protected takeRing({ frequency, spread, way, dies }: RingRead): void {
+    const rings = {
+      read: { by: 'phone' as const, frequency, spread },
+      ...(way ? { way } : {}),
+      ...(dies ? { dies } : {}),
+    };
+    this.noted.emit({ ...this.seen(), rings });
+    this.ring.set(null);
   }
 }

@@ -11,6 +11,7 @@ import { Units } from '../../../services/units';
 import { NoBench } from '../../../ui/no-bench';
 import { Notices } from '../../../services/notices';
 import { FlickSheet } from '../../../ui/flick-sheet';
+import { ClipReader } from '../../../ui/clip-reader/clip-reader';
 import { PhoneReader } from '../../../ui/phone-reader/phone-reader';
 import { ReadingSheet } from '../../../ui/reading-sheet';
 import { StageLayout } from '../../../ui/stage-layout';
@@ -19,7 +20,17 @@ import { BenchTabs } from '../bench-tabs';
 @Component({
   selector: 'tp-learn',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatButton, MatProgressBar, StageLayout, NoBench, BenchTabs, ReadingSheet, PhoneReader, FlickSheet],
+  imports: [
+    MatButton,
+    MatProgressBar,
+    StageLayout,
+    NoBench,
+    BenchTabs,
+    ReadingSheet,
+    ClipReader,
+    PhoneReader,
+    FlickSheet,
+  ],
   templateUrl: './learn.html',
   styleUrl: './learn.css',
 })
