@@ -47,7 +47,7 @@ const tried = logEntry.parse({
   when: '2026-06-14T10:00:00Z',
   values: {},
   expected: { noseDown: null, leftSideDown: null, dropPitch: null, dropSpread: null },
-  seen: { dropTimes: [] },
+  seen: { dropTimes: [2] },
   notes: '',
 });
 
@@ -71,6 +71,10 @@ describe('the one next thing', () => {
     expect(words(nextThing(work, 'field'))).toContain('Set it back');
     expect(words(nextThing(read(wants.levelWithin * 0.9), 'field'))).not.toContain('Set it back');
     expect(words(nextThing(read(wants.levelWithin * 1.1), 'field'))).toContain('Set it back');
+    // A photo or a timing kept after it is no reading: it takes nothing back.
+    const level = read(wants.levelWithin * 0.9);
+    const later = { ...level.log[0]!, id: 'later', when: '2099-01-01T00:00:00Z', seen: { dropTimes: [] } };
+    expect(words(nextThing({ ...level, log: [...level.log, later] }, 'field'))).not.toContain('Set it back');
     const [id] = Object.keys(work.bench!.values);
     expect(words(nextThing(read(0, { ...work.bench!.values, [id!]: 99 }), 'field'))).toContain('Set it back');
   });

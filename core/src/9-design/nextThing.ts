@@ -3,7 +3,7 @@ import { figure, say, type Judgement, type Phrase } from '../0-base';
 import { coverageOf } from '../1-load/coverage';
 import { METHODS } from '../1-load/methods';
 import { nextMeasureWords } from '../1-load/loadWords';
-import type { Verdict } from '../3-balance';
+import { sawNothing, type Verdict } from '../3-balance';
 import type { AdjusterValues } from '../2-frame';
 import type { KitItem, Loadout, LogEntry, RigDocument } from '../model';
 import { leansReadRight } from './learn/lastSays';
@@ -112,7 +112,7 @@ const ASKS: readonly Ask[] = [
         })
       : null,
   ({ bench, isBuilt, log }) =>
-    bench && isBuilt && !log.some((e) => e.rig === bench.rig.id)
+    bench && isBuilt && !log.some((e) => e.rig === bench.rig.id && !sawNothing(e.seen))
       ? thing({
           stage: 'log',
           title: say`Hang it, let it go, and write down what you see`,
@@ -120,7 +120,7 @@ const ASKS: readonly Ask[] = [
         })
       : null,
   ({ bench, log }) =>
-    bench && log.some((e) => e.rig === bench.rig.id)
+    bench && log.some((e) => e.rig === bench.rig.id && !sawNothing(e.seen))
       ? thing({
           stage: 'field',
           title: say`Take ${bench.rig.name} out`,
@@ -144,7 +144,9 @@ const LEANS: Readonly<Record<string, string>> = { noseDown: 'notLevelForeAft', l
 
 /** What the figures say against it, and the last reading, set so, does not: the real rig is right. */
 function seenRight({ rig, loadout, values }: RigSoFar, log: readonly LogEntry[]): readonly string[] {
-  const own = log.filter((e) => e.rig === rig.id && (e.loadout ?? null) === (loadout?.id ?? null));
+  const own = log.filter(
+    (e) => e.rig === rig.id && (e.loadout ?? null) === (loadout?.id ?? null) && !sawNothing(e.seen),
+  );
   const last = own.reduce<LogEntry | undefined>((a, b) => (a && a.when > b.when ? a : b), undefined);
   return leansReadRight(last, values, rig.wants).flatMap((kind) => LEANS[kind] ?? []);
 }

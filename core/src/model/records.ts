@@ -71,6 +71,16 @@ export const logEntry = z.strictObject({
   wrong: z.string().max(1000).optional(),
   /** A wish for the next version. */
   toTry: z.string().max(1000).optional(),
+  /** Set up or broken down by the watch, step by step, s. */
+  timed: z
+    .strictObject({
+      what: z.enum(['setUp', 'breakDown']),
+      splits: z
+        .array(z.strictObject({ step: z.string().min(1).max(220), name: z.string().min(1).max(400), seconds }))
+        .min(1)
+        .max(200),
+    })
+    .optional(),
   photos: z.array(photo).max(PHOTOS_AT_MOST).optional(),
 });
 export type LogEntry = z.infer<typeof logEntry>;

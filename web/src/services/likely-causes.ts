@@ -10,7 +10,20 @@ import {
   type Phrase,
   type RigDocument,
 } from '@tide-pebble/core';
-import { catchError, combineLatest, concatMap, debounceTime, EMPTY, from, map, switchMap } from 'rxjs';
+import {
+  catchError,
+  combineLatest,
+  concatMap,
+  debounceTime,
+  EMPTY,
+  firstValueFrom,
+  from,
+  lastValueFrom,
+  map,
+  switchMap,
+  tap,
+  type Observable,
+} from 'rxjs';
 import { sameParts } from './asked';
 import { Jobs } from './jobs';
 import { Workspace } from './workspace';
@@ -32,19 +45,45 @@ const RESTS_MS = 150;
 /** Made where effects may be made; one rig with one load is worked out after the other. */
 export class LikelyCauses {
   private readonly jobs = inject(Jobs);
+  private readonly workspace = inject(Workspace);
+  private readonly kept$ = combineLatest({
+    rigs: this.workspace.rigs$,
+    loadouts: this.workspace.loadouts$,
+    kit: this.workspace.kit$,
+  });
   private readonly known = signal<ReadonlyMap<LogEntry, Known>>(new Map());
 
   constructor(seen: Signal<readonly LogEntry[]>) {
-    const { rigs$, loadouts$, kit$ } = inject(Workspace);
-    combineLatest([toObservable(seen), rigs$, loadouts$, kit$])
+    toObservable(seen)
       .pipe(
-        debounceTime(RESTS_MS),
-        switchMap(([entries, rigs, loadouts, kit]) =>
-          from(byRig(entries, rigs, loadouts)).pipe(concatMap((alike) => this.asked(alike, kit))),
+        switchMap((entries) =>
+          this.kept$.pipe(
+            debounceTime(RESTS_MS),
+            map((kept) => ({ entries, ...kept })),
+          ),
         ),
+        switchMap(({ entries, rigs, loadouts, kit }) => this.found(entries, rigs, loadouts, kit)),
         takeUntilDestroyed(),
       )
-      .subscribe((found) => this.known.update((known) => new Map([...known, ...found])));
+      .subscribe();
+  }
+
+  /** Resolves once those of these entries are known that can be. */
+  async all(entries: readonly LogEntry[]): Promise<void> {
+    const { rigs, loadouts, kit } = await firstValueFrom(this.kept$);
+    await lastValueFrom(this.found(entries, rigs, loadouts, kit), { defaultValue: null });
+  }
+
+  private found(
+    entries: readonly LogEntry[],
+    rigs: readonly RigDocument[],
+    loadouts: readonly Loadout[],
+    kit: ReadonlyMap<string, KitItem>,
+  ): Observable<unknown> {
+    return from(byRig(entries, rigs, loadouts)).pipe(
+      concatMap((alike) => this.asked(alike, kit)),
+      tap((found) => this.known.update((known) => new Map([...known, ...found]))),
+    );
   }
 
   /** Empty: it is not known yet, or nothing is wrong. */

@@ -3,7 +3,7 @@ import { readings, type Firmness, type LogEntry } from '@tide-pebble/core';
 import type { Bench } from './workspace';
 
 /** What is told in words with a reading. */
-export type Told = Partial<Pick<LogEntry, 'notes' | 'weather' | 'wrong' | 'toTry' | 'photos'>>;
+export type Told = Partial<Pick<LogEntry, 'notes' | 'weather' | 'wrong' | 'toTry' | 'photos' | 'timed'>>;
 
 export function newReading(bench: Bench, firm: Firmness | null, seen: LogEntry['seen'], told: Told): LogEntry {
   const { evaluation } = bench.judged;
@@ -27,6 +27,7 @@ export function newReading(bench: Bench, firm: Firmness | null, seen: LogEntry['
     ...Object.fromEntries(
       (['weather', 'wrong', 'toTry'] as const).flatMap((k) => (told[k]?.trim() ? [[k, told[k].trim()]] : [])),
     ),
+    ...(told.timed ? { timed: told.timed } : {}),
     ...(told.photos?.length ? { photos: told.photos } : {}),
   };
 }

@@ -1,7 +1,7 @@
 /** What the readings of a rig teach: the one engine behind Learn and the log, so that both name the same suspect and the same next move. */
 import { computed, effect, inject, linkedSignal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { designedOf, leadingWay, render, USUAL_HANDS, type KitItem, type Phrase } from '@tide-pebble/core';
+import { designedOf, leadingWay, render, sawNothing, USUAL_HANDS, type KitItem, type Phrase } from '@tide-pebble/core';
 import { trimWords } from '@tide-pebble/core/bench';
 import {
   cannotBeWords,
@@ -32,12 +32,14 @@ export class Taught {
   private readonly kit = toSignal(this.workspace.kit$, { initialValue: NO_KIT });
   private readonly bin = toSignal(this.workspace.bin$, { initialValue: [] });
 
-  /** Of this rig with this load, the oldest first. */
+  /** Of this rig with this load, the oldest first; what holds notes or photos alone is no reading. */
   readonly entries = computed(() => {
     const bench = this.bench();
     return bench
       ? this.log()
-          .filter((e) => e.rig === bench.rig.id && (e.loadout ?? null) === (bench.loadout?.id ?? null))
+          .filter(
+            (e) => e.rig === bench.rig.id && (e.loadout ?? null) === (bench.loadout?.id ?? null) && !sawNothing(e.seen),
+          )
           .sort((a, b) => a.when.localeCompare(b.when))
       : [];
   });

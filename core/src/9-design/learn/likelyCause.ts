@@ -18,6 +18,6 @@ function told(outcome: LearnOutcome): Phrase {
   if (outcome.suspect) return suspectWords(outcome.suspect);
   const [first] = outcome.lessons;
   const rest = unexplainedWords(outcome.unexplained);
-  if (first && Math.abs(first.spreads) >= TOLD_FROM) return lessonWords(first);
+  if (first && Math.abs(first.spreads) >= TOLD_FROM) return ['Likeliest cause. ', ...lessonWords(first)];
   return rest;
 }

@@ -13,6 +13,7 @@ import {
   NOTHING_SEEN,
   readings,
   readingsOf,
+  render,
   ringRead,
   sawNothing,
   seenWords,
@@ -52,7 +53,7 @@ import { StageLayout } from '../../ui/stage-layout';
 import { Stopwatch } from '../../ui/stopwatch';
 import { grown } from '../../ui/timing/grown';
 import { DropChart } from './drop-chart';
-import { lineTold, type Line } from './line-told';
+import { lineTold, timedTold, type Line } from './line-told';
 
 /** Entries drawn at first, and with each press for more. */
 const SHOWN = 40;
@@ -115,6 +116,7 @@ export class Log {
 
   /** As many are seen at a glance. */
   protected readonly few = 4;
+  protected readonly timedTold = timedTold;
   protected readonly photosAtMost = PHOTOS_AT_MOST;
   protected readonly nothingBears = NOTHING_BEARS;
   protected readonly way = computed(() => {
@@ -217,7 +219,7 @@ export class Log {
 
   private textOf(entry: LogEntry): string {
     const { rig, loadout } = this.namesOf(entry);
-    return `${entry.notes} ${entry.weather ?? ''} ${entry.wrong ?? ''} ${entry.toTry ?? ''} ${rig} ${loadout} ${timeOf(entry)}`.toLowerCase();
+    return `${entry.notes} ${entry.weather ?? ''} ${entry.wrong ?? ''} ${entry.toTry ?? ''} ${render(timedTold(entry), this.units())} ${rig} ${loadout} ${timeOf(entry)}`.toLowerCase();
   }
 
   private namesOf(entry: LogEntry): { readonly rig: string; readonly loadout: string } {
@@ -252,7 +254,8 @@ export class Log {
       entry,
       when: timeOf(entry),
       ...this.namesOf(entry),
-      says: context ? compare(entry, context).says : [],
+      // Notes and photos alone ask for nothing.
+      says: context && !sawNothing(entry.seen) ? compare(entry, context).says : [],
       // The drops stand by themselves, beside what was expected.
       seen: context
         ? seenWords({ ...entry.seen, dropTimes: [] }, readingsOf(context.assembly.rig, context.evaluation))
@@ -320,7 +323,9 @@ export class Log {
     this.isMaking.set(true);
     try {
       const entries: LoggedEntry[] = [];
-      for (const entry of this.found().slice(0, ON_PAPER)) {
+      const newest = this.found().slice(0, ON_PAPER);
+      await this.causes.all(newest);
+      for (const entry of newest) {
         entries.push(await this.onPaper(entry));
         await firstValueFrom(painted$);
       }

@@ -164,6 +164,13 @@ export const VIEWS: readonly View[] = [
     keys: [['Space', 'start and stop the watch']],
   },
   {
+    path: 'field/handling',
+    title: 'Pack it and set it up',
+    answers:
+      'What goes into the bag, whether it fits, what setting up takes by your own watch, and what would spare most.',
+    toDo: ['Tick off what is packed.', 'Time it once, step by step.', 'Change what takes longest.'],
+  },
+  {
     path: 'field/phones',
     title: 'On a phone',
     answers: 'How a phone of the house reads the cards and keeps readings, and which phones may.',

@@ -42,6 +42,8 @@ const ENDS = [
 type End = (typeof ENDS)[number]['id'];
 /** By an arrow key, px on the screen; ten times as far with Shift. */
 const NUDGE = 1;
+/** Less is told as nothing, rad. */
+const TOLD_FROM = 0.0008;
 /** Told as twice the standard uncertainty, as everywhere. */
 const SIGMAS = 2;
 
@@ -99,7 +101,8 @@ export class ClipDialog {
     const lean = this.lean();
     if (!lean?.ok) return lean?.reason ?? [];
     const { noseDown, spread } = lean.found;
-    return say`${figure('angle', Math.abs(noseDown))} ${noseDown >= 0 ? 'nose down' : 'nose up'}, ± ${figure('angle', SIGMAS * spread)}`;
+    const way = Math.abs(noseDown) < TOLD_FROM ? 'either way' : noseDown > 0 ? 'nose down' : 'nose up';
+    return say`${figure('angle', Math.abs(noseDown))} ${way}, ± ${figure('angle', SIGMAS * spread)}`;
   });
   /** How broad the picture is shown, px. */
   private readonly shown = signal(1);
