@@ -7,6 +7,7 @@ export * from './8-log';
 export { accuracyOf, type AccuracyInput, type AccuracyOutcome } from './9-design/accuracyOf';
 export { learnFrom, type Learned, type LearnInput, type LearnOutcome, type Lesson } from './9-design/learn/learnFrom';
 export { lastDenies } from './9-design/learn/lastSays';
+export { carryFor, type CarryInput } from './9-design/carryFor';
 export { likelyCauses, type LikelyCauseInput } from './9-design/learn/likelyCause';
 export { cannotBeWords, lessonWords, suspectWords, unexplainedWords } from './9-design/learn/learnWords';
 export {

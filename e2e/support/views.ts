@@ -18,6 +18,7 @@ export const OF_THE_BENCH = [
   'build',
   'build/patterns',
   'field',
+  'field/carry',
   'field/handling',
   'field/hang',
   'log',

@@ -73,6 +73,7 @@ export const STAGES = [
     title: 'Field',
     load: () => import('../screens/8-field/field').then((m) => m.Field),
     sheets: [
+      { path: 'carry', load: () => import('../screens/8-field/carry/carry').then((m) => m.CarryIt) },
       { path: 'handling', load: () => import('../screens/8-field/handling/handling').then((m) => m.PackAndSetUp) },
       { path: 'hang', load: () => import('../screens/8-field/hang/hang').then((m) => m.Hang) },
       { path: 'phones', load: () => import('../screens/8-field/phones/phones').then((m) => m.Phones) },

@@ -27,6 +27,9 @@ import {
 } from '@tide-pebble/core/bench';
 import {
   accuracyOf,
+  carryFor,
+  type CarryInput,
+  type GuideTold,
   chooseFamilies,
   cure,
   readyCandidate,
@@ -110,6 +113,7 @@ export interface JobInputs {
   readonly accuracy: AccuracyInput;
   readonly learn: LearnInput;
   readonly likelyCauses: LikelyCauseInput;
+  readonly carry: CarryInput;
   readonly swing: readonly SwingInput[];
   readonly stock: {
     readonly rig: Rig;
@@ -151,6 +155,7 @@ export interface JobResults {
   readonly accuracy: AccuracyOutcome;
   readonly learn: LearnOutcome;
   readonly likelyCauses: readonly Phrase[];
+  readonly carry: readonly GuideTold[];
   readonly swing: readonly SwingOutcome[];
   readonly stock: StockPlan;
   readonly shopping: TripFor;
@@ -216,6 +221,8 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
       return setUpsFor(message.input, ofOne);
     case 'learn':
       return learnFrom(message.input);
+    case 'carry':
+      return carryFor(message.input);
     case 'likelyCauses':
       return likelyCauses(message.input);
     case 'whatNow':

@@ -164,6 +164,12 @@ export const VIEWS: readonly View[] = [
     keys: [['Space', 'start and stop the watch']],
   },
   {
+    path: 'field/carry',
+    title: 'How to carry it',
+    answers: 'Which habits of the hand and the feet matter with this rig, in its own figures, and how each is trained.',
+    toDo: ['Take one drill a day.', 'Measure it by three walks, or time a hold.'],
+  },
+  {
     path: 'field/handling',
     title: 'Pack it and set it up',
     answers:
