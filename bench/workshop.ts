@@ -9,7 +9,7 @@ import {
   type Rig,
   type Run,
 } from '@tide-pebble/core';
-import { buildOrder, buildSteps, schedule, stockPlan, tasksOf, type Task, type Window } from '@tide-pebble/core/making';
+import { buildOrder, buildSteps, schedule, tasksOf, type Task, type Window } from '@tide-pebble/core/making';
 import { jigsOf, layPages, patternsOf, USUAL_PRINTER } from '@tide-pebble/core/patterns';
 
 export interface WorkshopTimes {
@@ -40,8 +40,7 @@ export function measureWorkshop(): WorkshopTimes {
       const rig = family.build(family.size(null, USUAL_HANDS));
       const assembly = assemble(rig, null);
       const order = buildOrder(assembly, {});
-      const stock = stockPlan(rig, {}, [], 0.0015);
-      const [ordered, steps] = timed(() => buildSteps(rig, stock, {}, order));
+      const [ordered, steps] = timed(() => buildSteps(rig, {}, order));
       if (ordered.kind !== 'ordered') throw new Error(family.id);
       const tasks = tasksOf(ordered.steps);
       const [made, plan] = timed(() => schedule(tasks, EVENINGS));
@@ -65,8 +64,7 @@ export function measureWorkshop(): WorkshopTimes {
 function ofMany(): WorkshopTimes['many'] {
   const rig = ladder(66);
   const order = buildOrder(assemble(rig, null), {});
-  const stock = stockPlan(rig, {}, [], 0.0015);
-  const [ordered, steps] = timed(() => buildSteps(rig, stock, {}, order));
+  const [ordered, steps] = timed(() => buildSteps(rig, {}, order));
   if (ordered.kind !== 'ordered') throw new Error('the ladder');
   const [, plan] = timed(() => schedule(tasksOf(ordered.steps), EVENINGS));
   return { members: rig.bodies[0]!.members.length, steps, plan };

@@ -1,6 +1,6 @@
 /** What to buy: all the rig needs, less what the bin holds, in bars and packs as sold, and what it costs. */
-import type { BinItem, Rig, Stock } from '../model';
-import { countOf, assemble, keptAs, valuesInOrder, type AdjusterValues } from '../2-frame';
+import type { BinItem, Rig, Stock, Taken } from '../model';
+import { countOf, assemble, keptAs, valuesInOrder, washerId, type AdjusterValues } from '../2-frame';
 import { barPlans } from './barMarks';
 import { nest, type CutBar, type NestOutcome } from './nest';
 
@@ -12,11 +12,16 @@ export interface CutPlan {
   readonly bars: readonly (CutBar & { readonly fromBin: boolean; readonly over: number })[];
   /** Ids of the members the pieces are for, by length. */
   readonly pieces: readonly { readonly member: string; readonly name: string; readonly length: number }[];
+  /** Pieces that are cut already. */
+  readonly cut: number;
 }
 export interface BuyLine {
   readonly item: string;
   readonly kind: 'bars' | 'packs';
+  /** Less what is in the rig already. */
   readonly needed: number;
+  /** Cut or built in. */
+  readonly taken: number;
   readonly inBin: number;
   /** Packs, or bars. */
   readonly buy: number;
@@ -44,18 +49,23 @@ const SPARE_WASHERS = 2;
 export interface Build {
   readonly rig: Rig;
   readonly values: AdjusterValues;
+  /** What its steps took: cut or built in, and not needed again. */
+  readonly taken?: readonly Taken[] | undefined;
 }
 
-export const stockPlan = (rig: Rig, values: AdjusterValues, bin: readonly BinItem[], kerf: number): StockPlan =>
-  stockPlanFor([{ rig, values }], bin, kerf);
+export const stockPlan = (
+  rig: Rig,
+  values: AdjusterValues,
+  bin: readonly BinItem[],
+  kerf: number,
+  taken: readonly Taken[] = [],
+): StockPlan => stockPlanFor([{ rig, values, taken }], bin, kerf);
+
+const piecesIn = (taken: readonly Taken[] = []): ReadonlySet<string> => new Set(taken.flatMap((t) => t.pieces));
 
 /** Of several rigs cut from the same bars, and bought in the same packs: what lies in the bin is taken once. */
 export function stockPlanFor(builds: readonly Build[], bin: readonly BinItem[], kerf: number): StockPlan {
-  const cuts = cutPlans(
-    builds.map((b) => b.rig),
-    bin,
-    kerf,
-  );
+  const cuts = cutPlans(builds, bin, kerf);
   const lines = [...cuts.map(barLine), ...packLines(builds, bin)];
   return { cuts, lines, cost: lines.reduce((sum, l) => sum + l.cost, 0) };
 }
@@ -63,15 +73,17 @@ export function stockPlanFor(builds: readonly Build[], bin: readonly BinItem[], 
 const inBin = (bin: readonly BinItem[], item: string): BinItem | undefined =>
   bin.find((b) => keptAs(b.name) === keptAs(item));
 
-function cutPlans(rigs: readonly Rig[], bin: readonly BinItem[], kerf: number): readonly CutPlan[] {
-  const plans = rigs.flatMap(barPlans);
+function cutPlans(builds: readonly Build[], bin: readonly BinItem[], kerf: number): readonly CutPlan[] {
+  const plans = builds.flatMap(({ rig, taken }) => {
+    const had = piecesIn(taken);
+    return barPlans(rig).map((p) => ({ ...p, isCut: had.has(p.member) }));
+  });
   const stocks = new Map<string, Stock>();
-  for (const { bodies } of rigs)
-    for (const body of bodies) for (const m of body.members) stocks.set(m.stock.name, m.stock);
+  for (const { rig } of builds)
+    for (const body of rig.bodies) for (const m of body.members) stocks.set(m.stock.name, m.stock);
   return [...stocks.values()].map((stock) => {
-    const pieces = plans
-      .filter((p) => p.stock === stock.name)
-      .map((p) => ({ member: p.member, name: p.name, length: p.blank }));
+    const mine = plans.filter((p) => p.stock === stock.name);
+    const pieces = mine.filter((p) => !p.isCut).map((p) => ({ member: p.member, name: p.name, length: p.blank }));
     const leftovers = inBin(bin, stock.name)?.lengths ?? [];
     const byLength = stock.sold.map(({ length, price }) => ({
       length,
@@ -100,7 +112,15 @@ function cutPlans(rigs: readonly Rig[], bin: readonly BinItem[], kerf: number): 
             ...best.outcome.leftovers.map((b) => ({ ...b, fromBin: true, over: leftOver(b, kerf) })),
             ...best.outcome.newBars.map((b) => ({ ...b, fromBin: false, over: leftOver(b, kerf) })),
           ];
-    return { stock: stock.name, barLength: best.length, barPrice: best.price, outcome: best.outcome, bars, pieces };
+    return {
+      stock: stock.name,
+      barLength: best.length,
+      barPrice: best.price,
+      outcome: best.outcome,
+      bars,
+      pieces,
+      cut: mine.length - pieces.length,
+    };
   });
 }
 
@@ -114,6 +134,7 @@ function barLine(cut: CutPlan): BuyLine {
     item: cut.stock,
     kind: 'bars',
     needed: cut.pieces.length,
+    taken: cut.cut,
     inBin: cut.bars.length - buy,
     buy,
     packOf: 1,
@@ -130,6 +151,7 @@ function packLines(builds: readonly Build[], bin: readonly BinItem[]): readonly 
     readonly packOf: number;
     readonly packPrice: number;
     needed: number;
+    taken: number;
     readonly about: string[];
     readonly unit?: 'kg';
   }
@@ -138,35 +160,45 @@ function packLines(builds: readonly Build[], bin: readonly BinItem[]): readonly 
     supply: { item: string; packOf: number; packPrice: number; unit?: 'kg' },
     count: number,
     about: string,
+    isIn: number,
   ): void => {
     const before = needs.get(supply.item);
     needs.set(supply.item, {
       packOf: supply.packOf,
       packPrice: supply.packPrice,
-      needed: (before?.needed ?? 0) + count,
+      needed: (before?.needed ?? 0) + Math.max(0, count - isIn),
+      taken: (before?.taken ?? 0) + Math.min(count, isIn),
       about: [...(before?.about ?? []), about],
       ...(supply.unit ? { unit: supply.unit } : {}),
     });
   };
-  for (const { rig, values } of builds) {
+  for (const { rig, values, taken } of builds) {
+    const had = piecesIn(taken);
     for (const body of rig.bodies) {
       for (const part of body.parts) {
         if (!part.supply) continue;
         const { uses } = part;
-        if (uses) need({ ...part.supply, packOf: uses.pack, unit: 'kg' }, uses.amount, part.id);
-        else need(part.supply, 1, part.id);
+        const isIn = had.has(part.id);
+        if (uses) need({ ...part.supply, packOf: uses.pack, unit: 'kg' }, uses.amount, part.id, isIn ? uses.amount : 0);
+        else need(part.supply, 1, part.id, isIn ? 1 : 0);
       }
-      for (const joint of body.joints) if (joint.hub?.supply) need(joint.hub.supply, 1, joint.id);
+      for (const joint of body.joints)
+        if (joint.hub?.supply) need(joint.hub.supply, 1, joint.id, had.has(joint.id) ? 1 : 0);
     }
     const inOrder = valuesInOrder(rig, values);
     const stacks = assemble(rig, null).stacks.filter((s) => s.station.washer.supply);
-    for (const stack of stacks) need(stack.station.washer.supply!, countOf(stack, inOrder), stack.station.id);
+    for (const stack of stacks) {
+      const { id, washer } = stack.station;
+      const count = countOf(stack, inOrder);
+      const isIn = Array.from({ length: count }, (_, i) => washerId(id, i + 1)).filter((w) => had.has(w)).length;
+      need(washer.supply!, count, id, isIn);
+    }
     // What is set by count is trimmed on the finished rig; a disc that was chosen is not.
     const trimmed = stacks.filter((s) => s.countedBy !== null);
     for (const item of new Set(trimmed.map((s) => s.station.washer.supply!.item)))
       needs.get(item)!.needed += SPARE_WASHERS;
   }
-  return [...needs].map(([item, { needed, packOf, packPrice, about, unit }]) => {
+  return [...needs].map(([item, { needed, taken, packOf, packPrice, about, unit }]) => {
     // Of what is sold by weight the bin counts packs.
     const held = (inBin(bin, item)?.count ?? 0) * (unit ? packOf : 1);
     const have = Math.min(needed, held);
@@ -175,6 +207,7 @@ function packLines(builds: readonly Build[], bin: readonly BinItem[]): readonly 
       item,
       kind: 'packs' as const,
       needed,
+      taken,
       inBin: have,
       buy,
       packOf,

@@ -3,6 +3,8 @@ export { barsAtLeast, nest, type NestProblem } from './nest';
 export { barPlans, type BarMark, type BarPlan } from './barMarks';
 export { holeSheets, type HoleMark, type HoleSheet } from './holeSheets';
 export { stockPlan, stockPlanFor, type Build, type BuyLine, type StockPlan } from './buyList';
+export { givenBack, takenBy, type Ledger, type Ticked } from './ledger/take';
+export { takenApart, type Apart } from './ledger/takenApart';
 export { shopOf, SHOPS, type Shop } from './shops';
 export { bought, shoppingTrip, type Trip, type TripLine } from './trip';
 export { sheetNeeds, type SheetNeed, type SheetPiece } from './sheets/sheetPieces';

@@ -17,7 +17,7 @@ export interface Trip {
   }[];
   /** Comes out of no length that is sold or in the bin: told, and not bought. */
   readonly tooLong: readonly TripLine[];
-  /** Needed and there. */
+  /** Needed and there, or in the rig already. */
   readonly inBin: readonly TripLine[];
   readonly cost: number;
 }
@@ -28,12 +28,15 @@ export function shoppingTrip(
   kerf: number,
 ): Trip {
   const { lines, cost } = stockPlanFor(builds, bin, kerf);
-  const each = builds.map(({ name, rig, values }) => ({ name, lines: stockPlan(rig, values, [], kerf).lines }));
+  const each = builds.map(({ name, rig, values, taken }) => ({
+    name,
+    lines: stockPlan(rig, values, [], kerf, taken).lines,
+  }));
   const all = lines.map((line): TripLine => ({
     ...line,
     for: each.flatMap(({ name, lines: own }) => {
       const mine = own.find((l) => l.item === line.item);
-      return mine ? [{ rig: name, needed: mine.needed }] : [];
+      return mine && mine.needed > 0 ? [{ rig: name, needed: mine.needed }] : [];
     }),
   }));
   const kind = shopOf(builds.map((b) => b.rig));

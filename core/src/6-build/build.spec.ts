@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { METRIC, render } from '../0-base';
 import { assemble, changedDesign, FAMILIES, USUAL_HANDS, withHardware, withoutHardware } from '../2-frame';
-import { barPlans, stockPlan } from '../5-stock';
+import { barPlans } from '../5-stock';
 import type { Joint, Member, Rig } from '../model';
 import { holds } from '../testing/holds';
 import { bentBar, plainRig, usual } from '../testing/rigs';
@@ -9,7 +9,7 @@ import { barTemplate, buildOrder, buildSteps, orderSteps, type BuildStep } from 
 import { STEP_MAKERS } from './steps';
 
 const stepsOf = (rig: Rig): readonly BuildStep[] => {
-  const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.002), {}, buildOrder(assemble(rig, null), {}));
+  const ordered = buildSteps(rig, {}, buildOrder(assemble(rig, null), {}));
   return ordered.kind === 'ordered' ? ordered.steps : [];
 };
 
@@ -46,7 +46,6 @@ describe('build steps', () => {
     const handled = (count: number): boolean => {
       const ordered = buildSteps(
         rig,
-        stockPlan(rig, {}, [], 0.002),
         { 'rear-count': count },
         buildOrder(assemble(rig, null), { 'rear-count': count }),
       );

@@ -1,13 +1,13 @@
 /** The whole build from the rig as it is set: what is made, and what is put together in the order that was found for it. */
 import { valuesInOrder, type AdjusterValues } from '../2-frame';
-import { barPlans, type StockPlan } from '../5-stock';
+import { barPlans } from '../5-stock';
 import type { Rig } from '../model';
 import type { BuildOrder } from './order/buildOrder';
 import { orderSteps, type Ordered } from './orderSteps';
 import { STEP_MAKERS } from './steps';
 
-export function buildSteps(rig: Rig, stock: StockPlan, values: AdjusterValues, order: BuildOrder): Ordered {
-  const input = { rig: withWashersOn(rig, values), bars: barPlans(rig), stock, order };
+export function buildSteps(rig: Rig, values: AdjusterValues, order: BuildOrder): Ordered {
+  const input = { rig: withWashersOn(rig, values), bars: barPlans(rig), order };
   const makers = [...STEP_MAKERS].sort((a, b) => a.place - b.place);
   return orderSteps(makers.flatMap((m) => m.make(input)));
 }

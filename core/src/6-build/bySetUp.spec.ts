@@ -1,5 +1,4 @@
 import { assemble, FAMILIES, USUAL_HANDS } from '../2-frame';
-import { stockPlan } from '../5-stock';
 import { buildSteps, bySetUp, changesIn, inStatedOrder, orderSteps, setUpOf, type BuildStep } from '.';
 
 const step = (id: string, tool: string, needs: readonly string[] = []): BuildStep => ({
@@ -51,7 +50,7 @@ describe('steps by set-up of a tool', () => {
     let fewer = 0;
     for (const family of FAMILIES) {
       const rig = family.build(family.size(null, USUAL_HANDS));
-      const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.0015), {}, inStatedOrder(assemble(rig, null), {}));
+      const ordered = buildSteps(rig, {}, inStatedOrder(assemble(rig, null), {}));
       if (ordered.kind !== 'ordered') throw new Error(family.id);
       const found = bySetUp(ordered.steps);
       expect([...found].sort((a, b) => (a.id < b.id ? -1 : 1))).toEqual(

@@ -1,6 +1,5 @@
 import { METRIC, render, type Phrase } from '../0-base';
 import { assemble, FAMILIES, USUAL_HANDS } from '../2-frame';
-import { stockPlan } from '../5-stock';
 import type { Rig } from '../model';
 import { buildSteps, inStatedOrder, type BuildStep } from '.';
 
@@ -13,7 +12,7 @@ const rigs = FAMILIES.flatMap((family) => {
   return inputs.map((input) => ({ family: family.id, rig: family.build(input) }));
 });
 const stepsOf = (rig: Rig): readonly BuildStep[] => {
-  const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.0015), {}, inStatedOrder(assemble(rig, null), {}));
+  const ordered = buildSteps(rig, {}, inStatedOrder(assemble(rig, null), {}));
   return ordered.kind === 'ordered' ? ordered.steps : [];
 };
 const words = (p: Phrase | undefined): string => (p ? render(p, METRIC) : '');

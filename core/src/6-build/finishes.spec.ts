@@ -1,5 +1,4 @@
 import { assemble, FAMILIES, sawnParts, USUAL_HANDS } from '../2-frame';
-import { stockPlan } from '../5-stock';
 import type { Rig } from '../model';
 import { buildOrder, buildSteps, inStatedOrder, shapeId, type BuildStep } from '.';
 import { isWooden } from './finishes';
@@ -12,7 +11,7 @@ const rigs = FAMILIES.flatMap((family) => {
   ].map((input) => ({ family: family.id, rig: family.build(input) }));
 });
 const stepsOf = (rig: Rig): readonly BuildStep[] => {
-  const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.0015), {}, inStatedOrder(assemble(rig, null), {}));
+  const ordered = buildSteps(rig, {}, inStatedOrder(assemble(rig, null), {}));
   return ordered.kind === 'ordered' ? ordered.steps : [];
 };
 
@@ -80,7 +79,7 @@ describe('what is sawn out, shaped and finished, in every family with every choi
   const found = FAMILIES.map((family) => {
     const rig = family.build(family.size(null, USUAL_HANDS));
     const assembly = assemble(rig, null);
-    const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.0015), {}, buildOrder(assembly, {}));
+    const ordered = buildSteps(rig, {}, buildOrder(assembly, {}));
     return { family: family.id, rig, steps: ordered.kind === 'ordered' ? ordered.steps : [] };
   });
   it('no piece is taken in hand for anything before it is sawn or printed, whatever order is chosen', () => {

@@ -1,11 +1,10 @@
 import { assemble, FAMILIES, USUAL_HANDS } from '../2-frame';
-import { stockPlan } from '../5-stock';
 import { buildOrder, buildSteps, isDone, ticked, type BuildStep } from '.';
 
 const rig = FAMILIES.find((f) => f.id === 'hand-frame')!.build({
   ...FAMILIES.find((f) => f.id === 'hand-frame')!.size(null, USUAL_HANDS),
 });
-const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.0015), {}, buildOrder(assemble(rig, null), {}));
+const ordered = buildSteps(rig, {}, buildOrder(assemble(rig, null), {}));
 const steps: readonly BuildStep[] = ordered.kind === 'ordered' ? ordered.steps : [];
 
 describe('a step ticked off', () => {

@@ -1,6 +1,5 @@
 /** How a rig is built, as it is set: its steps in an order found for it, and what no order puts together. */
 import type { AdjusterValues, Assembly } from '../2-frame';
-import type { StockPlan } from '../5-stock';
 import { buildSteps } from './buildSteps';
 import { buildOrder, type Blocked } from './order/buildOrder';
 import type { Ordered } from './orderSteps';
@@ -10,7 +9,7 @@ export interface BuildPlan {
   readonly blocked: readonly Blocked[];
 }
 
-export function planBuild(assembly: Assembly, values: AdjusterValues, stock: StockPlan): BuildPlan {
+export function planBuild(assembly: Assembly, values: AdjusterValues): BuildPlan {
   const order = buildOrder(assembly, values);
-  return { ordered: buildSteps(assembly.rig, stock, values, order), blocked: order.blocked };
+  return { ordered: buildSteps(assembly.rig, values, order), blocked: order.blocked };
 }

@@ -1,6 +1,6 @@
 /** One step of the build and what makes it; steps come from the rig's own parts and joints, never from a fixed text. */
 import type { Phrase } from '../0-base';
-import type { BarPlan, StockPlan } from '../5-stock';
+import type { BarPlan } from '../5-stock';
 import type { Rig } from '../model';
 import type { BuildOrder, Joining } from './order/buildOrder';
 import type { Cures } from './schedule/curing';
@@ -70,7 +70,6 @@ export const flattenId = (piece: string): string => `${piece}/flatten`;
 export interface BuildInput {
   readonly rig: Rig;
   readonly bars: readonly BarPlan[];
-  readonly stock: StockPlan;
   /** In what order it is put together. */
   readonly order: BuildOrder;
 }

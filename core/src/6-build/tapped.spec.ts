@@ -1,7 +1,7 @@
 import { METRIC, render } from '../0-base';
 import { assemble, FAMILIES, USUAL_HANDS } from '../2-frame';
 import { buildSteps, inStatedOrder } from '.';
-import { holeSheets, stockPlan } from '../5-stock';
+import { holeSheets } from '../5-stock';
 
 describe('tapped holes', () => {
   it('are said to be tapped where they are marked and where they are drilled, unless their piece is bought so', () => {
@@ -13,7 +13,7 @@ describe('tapped holes', () => {
         .flatMap((c) =>
           c.kind === 'bolted' && c.end.kind === 'tapped' ? [{ id: c.id, thread: c.thread, end: c.end }] : [],
         );
-      const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.0015), {}, inStatedOrder(assemble(rig, null), {}));
+      const ordered = buildSteps(rig, {}, inStatedOrder(assemble(rig, null), {}));
       const steps = ordered.kind === 'ordered' ? ordered.steps : [];
       for (const { id, thread, end } of ends) {
         const mark = holeSheets(rig)

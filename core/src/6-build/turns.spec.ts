@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { METRIC, render } from '../0-base';
 import { assemble, FAMILIES, USUAL_HANDS } from '../2-frame';
-import { stockPlan } from '../5-stock';
 import { asMadeOf, buildOrder, buildSteps, isOf, turnsIn, valueAsTyped } from '.';
 import { across, angleOver } from './measuresIn';
 
@@ -24,7 +23,7 @@ describe('a corner measured when it has set', () => {
     let looked = 0;
     for (const family of FAMILIES) {
       const rig = family.build(family.size(null, USUAL_HANDS));
-      const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.0015), {}, buildOrder(assemble(rig, null), {}));
+      const ordered = buildSteps(rig, {}, buildOrder(assemble(rig, null), {}));
       if (ordered.kind !== 'ordered') throw new Error(family.id);
       for (const step of ordered.steps)
         for (const measure of turnsIn(step, rig)) {

@@ -1,5 +1,4 @@
 import { assemble, FAMILIES, USUAL_HANDS } from '../2-frame';
-import { stockPlan } from '../5-stock';
 import { buildSteps, inStatedOrder, weighedAt } from '.';
 
 describe('what comes onto the scale', () => {
@@ -7,7 +6,7 @@ describe('what comes onto the scale', () => {
     let found = 0;
     for (const family of FAMILIES) {
       const rig = family.build(family.size(null, USUAL_HANDS));
-      const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.0015), {}, inStatedOrder(assemble(rig, null), {}));
+      const ordered = buildSteps(rig, {}, inStatedOrder(assemble(rig, null), {}));
       if (ordered.kind !== 'ordered') throw new Error(family.id);
       const at = weighedAt(ordered.steps);
       expect(new Set(at.values()).size).toBe(at.size);

@@ -1,6 +1,5 @@
 import { MATERIALS, METRIC, render } from '../0-base';
 import { assemble, FAMILIES, USUAL_HANDS } from '../2-frame';
-import { stockPlan } from '../5-stock';
 import type { Rig } from '../model';
 import { buildSteps, inStatedOrder, type BuildStep } from '.';
 import { workedAs } from './workedAs';
@@ -14,7 +13,7 @@ const all = FAMILIES.flatMap((family) => {
   return rigs.map((rig) => ({ family: family.id, rig }));
 });
 const stepsOf = (rig: Rig): readonly BuildStep[] => {
-  const ordered = buildSteps(rig, stockPlan(rig, {}, [], 0.0015), {}, inStatedOrder(assemble(rig, null), {}));
+  const ordered = buildSteps(rig, {}, inStatedOrder(assemble(rig, null), {}));
   return ordered.kind === 'ordered' ? ordered.steps : [];
 };
 /** Words that belong to one material alone, and where they may stand. */

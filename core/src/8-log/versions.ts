@@ -31,7 +31,7 @@ export function nextVersion(
 ): RigDocument {
   const line = versionsOf(from, rigs);
   const number = Math.max(1, ...line.map(versionNumber)) + 1;
-  const { setting: _s, evenings: _e, took: _t, made: _m, ...rest } = from;
+  const { setting: _s, evenings: _e, took: _t, taken: _k, made: _m, ...rest } = from;
   const base = (line[0] ?? from).name.replace(/, version \d+$/, '').slice(0, 100);
   return {
     ...rest,

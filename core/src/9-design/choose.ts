@@ -87,7 +87,7 @@ export function candidateOf(family: Family, start: Candidate['start'], input: Ch
   const { rig } = made.work;
   const stock = stockPlan(rig, start.values, bin, KERF);
   // Hours and tools are the same in any order.
-  const ordered = buildSteps(rig, stock, start.values, inStatedOrder(made.work.assembly, start.values));
+  const ordered = buildSteps(rig, start.values, inStatedOrder(made.work.assembly, start.values));
   const saved = stockPlan(rig, start.values, [], KERF).cost - stock.cost;
   const steps = ordered.kind === 'ordered' ? ordered.steps : [];
   const packed = breakDown(rig, start.values);

@@ -60,6 +60,7 @@ export type WorkpieceOutcome =
 export type Designed = Pick<RigDocument, 'design'> & {
   readonly hands?: Hands | undefined;
   readonly made?: RigDocument['made'];
+  readonly taken?: RigDocument['taken'];
   readonly wants?: Pick<RigDocument['wants'], 'onlyBin'>;
 };
 
@@ -87,7 +88,11 @@ export function workpiece(
   const onRig = placesOnRig(designed.rig);
   const load = loadout ? placeLoad(loadout, kit, onRig) : null;
   const placed = loadout ? placeItems(loadout, kit, onRig).items : [];
-  const assembly = assemble(designed.rig, load, bin && document.wants ? atHand(document.wants, bin) : null);
+  const assembly = assemble(
+    designed.rig,
+    load,
+    bin && document.wants ? atHand(document.wants, bin, document.taken) : null,
+  );
   const { rig, family, input } = designed;
   // Looked at one by one by what is drawn after the figures: made when first asked for.
   const quick = once(() => quickBalance(assembly));

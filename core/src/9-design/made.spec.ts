@@ -33,7 +33,7 @@ const rigs: fc.Arbitrary<{ readonly family: Family; readonly rig: Rig }> = fc
 const KERF = 0.0015;
 const membersOf = (rig: Rig): readonly string[] => rig.bodies.flatMap((b) => b.members.map((m) => m.id));
 const stepsOf = (rig: Rig): readonly BuildStep[] => {
-  const ordered = buildSteps(rig, stockPlan(rig, {}, [], KERF), {}, buildOrder(assemble(rig, null), {}));
+  const ordered = buildSteps(rig, {}, buildOrder(assemble(rig, null), {}));
   if (ordered.kind !== 'ordered') throw new Error(`${ordered.kind}: ${ordered.ids.join()}`);
   return ordered.steps;
 };

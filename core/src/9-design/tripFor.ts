@@ -22,10 +22,11 @@ export function tripFor({ rigs, kit, bin }: TripInput): TripFor {
   const made = rigs.map(({ document, loadout, values }) => ({
     name: document.name,
     values,
+    taken: document.taken,
     outcome: workpiece(document, loadout, kit),
   }));
-  const builds = made.flatMap(({ name, values, outcome }) =>
-    outcome.ok ? [{ name, values, rig: outcome.work.rig }] : [],
+  const builds = made.flatMap(({ name, values, taken, outcome }) =>
+    outcome.ok ? [{ name, values, taken, rig: outcome.work.rig }] : [],
   );
   // One saw cuts for all: the widest kerf typed.
   const kerf = Math.max(0, ...rigs.map((r) => r.document.kerf));

@@ -240,6 +240,25 @@ export const asMade = z.discriminatedUnion('kind', [
 ]);
 export type AsMade = z.infer<typeof asMade>;
 
+/** What one step took of one kind: pieces by their ids, and what of them came out of the bin. */
+export const taken = z.strictObject({
+  step: z.string().min(1).max(200),
+  item: name,
+  pieces: z.array(z.string().min(1).max(400)).min(1).max(400),
+  /** Pieces that lay counted in the bin; what is not there had come from elsewhere. */
+  count: z.number().int().nonnegative().max(400).optional(),
+  /** Sawn off a length, m: how long it was before, and after with the kerf gone. `fresh`: off a bar that the bin did not know. */
+  cut: z
+    .strictObject({
+      length: positive.max(20),
+      from: positive.max(20),
+      left: notNegative.max(20),
+      fresh: z.literal(true).optional(),
+    })
+    .optional(),
+});
+export type Taken = z.infer<typeof taken>;
+
 export const rigDocument = z.strictObject({
   id,
   name,
@@ -272,6 +291,8 @@ export const rigDocument = z.strictObject({
       entries: z.array(id).max(100),
     })
     .optional(),
+  /** What went into it as its steps were ticked off. */
+  taken: z.array(taken).max(800).optional(),
   /** Where it was made otherwise than drawn. */
   made: z.array(asMade).max(400).optional(),
   /** What its connections bring was counted when its set-ups were found, or its maker has been told that it was not. */

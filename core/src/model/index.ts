@@ -74,11 +74,22 @@ export {
   type Evenings,
   type AsMade,
   type RigDocument,
+  type Taken,
   type SetUp,
   type Wants,
 } from './design';
 export { ownName, ownSize, type OwnSize } from './ownSize';
 export { walk, type Walk } from './walk';
-export { binItem, DROPS_AT_MOST, logEntry, PHOTOS_AT_MOST, type BinItem, type LogEntry, type Ringing } from './records';
+export {
+  binItem,
+  COUNTED_AT_MOST,
+  DROPS_AT_MOST,
+  LENGTHS_AT_MOST,
+  logEntry,
+  PHOTOS_AT_MOST,
+  type BinItem,
+  type LogEntry,
+  type Ringing,
+} from './records';
 export { type Photo, type Quantity } from './quantity';
 export { type Shape } from './shape';

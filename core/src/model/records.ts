@@ -1,6 +1,6 @@
 /** What is kept beside the designs: the log of tries and the bin of things at hand. */
 import * as z from 'zod';
-import { finite, id, name, photo, positive, seconds } from './quantity';
+import { finite, id, name, notNegative, photo, positive, seconds } from './quantity';
 
 /** A kind of reading, by the name that what bears the rig gives it (`3-balance/borne`). One that is not known any more is kept. */
 const readingKind = z.string().regex(/^[a-z][A-Za-z]{0,39}$/);
@@ -85,11 +85,17 @@ export const logEntry = z.strictObject({
 });
 export type LogEntry = z.infer<typeof logEntry>;
 
+export const LENGTHS_AT_MOST = 200;
+export const COUNTED_AT_MOST = 100_000;
 /** Something at hand: counted pieces, or lengths of stock (each an offcut). */
 export const binItem = z.strictObject({
   id,
   name,
-  count: z.number().int().nonnegative().max(100_000),
-  lengths: z.array(positive.max(20)).max(200),
+  count: z.number().int().nonnegative().max(COUNTED_AT_MOST),
+  lengths: z.array(positive.max(20)).max(LENGTHS_AT_MOST),
+  /** Where it lies: “jar 3”. */
+  place: z.string().max(80).optional(),
+  /** Paid for one of it, in the money of the folder. */
+  paid: notNegative.max(1_000_000).optional(),
 });
 export type BinItem = z.infer<typeof binItem>;

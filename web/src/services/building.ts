@@ -1,6 +1,6 @@
-/** How the rig on the bench is built: worked out by a worker from its true solids, once what to cut is known. */
+/** How the rig on the bench is built: worked out by a worker from its true solids. */
 import { inject, Injectable } from '@angular/core';
-import type { BuildPlan, StockPlan } from '@tide-pebble/core/making';
+import type { BuildPlan } from '@tide-pebble/core/making';
 import {
   BehaviorSubject,
   catchError,
@@ -11,7 +11,7 @@ import {
   startWith,
   switchMap,
   tap,
-  withLatestFrom,
+  timer,
   type Observable,
 } from 'rxjs';
 import { Jobs } from './jobs';
@@ -22,6 +22,8 @@ export type Building =
   | { readonly kind: 'planned'; readonly plan: BuildPlan; readonly bench: Bench }
   | { readonly kind: 'failed'; readonly reason: string };
 
+/** A drag makes many edits a second: it waits for the last of them, else it would only be begun and given up. */
+const SETTLED_MS = 300;
 const WORKING: Building = { kind: 'working' };
 
 @Injectable({ providedIn: 'root' })
@@ -34,22 +36,20 @@ export class BuildPlans {
   readonly lastBlocked$ = this.lastBlocked.asObservable();
 
   /** Of the rig as it stands; worked out only while somebody looks. */
-  readonly plan$: Observable<Building> = this.workspace.stockNow$.pipe(
-    withLatestFrom(this.workspace.bench$),
-    map(([{ plan, isLate }, state]) =>
-      plan && !isLate && state.kind === 'ready' ? { stock: plan, bench: state.bench } : null,
-    ),
-    // A step ticked off changes neither the rig nor what is cut.
-    distinctUntilChanged((a, b) => a === b || (a !== null && b !== null && a.bench === b.bench && a.stock === b.stock)),
-    switchMap((now): Observable<Building> => (now ? this.planned(now.bench, now.stock) : of(WORKING))),
+  readonly plan$: Observable<Building> = this.workspace.bench$.pipe(
+    map((state) => (state.kind === 'ready' ? state.bench : null)),
+    // A step ticked off changes nothing of how it is built, nor does what lies in the bin.
+    distinctUntilChanged((a, b) => a?.work === b?.work && a?.values === b?.values),
+    switchMap((bench, nth): Observable<Building> => (bench ? this.planned(bench, nth > 0) : of(WORKING))),
     tap((now) => {
       if (now.kind === 'planned') this.lastBlocked.next({ bench: now.bench, lots: now.plan.blocked.length });
     }),
     shareReplay({ bufferSize: 1, refCount: true }),
   );
 
-  private planned(bench: Bench, stock: StockPlan): Observable<Building> {
-    return this.jobs.run('build', { assembly: bench.work.assembly, values: bench.values, stock }).pipe(
+  private planned(bench: Bench, isChange: boolean): Observable<Building> {
+    return (isChange ? timer(SETTLED_MS) : of(0)).pipe(
+      switchMap(() => this.jobs.run('build', { assembly: bench.work.assembly, values: bench.values })),
       map((plan): Building => ({ kind: 'planned', plan, bench })),
       catchError((fault: Error) => of<Building>({ kind: 'failed', reason: fault.message })),
       startWith(WORKING),

@@ -13,6 +13,7 @@ import {
   workpiece,
   type AdjusterValues,
   type BinItem,
+  type Taken,
   type Change,
   type Design,
   type Edit,
@@ -65,8 +66,9 @@ interface ToStock {
   readonly values: AdjusterValues;
   readonly kerf: number;
   readonly bin: readonly BinItem[];
+  readonly taken: readonly Taken[] | undefined;
 }
-const TO_STOCK = ['of', 'work', 'values', 'kerf', 'bin'] as const;
+const TO_STOCK = ['of', 'work', 'values', 'kerf', 'bin', 'taken'] as const;
 
 const NO_VALUES: AdjusterValues = {};
 /** A drag makes many edits a second; the cut plan waits for the last of them, else it would only be begun and given up. */
@@ -97,6 +99,7 @@ export class Workspace {
           a?.design === b?.design &&
           a?.made === b?.made &&
           a?.hands === b?.hands &&
+          (a?.taken === b?.taken || !a?.wants.onlyBin) &&
           a?.wants.onlyBin === b?.wants.onlyBin,
       ),
     ),
@@ -132,10 +135,11 @@ export class Workspace {
             values: state.bench.values,
             kerf: state.bench.rig.kerf,
             bin,
+            taken: state.bench.rig.taken,
           }
         : null,
     ),
-    // A step ticked off changes nothing of what to cut and buy.
+    // A step ticked off that takes nothing in hand changes nothing of what to cut and buy.
     distinctUntilChanged((a, b) => a === b || (a !== null && b !== null && TO_STOCK.every((k) => a[k] === b[k]))),
     keep(),
   );
@@ -272,12 +276,14 @@ export class Workspace {
 
   private stockOf(asked: ToStock | null): Observable<StockPlan | null> {
     if (!asked) return of(null);
-    return this.jobs.run('stock', { rig: asked.work.rig, values: asked.values, bin: asked.bin, kerf: asked.kerf }).pipe(
-      catchError((fault: Error) => {
-        this.notices.say(`What to cut and buy could not be worked out: ${fault.message}. All else goes on.`);
-        return of(null);
-      }),
-    );
+    return this.jobs
+      .run('stock', { rig: asked.work.rig, values: asked.values, bin: asked.bin, kerf: asked.kerf, taken: asked.taken })
+      .pipe(
+        catchError((fault: Error) => {
+          this.notices.say(`What to cut and buy could not be worked out: ${fault.message}. All else goes on.`);
+          return of(null);
+        }),
+      );
   }
 
   private mounting(changes: readonly Change[]): { kind: 'loadout'; id: string; body: Loadout }[] {

@@ -49,7 +49,7 @@ export class PlayedWorkspace {
       map(([state, bin, isLate]) => ({
         plan:
           state.kind === 'ready'
-            ? stockPlan(state.bench.work.rig, state.bench.values, bin, state.bench.rig.kerf)
+            ? stockPlan(state.bench.work.rig, state.bench.values, bin, state.bench.rig.kerf, state.bench.rig.taken)
             : null,
         isLate,
       })),
@@ -98,8 +98,13 @@ export class PlayedDocuments {
   }[] = [];
   constructor(private readonly workspace: PlayedWorkspace) {}
 
-  all(): readonly unknown[] {
-    return [];
+  all(kind?: string): readonly unknown[] {
+    return kind === 'bin' ? this.workspace.bin$.value : [];
+  }
+
+  get(kind: string, id: string): unknown {
+    const { rig } = this.workspace.now;
+    return kind === 'rig' && rig.id === id ? rig : null;
   }
 
   commit(label: string, edits: PlayedDocuments['committed'][number]['edits']): void {
@@ -115,6 +120,8 @@ export class PlayedDocuments {
     };
     this.workspace.log$.next(after('log', this.workspace.log$.value));
     this.workspace.bin$.next(after('bin', this.workspace.bin$.value));
+    const rig = edits.find((e) => e.kind === 'rig' && e.id === this.workspace.now.rig.id)?.body;
+    if (rig) this.workspace.put({ ...this.workspace.now, rig: rig as RigDocument });
   }
 }
 

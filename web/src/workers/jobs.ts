@@ -9,6 +9,7 @@ import {
   type Firmness,
   type Phrase,
   type Rig,
+  type Taken,
   type Wants,
 } from '@tide-pebble/core';
 import {
@@ -120,10 +121,11 @@ export interface JobInputs {
     readonly values: AdjusterValues;
     readonly bin: readonly BinItem[];
     readonly kerf: number;
+    readonly taken?: readonly Taken[] | undefined;
   };
   readonly shopping: TripInput;
   readonly sheets: SheetsInput;
-  readonly build: { readonly assembly: Assembly; readonly values: AdjusterValues; readonly stock: StockPlan };
+  readonly build: { readonly assembly: Assembly; readonly values: AdjusterValues };
   readonly whatNow: WhatNowInput;
   readonly evenings: { readonly tasks: readonly Task[]; readonly windows: readonly Time[] };
   readonly table: TableInput;
@@ -234,13 +236,19 @@ function work(message: JobMessage, tell: (part: TablePart) => void): JobResults[
     case 'swing':
       return message.input.map(swing);
     case 'stock':
-      return stockPlan(message.input.rig, message.input.values, message.input.bin, message.input.kerf);
+      return stockPlan(
+        message.input.rig,
+        message.input.values,
+        message.input.bin,
+        message.input.kerf,
+        message.input.taken,
+      );
     case 'shopping':
       return tripFor(message.input);
     case 'sheets':
       return sheetsFor(message.input);
     case 'build':
-      return planBuild(message.input.assembly, message.input.values, message.input.stock);
+      return planBuild(message.input.assembly, message.input.values);
     case 'evenings':
       return schedule(message.input.tasks, message.input.windows, ORDERS_AT_MOST);
     case 'choose':

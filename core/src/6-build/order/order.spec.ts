@@ -1,7 +1,6 @@
 import * as fc from 'fast-check';
 import { METRIC, render, type Vec3 } from '../../0-base';
 import { assemble, FAMILIES, USUAL_HANDS, withHardware } from '../../2-frame';
-import { stockPlan } from '../../5-stock';
 import type { Body, Bolted, Part, Rig, StatedConnection } from '../../model';
 import { pipework, type Run } from '../../2-frame/fittings/pipework';
 import { pipeOf } from '../../2-frame/parts/pipes';
@@ -217,7 +216,7 @@ describe('the order of building', () => {
     const rig = FAMILIES.find((f) => f.id === 'hand-frame')!;
     const made = rig.build(rig.size(null, USUAL_HANDS));
     const order = orderOf(made);
-    const ordered = buildSteps(made, stockPlan(made, {}, [], 0.0015), {}, order);
+    const ordered = buildSteps(made, {}, order);
     const steps = ordered.kind === 'ordered' ? ordered.steps : [];
     const close = steps.find((s) => (s.does?.length ?? 0) > 1 && s.final)!;
     const words = close.figures.map((f) => render(f, METRIC));

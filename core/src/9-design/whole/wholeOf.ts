@@ -32,7 +32,7 @@ export function wholeOf({ name, loadout, work, values, kerf, bin, kit }: WholeIn
   const pieces = piecesOf(assembly, values, connections);
   const plan = stockPlan(rig, values, bin, kerf);
   const order = kit ? buildOrder(assembly, values) : inStatedOrder(assembly, values);
-  const ordered = buildSteps(rig, plan, values, order);
+  const ordered = buildSteps(rig, values, order);
   const steps = ordered.kind === 'ordered' ? ordered.steps : [];
   const known = new Set(steps.map((s) => s.id));
   return {

@@ -80,8 +80,8 @@ export class Shelf {
 
   protected duplicate(rig: RigDocument): void {
     const id = crypto.randomUUID();
-    // A copy begins a line of its own.
-    const { version: _, ...copied } = rig;
+    // A copy begins a line of its own, and nothing of it is made.
+    const { version: _, taken: _t, setting: _s, ...copied } = rig;
     const setups = this.documents
       .all('setup')
       .filter((s) => s.rig === rig.id)

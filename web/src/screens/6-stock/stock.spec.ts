@@ -1,4 +1,5 @@
 import type { BinItem } from '@tide-pebble/core';
+import { barPlans } from '@tide-pebble/core/making';
 import { benchAt } from '../../testing/bench';
 import { sheet } from '../../testing/sheets';
 import { type } from '../../testing/type';
@@ -21,6 +22,14 @@ describe('the stock', () => {
     expect((documents.committed[0]!.edits[0]!.body as BinItem).count).toBe(40);
     expect(line(page, item).textContent).toContain('have it');
     expect(money(page)).toBeLessThan(before);
+  });
+  it('needs no more what is cut or built in, and says so', async () => {
+    const bench = benchAt({});
+    const bar = barPlans(bench.work.rig)[0]!;
+    const taken = [{ step: 'cut', item: bar.stock, pieces: [bar.member] }];
+    const { page } = await sheet(Stock, { ...bench, rig: { ...bench.rig, taken } });
+    expect(line(page, bar.stock).textContent).toContain('1 cut already');
+    expect(line(page, bar.stock).textContent).toContain('in the rig');
   });
   it('cuts from an offcut of the bin, and takes it out again', async () => {
     const { page, fixture, workspace } = await sheet(Stock, benchAt({}));

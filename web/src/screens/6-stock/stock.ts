@@ -23,6 +23,7 @@ import { NoBench } from '../../ui/no-bench';
 import { QuantityField } from '../../ui/figures/quantity-field';
 import { StageLayout } from '../../ui/stage-layout';
 import { BarSheet } from './bar-sheet';
+import { lineTold } from './how-many';
 import { OwnSizeList } from './own-size-list';
 
 @Component({
@@ -92,6 +93,9 @@ export class Stock {
       : `The shop's is ${this.priced(-left)} cheaper than the parts${typed ? '' : ', if the stand-in prices are right'}.`;
   });
 
+  protected told(line: BuyLine): string {
+    return lineTold(line, this.units());
+  }
   private priced(amount: number): string {
     return showFigure(figure('money', amount), this.units());
   }

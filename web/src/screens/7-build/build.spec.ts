@@ -1,3 +1,4 @@
+import { barPlans } from '@tide-pebble/core/making';
 import { benchAt, withRig } from '../../testing/bench';
 import { until } from '../../testing/until';
 import { sheet } from '../../testing/sheets';
@@ -31,6 +32,7 @@ describe('the build', () => {
     const other = benchAt({});
     workspace.put({ ...other, rig: { ...other.rig, done: workspace.now.rig.done } });
     await fixture.whenStable();
+    await until(() => items(page).length > 10, 'all steps of the changed rig');
     expect(items(page)[0]!.classList).toContain('done');
     workspace.editRig('all', (rig) => ({
       ...rig,
@@ -130,5 +132,22 @@ describe('the build', () => {
     li!.dispatchEvent(new MouseEvent('mouseenter'));
     await fixture.whenStable();
     expect(li!.classList).toContain('lit');
+  });
+});
+
+describe('what a step takes', () => {
+  it('comes out of the bin as it is ticked, its offcut goes back, and unticked all is as it was', async () => {
+    const { page, fixture, workspace } = await sheet(Build, benchAt({}));
+    await until(() => items(page).length > 10, 'all steps');
+    const bar = barPlans(workspace.now.work.rig)[0]!;
+    const bin = [{ id: 'b', name: bar.stock, count: 0, lengths: [1.5] }];
+    workspace.bin$.next(bin);
+    const at = items(page).findIndex((li) => li.textContent.includes(`Cut the ${bar.name}`));
+    await tick(page, at, () => fixture.whenStable());
+    expect(workspace.bin$.value[0]!.lengths[0]).toBeCloseTo(1.5 - bar.blank - workspace.now.rig.kerf, 9);
+    expect(workspace.now.rig.taken).toHaveSize(1);
+    await tick(page, at, () => fixture.whenStable());
+    expect(workspace.bin$.value).toEqual(bin);
+    expect(workspace.now.rig.taken).toBeUndefined();
   });
 });

@@ -6,8 +6,9 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { RouterLink } from '@angular/router';
 import { mdiAlert, mdiLock } from '@mdi/js';
 import { fromEvent, map } from 'rxjs';
-import { cautionsOf } from '@tide-pebble/core';
+import { cautionsOf, type RigDocument } from '@tide-pebble/core';
 import { blockedWords, goesOnFor, ticked, type BuildStep } from '@tide-pebble/core/making';
+import { Ledger } from '../../services/ledger';
 import { Pointer } from '../../services/pointer';
 import { StepOrder } from '../../services/step-order';
 import { Units } from '../../services/units';
@@ -58,6 +59,7 @@ import { injectSteps } from './steps-now';
 })
 export class Build {
   private readonly workspace = inject(Workspace);
+  private readonly ledger = inject(Ledger);
   protected readonly pointer = inject(Pointer);
   protected readonly units = inject(Units).now;
   protected readonly icons = { caution: mdiAlert, final: mdiLock };
@@ -103,11 +105,15 @@ export class Build {
   }
 
   protected tick(step: BuildStep, done: boolean): void {
-    this.workspace.editRig(done ? 'ticking a step' : 'unticking a step', (rig) => ({
+    const bench = this.bench();
+    if (!bench) return;
+    const change = (rig: RigDocument): RigDocument => ({
       ...rig,
       done: ticked(rig.done, step, done),
       ...(goesOnFor(step) > 0 || rig.setting?.[step.id] ? { setting: settingWith(rig.setting ?? {}, step, done) } : {}),
-    }));
+    });
+    if (done) this.ledger.ticked(bench, step, change);
+    else this.ledger.unticked('unticking a step', bench.rig.id, [step.id], change);
   }
 
   protected makeUnion(joint: string): void {

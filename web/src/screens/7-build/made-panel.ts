@@ -99,10 +99,12 @@ export class MadePanel {
   }
   /** What was measured on the piece is forgotten, and its steps wait to be done again. */
   protected again({ of: { member } }: WhatNow['again'][number]): void {
+    // What was sawn is gone: its next one is cut from what is left.
     this.workspace.editRig('making a piece again', (rig) => ({
       ...rig,
       made: (rig.made ?? []).filter((e) => e.member !== member),
       done: Object.fromEntries(Object.entries(rig.done).filter(([step]) => !isStepOf(step, member))),
+      ...(rig.taken ? { taken: rig.taken.filter((t) => !t.pieces.includes(member)) } : {}),
     }));
   }
 }

@@ -20,6 +20,7 @@ import { Workspace } from '../../../services/workspace';
 import { FigurePipe } from '../../../ui/figures/figures.pipe';
 import { Icon } from '../../../ui/icon';
 import { StageLayout } from '../../../ui/stage-layout';
+import { howMany } from '../how-many';
 import { PickedRigs } from '../picked-rigs';
 
 const NONE: TripFor = { trip: { shops: [], tooLong: [], inBin: [], cost: 0 }, leftOut: [] };
@@ -66,12 +67,8 @@ export class ShoppingTrip {
   protected tick({ item }: TripLine, isIn: boolean): void {
     this.bag.tick(item, isIn);
   }
-  /** “2 packs of 10”, “1 bar of 1 m”, “3”. */
-  protected howMany({ kind, buy, packOf, barLength, unit }: TripLine): string {
-    if (kind === 'bars')
-      return `${buy === 1 ? '1 bar' : `${buy} bars`} of ${showFigure(figure('length', barLength ?? 0), this.units())}`;
-    if (unit) return `${buy} of ${showFigure(figure('mass', packOf), this.units())}`;
-    return packOf === 1 ? `${buy}` : `${buy === 1 ? '1 pack' : `${buy} packs`} of ${packOf}`;
+  protected howMany(line: TripLine): string {
+    return howMany(line, this.units());
   }
   /** Which rig wants how many. */
   protected whatFor({ for: wanted, unit, kind }: TripLine): string {
