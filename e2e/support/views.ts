@@ -13,6 +13,7 @@ export const OF_THE_BENCH = [
   'balance/learn',
   'strength',
   'stock',
+  'stock/bin',
   'stock/trip',
   'stock/sheets',
   'build',

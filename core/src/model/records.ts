@@ -1,6 +1,6 @@
 /** What is kept beside the designs: the log of tries and the bin of things at hand. */
 import * as z from 'zod';
-import { finite, id, name, notNegative, photo, positive, seconds } from './quantity';
+import { finite, id, name, photo, positive, seconds } from './quantity';
 
 /** A kind of reading, by the name that what bears the rig gives it (`3-balance/borne`). One that is not known any more is kept. */
 const readingKind = z.string().regex(/^[a-z][A-Za-z]{0,39}$/);
@@ -95,7 +95,5 @@ export const binItem = z.strictObject({
   lengths: z.array(positive.max(20)).max(LENGTHS_AT_MOST),
   /** Where it lies: “jar 3”. */
   place: z.string().max(80).optional(),
-  /** Paid for one of it, in the money of the folder. */
-  paid: notNegative.max(1_000_000).optional(),
 });
 export type BinItem = z.infer<typeof binItem>;

@@ -2,7 +2,14 @@
 import { inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { figure, showFigure, type RigDocument, type Taken } from '@tide-pebble/core';
-import { givenBack, takenBy, type Ledger as Entries, type Ticked } from '@tide-pebble/core/making';
+import {
+  givenBack,
+  takenApart,
+  takenBy,
+  type Apart,
+  type Ledger as Entries,
+  type Ticked,
+} from '@tide-pebble/core/making';
 import { Documents } from './keeping/documents';
 import { Notices } from './notices';
 import { Units } from './units';
@@ -36,6 +43,16 @@ export class Ledger {
     const rig = this.documents.get('rig', id);
     if (rig)
       this.commit(label, change(rig), givenBack(new Set(steps), rig.taken ?? [], this.documents.all('bin'), newId));
+  }
+
+  /** What would come back, and what would not. */
+  apart({ rig, work }: Bench): Apart {
+    return takenApart(work.rig, rig.taken ?? [], this.documents.all('bin'), newId);
+  }
+  takeApart(bench: Bench): void {
+    const { setting: _, ...rig } = this.documents.get('rig', bench.rig.id) ?? bench.rig;
+    this.commit(`taking ${rig.name} apart`, { ...rig, done: {} }, { taken: [], bin: this.apart(bench).bin });
+    this.notices.sayWithUndo('Its parts lie in your bin, and its steps wait to be done.');
   }
 
   private commit(label: string, rig: RigDocument, { taken, bin }: Entries): void {

@@ -55,6 +55,7 @@ export const STAGES = [
     title: 'Stock',
     load: () => import('../screens/6-stock/stock').then((m) => m.Stock),
     sheets: [
+      { path: 'bin', load: () => import('../screens/6-stock/bin/bin').then((m) => m.Bin) },
       { path: 'trip', load: () => import('../screens/6-stock/trip/trip').then((m) => m.ShoppingTrip) },
       { path: 'sheets', load: () => import('../screens/6-stock/sheets/sheets').then((m) => m.OutOfSheets) },
     ],

@@ -117,6 +117,17 @@ export const VIEWS: readonly View[] = [
     toDo: ['Type what you have.', 'Take the list to the shop.', 'Mark the cuts in the order they are drawn.'],
   },
   {
+    path: 'stock/bin',
+    title: 'Your bin',
+    answers:
+      'What lies at hand, where, and which rig wants it; what is built into this rig, and what of it would come back.',
+    toDo: [
+      'Count what you have.',
+      'Say where it lies.',
+      'Tick steps in Build: pieces leave the bin, offcuts come back.',
+    ],
+  },
+  {
     path: 'stock/trip',
     title: 'Shopping trip',
     answers: 'What is missing for one rig or several, by the kind of shop that has it.',
