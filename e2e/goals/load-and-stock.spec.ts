@@ -1,7 +1,7 @@
 /** Kit and loadouts, the bin and the shopping, the files that come out; on the demo. */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { allKept, expect, fill, goTo, test } from '../support/bench';
+import { allKept, expect, fill, goTo, stepsStand, test } from '../support/bench';
 import { readPdf } from '../support/pdf';
 
 test.use({ demo: true });
@@ -42,7 +42,8 @@ test('an offcut long enough saves a bar; the list comes out as CSV', async ({ be
   await expect(page.getByText(/from your bin, 950 mm/)).toBeVisible();
   await allKept(page);
   const saved = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'List as CSV' }).click();
+  await page.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('menuitem', { name: 'List as CSV' }).click();
   const path = join(info.outputDir, 'buy.csv');
   await (await saved).saveAs(path);
   const [head, ...rows] = readFileSync(path, 'utf8').trim().split(/\r?\n/);
@@ -124,4 +125,31 @@ test('two rigs are bought for in one trip: ticked, printed on a page, put into t
   await expect(page.getByText('Still to buy')).toContainText('0.00');
   await page.getByRole('button', { name: 'Undo', exact: false }).first().click();
   await expect(page.getByText('Still to buy')).not.toContainText(' 0.00');
+});
+
+test('a rig is cut and ticked off, its offcut lies in the bin, and taken apart its parts are there again', async ({
+  bench: page,
+}) => {
+  await page.getByRole('button', { name: /^Put Cormorant on the bench/ }).click();
+  await goTo(page, 'Build');
+  await stepsStand(page);
+  const step = page.getByRole('checkbox', { name: /Cut the / }).first();
+  await step.check();
+  await expect(page.getByText(/^\s*What is left, .* lies in your bin/)).toBeVisible();
+  await goTo(page, 'Stock');
+  await expect(page.getByText(/1 cut already/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Your bin' }).click();
+  const built = page.locator('[column]');
+  await expect(built).toContainText('Built into Cormorant');
+  await page.getByRole('button', { name: /Take it apart/ }).click();
+  await expect(built).not.toContainText('Built into');
+  await page.getByRole('button', { name: 'Undo', exact: false }).first().click();
+  await expect(built).toContainText('Built into Cormorant');
+  await goTo(page, 'Build');
+  await stepsStand(page);
+  await expect(step).toBeChecked();
+  await step.uncheck();
+  await goTo(page, 'Stock');
+  await expect(page.getByText(/cut already/)).toHaveCount(0);
+  await allKept(page);
 });

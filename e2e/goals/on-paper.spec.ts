@@ -58,7 +58,8 @@ test('all lists of a rig come as one spreadsheet with true numbers; prices are i
   await price.fill('12,50 kr');
   await price.press('Enter');
   await expect(price).toHaveValue('12.50 kr');
-  const path = await savedBy(page, () => page.getByRole('button', { name: 'All lists as a spreadsheet' }).click());
+  await page.getByRole('button', { name: 'Take out' }).click();
+  const path = await savedBy(page, () => page.getByRole('menuitem', { name: 'All lists as a spreadsheet' }).click());
   const sheets = new Map((await readExcel(path)).map((s) => [s.sheet, s.data]));
   expect([...sheets.keys()]).toEqual(['To buy', 'Cuts', 'Holes', 'Steps', 'Set-ups']);
   const [head, ...lines] = sheets.get('To buy')!;

@@ -244,9 +244,9 @@ export type AsMade = z.infer<typeof asMade>;
 export const taken = z.strictObject({
   step: z.string().min(1).max(200),
   item: name,
-  pieces: z.array(z.string().min(1).max(400)).min(1).max(400),
+  pieces: z.array(z.string().min(1).max(400)).min(1).max(2000),
   /** Pieces that lay counted in the bin; what is not there had come from elsewhere. */
-  count: z.number().int().nonnegative().max(400).optional(),
+  count: z.number().int().nonnegative().max(2000).optional(),
   /** Sawn off a length, m: how long it was before, and after with the kerf gone. `fresh`: off a bar that the bin did not know. */
   cut: z
     .strictObject({
@@ -292,7 +292,7 @@ export const rigDocument = z.strictObject({
     })
     .optional(),
   /** What went into it as its steps were ticked off. */
-  taken: z.array(taken).max(800).optional(),
+  taken: z.array(taken).max(4000).optional(),
   /** Where it was made otherwise than drawn. */
   made: z.array(asMade).max(400).optional(),
   /** What its connections bring was counted when its set-ups were found, or its maker has been told that it was not. */

@@ -92,6 +92,14 @@ describe('the shelf', () => {
     await fixture.whenStable();
     expect(names(page)).toEqual(['Rig 10', 'Limpet', 'Zoea']);
   });
+  it('says of a rig with pieces built in that they are not in the bin, and a copy has none', async () => {
+    const taken = [{ step: 'cut:bar', item: 'aluminium flat 30 × 6', pieces: ['bar'] }];
+    const { said, documents, press } = await screen(Shelf, { ...held, rig: [{ ...limpet, taken }] });
+    await press('Copy Limpet');
+    expect(documents.all('rig').find((r) => r.name === 'Limpet copy')?.taken).toBeUndefined();
+    await press('Delete Limpet');
+    expect(said[0]).toContain('built into it is not in your bin');
+  });
   it('deletes a rig with its set-ups and log, and one undo brings all of it back', async () => {
     const { page, press, documents, said, fixture } = await screen(Shelf, held);
     await press('Delete Limpet');

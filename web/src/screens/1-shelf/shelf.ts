@@ -108,7 +108,9 @@ export class Shelf {
         .map((d) => ({ kind, id: d.id, body: null })),
     );
     this.documents.commit(`deleting ${rig.name}`, [{ kind: 'rig', id: rig.id, body: null }, ...mine]);
-    this.notices.sayWithUndo(`${rig.name} is deleted, with its set-ups, log and walks.`);
+    // What is built in stays built in: only a rig taken apart gives it back.
+    const builtIn = rig.taken ? ' What is built into it is not in your bin: undo, and take it apart there first.' : '';
+    this.notices.sayWithUndo(`${rig.name} is deleted, with its set-ups, log and walks.${builtIn}`);
   }
 
   protected async export(rig: RigDocument): Promise<void> {

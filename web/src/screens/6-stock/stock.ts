@@ -2,6 +2,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { mdiPrinter } from '@mdi/js';
 import { figure, keptAs, showFigure, type BinItem, type Quantity } from '@tide-pebble/core';
@@ -31,6 +32,9 @@ import { OwnSizeList } from './own-size-list';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     MatButton,
+    MatMenu,
+    MatMenuItem,
+    MatMenuTrigger,
     RouterLink,
     LeftOut,
     StageLayout,
