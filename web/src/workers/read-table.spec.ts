@@ -9,6 +9,8 @@ const given = (source: ArrayBuffer | string, more: Partial<TableInput> = {}): Ta
   source: typeof source === 'string' ? { kind: 'text', text: source } : { kind: 'bytes', bytes: source },
   matched: null,
   options: USUAL_OPTIONS,
+  into: 'load',
+  bin: [],
   kit: [],
   loadouts: [],
   ...more,

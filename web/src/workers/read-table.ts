@@ -1,12 +1,14 @@
 /** A file or a paste as a table of kit or loadouts: decoded, split, matched and checked, its rows told in portions as they come. */
-import { faultLine, type KitItem, type Loadout } from '@tide-pebble/core';
+import { faultLine, type BinItem, type KitItem, type Loadout } from '@tide-pebble/core';
 import {
+  BIN_COLUMNS,
   heldOf,
   KIT_COLUMNS,
   LOADOUT_COLUMNS,
   matchHeadings,
   parseKitFile,
   rawTable,
+  readBinTable,
   readKitTable,
   readLoadoutTable,
   standingOf,
@@ -23,12 +25,16 @@ export interface TableInput {
   /** Column of each heading as the maker has matched them; null: guess. */
   readonly matched: readonly Matched[] | null;
   readonly options: TableOptions;
+  /** What it is brought into: the kit with its loadouts, or the bin. */
+  readonly into: 'load' | 'bin';
+  readonly bin: readonly BinItem[];
   readonly kit: readonly KitItem[];
   readonly loadouts: readonly Loadout[];
 }
 export type TableRow =
   | { readonly kind: 'kit'; readonly row: ImportRow<KitItem> }
-  | { readonly kind: 'loadout'; readonly row: ImportRow<Loadout> };
+  | { readonly kind: 'loadout'; readonly row: ImportRow<Loadout> }
+  | { readonly kind: 'bin'; readonly row: ImportRow<BinItem> };
 export interface TablePart {
   readonly done: number;
   readonly of: number;
@@ -38,7 +44,7 @@ export type TableOutcome =
   | { readonly kind: 'refused'; readonly message: string }
   | {
       readonly kind: 'table';
-      readonly of: 'kit' | 'loadout';
+      readonly of: 'kit' | 'loadout' | 'bin';
       readonly headings: readonly string[];
       readonly matched: readonly Matched[];
       readonly separator: string;
@@ -58,7 +64,10 @@ export function readTable(input: TableInput, tell: (part: TablePart) => void): T
       message: 'This is not a text file. Save it from the spreadsheet as CSV, and choose that.',
     };
   if (decoded.length > BYTES_AT_MOST) return { kind: 'refused', message: 'This is larger than 20 MB. Split the file.' };
-  return /^\s*[{[]/.test(decoded) ? readFile(decoded, input, tell) : readRows(decoded, input, tell);
+  if (!/^\s*[{[]/.test(decoded)) return readRows(decoded, input, tell);
+  return input.into === 'bin'
+    ? { kind: 'refused', message: 'The bin comes in as CSV: this is a file of another kind.' }
+    : readFile(decoded, input, tell);
 }
 
 /** UTF-8 with or without its mark, or UTF-16 by its mark; what is neither is read as the old Western code page. Null: no text. */
@@ -101,9 +110,10 @@ function readRows(text: string, input: TableInput, tell: (part: TablePart) => vo
   const raw = rawTable(parsed.data);
   if (!raw.ok) return { kind: 'refused', message: raw.message };
   const { table } = raw;
+  const { delimiter } = parsed.meta;
+  if (input.into === 'bin') return readBin(table, delimiter, input, tell);
   const asLoadouts = matchHeadings(table.headings, LOADOUT_COLUMNS);
   const asKit = matchHeadings(table.headings, KIT_COLUMNS);
-  const has = (matched: readonly Matched[], column: string): boolean => matched.some((m) => m.column === column);
   const ofLoadouts =
     has(asLoadouts, 'loadout') && has(asLoadouts, 'item') && !table.headings.some((h) => /mass|weight/i.test(h));
   const matched = input.matched ?? (ofLoadouts ? asLoadouts : asKit);
@@ -112,7 +122,7 @@ function readRows(text: string, input: TableInput, tell: (part: TablePart) => vo
     of: ofLoadouts ? 'loadout' : 'kit',
     headings: table.headings,
     matched,
-    separator: parsed.meta.delimiter,
+    separator: delimiter,
     first: table.rows[0]?.cells ?? [],
   };
   if (!has(matched, ofLoadouts ? 'loadout' : 'name')) return outcome;
@@ -125,6 +135,18 @@ function readRows(text: string, input: TableInput, tell: (part: TablePart) => vo
     );
   else readKitRows(table, matched, input, tell);
   return outcome;
+}
+
+const has = (matched: readonly Matched[], column: string): boolean => matched.some((m) => m.column === column);
+
+function readBin(table: RawTable, separator: string, input: TableInput, tell: (part: TablePart) => void): TableOutcome {
+  const matched = input.matched ?? matchHeadings(table.headings, BIN_COLUMNS);
+  if (has(matched, 'item'))
+    inPortions(
+      readBinTable(table, matched, input.options, input.bin, newId).map((row): TableRow => ({ kind: 'bin', row })),
+      tell,
+    );
+  return { kind: 'table', of: 'bin', headings: table.headings, matched, separator, first: table.rows[0]?.cells ?? [] };
 }
 
 /** Empty lines are kept, so that a row's line is the one the maker sees. Where the parser cannot tell, the headings do. */

@@ -1,4 +1,5 @@
-/** Tables and files of kit and loadouts, in and out. */
+/** Tables and files of kit, loadouts and the bin, in and out. */
+export { BIN_COLUMNS, binRow, readBinTable } from './binTable';
 export { KIT_COLUMNS, heldOf, kitRow, readKitTable, type Held } from './kitTable';
 export { LOADOUT_COLUMNS, loadoutRows, readLoadoutTable } from './loadoutTable';
 export { kitFile, kitFileOf, parseKitFile, standingOf, type KitFile } from './kitFile';

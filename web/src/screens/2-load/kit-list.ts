@@ -105,7 +105,7 @@ export class KitList {
   }
 
   protected bringIn(): void {
-    void this.dialogs.open(() => import('./bring-in').then((m) => m.BringIn), { width: '900px' });
+    void this.dialogs.open(() => import('../../ui/bring-in/bring-in').then((m) => m.BringIn), { width: '900px' });
   }
 
   protected async takeOut(form: 'kit' | 'loadouts' | 'json'): Promise<void> {

@@ -17,6 +17,7 @@ import { Notices } from '../../../services/notices';
 import { saveCsv } from '../../../services/save-csv';
 import { Units } from '../../../services/units';
 import { Workspace } from '../../../services/workspace';
+import { Dialogs } from '../../../ui/dialogs';
 import { QuantityField } from '../../../ui/figures/quantity-field';
 import { Icon } from '../../../ui/icon';
 import { StageLayout } from '../../../ui/stage-layout';
@@ -52,6 +53,7 @@ export class Bin {
   private readonly jobs = inject(Jobs);
   private readonly ledger = inject(Ledger);
   private readonly notices = inject(Notices);
+  private readonly dialogs = inject(Dialogs);
   private readonly units = inject(Units).now;
   protected readonly icons = { remove: mdiDeleteOutline };
   protected readonly rowHeight = 92;
@@ -149,16 +151,14 @@ export class Bin {
   }
 
   protected async csv(): Promise<void> {
-    const mm = (metres: number): string => `${Math.round(metres * 1e5) / 100}`;
-    await saveCsv(
-      'bin.csv',
-      this.rows().map((b) => ({
-        item: b.name,
-        count: b.count,
-        lengths_mm: b.lengths.map(mm).join(' '),
-        place: b.place ?? '',
-      })),
-    );
+    const { binRow } = await import('@tide-pebble/core/tables');
+    await saveCsv('bin.csv', this.rows().map(binRow));
+  }
+  protected bringIn(): void {
+    void this.dialogs.open(() => import('../../../ui/bring-in/bring-in').then((m) => m.BringIn), {
+      data: 'bin',
+      width: '900px',
+    });
   }
 
   private keep(label: string, body: BinItem): void {

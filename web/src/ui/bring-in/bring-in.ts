@@ -1,9 +1,16 @@
-/** Bring kit and loadouts in: from a file or a paste, columns matched, every row shown with what it would do; nothing is taken before Accept. */
+/** Bring kit and loadouts, or the bin, in: from a file or a paste, columns matched, every row shown with what it would do; nothing is taken before Accept. */
 import { CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport } from '@angular/cdk/scrolling';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, type OnDestroy } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatDialogActions, MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import {
+  MAT_DIALOG_DATA,
+  MatDialogActions,
+  MatDialogContent,
+  MatDialogRef,
+  MatDialogTitle,
+} from '@angular/material/dialog';
+import {
+  BIN_COLUMNS,
   KIT_COLUMNS,
   LOADOUT_COLUMNS,
   USUAL_OPTIONS,
@@ -16,7 +23,7 @@ import { Documents } from '../../services/keeping/documents';
 import { Jobs } from '../../services/jobs';
 import { LoadBench } from '../../services/load-bench';
 import { Units } from '../../services/units';
-import { FigurePipe } from '../../ui/figures/figures.pipe';
+import { FigurePipe } from '../figures/figures.pipe';
 import { Notices } from '../../services/notices';
 import type { TableInput, TableOutcome, TableRow } from '../../workers/read-table';
 
@@ -27,6 +34,19 @@ const WORDS: Readonly<Record<Standing, string>> = {
   refused: 'not taken',
 };
 const SEPARATORS: Readonly<Record<string, string>> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' };
+
+/** How a table of each kind is told, its columns, and the one without which nothing can be read. */
+const OF = {
+  kit: { name: 'kit', columns: KIT_COLUMNS, needs: 'name', missing: 'Say which column holds the names.' },
+  loadout: {
+    name: 'loadouts',
+    columns: LOADOUT_COLUMNS,
+    needs: 'loadout',
+    missing: 'Say which column names the loadout.',
+  },
+  bin: { name: 'the bin', columns: BIN_COLUMNS, needs: 'item', missing: 'Say which column says what it is.' },
+} as const;
+export type Into = TableInput['into'];
 
 @Component({
   selector: 'tp-bring-in',
@@ -51,6 +71,7 @@ export class BringIn implements OnDestroy {
   private readonly documents = inject(Documents);
   private readonly notices = inject(Notices);
   protected readonly units = inject(Units).now;
+  protected readonly into: Into = inject<Into | null>(MAT_DIALOG_DATA, { optional: true }) ?? 'load';
 
   private source: TableInput['source'] | null = null;
   private job: Subscription | null = null;
@@ -71,9 +92,9 @@ export class BringIn implements OnDestroy {
   protected readonly table = computed(() => {
     const outcome = this.outcome();
     if (outcome?.kind !== 'table') return null;
-    const columns = outcome.of === 'kit' ? KIT_COLUMNS : LOADOUT_COLUMNS;
+    const { name, columns, needs, missing } = OF[outcome.of];
     return {
-      of: outcome.of,
+      name,
       separator: SEPARATORS[outcome.separator] ?? outcome.separator,
       columns: columns.map((c) => ({ id: c.id, label: c.heading.replace(/_/g, ' ') })),
       headings: outcome.headings.map((heading, i) => ({
@@ -82,11 +103,7 @@ export class BringIn implements OnDestroy {
         example: outcome.first[i] ?? '',
         column: outcome.matched[i]?.column ?? '',
       })),
-      missing: outcome.matched.some((m) => m.column === (outcome.of === 'kit' ? 'name' : 'loadout'))
-        ? ''
-        : outcome.of === 'kit'
-          ? 'Say which column holds the names.'
-          : 'Say which column names the loadout.',
+      missing: outcome.matched.some((m) => m.column === needs) ? '' : missing,
     };
   });
   protected readonly counts = computed(() => {
@@ -188,6 +205,8 @@ export class BringIn implements OnDestroy {
           source: this.source,
           matched: this.matched(),
           options: this.options(),
+          into: this.into,
+          bin: this.into === 'bin' ? this.documents.all('bin') : [],
           kit: this.load.kitList(),
           loadouts: this.load.loadouts(),
         },

@@ -1,6 +1,6 @@
 import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { MatDialogRef } from '@angular/material/dialog';
+import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { throwError } from 'rxjs';
 import { Documents } from '../../services/keeping/documents';
 import { Jobs } from '../../services/jobs';
@@ -9,7 +9,7 @@ import { Notices } from '../../services/notices';
 import { camera } from '../../testing/bench';
 import { PlayedJobs } from '../../testing/sheets';
 import { until } from '../../testing/until';
-import { BringIn } from './bring-in';
+import { BringIn, type Into } from './bring-in';
 
 interface Committed {
   readonly label: string;
@@ -17,7 +17,7 @@ interface Committed {
 }
 
 describe('bringing in', () => {
-  const shown = async () => {
+  const shown = async (into: Into | null = null) => {
     const committed: Committed[] = [];
     const closed: string[] = [];
     const said: string[] = [];
@@ -25,11 +25,15 @@ describe('bringing in', () => {
     TestBed.configureTestingModule({
       providers: [
         { provide: MatDialogRef, useValue: { close: () => closed.push('closed'), id: 'd' } },
+        { provide: MAT_DIALOG_DATA, useValue: into },
         { provide: Jobs, useValue: jobs },
         { provide: LoadBench, useValue: { kitList: signal([camera]), loadouts: signal([]) } },
         {
           provide: Documents,
-          useValue: { commit: (label: string, edits: Committed['edits']) => committed.push({ label, edits }) },
+          useValue: {
+            all: () => [],
+            commit: (label: string, edits: Committed['edits']) => committed.push({ label, edits }),
+          },
         },
         { provide: Notices, useValue: { sayWithUndo: (t: string) => said.push(t) } },
       ],
@@ -73,6 +77,20 @@ describe('bringing in', () => {
     expect(s.committed.map((c) => c.label)).toEqual(['bringing in what you pasted']);
     expect(s.committed[0]!.edits.map((e) => e.body.name).sort()).toEqual(['Heron body', 'Reed']);
     expect(s.said).toEqual(['2 brought in.']);
+  });
+  it('into the bin: a row a thing, columns of its own, and a file of another kind is not it', async () => {
+    const s = await shown('bin');
+    await s.paste('item\tcount\tlengths_mm\tplace\nbrass rod\t\t400; 350\tshelf\nM6 washer\tlots\t\t');
+    expect(s.counts()).toMatch(/^1 new, 0 changed, 0 here already, 1 not taken\./);
+    expect(s.page.textContent).toContain('2 lengths, shelf');
+    await s.press(/^Take in 1/);
+    await until(() => s.closed.length > 0, 'the dialog to close');
+    expect(s.committed[0]!.edits[0]).toEqual(
+      jasmine.objectContaining({ kind: 'bin', body: jasmine.objectContaining({ lengths: [0.4, 0.35] }) }) as never,
+    );
+    await s.press(/^Another file/);
+    await s.paste('{"kit": []}');
+    expect(s.page.querySelector('[role=alert]')!.textContent).toContain('The bin comes in as CSV');
   });
   it('columns the maker matches are read so; one column is filled once', async () => {
     const s = await shown();
