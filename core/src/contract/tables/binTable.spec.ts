@@ -29,13 +29,13 @@ describe('the bin as a table', () => {
     const [rod, changed] = read(
       [
         ['item', 'length', 'count'],
-        ['Rod', '400', ''],
+        ['Rod', '400, 300', ''],
         ['m6 WASHER', '', '9'],
         ['rod', '350 200', ''],
       ],
       [washers],
     );
-    expect(rod!.body!.lengths).toEqual([0.4, 0.35, 0.2]);
+    expect(rod!.body!.lengths).toEqual([0.4, 0.3, 0.35, 0.2]);
     expect(rod!.notes).toEqual(['2 rows taken together.']);
     expect(changed).toEqual(jasmine.objectContaining({ standing: 'changes', body: { ...washers, count: 9 } }));
   });

@@ -120,6 +120,6 @@ function readThing(
   };
 }
 
-/** Set apart by semicolons; bare figures by spaces too. */
+/** Set apart by semicolons, or commas with a space; bare figures by spaces too. */
 const lengthsIn = (text: string): readonly string[] =>
-  (/^[\d.]+(\s+[\d.]+)+$/.test(text) ? text.split(/\s+/) : text.split(';')).map((t) => t.trim()).filter(Boolean);
+  (/^[\d.]+(\s+[\d.]+)+$/.test(text) ? text.split(/\s+/) : text.split(/;|,\s+/)).map((t) => t.trim()).filter(Boolean);
