@@ -39,7 +39,7 @@ const inWords = (e: { readonly least: number; readonly most: number } | null): P
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatButton, MatProgressBar, RouterLink, NoBench, FigurePipe, SayPipe],
   templateUrl: './carry.html',
-  styleUrl: './carry.css',
+  styleUrls: ['../column.css', './carry.css'],
 })
 export class CarryIt {
   private readonly documents = inject(Documents);

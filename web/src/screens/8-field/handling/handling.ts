@@ -37,7 +37,7 @@ const LOOKS_MS = 500;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatButton, RouterLink, NoBench, FigurePipe, SayPipe],
   templateUrl: './handling.html',
-  styleUrl: './handling.css',
+  styleUrls: ['../column.css', './handling.css'],
 })
 export class PackAndSetUp {
   private readonly documents = inject(Documents);

@@ -25,7 +25,7 @@ const TICKS = 'tide-pebble.set-so';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatButton, MatProgressBar, RouterLink, NoBench, ReadingSheet, PhoneReader, Stopwatch, SayPipe],
   templateUrl: './hang.html',
-  styleUrl: './hang.css',
+  styleUrls: ['../column.css', './hang.css'],
 })
 export class Hang {
   protected readonly units = inject(Units).now;
